@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SendSecurityHeaders;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+// Everything written at run time lives in one folder, so that the tests, the bench and the served
+// application can each have their own. bin/skivo names it.
+$var = getenv('SKIVO_VAR') ?: dirname(__DIR__) . '/var';
+
+foreach (['CONFIG', 'EVENTS', 'PACKAGES', 'ROUTES', 'SERVICES'] as $cache) {
+    $_ENV["APP_{$cache}_CACHE"] = $var . '/cache/' . strtolower($cache) . '.php';
+}
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__ . '/../routes/web.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // Every page is same-origin.
+        $middleware->remove(HandleCors::class);
+        $middleware->web(append: [SendSecurityHeaders::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/challenges');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {})
+    ->create()
+    ->useEnvironmentPath($var)
+    ->useStoragePath($var . '/storage');

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Trials\Tries;
+
+/** A group's car and its tries, as it enters the standings. */
+final readonly class Entrant
+{
+    /** @param string $id names the group to whoever asks */
+    public function __construct(
+        public string $id,
+        public Tries $tries,
+    ) {}
+}

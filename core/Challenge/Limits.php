@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+
+/**
+ * How much one challenge holds, and the distances and times outside which an entry must be a slip.
+ *
+ * Distances and times: common practice, no source, set wide.
+ */
+final readonly class Limits
+{
+    public const GROUP_NAME_CHARACTERS = 200;
+    public const NOTE_CHARACTERS = 1000;
+    public const KIND_CHARACTERS = 80;
+    public const MOST_GROUPS = 40;
+    public const MOST_VERSIONS = 50;
+    public const MOST_TRIES = 20;
+    public const MOST_RUNS_A_CAR = 200;
+    public const LONGEST_DISTANCE_M = 100.0;
+    public const SHORTEST_TIME_S = 0.05;
+    public const LONGEST_TIME_S = 600.0;
+    public const SHORTEST_LANE_M = 0.5;
+
+    /** What is wrong with a distance in m, and the cure; null where it is fine. */
+    public static function distanceComplaint(float $metres, UnitSystem $units): ?string
+    {
+        return $metres <= self::LONGEST_DISTANCE_M ? null
+            : 'A distance can be at most ' . $units->show(self::LONGEST_DISTANCE_M, Scale::Lane) . '. Check the unit.';
+    }
+
+    /** What is wrong with a time in s, and the cure; null where it is fine. */
+    public static function timeComplaint(float $seconds, UnitSystem $units): ?string
+    {
+        return $seconds >= self::SHORTEST_TIME_S && $seconds <= self::LONGEST_TIME_S ? null
+            : 'A time must be from ' . $units->show(self::SHORTEST_TIME_S, Scale::Stopwatch) . ' to ' . $units->show(self::LONGEST_TIME_S, Scale::Stopwatch) . '.';
+    }
+
+    /** What is wrong with a length of lane or timed stretch in m, and the cure; null where it is fine. */
+    public static function laneComplaint(float $metres, UnitSystem $units): ?string
+    {
+        return $metres >= self::SHORTEST_LANE_M && $metres <= self::LONGEST_DISTANCE_M ? null
+            : 'A length must be from ' . $units->show(self::SHORTEST_LANE_M, Scale::Lane) . ' to ' . $units->show(self::LONGEST_DISTANCE_M, Scale::Lane) . '. Check the unit.';
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Trials\Sample;
+
+/** How a car's tries become its one score: a choice on which practitioners disagree. */
+enum Scoring: string
+{
+    case Best = 'best';
+    case Mean = 'mean';
+    case Median = 'median';
+
+    /** In the sample's unit. */
+    public function score(Sample $sample, Goal $goal): float
+    {
+        return match ($this) {
+            self::Best => $goal->best($sample),
+            self::Mean => $sample->mean(),
+            self::Median => $sample->median(),
+        };
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\WelchComparison;
+
+/** One group's place. */
+final readonly class Standing
+{
+    public function __construct(
+        public Entrant $entrant,
+        /** From 1; groups with the same score share it. Null where no counted try has the goal's measure. */
+        public ?int $rank,
+        public bool $tied,
+        /** By the rule of the challenge, in m or s; null with the rank. */
+        public ?float $score,
+        public ?Sample $sample,
+        /** The leader's tries against this group's; null for the leader and for groups without a rank. */
+        public ?WelchComparison $againstLeader,
+    ) {}
+}

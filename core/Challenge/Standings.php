@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Trials\Verdict;
+use Skivo\Core\Trials\WelchComparison;
+
+/**
+ * Who stands where under the rule of the challenge, and whether the tries can tell the leader from the rest.
+ *
+ * Ties share a rank and the ranks after them are left out (1, 2, 2, 4). Scores tie when they agree to a
+ * tenth of a millimetre or a tenth of a millisecond, far finer than tape or stopwatch.
+ */
+final readonly class Standings
+{
+    private const TIE = 1e-4;
+
+    /** @param list<Standing> $places best first; groups without a score last, in their own order */
+    private function __construct(
+        public Goal $goal,
+        public Scoring $scoring,
+        public array $places,
+    ) {}
+
+    /** @param list<Entrant> $entrants */
+    public static function of(array $entrants, Goal $goal, Scoring $scoring): self
+    {
+        $scored = [];
+        $waiting = [];
+        foreach ($entrants as $entrant) {
+            $sample = $goal->measure($entrant->tries);
+            if ($sample === null) {
+                $waiting[] = new Standing($entrant, null, false, null, null, null);
+            } else {
+                $scored[] = [$entrant, $sample, $scoring->score($sample, $goal)];
+            }
+        }
+        $sign = $goal->moreIsBetter() ? -1 : 1;
+        usort($scored, static fn(array $a, array $b): int => $sign * ($a[2] <=> $b[2]));
+
+        $places = [];
+        $rank = 0;
+        foreach ($scored as $index => [$entrant, $sample, $score]) {
+            $tiesWith = static fn(int $other): bool => isset($scored[$other]) && abs($scored[$other][2] - $score) < self::TIE;
+            $rank = $tiesWith($index - 1) ? $rank : $index + 1;
+            $places[] = new Standing(
+                $entrant,
+                $rank,
+                $tiesWith($index - 1) || $tiesWith($index + 1),
+                $score,
+                $sample,
+                $index === 0 ? null : WelchComparison::of($scored[0][1], $sample),
+            );
+        }
+
+        return new self($goal, $scoring, [...$places, ...$waiting]);
+    }
+
+    public function leader(): ?Standing
+    {
+        $first = $this->places[0] ?? null;
+
+        return $first?->rank === null ? null : $first;
+    }
+
+    /**
+     * The groups whose tries cannot be told from the leader's.
+     *
+     * @return list<Standing>
+     */
+    public function tooCloseToLeader(): array
+    {
+        return $this->withVerdict(Verdict::TooCloseToCall);
+    }
+
+    /**
+     * The groups that cannot be judged against the leader, since one of the two has a single try.
+     *
+     * @return list<Standing>
+     */
+    public function notJudgedYet(): array
+    {
+        return $this->withVerdict(Verdict::NoSpreadYet);
+    }
+
+    /** @return list<Standing> */
+    private function withVerdict(Verdict $verdict): array
+    {
+        return array_values(array_filter(
+            $this->places,
+            static fn(Standing $standing): bool => $standing->againstLeader?->verdict === $verdict,
+        ));
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Trials;
+
+/** One logged run, as far as counting and comparing need it. */
+final readonly class Run
+{
+    /**
+     * @param string $id names the run to whoever logged it
+     * @param float|null $distanceM start to stop; null only where the run is void
+     * @param float|null $timeS over the set length, where it was taken
+     */
+    public function __construct(
+        public string $id,
+        public int $try,
+        public ?float $distanceM,
+        public ?float $timeS = null,
+        public ?VoidReason $void = null,
+    ) {}
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Trials;
+
+/**
+ * The runs of one car, sorted by the rule of the challenge: the first so many that are not void count,
+ * any beyond them are extra, void ones are kept but never counted.
+ */
+final readonly class Tries
+{
+    /** @var list<Run> */
+    public array $counted;
+
+    /** @var list<Run> */
+    public array $extra;
+
+    /** @var list<Run> */
+    public array $void;
+
+    /** @param list<Run> $runs in the order in which they were made */
+    public function __construct(array $runs, public int $allowed)
+    {
+        $valid = array_values(array_filter($runs, static fn(Run $run): bool => $run->void === null));
+        usort($valid, static fn(Run $a, Run $b): int => $a->try <=> $b->try);
+        $this->counted = array_slice($valid, 0, $allowed);
+        $this->extra = array_slice($valid, $allowed);
+        $this->void = array_values(array_filter($runs, static fn(Run $run): bool => $run->void !== null));
+    }
+
+    /** The number of the next try. A void try is made again under its own number. */
+    public function next(): int
+    {
+        $taken = array_map(static fn(Run $run): int => $run->try, [...$this->counted, ...$this->extra]);
+        for ($try = 1; in_array($try, $taken, true); $try++);
+
+        return $try;
+    }
+
+    public function areComplete(): bool
+    {
+        return count($this->counted) >= $this->allowed;
+    }
+
+    /** Distances of the counted tries (m), or null where none counts yet. */
+    public function distances(): ?Sample
+    {
+        return self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
+    }
+
+    /** Times of the counted tries that have one (s), or null where none has. */
+    public function times(): ?Sample
+    {
+        return self::sample(array_map(static fn(Run $run): ?float => $run->timeS, $this->counted));
+    }
+
+    /** @param list<float|null> $values */
+    private static function sample(array $values): ?Sample
+    {
+        $known = array_values(array_filter($values, static fn(?float $value): bool => $value !== null));
+
+        return $known === [] ? null : new Sample($known);
+    }
+}

@@ -1,0 +1,47 @@
+# bin/skivo test: everything, on a throwaway database and the real web server.
+set -euo pipefail
+export VAR="$ROOT/var/test"
+. "$ROOT/deploy/common.sh"
+
+suite=all
+while [ $# -gt 0 ]; do
+    case "$1" in
+        --suite) suite="${2:-}"; shift 2 || fail "--suite wants a name: static, core, reference, feature or browser." ;;
+        *) fail "test does not know '$1'. See bin/skivo help." ;;
+    esac
+done
+case "$suite" in
+    all | static | core | reference | feature | browser) ;;
+    *) fail "there is no suite '$suite'. Suites: static, core, reference, feature, browser." ;;
+esac
+
+need_packages $RUN_PACKAGES $TEST_PACKAGES
+build
+cd "$ROOT"
+
+static_checks() {
+    say "== Types, layers, style"
+    php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress
+    php -d memory_limit=1G vendor/bin/php-cs-fixer check --show-progress=none --diff
+    npx --no-install eslint resources/js
+}
+
+case "$suite" in
+    static)
+        static_checks
+        ;;
+    core | reference)
+        php vendor/bin/phpunit --testsuite "$suite"
+        ;;
+    *)
+        [ "$suite" = all ] && static_checks
+        throwaway_up testing
+        [ "$suite" = feature ] || chromedriver_up
+        say "== Tests"
+        if [ "$suite" = all ]; then
+            SKIVO_VAR="$VAR" php vendor/bin/phpunit
+        else
+            SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$suite"
+        fi
+        ;;
+esac
