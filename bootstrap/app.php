@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\MendText;
 use App\Http\Middleware\SendSecurityHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -23,6 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Every page is same-origin.
         $middleware->remove(HandleCors::class);
+        $middleware->prepend(MendText::class);
         $middleware->web(append: [SendSecurityHeaders::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/challenges');

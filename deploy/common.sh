@@ -70,6 +70,8 @@ build() {
         say "Installing PHP packages"
         composer update --no-progress --no-plugins >"$VAR/run/composer.log" 2>&1 \
             || { tail -n 15 "$VAR/run/composer.log" >&2; fail "the PHP packages could not be installed. What Composer said is above and in $VAR/run/composer.log."; }
+        # Some archives carry files that only their owner may read; the web server's user must read all.
+        chmod -R go+rX vendor
         set_stamp vendor/.skivo-stamp composer.json
     fi
     if ! { [ -d node_modules/vite ] && stamp_holds node_modules/.skivo-stamp package.json package-lock.json; }; then
@@ -85,6 +87,7 @@ build() {
         npm run build >"$VAR/run/build.log" 2>&1 \
             || { tail -n 25 "$VAR/run/build.log" >&2; fail "the styles and scripts could not be built. What the build said is above and in $VAR/run/build.log."; }
         set_stamp public/build/.skivo-stamp "${sources[@]}"
+        chmod -R go+rX public/build
     fi
 }
 

@@ -6,9 +6,11 @@ namespace Skivo\Core\Quantity;
 
 use Brick\Math\BigNumber;
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 
 /**
- * A length, a mass or a time, held exactly in SI as a fraction of whole numbers.
+ * A length, a mass or a time, in SI: what was typed exactly, as a fraction of whole numbers; what was
+ * measured or stored as a float.
  *
  * Conversions are exact; only si() and in() round, once, to the nearest float.
  */
@@ -16,7 +18,7 @@ final readonly class Quantity
 {
     private function __construct(
         public Dimension $dimension,
-        private BigRational $exactSi,
+        private BigRational|float $inSi,
     ) {}
 
     /**
@@ -30,13 +32,13 @@ final readonly class Quantity
     /** A quantity that was measured or computed as a float in SI units (m, kg or s). */
     public static function fromSi(float $si, Dimension $dimension): self
     {
-        return new self($dimension, BigRational::of(self::decimal($si))->simplified());
+        return new self($dimension, $si);
     }
 
     /** The value in m, kg or s. */
     public function si(): float
     {
-        return self::toFloat($this->exactSi);
+        return is_float($this->inSi) ? $this->inSi : self::toFloat($this->inSi);
     }
 
     /** @throws WrongDimension if the unit measures something else */
@@ -52,7 +54,7 @@ final readonly class Quantity
             throw WrongDimension::between($this->dimension, $unit);
         }
 
-        return $this->exactSi->dividedBy($unit->inSi())->simplified();
+        return $this->exactSi()->dividedBy($unit->inSi())->simplified();
     }
 
     /** @throws WrongDimension if the other measures something else */
@@ -62,23 +64,25 @@ final readonly class Quantity
             throw WrongDimension::between($this->dimension, $other->dimension);
         }
 
-        return new self($this->dimension, $this->exactSi->plus($other->exactSi)->simplified());
+        return new self($this->dimension, $this->exactSi()->plus($other->exactSi())->simplified());
     }
 
     public function isNegative(): bool
     {
-        return $this->exactSi->isNegative();
+        return $this->si() < 0.0;
     }
 
-    /** Shortest decimal that reads back as the same float. */
-    private static function decimal(float $value): string
+    /** A float stands for the shortest decimal that reads back as the same float. */
+    private function exactSi(): BigRational
     {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        return is_float($this->inSi)
+            ? BigRational::of(json_encode($this->inSi, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION))
+            : $this->inSi;
     }
 
     private static function toFloat(BigRational $exact): float
     {
         // Enough digits that rounding to them cannot move the nearest float.
-        return (float) (string) $exact->toScale(30, \Brick\Math\RoundingMode::HALF_EVEN);
+        return (float) (string) $exact->toScale(30, RoundingMode::HALF_EVEN);
     }
 }

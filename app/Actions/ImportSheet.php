@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Car;
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Models\Run;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Skivo\Core\Build\Car as Choices;
+use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Sheet\ClassSheet;
+use Skivo\Core\Sheet\Column;
+use Skivo\Core\Sheet\Problem;
+use Skivo\Core\Sheet\RunRow;
+use Skivo\Core\Sheet\SheetRow;
+
+/**
+ * Takes a class sheet into a challenge: finds out what it would add and what stands against it, and
+ * stores it all or not at all. Runs that are on record already are left alone, so a sheet may come in twice.
+ */
+final class ImportSheet
+{
+    public function __construct(private readonly AddGroups $addGroups) {}
+
+    public function plan(Challenge $challenge, ClassSheet $sheet): ImportPlan
+    {
+        $problems = $sheet->problems;
+        $groups = $this->recorded($challenge);
+        $newGroups = $names = $runsByCar = $choicesByCar = [];
+        $newCars = $alreadyThere = 0;
+        foreach ($sheet->byCar() as $key => $versions) {
+            $group = $groups->get($key);
+            if ($group === null) {
+                $newGroups[] = $versions[array_key_first($versions)][0];
+            }
+            $names[$key] = $versions[array_key_first($versions)][0]->group;
+            ksort($versions);
+            foreach ($versions as $version => $rows) {
+                $car = $group?->cars->firstWhere('version', $version);
+                $choices = ClassSheet::merge($rows);
+                if ($car === null) {
+                    $newCars++;
+                } else {
+                    array_push($problems, ...$this->contradictions($car, $choices, $rows[0]));
+                }
+                $runs = [];
+                $onRecord = $car === null ? [] : array_values($car->runs->map($this->row(...))->all());
+                foreach ($rows as $row) {
+                    if ($row->run === null) {
+                        continue;
+                    }
+                    $same = array_filter($onRecord, $row->run->equals(...));
+                    if ($same !== []) {
+                        unset($onRecord[array_key_first($same)]);
+                        $alreadyThere++;
+                    } elseif ($row->run->void === null && $this->tryIsTaken($car, $row->run->try)) {
+                        $problems[] = new Problem($row->line, Column::Try->value, "{$row->group} has another run on record as try {$row->run->try}. Correct one of the two, or give this one a free number.");
+                    } else {
+                        $runs[] = $row->run;
+                    }
+                }
+                $choicesByCar[$key][$version] = $choices;
+                $runsByCar[$key][$version] = $runs;
+            }
+        }
+        if ($groups->count() + count($newGroups) > Limits::MOST_GROUPS) {
+            $problems[] = new Problem(1, Column::Group->value, 'With this sheet the challenge would have more than ' . Limits::MOST_GROUPS . ' groups. Split it into two challenges.');
+        }
+        usort($problems, static fn(Problem $a, Problem $b): int => $a->line <=> $b->line);
+
+        return new ImportPlan($newGroups, $names, $newCars, $choicesByCar, $runsByCar, $alreadyThere, $problems);
+    }
+
+    /**
+     * @return ImportPlan what was stored, or, where it has problems, what stood against it
+     */
+    public function store(Challenge $challenge, ClassSheet $sheet): ImportPlan
+    {
+        return DB::transaction(function () use ($challenge, $sheet): ImportPlan {
+            Challenge::query()->whereKey($challenge->id)->lockForUpdate()->firstOrFail();
+            $plan = $this->plan($challenge, $sheet);
+            if ($plan->problems !== []) {
+                return $plan;
+            }
+            ($this->addGroups)(
+                $challenge,
+                array_map(static fn(SheetRow $row): string => $row->group, $plan->newGroups),
+                array_filter(array_column(array_map(static fn(SheetRow $row): array => [$row->group, $row->mark], $plan->newGroups), 1, 0)),
+            );
+            $groups = $this->recorded($challenge);
+            $now = now();
+            $runs = 0;
+            foreach ($plan->choicesByCar as $key => $versions) {
+                foreach ($versions as $version => $choices) {
+                    $group = $groups->get($key) ?? throw new \LogicException('A group of the sheet was not made.');
+                    $car = $group->cars->firstWhere('version', $version) ?? $group->cars()->make(['version' => $version]);
+                    $car->choices = $car->exists ? $this->completed($car->choices, $choices) : $choices;
+                    $car->save();
+                    foreach ($plan->runsByCar[$key][$version] as $row) {
+                        $run = new Run(['id' => (string) Str::uuid7(), 'try' => $row->try, 'void_reason' => $row->void, 'note' => $row->note]);
+                        // A millisecond apart, so that they keep the order of the sheet.
+                        $run->logged_at = $now->addMilliseconds($runs++);
+                        $run->distance = $row->distance;
+                        $run->time = $row->time;
+                        $car->runs()->save($run);
+                    }
+                }
+            }
+
+            return $plan;
+        });
+    }
+
+    /** @return Collection<string, Group> */
+    private function recorded(Challenge $challenge): Collection
+    {
+        return $challenge->groups()->with('cars.runs')->get()->toBase()->keyBy(static fn(Group $group): string => ClassSheet::groupKey($group->name));
+    }
+
+    /** @return list<Problem> */
+    private function contradictions(Car $car, Choices $choices, SheetRow $row): array
+    {
+        return array_map(static fn($choice): Problem => new Problem(
+            $row->line,
+            mb_strtolower($choice->label()),
+            "{$row->group}, version {$row->version}, is on record with a different value. Correct one of the two, or give the changed car a new version.",
+        ), $car->choices->contradictions($choices));
+    }
+
+    private function row(Run $run): RunRow
+    {
+        return new RunRow($run->try, $run->distance, $run->time, $run->void_reason, $run->note);
+    }
+
+    private function tryIsTaken(?Car $car, int $try): bool
+    {
+        return $car?->runs->contains(static fn(Run $run): bool => $run->try === $try && $run->void_reason === null) ?? false;
+    }
+
+    /** What is on record, with the sheet's values where nothing was. */
+    private function completed(Choices $held, Choices $sheet): Choices
+    {
+        return new Choices(
+            $held->quantities + $sheet->quantities,
+            $held->counts + $sheet->counts,
+            $held->kinds + $sheet->kinds,
+            $held->balloonMeasuredAs ?? $sheet->balloonMeasuredAs,
+            $held->note ?? $sheet->note,
+        );
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChallengeRequest;
+use App\Models\Challenge;
+use App\Models\User;
+use App\Reading\ChallengeList;
+use App\Reading\ClassRecord;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Quantity\UnitSystem;
+
+/** An educator's challenges, and the plan of each. */
+final class ChallengeController
+{
+    public function index(Request $request): View
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return view('challenges.index', ['list' => ChallengeList::of($user)]);
+    }
+
+    public function create(): View
+    {
+        return view('challenges.create', ['challenge' => new Challenge([
+            'goal' => Goal::Farthest,
+            'scoring' => Scoring::Mean,
+            'tries' => 3,
+            'units' => UnitSystem::Metric,
+        ])]);
+    }
+
+    public function store(ChallengeRequest $request): RedirectResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $challenge = DB::transaction(static fn() => $user->challenges()->create($request->plan()));
+
+        return redirect()->route('groups.index', $challenge)->with('status', "“{$challenge->name}” is set. Now add the groups.");
+    }
+
+    public function edit(Challenge $challenge): View
+    {
+        return view('challenges.edit', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge)]);
+    }
+
+    public function update(ChallengeRequest $request, Challenge $challenge): RedirectResponse
+    {
+        DB::transaction(static fn() => $challenge->update($request->plan()));
+
+        return redirect()->route('challenges.edit', $challenge)->with('status', 'The plan is saved.');
+    }
+
+    public function destroy(Challenge $challenge): RedirectResponse
+    {
+        DB::transaction(static fn() => $challenge->delete());
+
+        return redirect()->route('challenges.index')
+            ->with('status', "“{$challenge->name}” is removed.")
+            ->with('putBack', route('challenges.restore', $challenge));
+    }
+
+    public function restore(Challenge $challenge): RedirectResponse
+    {
+        DB::transaction(static fn() => $challenge->restore());
+
+        return redirect()->route('runs.show', $challenge)->with('status', "“{$challenge->name}” is back, with everything in it.");
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AddGroups;
+use App\Http\Requests\GroupRequest;
+use App\Http\Requests\GroupsRequest;
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Reading\ClassRecord;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Challenge\Mark;
+
+/** The groups of a challenge. */
+final class GroupController
+{
+    public function index(Challenge $challenge): View
+    {
+        return view('build.index', [
+            'challenge' => $challenge,
+            'record' => ClassRecord::of($challenge),
+            'removed' => $challenge->groups()->onlyTrashed()->get(),
+        ]);
+    }
+
+    public function store(GroupsRequest $request, Challenge $challenge, AddGroups $addGroups): RedirectResponse
+    {
+        $groups = $addGroups($challenge, $request->names());
+        $said = count($groups) === 1 ? "{$groups[0]->name} is in." : count($groups) . ' groups are in.';
+
+        return redirect()->route('groups.index', $challenge)->with('status', "{$said} Record their cars next.");
+    }
+
+    public function edit(Challenge $challenge, Group $group): View
+    {
+        $taken = $challenge->groups()->whereKeyNot($group->id)->pluck('mark')->all();
+
+        return view('build.group', [
+            'challenge' => $challenge,
+            'record' => ClassRecord::of($challenge),
+            'group' => $group,
+            'marks' => array_values(array_diff(Mark::all(), $taken)),
+        ]);
+    }
+
+    public function update(GroupRequest $request, Challenge $challenge, Group $group): RedirectResponse
+    {
+        DB::transaction(static fn() => $group->update([
+            'name' => $request->string('name')->toString(),
+            'mark' => $request->string('mark')->toString(),
+        ]));
+
+        return redirect()->route('groups.index', $challenge)->with('status', "{$group->name} is saved.");
+    }
+
+    public function destroy(Challenge $challenge, Group $group): RedirectResponse
+    {
+        DB::transaction(static fn() => $group->delete());
+
+        return redirect()->route('groups.index', $challenge)
+            ->with('status', "{$group->name} is removed, with its car and runs.")
+            ->with('putBack', route('groups.restore', [$challenge, $group]));
+    }
+
+    public function restore(Challenge $challenge, Group $group): RedirectResponse
+    {
+        try {
+            DB::transaction(function () use ($challenge, $group): void {
+                $taken = $challenge->groups()->whereKeyNot($group->id)->pluck('mark')->all();
+                if (in_array($group->mark, $taken, true)) {
+                    $group->mark = Mark::firstFree($taken) ?? $group->mark;
+                }
+                $group->restore();
+            });
+        } catch (UniqueConstraintViolationException) {
+            return redirect()->route('groups.index', $challenge)
+                ->withErrors(['names' => "There is another group “{$group->name}” by now. Rename that one, then put this one back."]);
+        }
+
+        return redirect()->route('groups.index', $challenge)->with('status', "{$group->name} is back, with its car and runs.");
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** Signing in and out. */
+final class SessionController
+{
+    private const MOST_ATTEMPTS = 5;
+
+    public function create(): View
+    {
+        return view('account.sign-in');
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate(['email' => ['required', 'string', 'max:254'], 'password' => ['required', 'string', 'max:200']], [
+            'email.required' => 'Type the email address of your account.',
+            'password.required' => 'Type your password.',
+        ]);
+        $email = Str::lower($request->string('email')->toString());
+        $key = 'sign-in|' . sha1($email) . '|' . $request->ip();
+        if (RateLimiter::tooManyAttempts($key, self::MOST_ATTEMPTS)) {
+            $seconds = RateLimiter::availableIn($key);
+            throw ValidationException::withMessages(['email' => "Too many attempts. Wait {$seconds} seconds, then try again."]);
+        }
+        if (!Auth::attempt(['email' => $email, 'password' => $request->string('password')->toString()], $request->boolean('remember'))) {
+            RateLimiter::hit($key);
+            throw ValidationException::withMessages(['email' => 'No account has this email address and password. Check both.']);
+        }
+        RateLimiter::clear($key);
+        $request->session()->regenerate();
+
+        return redirect()->intended(route('challenges.index'));
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('sign-in')->with('status', 'You are signed out.');
+    }
+}

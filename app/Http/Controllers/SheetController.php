@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ImportSheet;
+use App\Models\Challenge;
+use App\Reading\ClassRecord;
+use App\Reading\SheetRows;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Skivo\Core\Sheet\Separator;
+use Skivo\Core\Sheet\SheetReader;
+use Skivo\Core\Sheet\SheetWriter;
+
+/** The class sheet: out as CSV, and in again after a look at what it would do. */
+final class SheetController
+{
+    public function show(Challenge $challenge): View
+    {
+        return view('sheet.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => '', 'plan' => null]);
+    }
+
+    public function download(Request $request, Challenge $challenge): Response
+    {
+        $separator = Separator::tryFrom($request->string('separator')->toString()) ?? Separator::Comma;
+        $csv = (new SheetWriter($challenge->units, $separator))->write(SheetRows::of(ClassRecord::of($challenge)));
+        $name = Str::slug($challenge->name) ?: 'challenge';
+
+        return new Response($csv, 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}-class-sheet.csv\"",
+        ]);
+    }
+
+    public function preview(Request $request, Challenge $challenge, ImportSheet $import): View
+    {
+        $text = $this->text($request);
+
+        return view('sheet.show', [
+            'challenge' => $challenge,
+            'record' => ClassRecord::of($challenge),
+            'text' => mb_scrub($text, 'UTF-8'),
+            'plan' => $import->plan($challenge, (new SheetReader($challenge->units))->read($text)),
+        ]);
+    }
+
+    public function store(Request $request, Challenge $challenge, ImportSheet $import): RedirectResponse|View
+    {
+        $text = $this->text($request);
+        $plan = $import->store($challenge, (new SheetReader($challenge->units))->read($text));
+        if ($plan->problems !== []) {
+            return view('sheet.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan]);
+        }
+
+        return redirect()->route('runs.show', $challenge)->with('status', sprintf(
+            'The sheet is in: %d %s, %d %s.',
+            count($plan->newGroups),
+            Str::plural('new group', count($plan->newGroups)),
+            $plan->newRuns(),
+            Str::plural('run', $plan->newRuns()),
+        ));
+    }
+
+    private function text(Request $request): string
+    {
+        $file = $request->file('file');
+        if ($file instanceof UploadedFile) {
+            if (!$file->isValid()) {
+                throw ValidationException::withMessages(['file' => 'The file did not arrive whole. It may be larger than 1 MB. Try again.']);
+            }
+
+            return (string) $file->getContent();
+        }
+        $text = $request->string('text')->toString();
+        if (trim($text) === '') {
+            throw ValidationException::withMessages(['file' => 'Choose a CSV file, or paste the sheet.']);
+        }
+
+        return $text;
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Challenge;
+use App\Rules\ReadsAs;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Balloon\SizeMeasure;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Rolling\WheelMount;
+
+/** A build sheet, as typed. Every field may be left empty. */
+final class CarRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $rules = [
+            'balloon_measured_as' => ['nullable', Rule::enum(SizeMeasure::class)],
+            'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
+            'reason' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
+            'save_as' => ['nullable', Rule::in(['version', 'correction'])],
+        ];
+        foreach (Choice::cases() as $choice) {
+            $rules[$choice->value] = match (true) {
+                $choice === Choice::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
+                $choice->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
+                $choice->isCount() => ['nullable', 'integer', 'between:' . implode(',', $choice->range())],
+                default => ['nullable', 'string', new ReadsAs($this->bareUnit($choice), fn(float $si): ?string => $choice->complaint($si, $this->unitSystem()))],
+            };
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $messages = ['wheel_mount' => 'Choose one of the two ways of mounting wheels.'];
+        foreach (Choice::cases() as $choice) {
+            if ($choice->isCount()) {
+                [$least, $greatest] = $choice->range();
+                $messages["{$choice->value}.*"] = "{$choice->label()} must be a whole number from {$least} to {$greatest}.";
+            }
+        }
+
+        return $messages;
+    }
+
+    public function choices(): Car
+    {
+        $quantities = $counts = $kinds = [];
+        foreach (Choice::cases() as $choice) {
+            $typed = $this->input($choice->value);
+            if (!is_scalar($typed)) {
+                continue;
+            }
+            if ($choice->isQuantity()) {
+                $entry = ReadsAs::read($typed, $this->bareUnit($choice));
+                if ($entry !== null) {
+                    $quantities[$choice->value] = $entry;
+                }
+            } elseif ($choice->isCount()) {
+                $counts[$choice->value] = (int) $typed;
+            } else {
+                $kinds[$choice->value] = (string) $typed;
+            }
+        }
+        $note = $this->input('note');
+
+        return new Car(
+            $quantities,
+            $counts,
+            $kinds,
+            $this->enum('balloon_measured_as', SizeMeasure::class) ?? SizeMeasure::Diameter,
+            is_string($note) ? $note : null,
+        );
+    }
+
+    private function bareUnit(Choice $choice): Unit
+    {
+        return $choice->bareUnit($this->unitSystem()) ?? throw new \LogicException("{$choice->name} has no unit.");
+    }
+
+    private function unitSystem(): UnitSystem
+    {
+        $challenge = $this->route('challenge');
+
+        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Group;
+use Closure;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Challenge\Mark;
+use Skivo\Core\Sheet\ClassSheet;
+
+/** A group's name and mark. */
+final class GroupRequest extends FormRequest
+{
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['name' => GroupsRequest::tidy($this->string('name')->toString())]);
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:' . Limits::GROUP_NAME_CHARACTERS, $this->isFree('name', ClassSheet::groupKey(...))],
+            'mark' => ['required', Rule::in(Mark::all()), $this->isFree('mark', static fn(string $mark): string => $mark)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'A group needs a name.',
+            'name.max' => 'The name is longer than ' . Limits::GROUP_NAME_CHARACTERS . ' characters. Shorten it.',
+            'mark' => 'Choose one of the marks.',
+        ];
+    }
+
+    /** @param callable(string): string $key */
+    private function isFree(string $column, callable $key): Closure
+    {
+        return function (string $attribute, mixed $value, Closure $fail) use ($column, $key): void {
+            $group = $this->route('group');
+            if (!$group instanceof Group || !is_string($value)) {
+                return;
+            }
+            $others = Group::query()->where('challenge_id', $group->challenge_id)->whereKeyNot($group->id)->pluck($column)->all();
+            foreach ($others as $other) {
+                if (is_string($other) && $key($other) === $key($value)) {
+                    $fail($column === 'mark' ? 'Another group has this mark. Choose one that is free.' : 'Another group has this name. Tell them apart, for instance with a number.');
+                }
+            }
+        };
+    }
+}

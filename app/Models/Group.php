@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Database\Factories\GroupFactory;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasManyThrough;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * A group of learners, known by its name and mark alone.
+ *
+ * @property int $id
+ * @property int $challenge_id
+ * @property string $name
+ * @property string $mark
+ * @property int $position
+ * @property-read Challenge $challenge
+ * @property-read Collection<int, Car> $cars
+ */
+final class Group extends Model
+{
+    /** @use HasFactory<GroupFactory> */
+    use HasFactory;
+    use SoftDeletes;
+
+    protected $fillable = ['name', 'mark', 'position'];
+
+    protected $casts = ['position' => 'integer'];
+
+    /** @return BelongsTo<Challenge, $this> */
+    public function challenge(): BelongsTo
+    {
+        return $this->belongsTo(Challenge::class);
+    }
+
+    /** @return HasMany<Car, $this> */
+    public function cars(): HasMany
+    {
+        return $this->hasMany(Car::class)->orderBy('version');
+    }
+
+    /** @return HasManyThrough<Run, Car, $this> */
+    public function runs(): HasManyThrough
+    {
+        return $this->hasManyThrough(Run::class, Car::class);
+    }
+
+    /** The newest version of the group's car; null before one is recorded. */
+    public function currentCar(): ?Car
+    {
+        return $this->cars->last();
+    }
+}

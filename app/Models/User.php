@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * An educator.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ */
+final class User extends Authenticatable
+{
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
+    protected $fillable = ['name', 'email', 'password'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected $casts = ['password' => 'hashed'];
+
+    /** @return HasMany<Challenge, $this> */
+    public function challenges(): HasMany
+    {
+        return $this->hasMany(Challenge::class);
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Trials\Interval;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Sample;
+
+/** What the floor draws for a class, in the unit of its tape, and the same in words. */
+final readonly class FloorDrawing
+{
+    private UnitSystem $units;
+
+    /** @param string|null $fresh the run that was logged a moment ago */
+    public function __construct(
+        private ClassRecord $record,
+        private ?string $fresh = null,
+    ) {
+        $this->units = $record->challenge->units;
+    }
+
+    /** @return array<string, mixed> */
+    public function data(): array
+    {
+        $lane = $this->record->challenge->lane_length->quantity->si();
+        $farthest = max([0.0, ...$this->record->runs()->map(static fn($run): float => $run->toCore()->distanceM ?? 0.0)->all()]);
+        // As much floor as the runs need; up to the end of the lane where that is not far beyond.
+        $shown = $farthest === 0.0 || $farthest * 1.4 > $lane ? max($lane, $farthest) * 1.02 : $farthest * 1.1;
+
+        return [
+            'tape' => $this->units->value,
+            'max' => round($this->units->fromSi($shown, Scale::Distance), 2),
+            'lane' => $this->units->fromSi($lane, Scale::Distance),
+            'timed' => $this->timed(),
+            'rows' => array_map($this->row(...), $this->record->lines),
+        ];
+    }
+
+    public function isFresh(ClassLine $line): bool
+    {
+        return $this->fresh !== null && in_array($this->fresh, array_map(static fn(Run $run): string => $run->id, $line->allRuns()), true);
+    }
+
+    /** As in "2 of 3, 1 void". */
+    public function count(ClassLine $line): string
+    {
+        $said = count($line->tries->counted) . ' of ' . $line->tries->allowed;
+        $void = count($line->tries->void);
+        $extra = count($line->tries->extra);
+
+        return $said . ($extra > 0 ? ", {$extra} extra" : '') . ($void > 0 ? ", {$void} void" : '');
+    }
+
+    /** The row for those who cannot see it. */
+    public function inWords(ClassLine $line): string
+    {
+        $said = array_map($this->say(...), $line->allRuns());
+        $sample = $line->tries->distances();
+        if ($sample !== null) {
+            $said[] = 'mean ' . $this->show($sample->mean());
+        }
+        $interval = $sample?->meanInterval();
+        if ($interval !== null) {
+            $said[] = "95 % interval {$this->show(max(0.0, $interval->low))} to {$this->show($interval->high)}";
+        }
+
+        return $said === [] ? 'no runs yet' : implode('; ', $said);
+    }
+
+    /** @return array<string, mixed> */
+    private function row(ClassLine $line): array
+    {
+        $sample = $line->tries->distances();
+        $older = [];
+        foreach ($line->otherCars as $car) {
+            foreach ($car->runs as $run) {
+                $core = $run->toCore();
+                if ($core->void === null) {
+                    $older[] = ['older' => true] + $this->drawn($core, "version {$car->version}, ");
+                }
+            }
+        }
+
+        return [
+            'id' => $line->group->id,
+            'mark' => $line->group->mark,
+            'mean' => $sample === null ? null : $this->along($sample->mean()),
+            'interval' => $this->interval($sample),
+            'runs' => [
+                ...$older,
+                ...array_map($this->drawn(...), $line->tries->counted),
+                ...array_map(fn(Run $run): array => ['extra' => true] + $this->drawn($run), $line->tries->extra),
+                ...array_map($this->drawn(...), $line->tries->void),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function drawn(Run $run, string $before = ''): array
+    {
+        return [
+            'x' => $this->along($run->distanceM ?? 0.0),
+            'void' => $run->void?->value,
+            'fresh' => $run->id === $this->fresh,
+            'say' => $before . $this->say($run),
+        ];
+    }
+
+    private function say(Run $run): string
+    {
+        $said = "try {$run->try}";
+        if ($run->distanceM !== null) {
+            $said .= ": {$this->show($run->distanceM)}";
+        }
+        if ($run->timeS !== null) {
+            $said .= ", {$this->units->show($run->timeS, Scale::Stopwatch)}";
+        }
+
+        return $said . ($run->void === null ? '' : ", void: {$run->void->value}");
+    }
+
+    private function timed(): ?float
+    {
+        $length = $this->record->challenge->timed_length;
+
+        return $length === null ? null : $this->units->fromSi($length->quantity->si(), Scale::Distance);
+    }
+
+    /** @return array{float, float}|null */
+    private function interval(?Sample $sample): ?array
+    {
+        $interval = $sample?->meanInterval();
+
+        return $interval instanceof Interval ? [$this->along($interval->low), $this->along($interval->high)] : null;
+    }
+
+    private function along(float $metres): float
+    {
+        return round($this->units->fromSi($metres, Scale::Distance), 3);
+    }
+
+    private function show(float $metres): string
+    {
+        return $this->units->show($metres, Scale::Distance);
+    }
+}

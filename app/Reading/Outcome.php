@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\Tries;
+
+/** What a relation explains: how far a car went, or how long it took. */
+enum Outcome: string
+{
+    case Distance = 'distance';
+    case Time = 'time';
+
+    public function measure(Tries $tries): ?Sample
+    {
+        return $this === self::Distance ? $tries->distances() : $tries->times();
+    }
+
+    public function scale(): Scale
+    {
+        return $this === self::Distance ? Scale::Distance : Scale::Stopwatch;
+    }
+}

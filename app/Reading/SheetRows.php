@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Skivo\Core\Sheet\RunRow;
+use Skivo\Core\Sheet\SheetRow;
+
+/** A class as the rows of its sheet. */
+final readonly class SheetRows
+{
+    /** @return iterable<SheetRow> */
+    public static function of(ClassRecord $record): iterable
+    {
+        foreach ($record->groups as $group) {
+            if ($group->cars->isEmpty()) {
+                yield new SheetRow(0, $group->name, $group->mark, 1, new \Skivo\Core\Build\Car(), null);
+            }
+            foreach ($group->cars as $car) {
+                $choices = $car->choices;
+                if ($car->runs->isEmpty()) {
+                    yield new SheetRow(0, $group->name, $group->mark, $car->version, $choices, null);
+                }
+                foreach ($car->runs as $run) {
+                    yield new SheetRow(
+                        0,
+                        $group->name,
+                        $group->mark,
+                        $car->version,
+                        $choices,
+                        new RunRow($run->try, $run->distance, $run->time, $run->void_reason, $run->note),
+                    );
+                }
+            }
+        }
+    }
+}

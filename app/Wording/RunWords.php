@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use App\Models\Run;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+
+/** A run in a few words. */
+final readonly class RunWords
+{
+    /** As in "Cleat, try 3, 318 cm". Needs car.group loaded. */
+    public static function summary(Run $run, UnitSystem $units): string
+    {
+        $parts = [$run->car->group->name, "try {$run->try}"];
+        if ($run->distance !== null) {
+            $parts[] = $units->show($run->distance->quantity->si(), Scale::Distance);
+        }
+        if ($run->time !== null) {
+            $parts[] = $units->show($run->time->quantity->si(), Scale::Stopwatch);
+        }
+        if ($run->void_reason !== null) {
+            $parts[] = "void: {$run->void_reason->value}";
+        }
+
+        return implode(', ', $parts);
+    }
+
+    /**
+     * What differs between two records of a run, as in "distance 318 cm → 381 cm".
+     *
+     * @param array<string, string|int|null> $before
+     * @param array<string, string|int|null> $after
+     *
+     * @return list<string>
+     */
+    public static function differences(array $before, array $after): array
+    {
+        $said = [];
+        foreach ($after as $field => $value) {
+            $old = $before[$field] ?? null;
+            if ($old !== $value) {
+                $said[] = "{$field} " . ($old ?? 'none') . ' → ' . ($value ?? 'none');
+            }
+        }
+
+        return $said;
+    }
+}

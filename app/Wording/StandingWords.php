@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use App\Models\Challenge;
+use App\Reading\ClassLine;
+use App\Reading\ClassRecord;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standing;
+use Skivo\Core\Quantity\Scale;
+
+/** Where a class stands, in words first. */
+final readonly class StandingWords
+{
+    public function __construct(private ClassRecord $record) {}
+
+    /** The rule in a line, as in "Farthest · mean of 3 tries · lane 6 m · varnished wood". */
+    public static function rule(Challenge $challenge): string
+    {
+        $units = $challenge->units;
+        $parts = [self::goal($challenge)];
+        $tries = $challenge->tries;
+        $parts[] = $tries === 1 ? '1 try' : match ($challenge->scoring) {
+            Scoring::Best => "best of {$tries} tries",
+            Scoring::Mean => "mean of {$tries} tries",
+            Scoring::Median => "median of {$tries} tries",
+        };
+        $parts[] = 'lane ' . $units->show($challenge->lane_length->quantity->si(), Scale::Lane);
+        if ($challenge->surface !== null) {
+            $parts[] = $challenge->surface;
+        }
+
+        return implode(' · ', $parts);
+    }
+
+    public static function goal(Challenge $challenge): string
+    {
+        return match ($challenge->goal) {
+            Goal::Farthest => 'Farthest',
+            Goal::Fastest => 'Fastest over ' . $challenge->units->show($challenge->timed_length?->quantity->si() ?? 0.0, Scale::Lane),
+        };
+    }
+
+    /** @return list<Sentence> */
+    public function soFar(): array
+    {
+        if ($this->record->groups->isEmpty()) {
+            return [new Sentence('No groups yet.', 'Add them under Build; then their runs can be logged here.')];
+        }
+        $sentences = [];
+        $leader = $this->record->standings->leader();
+        if ($leader === null) {
+            $sentences[] = $this->nothingCountsYet();
+        } else {
+            $sentences[] = $this->lead($leader);
+            array_push($sentences, ...$this->howSure($leader));
+        }
+        $sentences[] = $this->progress();
+
+        return $sentences;
+    }
+
+    private function nothingCountsYet(): Sentence
+    {
+        $timed = $this->record->challenge->goal === Goal::Fastest;
+
+        return $timed && $this->record->countedTries() > 0
+            ? new Sentence('No times yet.', 'The standings need a time for at least one try.')
+            : new Sentence('Nothing has run yet.', 'Log the first run at the foot of the page.');
+    }
+
+    private function lead(Standing $leader): Sentence
+    {
+        $goal = $this->record->challenge->goal;
+        $score = $this->record->challenge->units->show((float) $leader->score, $goal->scale());
+        $tied = array_values(array_filter($this->record->lines, static fn(ClassLine $line): bool => $line->standing->rank === 1));
+        if (count($tied) > 1) {
+            return new Sentence(Lists::and(array_map(self::name(...), $tied)) . ' tie', "at {$score}.");
+        }
+        $second = $this->record->lines[1] ?? null;
+        $by = $second?->standing->score === null
+            ? "with {$score}"
+            : "with {$score}, " . $this->record->challenge->units->show(abs((float) $leader->score - $second->standing->score), $goal->scale())
+                . ($goal->moreIsBetter() ? ' ahead of ' : ' faster than ') . self::name($second);
+
+        return new Sentence(self::name($tied[0]) . ' leads', "{$by}.");
+    }
+
+    /** @return list<Sentence> */
+    private function howSure(Standing $leader): array
+    {
+        $standings = $this->record->standings;
+        $others = array_filter($standings->places, static fn(Standing $place): bool => $place->againstLeader !== null);
+        if ($others === []) {
+            return [];
+        }
+        $name = $this->namesById()[$leader->entrant->id] ?? '';
+        if (($leader->sample->n ?? 0) < 2) {
+            return [new Sentence('One try: no spread yet.', "Until {$name} has a second try, nothing tells luck from a better car.")];
+        }
+        $close = $this->names($standings->tooCloseToLeader());
+        $unjudged = $this->names($standings->notJudgedYet());
+        $said = [];
+        if ($close !== []) {
+            $verb = count($close) === 1 ? 'its tries overlap' : 'their tries overlap';
+            $said[] = new Sentence('Too close to call:', Lists::and($close) . " could be as good as {$name}; {$verb} at 95 %.");
+        }
+        if ($unjudged !== []) {
+            $said[] = new Sentence('Not judged yet:', Lists::and($unjudged) . (count($unjudged) === 1 ? ' has' : ' have') . ' one try, so no spread.');
+        }
+        if ($close === [] && $unjudged === []) {
+            $word = $this->record->challenge->goal->moreIsBetter() ? 'Clearly farther' : 'Clearly faster';
+            $said[] = new Sentence($word, 'than every other car, at 95 %.');
+        }
+        if ($close !== [] && $this->record->challenge->scoring !== Scoring::Mean) {
+            $said[] = new Sentence('', '', 'The ' . $this->record->challenge->scoring->value . ' decides the places; closeness is judged on the means.');
+        }
+
+        return $said;
+    }
+
+    private function progress(): Sentence
+    {
+        $void = $this->record->runs()->filter(static fn($run): bool => $run->void_reason !== null)->count();
+        $in = $this->record->countedTries();
+        $all = $this->record->triesInAll();
+
+        return new Sentence('', '', "{$in} of {$all} tries are in" . match ($void) {
+            0 => '.',
+            1 => '; 1 was void.',
+            default => "; {$void} were void.",
+        });
+    }
+
+    /**
+     * @param list<Standing> $standings
+     *
+     * @return list<string>
+     */
+    private function names(array $standings): array
+    {
+        $names = $this->namesById();
+
+        return array_map(static fn(Standing $standing): string => $names[$standing->entrant->id] ?? '', $standings);
+    }
+
+    /** @return array<string, string> */
+    private function namesById(): array
+    {
+        $names = [];
+        foreach ($this->record->lines as $line) {
+            $names[$line->standing->entrant->id] = self::name($line);
+        }
+
+        return $names;
+    }
+
+    private static function name(ClassLine $line): string
+    {
+        return mb_strimwidth($line->group->name, 0, 32, '…');
+    }
+}

@@ -1,0 +1,13 @@
+import { attachFloors } from './floor.js';
+import { attachFigures } from './figure.js';
+import { attachEntry } from './entry.js';
+import { attachKeys } from './keys.js';
+import { attachMenus } from './menu.js';
+
+document.documentElement.classList.add('js');
+
+attachFloors(document);
+attachFigures(document);
+attachEntry(document);
+attachKeys(document);
+attachMenus(document);

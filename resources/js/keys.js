@@ -1,0 +1,34 @@
+/** The keys of a screen: `?` lists them, and each one that is marked in the page is pressed outside a field. */
+export function attachKeys(root) {
+    const dialog = root.querySelector('dialog.keys');
+    for (const button of root.querySelectorAll('[data-show-keys]')) {
+        button.addEventListener('click', () => dialog?.showModal());
+    }
+    document.addEventListener('keydown', (event) => {
+        if (event.ctrlKey || event.metaKey || event.altKey || dialog?.open) {
+            return;
+        }
+        const inField = event.target.closest('input, select, textarea') !== null;
+        if (inField) {
+            if (event.key === 'Escape') {
+                event.target.blur();
+            }
+            return;
+        }
+        if (event.key === '?' && dialog !== null) {
+            event.preventDefault();
+            dialog.showModal();
+            return;
+        }
+        const target = root.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
+        if (target !== null) {
+            event.preventDefault();
+            if (target.matches('button, a')) {
+                target.click();
+            } else {
+                target.focus();
+                target.select?.();
+            }
+        }
+    });
+}

@@ -1,0 +1,77 @@
+@php
+    use App\Wording\CarWords;
+    use Skivo\Core\Build\Choice;
+    $units = $challenge->units;
+    $waiting = $record->groups->first(fn ($group) => $group->currentCar()?->choices->isEmpty() !== false);
+@endphp
+<x-layout :title="'Build · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
+    <div class="lead-in">
+        <div>
+            <h2>Groups and their cars</h2>
+            <p class="small mt-1">Balloon, wheel and nozzle are drawn beside each other to one scale.</p>
+        </div>
+        @if ($waiting !== null)
+            <a class="button do" href="{{ route('cars.edit', [$challenge, $waiting]) }}">Record the car of <bdi class="truncate max-w-48">{{ $waiting->name }}</bdi></a>
+        @elseif ($record->groups->isNotEmpty())
+            <a class="button do" href="{{ route('runs.show', $challenge) }}">To the runs</a>
+        @endif
+    </div>
+    @if ($record->groups->isNotEmpty())
+        <div class="build-list">
+            @foreach ($record->groups as $group)
+                @php($car = $group->currentCar())
+                <div class="build-row">
+                    <div class="with-mark">
+                        <x-mark :mark="$group->mark" class="!w-7 !h-7" />
+                        <span class="min-w-0">
+                            <bdi class="name line-clamp-3">{{ $group->name }}</bdi>
+                            @if ($group->cars->count() > 1)<span class="small block">version {{ $car->version }}</span>@endif
+                        </span>
+                    </div>
+                    <x-parts-to-scale :car="$car?->choices" />
+                    <div class="min-w-0">
+                        @if ($car === null || $car->choices->isEmpty())
+                            <p class="text-ink-2">The car is not recorded yet.</p>
+                        @else
+                            <dl>
+                                @foreach (Choice::cases() as $choice)
+                                    @php($shown = CarWords::choice($car->choices, $choice, $units))
+                                    @if ($shown !== null)<div><dt>{{ $choice->label() }}</dt><dd @class(['num' => ! $choice->isKind()])><bdi>{{ $shown }}</bdi></dd></div>@endif
+                                @endforeach
+                            </dl>
+                        @endif
+                        @if ($group->cars->count() > 1)
+                            @php($before = $group->cars[$group->cars->count() - 2])
+                            <p class="small mt-1">Changed from version {{ $before->version }}: <bdi>{{ implode('; ', CarWords::differences($before->choices, $car->choices, $units)) ?: 'nothing recorded' }}</bdi>.@if ($car->reason) “<bdi>{{ $car->reason }}</bdi>”@endif</p>
+                        @endif
+                        @if ($car?->choices->note)<p class="small mt-1 [overflow-wrap:anywhere]"><bdi>{{ $car->choices->note }}</bdi></p>@endif
+                    </div>
+                    <div class="actions !gap-1 justify-end">
+                        <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}" aria-label="{{ $car === null || $car->choices->isEmpty() ? 'Record' : 'Change' }} the car of {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}</a>
+                        <a class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}" aria-label="Name and mark of {{ $group->name }}">Name, mark</a>
+                    </div>
+                </div>
+            @endforeach
+        </div>
+    @endif
+    <section class="py-6 prose no-print" aria-labelledby="add-title">
+        <h2 id="add-title" class="mb-1">{{ $record->groups->isEmpty() ? 'Add the groups' : 'Add more groups' }}</h2>
+        <form method="post" action="{{ route('groups.store', $challenge) }}">
+            @csrf
+            <div class="field">
+                <label for="f-names" class="!font-normal">Names, one a line. Name the groups, never the children.</label>
+                <textarea id="f-names" name="names" class="input" rows="4" @error('names') aria-invalid="true" aria-describedby="f-names-error" @enderror>{{ old('names') }}</textarea>
+                @error('names')<div id="f-names-error">@foreach ($errors->get('names') as $message)<p class="error">{{ $message }}</p>@endforeach</div>@enderror
+            </div>
+            <button @class(['button mt-3', 'do' => $record->groups->isEmpty()])>Add groups</button>
+        </form>
+        @if ($removed->isNotEmpty())
+            <details class="disclosure mt-6">
+                <summary>Removed groups ({{ $removed->count() }})</summary>
+                @foreach ($removed as $group)
+                    <form class="flex gap-3 items-center" method="post" action="{{ route('groups.restore', [$challenge, $group]) }}">@csrf<bdi class="truncate max-w-80">{{ $group->name }}</bdi><button class="button plain">Put it back</button></form>
+                @endforeach
+            </details>
+        @endif
+    </section>
+</x-layout>

@@ -1,0 +1,46 @@
+@php
+    use App\Wording\StandingWords;
+    use Skivo\Core\Quantity\Scale;
+@endphp
+<x-layout title="Challenges" line="Set a challenge, record the cars, log the runs, find out what made the difference.">
+    <div class="lead-in">
+        <p class="small">{{ $list->challenges->count() === 1 ? '1 challenge' : $list->challenges->count() . ' challenges' }}, newest first</p>
+        <a class="button do" href="{{ route('challenges.create') }}">Set a challenge</a>
+    </div>
+    @if ($list->challenges->isEmpty())
+        <div class="py-10 prose border-t-[1.5px] border-ink">
+            <h2>No challenge yet</h2>
+            <p class="mt-2">A challenge is a goal, a lane and a class of groups with their cars. Set one and you can log the first run within a minute; or bring a class sheet that you have already.</p>
+        </div>
+    @else
+        <div class="challenge-list">
+            @foreach ($list->challenges as $challenge)
+                @php($groups = $list->groups($challenge))
+                @php($max = max([$challenge->lane_length->quantity->si(), ...array_map(fn ($group) => (float) $group['best'], $groups)]) * 1.03)
+                <article class="challenge-row">
+                    <div class="min-w-0">
+                        <h2><a href="{{ route('runs.show', $challenge) }}"><bdi>{{ $challenge->name }}</bdi></a></h2>
+                        @if ($challenge->question)<p class="mt-1 [overflow-wrap:anywhere]"><bdi>{{ $challenge->question }}</bdi></p>@endif
+                        <p class="small mt-1">{{ StandingWords::rule($challenge) }}</p>
+                        <p class="small">{{ count($groups) }} {{ \Illuminate\Support\Str::plural('group', count($groups)) }}, {{ $list->runs($challenge) }} {{ \Illuminate\Support\Str::plural('run', $list->runs($challenge)) }} that count</p>
+                    </div>
+                    <div class="mini-floor" role="img" aria-label="Each group’s best run on the lane of {{ $challenge->units->show($challenge->lane_length->quantity->si(), Scale::Lane) }}">
+                        @foreach ($groups as $group)
+                            @if ($group['best'] !== null)
+                                <svg aria-hidden="true"><use href="#mark-{{ $group['mark'] }}" class="mark-{{ explode('-', $group['mark'])[0] }}" x="{{ round(100 * $group['best'] / $max, 2) }}%" y="12" width="20" height="20" transform="translate(-10 0)" /></svg>
+                            @endif
+                        @endforeach
+                    </div>
+                </article>
+            @endforeach
+        </div>
+    @endif
+    @if ($list->removed->isNotEmpty())
+        <details class="disclosure py-4">
+            <summary>Removed challenges ({{ $list->removed->count() }})</summary>
+            @foreach ($list->removed as $challenge)
+                <form class="flex gap-3 items-center" method="post" action="{{ route('challenges.restore', $challenge) }}">@csrf<bdi>{{ $challenge->name }}</bdi><button class="button plain">Put it back</button></form>
+            @endforeach
+        </details>
+    @endif
+</x-layout>

@@ -1,0 +1,23 @@
+@props(['name', 'label', 'value' => null, 'hint' => null, 'optional' => false, 'type' => 'text', 'suggestions' => []])
+@php($id = 'f-' . $name)
+<div {{ $attributes->only('class')->class('field') }}>
+    <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">(optional)</span>@endif</label>
+    <input
+        id="{{ $id }}" name="{{ $name }}" type="{{ $type }}"
+        @unless ($type === 'password') value="{{ old($name, $value) }}" @endunless
+        @if ($suggestions !== []) list="{{ $id }}-list" @endif
+        @error($name) aria-invalid="true" @enderror
+        @if ($hint !== null || $errors->has($name)) aria-describedby="{{ $id }}-about" @endif
+        {{ $attributes->except('class')->merge(['autocomplete' => 'off']) }}
+        @class(['input'])
+    >
+    @if ($suggestions !== [])
+        <datalist id="{{ $id }}-list">@foreach ($suggestions as $suggestion)<option value="{{ $suggestion }}"></option>@endforeach</datalist>
+    @endif
+    @if ($hint !== null || $errors->has($name))
+        <div id="{{ $id }}-about">
+            @error($name)<p class="error">{{ $message }}</p>@enderror
+            @if ($hint !== null)<p class="hint">{{ $hint }}</p>@endif
+        </div>
+    @endif
+</div>

@@ -1,0 +1,49 @@
+{{-- The floor: drawing and table in one. A row a group, each with a strip of lane to one scale. --}}
+@props(['record', 'fresh' => null])
+@php
+    use App\Reading\FloorDrawing;
+    use App\Wording\CarWords;
+    use Skivo\Core\Quantity\Scale;
+    $challenge = $record->challenge;
+    $units = $challenge->units;
+    $scale = $challenge->goal->scale();
+    $drawing = new FloorDrawing($record, $fresh);
+@endphp
+<div class="relative" data-floor>
+    <script type="application/json">@json($drawing->data(), JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
+    <table @class(['floor', 'many' => count($record->lines) > 14])>
+        <caption class="sr-only">Every group’s runs on the floor, in the order of the standings</caption>
+        <colgroup><col class="c-rank"><col class="c-group"><col><col class="c-number"></colgroup>
+        <thead class="sr-only"><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col">Runs</th><th scope="col">{{ ucfirst($challenge->scoring->value) }}</th></tr></thead>
+        <tbody>
+            @foreach ($record->lines as $line)
+                @php($standing = $line->standing)
+                <tr @class(['fresh' => $drawing->isFresh($line)])>
+                    <td class="rank num">{{ $standing->rank === null ? '–' : $standing->rank . ($standing->tied ? '=' : '') }}</td>
+                    <th scope="row" class="who">
+                        <div class="who-in">
+                            <x-mark :mark="$line->group->mark" />
+                            <div>
+                                <bdi class="name" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi>
+                                <span class="brief">{{ CarWords::brief($line->car?->choices, $units) }}{{ ($line->car->version ?? 1) > 1 ? " · v{$line->car->version}" : '' }}</span>
+                            </div>
+                        </div>
+                    </th>
+                    <td class="lane" data-lane="{{ $line->group->id }}"><span class="sr-only">{{ $drawing->inWords($line) }}</span></td>
+                    <td class="number">
+                        @if ($standing->score !== null)
+                            <span class="score">{{ $units->figure($standing->score, $scale) }}</span>
+                        @else
+                            <span class="score score-none">{{ count($line->tries->counted) > 0 ? 'no time' : 'no run' }}</span>
+                        @endif
+                        <span class="count">{{ $drawing->count($line) }}</span>
+                    </td>
+                </tr>
+            @endforeach
+            <tr class="tape-row" aria-hidden="true">
+                <td></td><td></td><td class="tape"></td>
+                <td class="unit-note">{{ $challenge->scoring->value }}, {{ $units->symbol($scale) }}</td>
+            </tr>
+        </tbody>
+    </table>
+</div>

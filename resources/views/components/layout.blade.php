@@ -1,0 +1,76 @@
+@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null])
+<!DOCTYPE html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>{{ $title }} · Skivo</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite(['resources/css/app.css', 'resources/js/app.js'])
+</head>
+<body>
+    <a class="skip" href="#main">Skip to the content</a>
+    <x-mark-shapes />
+    <header class="page masthead">
+        <a class="brand" href="{{ auth()->check() ? route('challenges.index') : route('sign-in') }}">Skivo</a>
+        <div class="masthead-titles">
+            <h1><bdi>{{ $heading ?? $challenge?->name ?? $title }}</bdi></h1>
+            @if ($line !== null || $challenge?->exists)
+                <p class="masthead-line"><bdi>{{ $line ?? ($challenge->question ?? \App\Wording\StandingWords::rule($challenge)) }}</bdi></p>
+            @endif
+        </div>
+        @auth
+            <div class="masthead-tools">
+                @if ($challenge?->exists)
+                    <form class="switch" method="post" action="{{ route('units.update', $challenge) }}">
+                        @csrf @method('put')
+                        @foreach (\Skivo\Core\Quantity\UnitSystem::cases() as $system)
+                            <button name="units" value="{{ $system->value }}" aria-pressed="{{ $challenge->units === $system ? 'true' : 'false' }}">{{ $system->name === 'Metric' ? 'cm · g' : 'in · oz' }}</button>
+                        @endforeach
+                    </form>
+                @endif
+                <details class="menu">
+                    <summary>Menu</summary>
+                    <div class="menu-list">
+                        <a href="{{ route('challenges.index') }}">All challenges</a>
+                        @if ($challenge?->exists)
+                            <a href="{{ route('runs.index', $challenge) }}">Every run on record</a>
+                            <a href="{{ route('sheet.show', $challenge) }}">Class sheet (CSV)</a>
+                        @endif
+                        <button type="button" data-show-keys>Keys</button>
+                        <a href="{{ route('account.edit') }}">Account</a>
+                        <form method="post" action="{{ route('sign-out') }}">@csrf<button>Sign out</button></form>
+                    </div>
+                </details>
+            </div>
+        @endauth
+    </header>
+    @if ($challenge?->exists && $record !== null)
+        <x-stage-line :challenge="$challenge" :record="$record" :stage="$stage" />
+    @else
+        <div class="page"><hr class="border-t-[1.5px] border-ink"></div>
+    @endif
+    <main id="main" class="page grow">
+        @if (session('status'))
+            <div class="flash" role="status">
+                <span><bdi>{{ session('status') }}</bdi></span>
+                @if (session('putBack'))
+                    <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">Put it back</button></form>
+                @endif
+            </div>
+        @endif
+        {{ $slot }}
+    </main>
+    {{ $foot ?? '' }}
+    <dialog class="keys" aria-labelledby="keys-title">
+        <h2 id="keys-title">Keys</h2>
+        <dl>
+            {{ $keys ?? '' }}
+            <dt><kbd>Tab</kbd></dt><dd>next field, button or point of a figure</dd>
+            <dt><kbd>Esc</kbd></dt><dd>leave a field, close this</dd>
+            <dt><kbd>?</kbd></dt><dd>show the keys (outside a field)</dd>
+        </dl>
+        <form method="dialog"><button class="button">Close</button></form>
+    </dialog>
+</body>
+</html>

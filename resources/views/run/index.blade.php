@@ -1,0 +1,102 @@
+@php
+    use App\Wording\RunWords;
+    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Trials\VoidReason;
+    $units = $challenge->units;
+@endphp
+<x-layout :title="'Runs · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
+    <div class="lead-in">
+        <div>
+            <h2>Every run on record</h2>
+            <p class="small prose mt-1">Newest first. A correction replaces what counts; the old value stays here, with who changed it and when. A run taken back can be put back.</p>
+        </div>
+        <a class="button" href="{{ route('runs.show', $challenge) }}">Back to the floor</a>
+    </div>
+    <x-errors />
+    @if ($runs->isEmpty())
+        <p class="py-8">Nothing has been logged yet.</p>
+    @else
+        <div class="scroll-x mb-8" tabindex="0" role="region" aria-label="Runs">
+            <table class="figures-table">
+                <thead>
+                    <tr>
+                        <th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Try</th>
+                        <th scope="col" class="num">Distance ({{ $units->symbol(Scale::Distance) }})</th><th scope="col">as typed</th>
+                        <th scope="col" class="num">Time (s)</th><th scope="col">Void</th><th scope="col">Note</th><th scope="col">Logged (UTC)</th><th scope="col"><span class="sr-only">Mend</span></th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($runs as $run)
+                        @php($group = $run->car->group)
+                        @if ($editing === $run->id && ! $run->trashed())
+                            <tr id="run-{{ $run->id }}">
+                                <td colspan="10">
+                                    <form method="post" action="{{ route('runs.update', [$challenge, $run]) }}?edit={{ $run->id }}" class="py-2">
+                                        @csrf @method('put')
+                                        <div class="form-grid">
+                                            <div class="field">
+                                                <label for="f-group">Group</label>
+                                                <select id="f-group" name="group" class="input" autofocus>
+                                                    @foreach ($record->groups as $each)
+                                                        <option value="{{ $each->id }}" @selected((string) old('group', $group->id) === (string) $each->id)>{{ $each->name }}</option>
+                                                    @endforeach
+                                                </select>
+                                                @error('group')<p class="error">{{ $message }}</p>@enderror
+                                            </div>
+                                            <x-field name="distance" label="Distance" :value="$run->distance?->text" inputmode="decimal" />
+                                            <x-field name="time" label="Time" optional :value="$run->time?->text" inputmode="decimal" />
+                                            <div class="field">
+                                                <label for="f-void">Void?</label>
+                                                <select id="f-void" name="void" class="input">
+                                                    <option value="">it counts</option>
+                                                    @foreach (VoidReason::cases() as $reason)<option value="{{ $reason->value }}" @selected(old('void', $run->void_reason?->value) === $reason->value)>{{ $reason->value }}</option>@endforeach
+                                                </select>
+                                            </div>
+                                            <x-field name="note" label="Note" optional :value="$run->note" maxlength="1000" />
+                                        </div>
+                                        <p class="actions mt-4">
+                                            <button class="button do">Save the correction</button>
+                                            <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">Leave it as it was</a>
+                                        </p>
+                                    </form>
+                                </td>
+                            </tr>
+                        @else
+                            <tr id="run-{{ $run->id }}" @class(['line-through text-ink-2' => $run->trashed()])>
+                                <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate" title="{{ $group->name }}">{{ $group->name }}</bdi></span></th>
+                                <td>{{ $run->car->version > 1 ? "version {$run->car->version}" : '' }}</td>
+                                <td class="num">{{ $run->try }}</td>
+                                <td class="num">{{ $run->distance === null ? '–' : $units->figure($run->distance->quantity->si(), Scale::Distance, 1) }}</td>
+                                <td class="small">{{ $run->distance?->text }}</td>
+                                <td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td>
+                                <td>{{ $run->void_reason?->value }}</td>
+                                <td class="max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
+                                <td class="small num !text-left">{{ $run->logged_at->format('j M H:i') }}</td>
+                                <td class="no-underline">
+                                    <div class="flex gap-1 justify-end">
+                                        @if ($run->trashed())
+                                            <form method="post" action="{{ route('runs.restore', [$challenge, $run]) }}">@csrf<button class="button plain">Put back</button></form>
+                                        @else
+                                            <a class="button plain" href="{{ route('runs.index', [$challenge, 'edit' => $run->id]) }}#run-{{ $run->id }}" aria-label="Correct {{ RunWords::summary($run, $units) }}">Correct</a>
+                                            <form method="post" action="{{ route('runs.destroy', [$challenge, $run]) }}">@csrf @method('delete')<button class="button plain" aria-label="Take back {{ RunWords::summary($run, $units) }}">Take back</button></form>
+                                        @endif
+                                    </div>
+                                </td>
+                            </tr>
+                        @endif
+                        @foreach ($run->changes as $change)
+                            <tr class="small">
+                                <td></td>
+                                <td colspan="9">
+                                    {{ match ($change->kind) { 'edited' => 'Corrected', 'undone' => 'Taken back', default => 'Put back' } }}
+                                    by <bdi>{{ $change->user->name }}</bdi>, {{ $change->made_at->format('j M H:i') }}{{ $change->kind === 'edited' ? ':' : '.' }}
+                                    @if ($change->kind === 'edited')<bdi>{{ implode('; ', RunWords::differences($change->before, $change->after)) }}</bdi>@endif
+                                </td>
+                            </tr>
+                        @endforeach
+                    @endforeach
+                </tbody>
+            </table>
+        </div>
+    @endif
+</x-layout>

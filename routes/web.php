@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AccountController;
+use App\Http\Controllers\CarController;
+use App\Http\Controllers\ChallengeController;
+use App\Http\Controllers\FindingsController;
+use App\Http\Controllers\GroupController;
+use App\Http\Controllers\RegistrationController;
+use App\Http\Controllers\RunController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SheetController;
+use App\Http\Controllers\UnitsController;
+use App\Models\Challenge;
+use App\Models\User;
+use Illuminate\Support\Facades\Route;
+
+Route::redirect('/', '/challenges');
+
+Route::middleware(['guest', 'throttle:accounts'])->group(function (): void {
+    Route::get('sign-in', [SessionController::class, 'create'])->name('sign-in')->withoutMiddleware('throttle:accounts');
+    Route::post('sign-in', [SessionController::class, 'store']);
+    Route::get('register', [RegistrationController::class, 'create'])->name('register')->withoutMiddleware('throttle:accounts');
+    Route::post('register', [RegistrationController::class, 'store']);
+});
+
+// auth.session: a changed password signs every other device out.
+Route::middleware(['auth', 'auth.session'])->group(function (): void {
+    Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->can('updateOwn', User::class);
+    Route::get('account', [AccountController::class, 'edit'])->name('account.edit')->can('updateOwn', User::class);
+    Route::put('account/password', [AccountController::class, 'updatePassword'])->name('account.password')
+        ->can('updateOwn', User::class)->middleware('throttle:accounts');
+
+    Route::controller(ChallengeController::class)->name('challenges.')->group(function (): void {
+        Route::get('challenges', 'index')->name('index')->can('viewAny', Challenge::class);
+        Route::get('challenges/new', 'create')->name('create')->can('create', Challenge::class);
+        Route::post('challenges', 'store')->name('store')->can('create', Challenge::class);
+        Route::post('challenges/{challenge}/restore', 'restore')->name('restore')->withTrashed()->can('delete', 'challenge');
+        Route::get('challenges/{challenge}/plan', 'edit')->name('edit')->can('update', 'challenge');
+        Route::put('challenges/{challenge}/plan', 'update')->name('update')->can('update', 'challenge');
+        Route::delete('challenges/{challenge}', 'destroy')->name('destroy')->can('delete', 'challenge');
+    });
+
+    Route::prefix('challenges/{challenge}')->middleware('can:update,challenge')->scopeBindings()->group(function (): void {
+        Route::put('units', [UnitsController::class, 'update'])->name('units.update');
+
+        Route::controller(GroupController::class)->prefix('groups')->name('groups.')->group(function (): void {
+            Route::get('', 'index')->name('index');
+            Route::post('', 'store')->name('store');
+            Route::get('{group}', 'edit')->name('edit');
+            Route::put('{group}', 'update')->name('update');
+            Route::delete('{group}', 'destroy')->name('destroy');
+            Route::post('{group}/restore', 'restore')->name('restore')->withTrashed();
+        });
+
+        Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->group(function (): void {
+            Route::get('', 'edit')->name('edit');
+            Route::put('', 'update')->name('update');
+        });
+
+        Route::controller(RunController::class)->name('runs.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::get('runs', 'index')->name('index');
+            Route::post('runs', 'store')->name('store');
+            Route::put('runs/{run}', 'update')->name('update');
+            Route::delete('runs/{run}', 'destroy')->name('destroy');
+            Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
+        });
+
+        Route::get('findings', [FindingsController::class, 'show'])->name('findings.show');
+
+        Route::controller(SheetController::class)->prefix('sheet')->name('sheet.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::get('csv', 'download')->name('download');
+            Route::post('preview', 'preview')->name('preview');
+            Route::post('', 'store')->name('store');
+        });
+    });
+});

@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** A headless Chromium on the served application, in the words of a test. */
+final class Browser
+{
+    private string $profile;
+
+    private function __construct(
+        public readonly RemoteWebDriver $driver,
+        private readonly string $site,
+    ) {}
+
+    /**
+     * @param string $driver address of ChromeDriver
+     * @param string $site address of the application
+     */
+    public static function start(string $driver, string $site): self
+    {
+        $profile = sys_get_temp_dir() . '/skivo-browser-' . bin2hex(random_bytes(6));
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+            '--disable-background-networking', '--disable-component-update', '--disable-sync',
+            '--force-device-scale-factor=1', '--hide-scrollbars', '--lang=en',
+            '--window-size=1280,800', "--user-data-dir={$profile}",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $browser = new self(RemoteWebDriver::create($driver, $capabilities, 30_000, 60_000), $site);
+        $browser->profile = $profile;
+        $browser->size(1280, 800);
+
+        return $browser;
+    }
+
+    public function quit(): void
+    {
+        $this->driver->quit();
+        if (is_dir($this->profile)) {
+            exec('rm -rf ' . escapeshellarg($this->profile));
+        }
+    }
+
+    /** The size of the page's view, in CSS pixels. */
+    public function size(int $width, int $height): self
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false,
+        ]);
+
+        return $this;
+    }
+
+    /** Any command of Chromium's own protocol. */
+    public function chromium(string $command, array $parameters = []): mixed
+    {
+        return (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+    }
+
+    public function visit(string $path): self
+    {
+        $this->driver->get($this->site . $path);
+
+        return $this;
+    }
+
+    public function path(): string
+    {
+        return (string) parse_url($this->driver->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    public function find(string $css): RemoteWebElement
+    {
+        return $this->driver->findElement(WebDriverBy::cssSelector($css));
+    }
+
+    /** @return list<RemoteWebElement> */
+    public function all(string $css): array
+    {
+        return array_values($this->driver->findElements(WebDriverBy::cssSelector($css)));
+    }
+
+    public function text(string $css = 'body'): string
+    {
+        return $this->find($css)->getText();
+    }
+
+    public function fill(string $name, string $value): self
+    {
+        $field = $this->find("main [name='{$name}'], .entry [name='{$name}']");
+        $field->clear();
+        $field->sendKeys($value);
+
+        return $this;
+    }
+
+    /** Picks a radio button, which our look draws over. */
+    public function pick(string $name, string $value): self
+    {
+        $this->driver->executeScript('document.querySelector(arguments[0]).click()', ["input[name='{$name}'][value='{$value}']"]);
+
+        return $this;
+    }
+
+    /** Presses the button or link that says this, and waits until the page that follows is there. */
+    public function press(string $says): self
+    {
+        $quoted = str_contains($says, '"') ? "'{$says}'" : "\"{$says}\"";
+        $this->leaving(fn() => $this->driver->findElement(WebDriverBy::xpath(
+            "//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]",
+        ))->click());
+
+        return $this;
+    }
+
+    /** Types on the keyboard, wherever the focus is. */
+    public function keys(string ...$keys): self
+    {
+        foreach ($keys as $key) {
+            $this->driver->getKeyboard()->sendKeys($key);
+        }
+
+        return $this;
+    }
+
+    /** Presses Enter and waits for the page that follows. */
+    public function enter(): self
+    {
+        $this->leaving(fn() => $this->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER));
+
+        return $this;
+    }
+
+    /** The name or text of what has the focus. */
+    public function focused(): string
+    {
+        return (string) $this->driver->executeScript(
+            'const e = document.activeElement; return e.name || e.getAttribute("aria-label") || e.textContent.trim()',
+        );
+    }
+
+    public function signIn(string $email, string $password): self
+    {
+        return $this->visit('/sign-in')->fill('email', $email)->fill('password', $password)->press('Sign in');
+    }
+
+    /** The page at rest: fonts loaded, figures drawn, nothing moving. */
+    public function settle(): self
+    {
+        $this->driver->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => setTimeout(done, 350)))');
+
+        return $this;
+    }
+
+    public function screenshot(string $file): self
+    {
+        $this->settle();
+        $this->driver->takeScreenshot($file);
+
+        return $this;
+    }
+
+    /** What a printer would get, as PDF. */
+    public function print(string $file): self
+    {
+        $this->settle();
+        $pdf = $this->chromium('Page.printToPDF', ['printBackground' => true, 'preferCSSPageSize' => true, 'paperWidth' => 8.27, 'paperHeight' => 11.69]);
+        file_put_contents($file, base64_decode($pdf['data'], true));
+
+        return $this;
+    }
+
+    /**
+     * What axe-core finds wrong with the page.
+     *
+     * @return list<string>
+     */
+    public function accessibilityProblems(): array
+    {
+        $this->settle();
+        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
+        $found = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            axe.run(document, { resultTypes: ['violations'] }).then((result) => done(result.violations.map(
+                (each) => `${each.id}: ${each.help} (${each.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')})`,
+            )));
+            JS);
+
+        return array_values($found);
+    }
+
+    /** Errors that the page wrote to the console. */
+    public function consoleErrors(): array
+    {
+        return array_values(array_map(
+            static fn(array $entry): string => $entry['message'],
+            array_filter($this->driver->manage()->getLog('browser'), static fn(array $entry): bool => $entry['level'] === 'SEVERE'),
+        ));
+    }
+
+    private function leaving(callable $act): void
+    {
+        $this->driver->executeScript('window.skivoLeaving = true');
+        $act();
+        for ($i = 0; $i < 100; $i++) {
+            usleep(20_000);
+            try {
+                if ($this->driver->executeScript('return window.skivoLeaving !== true && document.readyState === "complete"') === true) {
+                    return;
+                }
+            } catch (\Facebook\WebDriver\Exception\WebDriverException) {
+                // between two pages
+            }
+        }
+    }
+}

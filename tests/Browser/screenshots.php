@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+// Takes the pictures in docs/screenshots. Run by bin/skivo screenshots, which sets SITE, DRIVER and DEMO_PASSWORD.
+
+use Tests\Browser\Browser;
+
+require __DIR__ . '/../../vendor/autoload.php';
+
+$folder = $argv[1] ?? __DIR__ . '/../../docs/screenshots';
+$browser = Browser::start((string) getenv('DRIVER'), (string) getenv('SITE'));
+
+try {
+    $browser->visit('/sign-in')->screenshot("{$folder}/sign-in.png");
+    $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->screenshot("{$folder}/challenges.png");
+    $browser->press('Cross the Slipway');
+    $class = $browser->path();
+    $browser->screenshot("{$folder}/run.png");
+    $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
+    $browser->size(390, 844)->visit($class)->screenshot("{$folder}/run-phone.png");
+    $browser->size(1280, 800)->visit("{$class}/findings?against=bore")->screenshot("{$folder}/findings.png");
+    $browser->visit("{$class}/findings?against=nozzle-kind")->screenshot("{$folder}/findings-kinds.png");
+    $browser->visit("{$class}/groups")->screenshot("{$folder}/build.png");
+    $browser->press('Change car')->screenshot("{$folder}/car.png");
+    $browser->visit("{$class}/plan")->screenshot("{$folder}/plan.png");
+    $browser->visit("{$class}/runs")->screenshot("{$folder}/runs.png");
+    $browser->visit("{$class}/sheet")->screenshot("{$folder}/class-sheet.png");
+} finally {
+    $browser->quit();
+}
