@@ -47,6 +47,7 @@ final class AsChoices implements CastsAttributes
         );
     }
 
+    /** @return array<string, float|string|null> */
     public function set(Model $model, string $key, mixed $value, array $attributes): array
     {
         $car = $value ?? new Car();
@@ -59,7 +60,7 @@ final class AsChoices implements CastsAttributes
         foreach (Choice::cases() as $choice) {
             $columns[self::column($choice)] = $choice->isKind() ? $car->kind($choice) : $car->number($choice);
             if ($choice->isQuantity()) {
-                $columns["{$choice->value}_entered"] = $car->quantities[$choice->value]->text ?? null;
+                $columns["{$choice->value}_entered"] = ($car->quantities[$choice->value] ?? null)?->text;
             }
         }
 

@@ -35,6 +35,7 @@ final class AsEntry implements CastsAttributes
             : null;
     }
 
+    /** @return array<string, float|string|null> */
     public function set(Model $model, string $key, mixed $value, array $attributes): array
     {
         return [

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsChoices;
-use Database\Factories\CarFactory;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -26,9 +24,6 @@ use Skivo\Core\Trials\Tries;
  */
 final class Car extends Model
 {
-    /** @use HasFactory<CarFactory> */
-    use HasFactory;
-
     protected $fillable = ['version', 'choices', 'reason'];
 
     protected $casts = [

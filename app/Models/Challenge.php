@@ -6,10 +6,8 @@ namespace App\Models;
 
 use App\Casts\AsEntry;
 use Carbon\CarbonImmutable;
-use Database\Factories\ChallengeFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -38,8 +36,6 @@ use Skivo\Core\Quantity\UnitSystem;
  */
 final class Challenge extends Model
 {
-    /** @use HasFactory<ChallengeFactory> */
-    use HasFactory;
     use SoftDeletes;
 
     protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units'];

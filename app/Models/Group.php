@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Database\Factories\GroupFactory;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -26,8 +24,6 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  */
 final class Group extends Model
 {
-    /** @use HasFactory<GroupFactory> */
-    use HasFactory;
     use SoftDeletes;
 
     protected $fillable = ['name', 'mark', 'position'];

@@ -6,9 +6,7 @@ namespace App\Models;
 
 use App\Casts\AsEntry;
 use Carbon\CarbonImmutable;
-use Database\Factories\RunFactory;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -34,8 +32,6 @@ use Skivo\Core\Trials\VoidReason;
  */
 final class Run extends Model
 {
-    /** @use HasFactory<RunFactory> */
-    use HasFactory;
     use SoftDeletes;
 
     public const CREATED_AT = 'logged_at';

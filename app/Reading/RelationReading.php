@@ -21,7 +21,7 @@ final readonly class RelationReading
 
     public NumberRelation|CategoryRelation $relation;
 
-    /** @var array<string, array{Group, Car}> by the id of the car */
+    /** @var array<int, array{Group, Car}> by the id of the car */
     public array $cars;
 
     public UnitSystem $units;
@@ -37,7 +37,7 @@ final readonly class RelationReading
         $cars = [];
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
-                $cars[(string) $car->id] = [$group, $car];
+                $cars[$car->id] = [$group, $car];
             }
         }
         $this->cars = $cars;
@@ -109,7 +109,7 @@ final readonly class RelationReading
     {
         $points = [];
         foreach ($this->relation->points as $point) {
-            [$group, $car] = $this->cars[$point->id];
+            [$group, $car] = $this->cars[(int) $point->id];
             $tries = $this->record->tries($car);
             $sample = $this->outcome->measure($tries);
             $points[] = [

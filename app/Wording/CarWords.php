@@ -32,6 +32,29 @@ final readonly class CarWords
         return $parts === [] ? 'not recorded' : implode(', ', $parts);
     }
 
+    /**
+     * The whole record in a line for each part, as in Nozzle: "wide straw, bore 8 mm, 120 mm long".
+     *
+     * @return array<string, string> by the name of the part; parts of which nothing is recorded are left out
+     */
+    public static function parts(Car $car, UnitSystem $units): array
+    {
+        $say = static fn(Choice $choice, string $before = '', string $after = ''): ?string => ($shown = self::choice($car, $choice, $units)) === null ? null : "{$before}{$shown}{$after}";
+        $outlets = $car->number(Choice::NozzleOutlets);
+        $strokes = $car->number(Choice::PumpStrokes);
+        $parts = [
+            'Nozzle' => [$say(Choice::NozzleKind), $say(Choice::NozzleBore, ($outlets ?? 1.0) > 1.0 ? 'bore ' . (int) $outlets . ' × ' : 'bore '), $say(Choice::NozzleLength, '', ' long')],
+            'Balloon' => [$say(Choice::BalloonSize, 'filled to '), $strokes === null ? null : (int) $strokes . ($strokes > 1.0 ? ' pump strokes' : ' pump stroke'), $say(Choice::BalloonNominal, '', ' nominal')],
+            'Wheels' => [$say(Choice::WheelKind), $say(Choice::WheelDiameter), $say(Choice::WheelMount)],
+            'Car' => [$say(Choice::Mass), $say(Choice::Chassis), $say(Choice::Surface, 'on ')],
+        ];
+
+        return array_filter(array_map(
+            static fn(array $said): string => implode(', ', array_filter($said, static fn(?string $each): bool => $each !== null)),
+            $parts,
+        ), static fn(string $said): bool => $said !== '');
+    }
+
     /** One choice as shown, in the class's units; null where it is not recorded. */
     public static function choice(?Car $car, Choice $choice, UnitSystem $units): ?string
     {

@@ -65,12 +65,12 @@ final readonly class RelationWords
         $names = array_map(strval(...), array_keys($relation->kinds));
         $first = $names[0] ?? '';
         $last = $names[count($names) - 1] ?? '';
-        $far = $this->reading->outcome === Outcome::Distance ? 'went farthest' : 'took longest';
+        [$far, $least] = $this->reading->outcome === Outcome::Distance ? ['went farthest', 'least'] : ['took longest', 'shortest'];
         $sentences = match ($relation->trend) {
             Trend::NothingYet => [new Sentence('Nothing to set against each other yet.', "It takes cars with a recorded {$label} and a try that counts.")],
             Trend::TooFewCars => [new Sentence('Too few cars to say.', 'It takes at least three cars, and a kind that two of them share.')],
             Trend::AllTheSame => [new Sentence("Every car has the same {$label}: {$first}.", 'So it cannot explain why one goes farther. To find out, vary it.')],
-            Trend::Differs => [new Sentence("The {$label} went with a difference.", "Cars with {$first} {$far}, on average {$this->reading->showOutcome($relation->kinds[$first]->mean())}; those with {$last} {$this->reading->showOutcome($relation->kinds[$last]->mean())}.")],
+            Trend::Differs => [new Sentence("Cars differed by {$label}:", "{$first} {$far}, on average {$this->reading->showOutcome($relation->kinds[$first]->mean())}; {$last} {$least}, {$this->reading->showOutcome($relation->kinds[$last]->mean())}.")],
             default => [new Sentence("No clear difference by {$label}.", 'The kinds differ no more than cars of one kind differ among themselves.')],
         };
         if ($relation->analysis !== null && count($relation->kinds) > 1 && count($relation->points) > 2) {
@@ -127,7 +127,7 @@ final readonly class RelationWords
         return match ($this->reading->factor) {
             Factor::NozzleBore => $metric ? 1.0 : 0.04,
             Factor::OutletArea => $metric ? 10.0 : 0.02,
-            Factor::NozzleLength, Factor::WheelDiameter => $metric ? 10.0 : 0.5,
+            Factor::WheelDiameter => $metric ? 10.0 : 0.5,
             Factor::Mass => $metric ? 10.0 : 0.5,
             default => 1.0,
         };

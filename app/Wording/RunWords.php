@@ -39,8 +39,9 @@ final readonly class RunWords
     public static function differences(array $before, array $after): array
     {
         $said = [];
-        foreach ($after as $field => $value) {
+        foreach (['group', 'version', 'try', 'distance', 'time', 'void', 'note'] as $field) {
             $old = $before[$field] ?? null;
+            $value = $after[$field] ?? null;
             if ($old !== $value) {
                 $said[] = "{$field} " . ($old ?? 'none') . ' → ' . ($value ?? 'none');
             }

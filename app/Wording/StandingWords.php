@@ -128,11 +128,16 @@ final readonly class StandingWords
         $in = $this->record->countedTries();
         $all = $this->record->triesInAll();
 
-        return new Sentence('', '', "{$in} of {$all} tries are in" . match ($void) {
+        $waiting = $this->record->groups
+            ->reject(fn($group): bool => $this->record->tries($group->currentCar())->areComplete())
+            ->map(static fn($group): string => mb_strimwidth($group->name, 0, 32, '…'))->values()->all();
+        $said = "{$in} of {$all} tries are in" . match ($void) {
             0 => '.',
             1 => '; 1 was void.',
             default => "; {$void} were void.",
-        });
+        };
+
+        return new Sentence('', '', $waiting === [] || $in === 0 ? $said : "{$said} Still to run: " . Lists::and($waiting) . '.');
     }
 
     /**

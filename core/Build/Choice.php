@@ -55,8 +55,8 @@ enum Choice: string
     public function scale(): ?Scale
     {
         return match ($this) {
-            self::NozzleBore, self::NozzleLength, self::WheelDiameter => Scale::Part,
-            self::BalloonNominal, self::BalloonSize => Scale::Body,
+            self::NozzleBore, self::WheelDiameter => Scale::Part,
+            self::NozzleLength, self::BalloonNominal, self::BalloonSize => Scale::Body,
             self::Mass => Scale::Weight,
             self::NozzleOutlets, self::PumpStrokes => Scale::Count,
             default => null,

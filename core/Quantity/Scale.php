@@ -7,9 +7,9 @@ namespace Skivo\Core\Quantity;
 /** The scale on which a quantity of the trade is read: it decides unit and decimals in either system. */
 enum Scale: string
 {
-    /** Bores, tubes and wheels: mm or inches. */
+    /** Bores and wheels: mm or inches. */
     case Part = 'part';
-    /** Balloons and chassis: cm or inches. */
+    /** Tubes and balloons: cm or inches. */
     case Body = 'body';
     /** Where a car stopped: cm or inches. */
     case Distance = 'distance';

@@ -52,9 +52,9 @@ enum Factor: string
     public function scale(): ?Scale
     {
         return match ($this) {
-            self::NozzleBore, self::NozzleLength, self::WheelDiameter => Scale::Part,
+            self::NozzleBore, self::WheelDiameter => Scale::Part,
             self::OutletArea => Scale::Area,
-            self::BalloonSize, self::BalloonNominal => Scale::Body,
+            self::NozzleLength, self::BalloonSize, self::BalloonNominal => Scale::Body,
             self::Mass => Scale::Weight,
             self::PumpStrokes => Scale::Count,
             default => null,

@@ -27,7 +27,7 @@ final readonly class NumberRelation
         $y = array_map(static fn(Point $point): float => $point->y, $points);
         $this->line = LeastSquares::fit($x, $y);
         $this->spearman = Spearman::of($x, $y);
-        $this->logLog = $points !== [] && min($x) > 0.0 && min($y) > 0.0
+        $this->logLog = $x !== [] && $y !== [] && min($x) > 0.0 && min($y) > 0.0
             ? LeastSquares::fit(array_map(log(...), $x), array_map(log(...), $y))
             : null;
         $interval = $this->line?->slopeInterval();

@@ -30,7 +30,7 @@ final readonly class Spearman
     public static function of(array $x, array $y): ?self
     {
         $n = count($x);
-        if ($n < 2 || min($x) === max($x) || min($y) === max($y)) {
+        if ($n < 2 || $y === [] || min($x) === max($x) || min($y) === max($y)) {
             return null;
         }
         $rankX = self::ranks($x);

@@ -14,7 +14,6 @@ use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Quantity\UnreadableQuantity;
 use Skivo\Core\Rolling\WheelMount;
 use Skivo\Core\Trials\VoidReason;
 
@@ -122,6 +121,8 @@ final class SheetReader
     }
 
     /**
+     * @phpstan-impure
+     *
      * @return list<array{int, list<string>}> the first line of each record that is not blank, and its cells
      */
     private function records(string $text, Separator $separator, ?int $first = null): array
@@ -219,6 +220,7 @@ final class SheetReader
     private function row(int $line, array $cells, array $columns): ?SheetRow
     {
         $before = count($this->problems);
+        $lastColumn = (int) array_key_last($columns);
         $group = '';
         $mark = $note = $runNote = $distance = $time = $void = $try = null;
         $version = 1;
@@ -226,7 +228,7 @@ final class SheetReader
         $measure = null;
         foreach ($cells as $position => $cell) {
             $cell = self::plain($cell);
-            if ($cell !== '' && !isset($columns[$position]) && count($cells) > count($columns) && $position >= max(array_keys($columns)) + 1) {
+            if ($cell !== '' && $position > $lastColumn) {
                 $this->problems[] = new Problem($line, null, 'There is a cell beyond the last column. If a decimal comma split a number, put it in quotation marks.');
                 break;
             }

@@ -3,6 +3,7 @@ import { attachFigures } from './figure.js';
 import { attachEntry } from './entry.js';
 import { attachKeys } from './keys.js';
 import { attachMenus } from './menu.js';
+import { attachTimes } from './times.js';
 
 document.documentElement.classList.add('js');
 
@@ -11,3 +12,4 @@ attachFigures(document);
 attachEntry(document);
 attachKeys(document);
 attachMenus(document);
+attachTimes(document);

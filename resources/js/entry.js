@@ -30,6 +30,10 @@ export function attachEntry(root) {
     const wrong = form.querySelector('[aria-invalid="true"]');
     (wrong ?? form.elements.distance).focus({ preventScroll: true });
 
+    new ResizeObserver(() => {
+        document.documentElement.style.setProperty('--entry', `${strip.offsetHeight}px`);
+    }).observe(strip);
+
     let sent = false;
     form.addEventListener('submit', (event) => {
         if (sent) {

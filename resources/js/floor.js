@@ -31,14 +31,14 @@ function drawFloor(floor, data, width, tip) {
     for (const [index, row] of data.rows.entries()) {
         const cell = floor.querySelector(`[data-lane="${row.id}"]`);
         const height = cell.clientHeight;
-        const lane = svg('svg', { viewBox: `0 0 ${width} ${height}`, 'aria-hidden': 'true' });
+        const lane = svg('svg', { viewBox: `0 0 ${width} ${height}`, preserveAspectRatio: 'xMinYMid', 'aria-hidden': 'true' });
         drawBoards(lane, index, width, height, scale, step, data);
         drawRow(lane, row, height, scale, tip, width);
         cell.replaceChildren(lane);
     }
     const cell = floor.querySelector('.tape');
     const height = cell.clientHeight;
-    const tape = svg('svg', { viewBox: `0 0 ${width} ${height}`, 'aria-hidden': 'true' });
+    const tape = svg('svg', { viewBox: `0 0 ${width} ${height}`, preserveAspectRatio: 'xMinYMid', 'aria-hidden': 'true' });
     drawTape(tape, { kind: data.tape, scale, max: data.max, height });
     cell.replaceChildren(tape);
 }
@@ -53,6 +53,10 @@ function drawBoards(lane, index, width, height, scale, step, data) {
     }
     if (data.timed !== null && data.timed <= data.max) {
         svg('line', { x1: scale(data.timed), x2: scale(data.timed), y1: 0, y2: height, class: 'lane-line' }, lane);
+        if (index === 0 && width > 500) {
+            const note = svg('text', { x: scale(data.timed) + 6, y: 13, class: 'lane-reason lane-reason-halo' }, lane);
+            note.textContent = 'timed to here';
+        }
     }
     if (data.lane < data.max) {
         svg('line', { x1: scale(data.lane), x2: scale(data.lane), y1: 0, y2: height, class: 'lane-end' }, lane);

@@ -40,6 +40,7 @@ final class Browser
         $browser = new self(RemoteWebDriver::create($driver, $capabilities, 30_000, 60_000), $site);
         $browser->profile = $profile;
         $browser->size(1280, 800);
+        $browser->chromium('Emulation.setTimezoneOverride', ['timezoneId' => 'UTC']);
 
         return $browser;
     }

@@ -8,7 +8,6 @@ use App\Actions\ChangeRun;
 use App\Actions\LogRun;
 use App\Http\Requests\RunRequest;
 use App\Models\Challenge;
-use App\Models\Group;
 use App\Models\Run;
 use App\Models\User;
 use App\Reading\ClassRecord;

@@ -1,6 +1,5 @@
 @php
     use App\Wording\CarWords;
-    use Skivo\Core\Build\Choice;
     $units = $challenge->units;
     $waiting = $record->groups->first(fn ($group) => $group->currentCar()?->choices->isEmpty() !== false);
 @endphp
@@ -34,10 +33,7 @@
                             <p class="text-ink-2">The car is not recorded yet.</p>
                         @else
                             <dl>
-                                @foreach (Choice::cases() as $choice)
-                                    @php($shown = CarWords::choice($car->choices, $choice, $units))
-                                    @if ($shown !== null)<div><dt>{{ $choice->label() }}</dt><dd @class(['num' => ! $choice->isKind()])><bdi>{{ $shown }}</bdi></dd></div>@endif
-                                @endforeach
+                                @foreach (CarWords::parts($car->choices, $units) as $part => $words)<dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd>@endforeach
                             </dl>
                         @endif
                         @if ($group->cars->count() > 1)

@@ -25,6 +25,14 @@
                         <p class="small">{{ count($groups) }} {{ \Illuminate\Support\Str::plural('group', count($groups)) }}, {{ $list->runs($challenge) }} {{ \Illuminate\Support\Str::plural('run', $list->runs($challenge)) }} that count</p>
                     </div>
                     <div class="mini-floor" role="img" aria-label="Each group’s best run on the lane of {{ $challenge->units->show($challenge->lane_length->quantity->si(), Scale::Lane) }}">
+                        @php($unit = $challenge->units->perSi(Scale::Lane))
+                        @php($step = $max * $unit > 24 ? 5 : 1)
+                        <svg aria-hidden="true">
+                            @for ($i = $step; $i <= $max * $unit; $i += $step)
+                                <line x1="{{ $x = round(100 * $i / $unit / $max, 3) }}%" x2="{{ $x }}%" y1="0" y2="44" class="lane-tick" /><line x1="{{ $x }}%" x2="{{ $x }}%" y1="44" y2="66" class="tape-major" />
+                                @if ($step === 5 || $unit < 2 || $i % 5 === 0)<text x="{{ $x }}%" dx="-5" y="60" text-anchor="end" class="tape-whole">{{ $i }} {{ $challenge->units->symbol(Scale::Lane) }}</text>@endif
+                            @endfor
+                        </svg>
                         @foreach ($groups as $group)
                             @if ($group['best'] !== null)
                                 <svg aria-hidden="true"><use href="#mark-{{ $group['mark'] }}" class="mark-{{ explode('-', $group['mark'])[0] }}" x="{{ round(100 * $group['best'] / $max, 2) }}%" y="12" width="20" height="20" transform="translate(-10 0)" /></svg>

@@ -38,7 +38,7 @@
                         <thead><tr><th scope="col">Car</th><th scope="col" class="num">{{ ucfirst($relation->factor->label()) }}</th><th scope="col" class="num">Mean {{ $relation->outcome->value }}</th><th scope="col" class="num">Tries</th></tr></thead>
                         <tbody>
                             @foreach ($relation->relation->points as $point)
-                                @php([$group, $car] = $relation->cars[$point->id])
+                                @php([$group, $car] = $relation->cars[(int) $point->id])
                                 <tr>
                                     <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi>@if ($group->cars->count() > 1)<span class="small">version {{ $car->version }}</span>@endif</span></th>
                                     <td class="num">{{ is_float($point->x) ? $relation->showFactor($point->x) : $point->x }}</td>

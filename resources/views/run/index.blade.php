@@ -22,7 +22,7 @@
                     <tr>
                         <th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Try</th>
                         <th scope="col" class="num">Distance ({{ $units->symbol(Scale::Distance) }})</th><th scope="col">as typed</th>
-                        <th scope="col" class="num">Time (s)</th><th scope="col">Void</th><th scope="col">Note</th><th scope="col">Logged (UTC)</th><th scope="col"><span class="sr-only">Mend</span></th>
+                        <th scope="col" class="num">Time (s)</th><th scope="col">Void</th><th scope="col">Note</th><th scope="col">Logged</th><th scope="col"><span class="sr-only">Mend</span></th>
                     </tr>
                 </thead>
                 <tbody>
@@ -71,7 +71,7 @@
                                 <td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td>
                                 <td>{{ $run->void_reason?->value }}</td>
                                 <td class="max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
-                                <td class="small num !text-left">{{ $run->logged_at->format('j M H:i') }}</td>
+                                <td class="small num !text-left"><x-moment :at="$run->logged_at" /></td>
                                 <td class="no-underline">
                                     <div class="flex gap-1 justify-end">
                                         @if ($run->trashed())
@@ -89,7 +89,7 @@
                                 <td></td>
                                 <td colspan="9">
                                     {{ match ($change->kind) { 'edited' => 'Corrected', 'undone' => 'Taken back', default => 'Put back' } }}
-                                    by <bdi>{{ $change->user->name }}</bdi>, {{ $change->made_at->format('j M H:i') }}{{ $change->kind === 'edited' ? ':' : '.' }}
+                                    by <bdi>{{ $change->user->name }}</bdi>, <x-moment :at="$change->made_at" />{{ $change->kind === 'edited' ? ':' : '.' }}
                                     @if ($change->kind === 'edited')<bdi>{{ implode('; ', RunWords::differences($change->before, $change->after)) }}</bdi>@endif
                                 </td>
                             </tr>

@@ -27,7 +27,7 @@
             @if ($lastGroup !== null)
                 <form class="no-print mt-3" method="post" action="{{ route('runs.destroy', [$challenge, $last]) }}">
                     @csrf @method('delete')
-                    <button class="button plain -ml-3" data-key="u">Undo the last: <bdi class="truncate max-w-40">{{ $lastGroup->name }}</bdi>, try {{ $last->try }}</button>
+                    <button class="button plain -ml-3" data-key="u"><span>Undo the last: <bdi>{{ \Illuminate\Support\Str::limit($lastGroup->name, 24) }}</bdi>, try {{ $last->try }}</span></button>
                 </form>
             @endif
         </section>

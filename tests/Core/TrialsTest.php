@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\Tries;
+use Skivo\Core\Trials\Verdict;
+use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Trials\WelchComparison;
+
+final class TrialsTest extends TestCase
+{
+    public function testOneTryHasNoSpread(): void
+    {
+        $one = new Sample([3.18]);
+
+        self::assertSame(3.18, $one->mean());
+        self::assertSame(3.18, $one->median());
+        self::assertNull($one->standardDeviation());
+        self::assertNull($one->meanInterval());
+        self::assertNull($one->coefficientOfVariation());
+    }
+
+    public function testTheMedianOfAnEvenNumberLiesBetweenTheMiddleTwo(): void
+    {
+        self::assertSame(2.5, (new Sample([4.0, 1.0, 2.0, 3.0]))->median());
+    }
+
+    public function testSpreadAndIntervalOfThreeTries(): void
+    {
+        $sample = new Sample([4.0, 5.0, 6.0]);
+        $interval = $sample->meanInterval();
+
+        self::assertSame(1.0, $sample->standardDeviation());
+        self::assertSame(0.2, $sample->coefficientOfVariation());
+        self::assertSame(2.0, $sample->range());
+        // t(0.975, 2) = 4.303, NIST/SEMATECH e-Handbook 1.3.6.7.2.
+        self::assertEqualsWithDelta(5.0 - 4.303 / sqrt(3), $interval?->low, 1e-3);
+        self::assertEqualsWithDelta(5.0 + 4.303 / sqrt(3), $interval?->high, 1e-3);
+    }
+
+    public function testNoSampleIsEmpty(): void
+    {
+        $this->expectException(\DomainException::class);
+
+        new Sample([]);
+    }
+
+    public function testVoidTriesAreKeptAndMadeAgainUnderTheirNumber(): void
+    {
+        $tries = new Tries([
+            new Run('a', 1, 3.0),
+            new Run('b', 2, null, null, VoidReason::WheelOff),
+        ], 3);
+
+        self::assertSame([3.0], $tries->distances()?->values);
+        self::assertCount(1, $tries->void);
+        self::assertSame(2, $tries->next());
+        self::assertFalse($tries->areComplete());
+    }
+
+    public function testTriesBeyondTheRuleAreExtra(): void
+    {
+        $tries = new Tries([new Run('c', 3, 9.0), new Run('a', 1, 3.0), new Run('b', 2, 4.0)], 2);
+
+        self::assertSame([3.0, 4.0], $tries->distances()?->values);
+        self::assertSame('c', $tries->extra[0]->id);
+        self::assertTrue($tries->areComplete());
+        self::assertSame(4, $tries->next());
+    }
+
+    public function testAGapInTheNumbersIsFilledFirst(): void
+    {
+        self::assertSame(1, (new Tries([new Run('b', 2, 4.0)], 3))->next());
+    }
+
+    public function testTimesComeFromTheTriesThatHaveOne(): void
+    {
+        $tries = new Tries([new Run('a', 1, 3.0, 1.5), new Run('b', 2, 4.0)], 3);
+
+        self::assertSame([1.5], $tries->times()?->values);
+        self::assertNull((new Tries([], 3))->times());
+    }
+
+    public function testFarApartIsClear(): void
+    {
+        $comparison = WelchComparison::of(new Sample([5.0, 5.1, 4.9]), new Sample([3.0, 3.1, 2.9]));
+
+        self::assertSame(Verdict::ClearlyApart, $comparison->verdict);
+        self::assertEqualsWithDelta(2.0, $comparison->difference, 1e-12);
+        self::assertFalse($comparison->interval?->contains(0.0));
+    }
+
+    public function testOverlappingTriesAreTooCloseToCall(): void
+    {
+        self::assertSame(Verdict::TooCloseToCall, WelchComparison::of(new Sample([5.0, 4.0, 4.5]), new Sample([4.4, 4.9, 3.9]))->verdict);
+    }
+
+    public function testASingleTryCannotBeJudged(): void
+    {
+        $comparison = WelchComparison::of(new Sample([5.0, 4.0]), new Sample([1.0]));
+
+        self::assertSame(Verdict::NoSpreadYet, $comparison->verdict);
+        self::assertNull($comparison->interval);
+        self::assertSame(3.5, $comparison->difference);
+    }
+
+    public function testTriesWithoutAnySpread(): void
+    {
+        $three = new Sample([3.0, 3.0]);
+
+        self::assertSame(Verdict::TooCloseToCall, WelchComparison::of($three, new Sample([3.0, 3.0]))->verdict);
+        self::assertSame(Verdict::ClearlyApart, WelchComparison::of($three, new Sample([2.0, 2.0]))->verdict);
+    }
+}

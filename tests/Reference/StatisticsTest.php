@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Relation\AnalysisOfVariance;
+use Skivo\Core\Relation\LeastSquares;
+use Skivo\Core\Relation\Spearman;
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\WelchComparison;
+
+final class StatisticsTest extends TestCase
+{
+    use AgreesClosely;
+
+    /** NIST Statistical Reference Datasets, linear regression, Norris: certified values. */
+    public function testNorris(): void
+    {
+        $rows = array_map(str_getcsv(...), array_slice((array) file(__DIR__ . '/data/norris.csv', FILE_IGNORE_NEW_LINES), 1));
+        $line = LeastSquares::fit(
+            array_map(static fn(array $row): float => (float) $row[1], $rows),
+            array_map(static fn(array $row): float => (float) $row[0], $rows),
+        );
+
+        self::assertCount(36, $rows);
+        self::assertNotNull($line);
+        self::assertRelative(-0.262323073774029, $line->intercept, 1e-10, 'intercept');
+        self::assertRelative(1.00211681802045, $line->slope, 1e-13, 'slope');
+        self::assertRelative(0.232818234301152, (float) $line->interceptError(), 1e-12, 'error of the intercept');
+        self::assertRelative(0.429796848199937e-3, (float) $line->slopeError(), 1e-12, 'error of the slope');
+        self::assertRelative(0.884796396144373, (float) $line->residualDeviation, 1e-12, 'residual deviation');
+        self::assertRelative(0.999993745883712, $line->rSquared, 1e-13, 'R squared');
+    }
+
+    public function testRegressionWithItsBandsAgainstSciPy(): void
+    {
+        [$cases, $expected] = $this->drawn(<<<'PY'
+            for _ in range(60):
+                n = int(rng.integers(3, 40)); x = rng.uniform(2, 12, n); y = 20 + rng.normal() * 30 * x + rng.normal(0, 25, n); at = float(rng.uniform(0, 15))
+                r = stats.linregress(x, y); t = np.sqrt(stats.f.isf(0.05, 1, n - 2))
+                s = np.sqrt(np.sum((y - r.intercept - r.slope * x) ** 2) / (n - 2)); h = 1 / n + (at - x.mean()) ** 2 / np.sum((x - x.mean()) ** 2)
+                cases.append([x.tolist(), y.tolist(), at])
+                expected.append([r.slope, r.intercept, r.stderr, r.intercept_stderr, r.rvalue ** 2, r.slope - t * r.stderr, r.slope + t * r.stderr,
+                    r.intercept + r.slope * at - t * s * np.sqrt(h), r.intercept + r.slope * at + t * s * np.sqrt(1 + h)])
+            PY);
+        foreach ($cases as $index => [$x, $y, $at]) {
+            $line = LeastSquares::fit($x, $y);
+            self::assertNotNull($line);
+            $actual = [
+                $line->slope, $line->intercept, $line->slopeError(), $line->interceptError(), $line->rSquared,
+                $line->slopeInterval()?->low, $line->slopeInterval()?->high, $line->lineInterval($at)?->low, $line->predictionInterval($at)?->high,
+            ];
+            foreach ($actual as $which => $value) {
+                self::assertRelative($expected[$index][$which], (float) $value, 1e-8, "case {$index}, value {$which}");
+            }
+        }
+    }
+
+    public function testSpearmanWithTiesAgainstSciPy(): void
+    {
+        [$cases, $expected] = $this->drawn(<<<'PY'
+            for _ in range(80):
+                n = int(rng.integers(4, 40)); x = rng.integers(1, 9, n).astype(float); y = x * rng.normal() + rng.integers(0, 6, n)
+                x[0], x[1], y[0], y[1] = 1, 2, 5.5, -3.5
+                r = stats.spearmanr(x, y)
+                cases.append([x.tolist(), y.tolist()]); expected.append([float(r.correlation), float(r.pvalue)])
+            PY);
+        foreach ($cases as $index => [$x, $y]) {
+            $spearman = Spearman::of($x, $y);
+            self::assertNotNull($spearman);
+            self::assertEqualsWithDelta($expected[$index][0], $spearman->rho, 1e-12);
+            self::assertEqualsWithDelta($expected[$index][1], $spearman->pValue, 1e-10);
+        }
+    }
+
+    public function testWelchAgainstSciPy(): void
+    {
+        [$cases, $expected] = $this->drawn(<<<'PY'
+            for _ in range(80):
+                a = rng.normal(3, rng.uniform(.05, .6), int(rng.integers(2, 9))); b = rng.normal(3.3, rng.uniform(.05, .6), int(rng.integers(2, 9)))
+                r = stats.ttest_ind(a, b, equal_var=False)
+                u, v = a.var(ddof=1) / len(a), b.var(ddof=1) / len(b); nu = (u + v) ** 2 / (u ** 2 / (len(a) - 1) + v ** 2 / (len(b) - 1)); w = np.sqrt(stats.f.isf(0.05, 1, nu) * (u + v))
+                cases.append([a.tolist(), b.tolist()]); expected.append([float(r.pvalue), float(nu), float(a.mean() - b.mean() - w), float(a.mean() - b.mean() + w)])
+            PY);
+        foreach ($cases as $index => [$a, $b]) {
+            $welch = WelchComparison::of(new Sample($a), new Sample($b));
+            self::assertRelative($expected[$index][0], (float) $welch->pValue, 1e-9, 'p');
+            self::assertRelative($expected[$index][1], (float) $welch->degreesOfFreedom, 1e-10, 'degrees');
+            self::assertEqualsWithDelta($expected[$index][2], $welch->interval?->low, 1e-9);
+            self::assertEqualsWithDelta($expected[$index][3], $welch->interval?->high, 1e-9);
+        }
+    }
+
+    public function testSpreadAndIntervalsOfAMeanAgainstSciPy(): void
+    {
+        [$cases, $expected] = $this->drawn(<<<'PY'
+            for _ in range(80):
+                a = rng.normal(3, .4, int(rng.integers(2, 12))); n = len(a); w = np.sqrt(stats.f.isf(0.05, 1, n - 1)) * stats.sem(a)
+                cases.append(a.tolist()); expected.append([float(a.mean()), float(np.median(a)), float(a.std(ddof=1)), float(stats.variation(a, ddof=1)), float(a.mean() - w), float(a.mean() + w)])
+            PY);
+        foreach ($cases as $index => $values) {
+            $sample = new Sample($values);
+            $actual = [$sample->mean(), $sample->median(), $sample->standardDeviation(), $sample->coefficientOfVariation(), $sample->meanInterval()?->low, $sample->meanInterval()?->high];
+            foreach ($actual as $which => $value) {
+                self::assertRelative($expected[$index][$which], (float) $value, 1e-9, "value {$which}");
+            }
+        }
+    }
+
+    public function testAnalysisOfVarianceAgainstSciPy(): void
+    {
+        [$cases, $expected] = $this->drawn(<<<'PY'
+            for _ in range(60):
+                kinds = [rng.normal(rng.uniform(2, 4), .5, int(rng.integers(2, 9))) for _ in range(int(rng.integers(2, 6)))]
+                r = stats.f_oneway(*kinds)
+                cases.append([k.tolist() for k in kinds]); expected.append([float(r.statistic), float(r.pvalue)])
+            PY);
+        foreach ($cases as $index => $kinds) {
+            $analysis = AnalysisOfVariance::of($kinds);
+            self::assertNotNull($analysis);
+            self::assertRelative($expected[$index][0], $analysis->f, 1e-9, 'F');
+            self::assertRelative($expected[$index][1], $analysis->pValue, 1e-8, 'p');
+        }
+    }
+
+    /** @return array{list<mixed>, list<mixed>} */
+    private function drawn(string $code): array
+    {
+        return SciPy::ask("rng = np.random.default_rng(data)\ncases, expected = [], []\n{$code}\nout = [cases, expected]", 811);
+    }
+}
