@@ -220,14 +220,17 @@ database_down() {
 pid_runs() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
 
 stop_by_pid_file() {
-    local file="$1" tries=50
+    local file="$1" tries=50 pid
     pid_runs "$file" || { rm -f "$file"; return 0; }
-    kill -QUIT "$(cat "$file")" 2>/dev/null || true
-    while pid_runs "$file" && [ $tries -gt 0 ]; do
+    # Read once: a server removes its own pid file on its way out.
+    pid="$(cat "$file" 2>/dev/null || true)"
+    [ -n "$pid" ] || return 0
+    kill -QUIT "$pid" 2>/dev/null || true
+    while kill -0 "$pid" 2>/dev/null && [ $tries -gt 0 ]; do
         sleep 0.1
         tries=$((tries - 1))
     done
-    pid_runs "$file" && kill -TERM "$(cat "$file")" 2>/dev/null
+    kill -TERM "$pid" 2>/dev/null || true
     rm -f "$file"
 }
 

@@ -31,7 +31,7 @@ final class ChangeRun
             $run->void_reason = $void;
             $run->note = $note;
             if ($run->car->group_id !== $group->id) {
-                $car = $group->cars()->get()->last() ?? $group->cars()->create(['version' => 1]);
+                $car = $group->carToRun();
                 $run->car()->associate($car);
                 $run->try = $car->tries($group->challenge->tries)->next();
             }

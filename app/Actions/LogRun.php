@@ -28,7 +28,7 @@ final class LogRun
             if ($already !== null) {
                 return $already;
             }
-            $car = $group->cars()->get()->last() ?? $group->cars()->create(['version' => 1]);
+            $car = $group->carToRun();
             $run = new Run([
                 'id' => $id,
                 'try' => $car->tries($group->challenge->tries)->next(),

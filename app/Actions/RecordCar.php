@@ -15,7 +15,7 @@ final class RecordCar
     {
         return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason): Car {
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
-            $current = $group->cars()->get()->last();
+            $current = $group->newestCar();
             $car = $current === null || $asNewVersion
                 ? $group->cars()->make(['version' => ($current->version ?? 0) + 1])
                 : $current;

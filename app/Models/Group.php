@@ -48,7 +48,19 @@ final class Group extends Model
         return $this->hasManyThrough(Run::class, Car::class);
     }
 
-    /** The newest version of the group's car; null before one is recorded. */
+    /** The car that a run is logged for: the newest version, or one of which nothing is recorded yet. */
+    public function carToRun(): Car
+    {
+        return $this->newestCar() ?? $this->cars()->create(['version' => 1]);
+    }
+
+    /** The newest version as the database has it now. */
+    public function newestCar(): ?Car
+    {
+        return $this->cars()->reorder('version', 'desc')->first();
+    }
+
+    /** The newest version of the group's car, as loaded; null before one is recorded. */
     public function currentCar(): ?Car
     {
         return $this->cars->last();

@@ -65,18 +65,23 @@ final class Run extends Model
         return $this->hasMany(RunChange::class)->orderBy('id');
     }
 
+    /** Whether it was logged after another run. Compares what the database wrote: all of it is in one form. */
+    public function isAfter(self $other): bool
+    {
+        return [$this->attributes['logged_at'], $this->attributes['id']] > [$other->attributes['logged_at'], $other->attributes['id']];
+    }
+
     public function toCore(): CoreRun
     {
         // Straight from the columns: a class has hundreds of these, and needs no typed text here.
-        $distance = $this->attributes['distance_m'] ?? null;
-        $time = $this->attributes['time_s'] ?? null;
+        ['id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'void_reason' => $void] = $this->attributes;
 
         return new CoreRun(
-            $this->id,
-            $this->try,
-            is_numeric($distance) ? (float) $distance : null,
-            is_numeric($time) ? (float) $time : null,
-            $this->void_reason,
+            $id,
+            (int) $try,
+            $distance === null ? null : (float) $distance,
+            $time === null ? null : (float) $time,
+            $void === null ? null : VoidReason::from($void),
         );
     }
 }

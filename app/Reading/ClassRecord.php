@@ -27,9 +27,14 @@ final readonly class ClassRecord
     /** @var list<ClassLine> in the order of the standings */
     public array $lines;
 
+    /** @var array<int, Tries> by the id of the car: a page asks for them many times */
+    private array $triesByCar;
+
     private function __construct(public Challenge $challenge)
     {
         $this->groups = $challenge->groups()->with('cars.runs')->get()->toBase();
+        $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
+        $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge->tries)])->all();
         $byId = $this->groups->keyBy('id');
         $entrants = array_values($this->groups->map(
             fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($this->standingCar($group))),
@@ -58,7 +63,7 @@ final readonly class ClassRecord
     /** The tries of a car under the rule of the challenge; none for a car that is not there yet. */
     public function tries(?Car $car): Tries
     {
-        return $car?->tries($this->challenge->tries) ?? new Tries([], $this->challenge->tries);
+        return $this->triesByCar[$car->id ?? 0] ?? new Tries([], $this->challenge->tries);
     }
 
     /** The group that should run next, or null when all tries are in. */
@@ -75,13 +80,38 @@ final readonly class ClassRecord
     /** The run that was logged last and still stands. */
     public function lastRun(): ?Run
     {
-        return $this->runs()->sortBy([['logged_at', 'desc'], ['id', 'desc']])->first();
+        $last = null;
+        foreach ($this->groups as $group) {
+            foreach ($group->cars as $car) {
+                $ofCar = $car->runs->last();
+                $last = $ofCar !== null && ($last === null || $ofCar->isAfter($last)) ? $ofCar : $last;
+            }
+        }
+
+        return $last;
     }
 
-    /** @return Collection<int, Run> */
-    public function runs(): Collection
+    public function voidTries(): int
     {
-        return $this->groups->flatMap(static fn(Group $group) => $group->cars->flatMap(static fn(Car $car) => $car->runs))->values();
+        return array_sum(array_map(static fn(Tries $tries): int => count($tries->void), $this->triesByCar));
+    }
+
+    /** The farthest that any run went (m), void or not; 0 before the first. */
+    public function farthest(): float
+    {
+        $farthest = 0.0;
+        foreach ($this->triesByCar as $tries) {
+            foreach ([...$tries->counted, ...$tries->extra, ...$tries->void] as $run) {
+                $farthest = max($farthest, $run->distanceM ?? 0.0);
+            }
+        }
+
+        return $farthest;
+    }
+
+    public function hasTimes(): bool
+    {
+        return array_filter($this->triesByCar, static fn(Tries $tries): bool => $tries->times() !== null) !== [];
     }
 
     public function countedTries(): int

@@ -27,7 +27,7 @@ final readonly class FloorDrawing
     public function data(): array
     {
         $lane = $this->record->challenge->lane_length->quantity->si();
-        $farthest = max([0.0, ...$this->record->runs()->map(static fn($run): float => $run->toCore()->distanceM ?? 0.0)->all()]);
+        $farthest = $this->record->farthest();
         // As much floor as the runs need; up to the end of the lane where that is not far beyond.
         $shown = $farthest === 0.0 || $farthest * 1.4 > $lane ? max($lane, $farthest) * 1.02 : $farthest * 1.1;
 
@@ -77,11 +77,9 @@ final readonly class FloorDrawing
         $sample = $line->tries->distances();
         $older = [];
         foreach ($line->otherCars as $car) {
-            foreach ($car->runs as $run) {
-                $core = $run->toCore();
-                if ($core->void === null) {
-                    $older[] = ['older' => true] + $this->drawn($core, "version {$car->version}, ");
-                }
+            $tries = $this->record->tries($car);
+            foreach ([...$tries->counted, ...$tries->extra] as $run) {
+                $older[] = ['older' => true] + $this->drawn($run, "version {$car->version}, ");
             }
         }
 

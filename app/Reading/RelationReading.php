@@ -63,8 +63,10 @@ final readonly class RelationReading
     {
         $best = Factor::NozzleBore;
         $most = -1.0;
+        // Where all have as many outlets, the area is but another way to say the bore.
+        $outletsVary = count(array_unique(array_column($record->points(Factor::Outlets, $outcome), 'x'))) > 1;
         foreach (Factor::cases() as $factor) {
-            if (!$factor->isNumber()) {
+            if (!$factor->isNumber() || ($factor === Factor::OutletArea && !$outletsVary)) {
                 continue;
             }
             $relation = new NumberRelation($record->points($factor, $outcome));

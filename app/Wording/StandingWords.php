@@ -124,7 +124,7 @@ final readonly class StandingWords
 
     private function progress(): Sentence
     {
-        $void = $this->record->runs()->filter(static fn($run): bool => $run->void_reason !== null)->count();
+        $void = $this->record->voidTries();
         $in = $this->record->countedTries();
         $all = $this->record->triesInAll();
 

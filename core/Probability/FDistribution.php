@@ -39,6 +39,15 @@ final readonly class FDistribution
         return RegularizedBeta::of($this->denominator / $sum, $scaled / $sum, $this->denominator / 2, $this->numerator / 2);
     }
 
+    /** The probability density at f > 0. */
+    public function density(float $f): float
+    {
+        [$a, $b] = [$this->numerator / 2, $this->denominator / 2];
+        $ratio = $this->numerator / $this->denominator;
+
+        return exp($a * log($ratio) + ($a - 1.0) * log($f) - ($a + $b) * log1p($ratio * $f) - Gamma::logBeta($a, $b));
+    }
+
     /** The probability of a value up to f. */
     public function cumulative(float $f): float
     {
@@ -64,10 +73,10 @@ final readonly class FDistribution
             throw new \DomainException('A quantile needs a probability between 0 and 1.');
         }
         if ($probability >= 0.5) {
-            return Quantile::ofFallingTail($this->upperTail(...), 1.0 - $probability);
+            return Quantile::ofFallingTail($this->upperTail(...), $this->density(...), 1.0 - $probability);
         }
         $mirrored = new self($this->denominator, $this->numerator);
 
-        return 1.0 / Quantile::ofFallingTail($mirrored->upperTail(...), $probability);
+        return 1.0 / Quantile::ofFallingTail($mirrored->upperTail(...), $mirrored->density(...), $probability);
     }
 }

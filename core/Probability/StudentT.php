@@ -35,6 +35,14 @@ final readonly class StudentT
         return RegularizedBeta::of($this->degreesOfFreedom / $sum, $square / $sum, $this->degreesOfFreedom / 2, 0.5);
     }
 
+    /** The probability density at t. */
+    public function density(float $t): float
+    {
+        $nu = $this->degreesOfFreedom;
+
+        return exp(-($nu + 1.0) / 2 * log1p($t * $t / $nu) - Gamma::logBeta(0.5, $nu / 2)) / sqrt($nu);
+    }
+
     /** The probability of a value up to t. */
     public function cumulative(float $t): float
     {
@@ -59,7 +67,7 @@ final readonly class StudentT
             return 0.0;
         }
         $both = 2.0 * min($probability, 1.0 - $probability);
-        $t = Quantile::ofFallingTail($this->bothTails(...), $both);
+        $t = Quantile::ofFallingTail($this->bothTails(...), fn(float $t): float => 2.0 * $this->density($t), $both);
 
         return $probability > 0.5 ? $t : -$t;
     }

@@ -39,7 +39,19 @@ enum Unit: string
     /** The size of one of this unit in the SI unit of its dimension, exactly. */
     public function inSi(): BigDecimal
     {
-        return BigDecimal::of(match ($this) {
+        return BigDecimal::of($this->factor());
+    }
+
+    /** The same as the nearest float, for what is only shown. */
+    public function inSiRoughly(): float
+    {
+        return (float) $this->factor();
+    }
+
+    /** @return numeric-string */
+    private function factor(): string
+    {
+        return match ($this) {
             self::Millimetre => '0.001',
             self::Centimetre => '0.01',
             self::Metre => '1',
@@ -52,7 +64,7 @@ enum Unit: string
             self::Pound => '0.45359237',
             self::Second => '1',
             self::Minute => '60',
-        });
+        };
     }
 
     /**

@@ -40,7 +40,7 @@ enum UnitSystem: string
     {
         $unit = $this->unit($scale);
         if ($unit !== null) {
-            return 1.0 / $unit->inSi()->toFloat();
+            return 1.0 / $unit->inSiRoughly();
         }
 
         return $scale === Scale::Area ? $this->perSi(Scale::Part) ** 2 : 1.0;
@@ -51,7 +51,7 @@ enum UnitSystem: string
     {
         $unit = $this->unit($scale);
 
-        return $unit !== null ? $si / $unit->inSi()->toFloat() : $si * $this->perSi($scale);
+        return $unit !== null ? $si / $unit->inSiRoughly() : $si * $this->perSi($scale);
     }
 
     /** The decimals to which a reading of this scale is worth showing. */

@@ -30,10 +30,12 @@ final readonly class SheetWriter
         if ($file === false) {
             throw new \RuntimeException('There is no memory to write the sheet in.');
         }
-        $put = /** @param list<string> $cells */ fn(array $cells): int|false => fputcsv($file, $cells, $this->separator->character(), '"', '', "\r\n");
-        $put(array_map(fn(Column $column): string => $column->header($this->units), Column::cases()));
+        $records = [array_map(fn(Column $column): string => $column->header($this->units), Column::cases())];
         foreach ($rows as $row) {
-            $put(array_map(fn(Column $column): string => $this->cell($row, $column), Column::cases()));
+            $records[] = array_map(fn(Column $column): string => $this->cell($row, $column), Column::cases());
+        }
+        foreach ($records as $cells) {
+            fputcsv($file, $cells, $this->separator->character(), '"', '', "\r\n");
         }
         rewind($file);
 

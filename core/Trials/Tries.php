@@ -19,6 +19,10 @@ final readonly class Tries
     /** @var list<Run> */
     public array $void;
 
+    private ?Sample $distances;
+
+    private ?Sample $times;
+
     /** @param list<Run> $runs in the order in which they were made */
     public function __construct(array $runs, public int $allowed)
     {
@@ -27,6 +31,8 @@ final readonly class Tries
         $this->counted = array_slice($valid, 0, $allowed);
         $this->extra = array_slice($valid, $allowed);
         $this->void = array_values(array_filter($runs, static fn(Run $run): bool => $run->void !== null));
+        $this->distances = self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
+        $this->times = self::sample(array_map(static fn(Run $run): ?float => $run->timeS, $this->counted));
     }
 
     /** The number of the next try. A void try is made again under its own number. */
@@ -46,13 +52,13 @@ final readonly class Tries
     /** Distances of the counted tries (m), or null where none counts yet. */
     public function distances(): ?Sample
     {
-        return self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
+        return $this->distances;
     }
 
     /** Times of the counted tries that have one (s), or null where none has. */
     public function times(): ?Sample
     {
-        return self::sample(array_map(static fn(Run $run): ?float => $run->timeS, $this->counted));
+        return $this->times;
     }
 
     /** @param list<float|null> $values */

@@ -4,21 +4,25 @@
  */
 const SVG = 'http://www.w3.org/2000/svg';
 
+// room: px that the widest label needs, with the 0 before the first one
 const TAPES = {
     metric: {
         whole: 100,
+        room: 46,
         minor: [1, 2, 5, 10, 20, 50, 100, 200, 500],
         label: [10, 20, 50, 100, 200, 500, 1000, 2000],
         say: (cm) => (cm % 100 === 0 ? `${cm / 100} m` : `${cm}`),
     },
     imperial: {
         whole: 12,
+        room: 64,
         minor: [1, 2, 3, 6, 12, 24, 60, 120],
         label: [2, 3, 6, 12, 24, 60, 120, 240],
         say: (inch) => (inch % 12 === 0 ? `${inch / 12} ft` : `${inch}`),
     },
     plain: {
         whole: 1,
+        room: 46,
         minor: [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50],
         label: [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100],
         say: (value) => `${+value.toFixed(2)}`,
@@ -26,7 +30,6 @@ const TAPES = {
 };
 
 const MINOR_PX = 5;
-const LABEL_PX = 46;
 
 export function svg(name, attributes = {}, parent = null) {
     const node = document.createElementNS(SVG, name);
@@ -43,7 +46,8 @@ function firstWide(steps, pxPerUnit, least) {
 
 /** The steps at which the tape is labelled on this scale: figures draw their grid on them. */
 export function labelStep(kind, pxPerUnit) {
-    return firstWide(TAPES[kind ?? 'plain'].label, pxPerUnit, LABEL_PX);
+    const tape = TAPES[kind ?? 'plain'];
+    return firstWide(tape.label, pxPerUnit, tape.room);
 }
 
 export function multiples(step, max) {

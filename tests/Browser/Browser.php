@@ -118,7 +118,7 @@ final class Browser
     public function press(string $says): self
     {
         $quoted = str_contains($says, '"') ? "'{$says}'" : "\"{$says}\"";
-        $this->leaving(fn() => $this->driver->findElement(WebDriverBy::xpath(
+        $this->follow(fn() => $this->driver->findElement(WebDriverBy::xpath(
             "//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]",
         ))->click());
 
@@ -135,10 +135,18 @@ final class Browser
         return $this;
     }
 
+    /** Shift and Tab: back to the field before. */
+    public function back(): self
+    {
+        $this->driver->getKeyboard()->pressKey(WebDriverKeys::SHIFT)->sendKeys(WebDriverKeys::TAB)->releaseKey(WebDriverKeys::SHIFT);
+
+        return $this;
+    }
+
     /** Presses Enter and waits for the page that follows. */
     public function enter(): self
     {
-        $this->leaving(fn() => $this->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER));
+        $this->follow(fn() => $this->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER));
 
         return $this;
     }
@@ -210,7 +218,8 @@ final class Browser
         ));
     }
 
-    private function leaving(callable $act): void
+    /** Does something that leads to another page, and waits until that page is there. */
+    public function follow(callable $act): void
     {
         $this->driver->executeScript('window.skivoLeaving = true');
         $act();

@@ -19,6 +19,8 @@ use Illuminate\Http\Request;
 /** Run day: the floor, the entry strip, and every run on record. */
 final class RunController
 {
+    private const RUNS_A_PAGE = 100;
+
     public function show(Challenge $challenge): View
     {
         return view('run.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge)]);
@@ -33,7 +35,7 @@ final class RunController
                 ->withTrashed()
                 ->with(['car.group', 'changes.user'])
                 ->orderByDesc('logged_at')->orderByDesc('id')
-                ->get(),
+                ->simplePaginate(self::RUNS_A_PAGE),
             'editing' => $request->string('edit')->toString(),
         ]);
     }
@@ -73,7 +75,7 @@ final class RunController
             $request->note(),
         );
 
-        return redirect()->to(route('runs.index', $challenge) . "#run-{$run->id}")
+        return redirect()->to(route('runs.index', [$challenge, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")
             ->with('status', 'Corrected. The old values stay on record below the run.');
     }
 

@@ -6,9 +6,17 @@ namespace App\Http\Middleware;
 
 use Illuminate\Foundation\Http\Middleware\TransformsRequest;
 
-/** Takes out of what was typed the bytes that no keyboard makes and no database keeps. */
+/**
+ * Takes out of what was sent what no form of ours sends: bytes that no keyboard makes and no database
+ * keeps, and lists where a field holds one value.
+ */
 final class MendText extends TransformsRequest
 {
+    protected function cleanValue($key, $value): mixed
+    {
+        return is_array($value) ? null : parent::cleanValue($key, $value);
+    }
+
     protected function transform($key, $value): mixed
     {
         return is_string($value)

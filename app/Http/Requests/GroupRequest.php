@@ -35,7 +35,8 @@ final class GroupRequest extends FormRequest
         return [
             'name.required' => 'A group needs a name.',
             'name.max' => 'The name is longer than ' . Limits::GROUP_NAME_CHARACTERS . ' characters. Shorten it.',
-            'mark' => 'Choose one of the marks.',
+            'mark.required' => 'Choose one of the marks.',
+            'mark.in' => 'Choose one of the marks.',
         ];
     }
 

@@ -43,8 +43,8 @@
                         @if ($car?->choices->note)<p class="small mt-1 [overflow-wrap:anywhere]"><bdi>{{ $car->choices->note }}</bdi></p>@endif
                     </div>
                     <div class="actions !gap-1 justify-end">
-                        <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}" aria-label="{{ $car === null || $car->choices->isEmpty() ? 'Record' : 'Change' }} the car of {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}</a>
-                        <a class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}" aria-label="Name and mark of {{ $group->name }}">Name, mark</a>
+                        <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}" aria-label="{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}: {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}</a>
+                        <a class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}" aria-label="Name, mark: {{ $group->name }}">Name, mark</a>
                     </div>
                 </div>
             @endforeach

@@ -8,7 +8,7 @@
     $scale = $challenge->goal->scale();
     $figure = fn (?float $value, int $more = 0) => $value === null ? '–' : $units->figure($value, $scale, $more);
 @endphp
-<div class="scroll-x" tabindex="0" role="region" aria-label="Every car in figures">
+<div class="scroll-x" tabindex="0" role="region" aria-label="Table of every car">
     <table class="figures-table">
         <thead>
             <tr>

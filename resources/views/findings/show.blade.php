@@ -2,7 +2,7 @@
     use App\Reading\Outcome;
     use App\Wording\RelationWords;
     use Skivo\Core\Relation\Factor;
-    $timed = $record->runs()->contains(fn ($run) => $run->toCore()->timeS !== null);
+    $timed = $record->hasTimes();
     $address = fn (Factor $factor, Outcome $outcome) => route('findings.show', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
 @endphp
 <x-layout :title="'Findings · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">

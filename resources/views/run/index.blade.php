@@ -3,6 +3,7 @@
     use Skivo\Core\Quantity\Scale;
     use Skivo\Core\Trials\VoidReason;
     $units = $challenge->units;
+    $page = $runs->currentPage();
 @endphp
 <x-layout :title="'Runs · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
     <div class="lead-in">
@@ -31,7 +32,7 @@
                         @if ($editing === $run->id && ! $run->trashed())
                             <tr id="run-{{ $run->id }}">
                                 <td colspan="10">
-                                    <form method="post" action="{{ route('runs.update', [$challenge, $run]) }}?edit={{ $run->id }}" class="py-2">
+                                    <form method="post" action="{{ route('runs.update', [$challenge, $run, 'edit' => $run->id, 'page' => $page]) }}" class="py-2">
                                         @csrf @method('put')
                                         <div class="form-grid">
                                             <div class="field">
@@ -56,7 +57,7 @@
                                         </div>
                                         <p class="actions mt-4">
                                             <button class="button do">Save the correction</button>
-                                            <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">Leave it as it was</a>
+                                            <a class="button" href="{{ route('runs.index', [$challenge, 'page' => $page]) }}#run-{{ $run->id }}">Leave it as it was</a>
                                         </p>
                                     </form>
                                 </td>
@@ -77,7 +78,7 @@
                                         @if ($run->trashed())
                                             <form method="post" action="{{ route('runs.restore', [$challenge, $run]) }}">@csrf<button class="button plain">Put back</button></form>
                                         @else
-                                            <a class="button plain" href="{{ route('runs.index', [$challenge, 'edit' => $run->id]) }}#run-{{ $run->id }}" aria-label="Correct {{ RunWords::summary($run, $units) }}">Correct</a>
+                                            <a class="button plain" href="{{ route('runs.index', [$challenge, 'edit' => $run->id, 'page' => $page]) }}#run-{{ $run->id }}" aria-label="Correct {{ RunWords::summary($run, $units) }}">Correct</a>
                                             <form method="post" action="{{ route('runs.destroy', [$challenge, $run]) }}">@csrf @method('delete')<button class="button plain" aria-label="Take back {{ RunWords::summary($run, $units) }}">Take back</button></form>
                                         @endif
                                     </div>
@@ -98,5 +99,11 @@
                 </tbody>
             </table>
         </div>
+        @if ($runs->hasPages())
+            <nav class="actions pb-8" aria-label="More runs">
+                @if (! $runs->onFirstPage())<a class="button" href="{{ $runs->previousPageUrl() }}">Newer runs</a>@endif
+                @if ($runs->hasMorePages())<a class="button" href="{{ $runs->nextPageUrl() }}">Older runs</a>@endif
+            </nav>
+        @endif
     @endif
 </x-layout>

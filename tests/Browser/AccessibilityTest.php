@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Tests\Scenario;
+
+/** Every page, at the desk and on a phone, by axe-core; and on paper. */
+final class AccessibilityTest extends BrowserTestCase
+{
+    public function testAxeFindsNothingBeforeSigningIn(): void
+    {
+        foreach (['/sign-in', '/register'] as $path) {
+            self::assertSame([], $this->signOut()->visit($path)->accessibilityProblems(), $path);
+        }
+    }
+
+    public function testAxeFindsNothingOnAnyPage(): void
+    {
+        $challenge = $this->class();
+        $empty = Scenario::challenge($this->educator, ['name' => 'Empty']);
+        $group = $challenge->groups()->firstOrFail();
+        $run = $challenge->runs()->firstOrFail();
+        $this->signIn();
+        $pages = [
+            '/challenges', '/challenges/new', '/account', '/nothing-here',
+            ...array_map(static fn(string $page): string => "/challenges/{$challenge->id}{$page}", [
+                '', '/plan', '/groups', "/groups/{$group->id}", "/groups/{$group->id}/car", '/runs', "/runs?edit={$run->id}",
+                '/findings?against=bore', '/findings?against=wheel-kind', '/sheet',
+            ]),
+            ...array_map(static fn(string $page): string => "/challenges/{$empty->id}{$page}", ['', '/groups', '/runs', '/findings']),
+        ];
+        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+            $this->browser->size($width, $height);
+            foreach ($pages as $page) {
+                $this->browser->visit($page);
+                self::assertSame([], $this->browser->accessibilityProblems(), "{$page} at {$width}");
+                self::assertLessThanOrEqual($width, $this->browser->driver->executeScript('return document.documentElement.scrollWidth'), "{$page} at {$width}");
+            }
+        }
+        // That one page is missing is what was asked for.
+        self::assertCount(2, $this->browser->consoleErrors());
+    }
+
+    public function testAxeFindsNothingInFaultsPreviewsAndDialogs(): void
+    {
+        $challenge = $this->class();
+        $this->signIn()->visit("/challenges/{$challenge->id}")->fill('distance', 'far')->press('Log run');
+        self::assertSame([], $this->browser->accessibilityProblems());
+        $this->browser->visit("/challenges/{$challenge->id}/sheet")->fill('text', "group,distance\nNew,300\n")->press('Look at it first');
+        self::assertSame([], $this->browser->accessibilityProblems());
+        $this->browser->visit("/challenges/{$challenge->id}/sheet")->fill('text', "group,distance\nNew,far\n")->press('Look at it first');
+        self::assertSame([], $this->browser->accessibilityProblems());
+        $this->browser->press('Menu')->press('Keys');
+        self::assertSame([], $this->browser->accessibilityProblems());
+        $this->browser->visit('/challenges/new')->press('Set the challenge');
+        self::assertSame([], $this->browser->accessibilityProblems());
+    }
+
+    public function testThePrintedClassHoldsTheFiguresAndNotTheControls(): void
+    {
+        $challenge = $this->class();
+        $file = tempnam(sys_get_temp_dir(), 'print') . '.pdf';
+        $this->signIn()->visit("/challenges/{$challenge->id}")->print($file);
+        $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' -');
+        unlink($file);
+
+        foreach (['Across the hall', 'Halyard', '423', 'Halyard leads', 'Every car in figures', '1 m'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertStringNotContainsString('Log run', $text);
+        self::assertStringNotContainsString('Menu', $text);
+    }
+}

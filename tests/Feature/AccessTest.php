@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use Illuminate\Support\Str;
+use Tests\Scenario;
+
+final class AccessTest extends FeatureTestCase
+{
+    public function testEveryRouteHasItsPolicy(): void
+    {
+        $open = ['/', 'sign-in', 'register'];
+        $checked = 0;
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            if (in_array($route->uri(), $open, true) || str_starts_with($route->uri(), 'storage/')) {
+                continue;
+            }
+            $middleware = $route->gatherMiddleware();
+            self::assertContains('auth', $middleware, $route->uri());
+            self::assertNotSame([], array_filter($middleware, static fn($each): bool => is_string($each) && str_starts_with($each, 'can:')), $route->uri());
+            $checked++;
+        }
+        self::assertGreaterThan(25, $checked);
+    }
+
+    public function testAnotherEducatorsChallengeIsNotThere(): void
+    {
+        $challenge = $this->class();
+        $group = $challenge->groups()->firstOrFail();
+        $run = $challenge->runs()->firstOrFail();
+        $this->actingAs(Scenario::educator('Another'));
+        $before = $challenge->runs()->count();
+
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            if (!str_contains($route->uri(), '{challenge}')) {
+                continue;
+            }
+            $path = strtr($route->uri(), ['{challenge}' => (string) $challenge->id, '{group}' => (string) $group->id, '{run}' => $run->id]);
+            $method = $this->method($route);
+            $this->call($method, $path, ['units' => 'imperial', 'id' => (string) Str::uuid7(), 'group' => $group->id, 'distance' => '300'])->assertNotFound();
+        }
+        self::assertSame($before, $challenge->runs()->count());
+        self::assertSame('metric', $challenge->refresh()->units->value);
+    }
+
+    public function testPartsOfOneChallengeAreNotReachedThroughAnother(): void
+    {
+        $mine = $this->class();
+        $alsoMine = $this->class();
+        $group = $alsoMine->groups()->firstOrFail();
+        $run = $alsoMine->runs()->firstOrFail();
+
+        $this->get("/challenges/{$mine->id}/groups/{$group->id}/car")->assertNotFound();
+        $this->delete("/challenges/{$mine->id}/groups/{$group->id}")->assertNotFound();
+        $this->delete("/challenges/{$mine->id}/runs/{$run->id}")->assertNotFound();
+        $this->post("/challenges/{$mine->id}/runs/{$run->id}/restore")->assertNotFound();
+        $this->post("/challenges/{$mine->id}/runs", ['id' => (string) Str::uuid7(), 'group' => $group->id, 'distance' => '300'])->assertSessionHasErrors('group');
+        self::assertFalse($run->refresh()->trashed());
+    }
+
+    public function testOddAddressesAreNotFoundRatherThanFaults(): void
+    {
+        $challenge = $this->class();
+        foreach (['/challenges/0', '/challenges/99999999999999999999', '/challenges/abc', "/challenges/{$challenge->id}/groups/x", "/challenges/{$challenge->id}/findings/", '/nothing'] as $path) {
+            $response = $this->get($path);
+            self::assertContains($response->getStatusCode(), [200, 404], $path);
+        }
+        $this->delete("/challenges/{$challenge->id}/runs/not-a-uuid")->assertNotFound();
+        $this->get("/challenges/{$challenge->id}/findings?against[]=x&of=nonsense")->assertOk();
+        $this->get("/challenges/{$challenge->id}/runs?edit=%FF")->assertOk();
+    }
+
+    public function testPagesTellTheBrowserToLoadNothingFromElsewhere(): void
+    {
+        $response = $this->get('/challenges');
+
+        self::assertStringContainsString("default-src 'self'", (string) $response->headers->get('Content-Security-Policy'));
+        self::assertStringContainsString('no-store', (string) $response->headers->get('Cache-Control'));
+        self::assertSame('nosniff', $response->headers->get('X-Content-Type-Options'));
+    }
+
+    private function method(Route $route): string
+    {
+        return array_values(array_diff($route->methods(), ['HEAD']))[0];
+    }
+}
