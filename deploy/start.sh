@@ -38,7 +38,10 @@ server_up "$host" "$port" 9>&-
 set_setting SERVE_PORT "$port"
 
 shown="$host"
-[ "$host" = 0.0.0.0 ] && shown="$(hostname -I 2>/dev/null | awk '{print $1}')"
+if [ "$host" = 0.0.0.0 ]; then
+    # The address that a tablet on the same network would type.
+    shown="$(php -r 'foreach (net_get_interfaces() as $i) foreach ($i["unicast"] ?? [] as $u) if (($u["family"] ?? 0) === AF_INET && !str_starts_with($u["address"], "127.")) { echo $u["address"]; exit; }')"
+fi
 say ""
 say "Skivo is at http://${shown:-127.0.0.1}:$port"
 if [ "$host" != 127.0.0.1 ]; then

@@ -69,7 +69,8 @@ export function drawTape(parent, { kind, scale, max, height }) {
     for (const value of multiples(minor, max)) {
         const isWhole = value % tape.whole === 0 && kind !== null;
         const isLabelled = Math.abs(value / labelled - Math.round(value / labelled)) < 1e-6;
-        const length = isWhole ? height : isLabelled ? height * 0.5 : height * 0.26;
+        // Only what is labelled runs through: another full line would strike out the label beside it.
+        const length = isWhole && isLabelled ? height : isWhole || isLabelled ? height * 0.5 : height * 0.26;
         const x = scale(value);
         svg('line', { x1: x, x2: x, y1: 0, y2: length, class: isWhole ? 'tape-major' : 'tape-minor' }, parent);
     }

@@ -15,7 +15,7 @@
                 <th scope="col">Place</th><th scope="col">Group</th><th scope="col">Car</th>
                 <th scope="col" class="num">Tries</th><th scope="col" class="num">Mean</th><th scope="col" class="num">Median</th>
                 <th scope="col" class="num">Best</th><th scope="col" class="num">Spread (s)</th><th scope="col" class="num">95 % interval</th>
-                <th scope="col">Against the leader</th>
+                <th scope="col" class="verdict">Against the leader</th>
             </tr>
         </thead>
         <tbody>
@@ -40,7 +40,7 @@
                             <td class="num">{{ $figure($sample?->standardDeviation()) }}</td>
                             <td class="num">{{ $interval === null ? '–' : $figure(max(0.0, $interval->low)) . ' – ' . $figure($interval->high) }}</td>
                         @endif
-                        <td>
+                        <td class="verdict">
                             {{ match ($standing?->againstLeader?->verdict) {
                                 Verdict::TooCloseToCall => 'too close to call',
                                 Verdict::ClearlyApart => $challenge->goal->moreIsBetter() ? 'clearly shorter' : 'clearly slower',

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What bin/skivo says to those who mistype it. */
+final class CommandTest extends TestCase
+{
+    /** @return iterable<string, array{list<string>, int, string}> */
+    public static function calls(): iterable
+    {
+        yield 'help' => [['help'], 0, 'bin/skivo COMMAND'];
+        yield 'nothing' => [[], 0, 'bin/skivo COMMAND'];
+        yield 'no such command' => [['fly'], 2, "there is no command 'fly'"];
+        yield 'a port that is none' => [['start', '--port', 'high'], 1, "'high' is not a port"];
+        yield 'a port out of range' => [['start', '--port', '70000'], 1, "'70000' is not a port"];
+        yield 'a host that is none' => [['start', '--host', 'every where'], 1, 'is not an IPv4 address'];
+        yield 'an unknown option' => [['start', '--fast'], 1, "start does not know '--fast'"];
+        yield 'a suite that is none' => [['test', '--suite', 'all of it'], 1, "there is no suite 'all of it'"];
+    }
+
+    /** @param list<string> $words */
+    #[DataProvider('calls')]
+    public function testSaysWhatIsWrongAndHowToMendIt(array $words, int $status, string $message): void
+    {
+        $process = proc_open([dirname(__DIR__, 2) . '/bin/skivo', ...$words], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
+        self::assertIsResource($process);
+        $said = stream_get_contents($pipes[1]) . stream_get_contents($pipes[2]);
+
+        self::assertSame($status, proc_close($process), $said);
+        self::assertStringContainsString($message, $said);
+    }
+}
