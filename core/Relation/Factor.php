@@ -7,7 +7,7 @@ namespace Skivo\Core\Relation;
 use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Build\Car;
 use Skivo\Core\Build\Choice;
-use Skivo\Core\Nozzle\Nozzle;
+use Skivo\Core\Nozzle\Tube;
 use Skivo\Core\Quantity\Scale;
 
 /** What distance may be set against: a recorded choice, or a number that follows from choices. */
@@ -71,10 +71,9 @@ enum Factor: string
     {
         return match ($this) {
             self::NozzleBore => $car->number(Choice::NozzleBore),
-            self::OutletArea => $car->number(Choice::NozzleBore) === null ? null : (new Nozzle(
-                $car->number(Choice::NozzleBore),
-                (int) ($car->number(Choice::NozzleOutlets) ?? 1),
-            ))->outletAreaM2(),
+            self::OutletArea => $car->number(Choice::NozzleBore) === null
+                ? null
+                : ($car->number(Choice::NozzleOutlets) ?? 1.0) * (new Tube($car->number(Choice::NozzleBore)))->areaM2(),
             self::NozzleLength => $car->number(Choice::NozzleLength),
             self::BalloonSize => $car->number(Choice::BalloonSize) === null
                 ? null

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Run;
+
+use Skivo\Core\Air\Air;
+use Skivo\Core\Balloon\Balloon;
+use Skivo\Core\Nozzle\Nozzle;
+use Skivo\Core\Quantity\OutOfRange;
+use Skivo\Core\Rolling\Vehicle;
+
+/** Everything that a simulated run depends on. */
+final readonly class Design
+{
+    /**
+     * @param float $startSpeedMS 0, or the speed off a ramp; 0 to 10 m/s
+     *
+     * @throws OutOfRange
+     */
+    public function __construct(
+        public Balloon $balloon,
+        public Nozzle $nozzle,
+        public Vehicle $vehicle,
+        public Air $air = new Air(),
+        public float $startSpeedMS = 0.0,
+    ) {
+        OutOfRange::check('start.speed_m_s', $startSpeedMS, 0.0, 10.0);
+    }
+
+    public function with(?Balloon $balloon = null, ?Nozzle $nozzle = null, ?Vehicle $vehicle = null): self
+    {
+        return new self($balloon ?? $this->balloon, $nozzle ?? $this->nozzle, $vehicle ?? $this->vehicle, $this->air, $this->startSpeedMS);
+    }
+}
