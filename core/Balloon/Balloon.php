@@ -25,7 +25,7 @@ final readonly class Balloon
      * @param float $filmThicknessM t₀, 0.05 to 2 mm
      * @param float $modulusPa s, 10 kPa to 10 MPa; about 300 kPa for latex
      * @param float $hardening k, 0 to 1; about 0.1
-     * @param float $inflatedDiameterM D as filled, 0.01 to 0.6 m and at most 8 times relaxed
+     * @param float $inflatedDiameterM D as filled, from relaxed (empty) to 0.6 m and at most 8 times relaxed
      * @param float $dragCoefficient of a sphere 0.47 (standard engineering tables), 0 to 2
      *
      * @throws OutOfRange
@@ -44,7 +44,7 @@ final readonly class Balloon
         OutOfRange::check('balloon.film_thickness_m', $filmThicknessM, 5e-5, 2e-3);
         OutOfRange::check('balloon.modulus_pa', $modulusPa, 1e4, 1e7);
         OutOfRange::check('balloon.hardening', $hardening, 0.0, 1.0);
-        OutOfRange::check('balloon.inflated_diameter_m', $inflatedDiameterM, 0.01, min(0.6, self::GREATEST_STRETCH * $relaxedDiameterM));
+        OutOfRange::check('balloon.inflated_diameter_m', $inflatedDiameterM, $relaxedDiameterM, min(0.6, self::GREATEST_STRETCH * $relaxedDiameterM));
         OutOfRange::check('balloon.drag_coefficient', $dragCoefficient, 0.0, 2.0);
     }
 

@@ -9,7 +9,7 @@ final readonly class SimulatedRun
 {
     /**
      * @param bool $moves whether the car starts at all
-     * @param Moment|null $balloonEmpty where the car was when its balloon went limp; null where it stopped first
+     * @param Moment|null $balloonEmpty where the car was when its balloon went limp; null where it stopped first or did not start
      * @param list<Moment> $trajectory from start to stop; empty unless asked for
      */
     public function __construct(

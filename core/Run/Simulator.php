@@ -117,26 +117,28 @@ final class Simulator
         $thrust = $this->density * $flow * $speed;
         $load = max(0.0, $this->weight - $thrust * $this->upward);
         $start = $this->design->startSpeedMS;
+        $coasting = [];
+        $limp = null;
         $moves = $start > 0.0 || $thrust * $this->forward > $this->design->vehicle->breakawayRatio * $this->friction * $load;
 
         $sigma = sqrt(max(0.0, $balloon->inflatedDiameterM / $balloon->relaxedDiameterM - 1.0));
         $state = [0.0, $start, $sigma, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         $startEnergy = 0.5 * $this->inertia($sigma) * $start ** 2;
         $time = 0.0;
-        $empty = null;
         $steps = [];
         $peak = $start;
         if ($moves) {
             $stopped = false;
-            if ($this->blows) {
+            if (!$this->blows) {
+                $limp = $this->moment($time, $state);
+            } else {
                 [$time, $state, $stopped, $peak, $steps] = $this->integrate($time, $state, $peak, $withTrajectory);
                 if (!$stopped) {
                     $this->blows = false;
                     $state[2] = sqrt(Balloon::EMPTY_VOLUME_RATIO ** (1 / 3) - 1.0);
-                    $empty = [$time, $state];
+                    $limp = $this->moment($time, $state);
                 }
             }
-            $limp = $empty === null ? null : $this->moment($time, $state);
             if (!$stopped) {
                 [$time, $state, , $peak, $coasting] = $this->integrate($time, $state, $peak, $withTrajectory);
             }
@@ -152,18 +154,18 @@ final class Simulator
             $speed,
             $thrust,
             $flow,
-            $limp ?? null,
+            $limp,
             new EnergyLedger($state[7], $state[4], $state[5], $state[6], $state[8], $startEnergy),
-            $withTrajectory ? [...$this->trajectory($steps, true), ...$this->trajectory($coasting ?? [], false)] : [],
+            $withTrajectory ? [...$this->trajectory($steps, true), ...$this->trajectory($coasting, false)] : [],
         );
     }
 
     /**
      * Integrates until the balloon is empty or the car stops.
      *
-     * @param list<float> $state
+     * @param array<int, float> $state
      *
-     * @return array{float, list<float>, bool, float, list<array{float, float, list<float>, list<list<float>>, float}>}
+     * @return array{float, array<int, float>, bool, float, list<array{float, float, array<int, float>, list<array<int, float>>}>}
      *         time, state, whether the car stopped, greatest speed, and the steps with what their interpolants need
      */
     private function integrate(float $time, array $state, float $peak, bool $keep): array
@@ -183,21 +185,19 @@ final class Simulator
             if ($isEmpty || $isStopped) {
                 $atEmpty = $isEmpty ? $this->crossing($state, $stages, $step, 2, $emptySigma) : 2.0;
                 $atStop = $isStopped ? $this->crossing($state, $stages, $step, 1, 0.0) : 2.0;
-                $share = min($atEmpty, $atStop);
-                $end = $this->interpolate($state, $stages, $step, $share);
-                if ($atStop <= $atEmpty) {
-                    $end[1] = 0.0;
-                }
+                [$end, $stages, $step] = $atStop <= $atEmpty
+                    ? $this->landOn($state, $slopes, $atStop * $step, 1, 0.0)
+                    : $this->landOn($state, $slopes, $atEmpty * $step, 2, $emptySigma);
                 if ($keep) {
-                    $kept[] = [$time, $step, $state, $stages, $share];
+                    $kept[] = [$time, $step, $state, $stages];
                 }
 
-                return [$time + $share * $step, $end, $atStop <= $atEmpty, max($peak, $this->peak($state, $next, $stages, $step, $share)), $kept];
+                return [$time + $step, $end, $atStop <= $atEmpty, max($peak, $this->peak($state, $end, $stages, $step)), $kept];
             }
             if ($keep) {
-                $kept[] = [$time, $step, $state, $stages, 1.0];
+                $kept[] = [$time, $step, $state, $stages];
             }
-            $peak = max($peak, $this->peak($state, $next, $stages, $step, 1.0));
+            $peak = max($peak, $this->peak($state, $next, $stages, $step));
             $time += $step;
             $state = $next;
             $slopes = $stages[6];
@@ -210,10 +210,10 @@ final class Simulator
     /**
      * One step of the pair.
      *
-     * @param list<float> $state
-     * @param list<float> $slopes
+     * @param array<int, float> $state
+     * @param array<int, float> $slopes
      *
-     * @return array{list<float>, list<list<float>>, float} the state after it, the seven slopes, and the error over the tolerance
+     * @return array{array<int, float>, list<array<int, float>>, float} the state after it, the seven slopes, and the error over the tolerance
      */
     private function step(array $state, array $slopes, float $step): array
     {
@@ -249,9 +249,9 @@ final class Simulator
     /**
      * The right-hand side.
      *
-     * @param list<float> $state
+     * @param array<int, float> $state
      *
-     * @return list<float>
+     * @return array<int, float>
      */
     private function slopes(array $state): array
     {
@@ -297,8 +297,8 @@ final class Simulator
     /**
      * A first step small against every time scale at hand.
      *
-     * @param list<float> $state
-     * @param list<float> $slopes
+     * @param array<int, float> $state
+     * @param array<int, float> $slopes
      */
     private function firstStep(array $state, array $slopes): float
     {
@@ -316,8 +316,8 @@ final class Simulator
     /**
      * The share of a step after which a component falls to a value. Regula falsi with the Illinois rule.
      *
-     * @param list<float> $state
-     * @param list<list<float>> $stages
+     * @param array<int, float> $state
+     * @param list<array<int, float>> $stages
      */
     private function crossing(array $state, array $stages, float $step, int $component, float $value): float
     {
@@ -325,6 +325,7 @@ final class Simulator
         $high = 1.0;
         $atLow = $state[$component] - $value;
         $atHigh = $this->component($state, $stages, $step, 1.0, $component) - $value;
+        $side = 0;
         if ($atLow <= 0.0) {
             // On the line already, as a car that starts from rest is: it is the return to it that counts.
             $low = 1e-9;
@@ -345,12 +346,12 @@ final class Simulator
             if ($at > 0.0) {
                 $low = $middle;
                 $atLow = $at;
-                $atHigh *= ($side ?? 0) === 1 ? 0.5 : 1.0;
+                $atHigh *= $side === 1 ? 0.5 : 1.0;
                 $side = 1;
             } else {
                 $high = $middle;
                 $atHigh = $at;
-                $atLow *= ($side ?? 0) === -1 ? 0.5 : 1.0;
+                $atLow *= $side === -1 ? 0.5 : 1.0;
                 $side = -1;
             }
         }
@@ -359,8 +360,8 @@ final class Simulator
     }
 
     /**
-     * @param list<float> $state
-     * @param list<list<float>> $stages
+     * @param array<int, float> $state
+     * @param list<array<int, float>> $stages
      */
     private function component(array $state, array $stages, float $step, float $share, int $component): float
     {
@@ -373,10 +374,10 @@ final class Simulator
     }
 
     /**
-     * @param list<float> $state
-     * @param list<list<float>> $stages
+     * @param array<int, float> $state
+     * @param list<array<int, float>> $stages
      *
-     * @return list<float>
+     * @return array<int, float>
      */
     private function interpolate(array $state, array $stages, float $step, float $share): array
     {
@@ -387,17 +388,42 @@ final class Simulator
     }
 
     /**
+     * The step that ends where a component reaches a value. The interpolant, of lower order than the step
+     * itself, gives the first guess; Newton's method on the step's own end does the rest.
+     *
+     * @param array<int, float> $state
+     * @param array<int, float> $slopes
+     *
+     * @return array{array<int, float>, list<array<int, float>>, float} state, slopes, and length of the step
+     */
+    private function landOn(array $state, array $slopes, float $step, int $component, float $value): array
+    {
+        $full = $step;
+        for ($i = 0; ; $i++) {
+            [$end, $stages] = $this->step($state, $slopes, $step);
+            $miss = $end[$component] - $value;
+            $slope = $stages[6][$component];
+            if ($i === 4 || abs($miss) < 1e-13 || $slope >= 0.0) {
+                $end[$component] = $value;
+
+                return [$end, $stages, $step];
+            }
+            $step = min(1.5 * $full, max(0.5 * $full, $step - $miss / $slope));
+        }
+    }
+
+    /**
      * The greatest speed within a step: where its slope changes sign, a finer look.
      *
-     * @param list<float> $state
-     * @param list<float> $next
-     * @param list<list<float>> $stages
+     * @param array<int, float> $state
+     * @param array<int, float> $next
+     * @param list<array<int, float>> $stages
      */
-    private function peak(array $state, array $next, array $stages, float $step, float $share): float
+    private function peak(array $state, array $next, array $stages, float $step): float
     {
-        $peak = $share === 1.0 ? $next[1] : $state[1];
+        $peak = max($state[1], $next[1]);
         if ($stages[0][1] > 0.0 && $stages[6][1] < 0.0) {
-            [$low, $high] = [0.0, $share];
+            [$low, $high] = [0.0, 1.0];
             for ($i = 0; $i < 40; $i++) {
                 [$left, $right] = [$low + ($high - $low) / 3, $high - ($high - $low) / 3];
                 if ($this->component($state, $stages, $step, $left, 1) < $this->component($state, $stages, $step, $right, 1)) {
@@ -409,13 +435,13 @@ final class Simulator
             $peak = max($peak, $this->component($state, $stages, $step, ($low + $high) / 2, 1));
         }
 
-        return $share === 1.0 ? $peak : max($peak, $this->component($state, $stages, $step, $share, 1));
+        return $peak;
     }
 
     /**
      * Moments at equal times along one part of the run.
      *
-     * @param list<array{float, float, list<float>, list<list<float>>, float}> $steps
+     * @param list<array{float, float, array<int, float>, list<array<int, float>>}> $steps
      *
      * @return list<Moment>
      */
@@ -426,8 +452,8 @@ final class Simulator
         }
         $this->blows = $blowing;
         $from = $steps[0][0];
-        [$lastTime, $lastStep, , , $lastShare] = $steps[count($steps) - 1];
-        $to = $lastTime + $lastShare * $lastStep;
+        [$lastTime, $lastStep] = $steps[count($steps) - 1];
+        $to = $lastTime + $lastStep;
         $moments = [];
         $index = 0;
         for ($i = 0; $i <= self::TRAJECTORY_POINTS; $i++) {
@@ -435,14 +461,14 @@ final class Simulator
             while ($index < count($steps) - 1 && $steps[$index + 1][0] <= $time) {
                 $index++;
             }
-            [$start, $step, $state, $stages, $share] = $steps[$index];
-            $moments[] = $this->moment($time, $this->interpolate($state, $stages, $step, min($share, ($time - $start) / $step)));
+            [$start, $step, $state, $stages] = $steps[$index];
+            $moments[] = $this->moment($time, $this->interpolate($state, $stages, $step, min(1.0, ($time - $start) / $step)));
         }
 
         return $moments;
     }
 
-    /** @param list<float> $state */
+    /** @param array<int, float> $state */
     private function moment(float $time, array $state): Moment
     {
         [$distance, $speed, $sigma] = $state;
