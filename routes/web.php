@@ -7,11 +7,13 @@ use App\Http\Controllers\CarController;
 use App\Http\Controllers\ChallengeController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
+use App\Http\Controllers\PartController;
 use App\Http\Controllers\RegistrationController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\UnitsController;
+use App\Http\Controllers\WhatIfController;
 use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Facades\Route;
@@ -66,6 +68,18 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::put('runs/{run}', 'update')->name('update');
             Route::delete('runs/{run}', 'destroy')->name('destroy');
             Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
+        });
+
+        Route::controller(WhatIfController::class)->prefix('what-if')->name('what-if.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::get('run', 'run')->name('run');
+            Route::get('sweep', 'sweep')->name('sweep');
+        });
+
+        Route::controller(PartController::class)->prefix('parts')->name('parts.')->group(function (): void {
+            Route::get('', 'index')->name('index');
+            Route::post('', 'store')->name('store');
+            Route::delete('{ownPart}', 'destroy')->name('destroy');
         });
 
         Route::get('findings', [FindingsController::class, 'show'])->name('findings.show');

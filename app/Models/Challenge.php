@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Quantity\Entry;
@@ -59,6 +60,18 @@ final class Challenge extends Model
     public function groups(): HasMany
     {
         return $this->hasMany(Group::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<OwnPart, $this> */
+    public function ownParts(): HasMany
+    {
+        return $this->hasMany(OwnPart::class)->orderBy('name');
+    }
+
+    /** The standard parts and the educator's own. */
+    public function catalogue(): Catalogue
+    {
+        return Catalogue::standard()->with($this->ownParts()->get()->map(static fn(OwnPart $part) => $part->toCore())->values()->all());
     }
 
     /** A run in an address belongs to the challenge before it, though two tables lie between them. */

@@ -26,7 +26,10 @@ final readonly class EnergyLedger
         public float $start,
     ) {}
 
-    /** What the jet and the nozzle's losses took. */
+    /**
+     * What the jet and the nozzle's losses took. Below zero only for a car that rolls faster than half the
+     * speed of its jet: the air then brings along energy of its own motion.
+     */
     public function jetAndNozzle(): float
     {
         return $this->stored - $this->thrustWork;

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Car;
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Reading\ClassRecord;
+use App\Reading\WhatIf;
+use App\Wording\Sentence;
+use App\Wording\WhatIfWords;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Skivo\Core\Quantity\OutOfRange;
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Prediction;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+
+/** Trying designs before cutting card. Nothing here is stored: the address holds the designs. */
+final class WhatIfController
+{
+    public function show(Request $request, Challenge $challenge): View
+    {
+        $record = ClassRecord::of($challenge);
+        $catalogue = $challenge->catalogue();
+        $cars = [];
+        foreach ($record->groups as $group) {
+            foreach ($group->cars as $car) {
+                if (!$car->choices->isEmpty()) {
+                    $cars[$car->id] = [$group, $car, CarModel::of($car->choices, $catalogue, $challenge->surface)];
+                }
+            }
+        }
+        $from = $cars[$request->integer('car')] ?? null;
+
+        return view('what-if.show', [
+            'challenge' => $challenge,
+            'record' => $record,
+            'catalogue' => $catalogue,
+            'cars' => $cars,
+            'from' => $from,
+            'designs' => $this->designs($request, $from),
+        ]);
+    }
+
+    public function run(Request $request, Challenge $challenge): JsonResponse
+    {
+        return $this->answer(function () use ($request, $challenge): array {
+            $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()));
+            $said = (new WhatIfWords($challenge->units, $prediction))->said();
+
+            return (new WhatIf($challenge->units))->design($prediction)
+                + ['said' => array_map(static fn(Sentence $sentence): array => [$sentence->lead, $sentence->rest, $sentence->small], $said)];
+        });
+    }
+
+    public function sweep(Request $request, Challenge $challenge): JsonResponse
+    {
+        return $this->answer(fn(): array => (new WhatIf($challenge->units))->sweep(
+            WhatIf::read($request->string('d')->toString()),
+            $this->sweepable($request->string('x')->toString()) ?? Setting::Bore,
+            $this->sweepable($request->string('y')->toString()),
+        ));
+    }
+
+    private function sweepable(string $key): ?Setting
+    {
+        $setting = Setting::tryFrom($key);
+
+        return in_array($setting, Setting::sweepable(), true) ? $setting : null;
+    }
+
+    /**
+     * The designs in the address; else the car asked for; else the usual one.
+     *
+     * @param array{Group, Car, CarModel}|null $from
+     *
+     * @return array<string, string> by letter
+     */
+    private function designs(Request $request, ?array $from): array
+    {
+        $designs = [];
+        foreach (['a', 'b', 'c'] as $letter) {
+            $text = $request->string($letter)->toString();
+            if ($request->has($letter)) {
+                try {
+                    $designs[$letter] = WhatIf::write(WhatIf::read($text));
+                } catch (OutOfRange|\InvalidArgumentException) {
+                    // A design that cannot be is left out; the page opens with what can.
+                }
+            }
+        }
+
+        return isset($designs['a']) ? $designs : ['a' => WhatIf::write($from[2]->settings ?? Settings::of([]))] + $designs;
+    }
+
+    /** @param callable(): array<string, mixed> $compute */
+    private function answer(callable $compute): JsonResponse
+    {
+        try {
+            return new JsonResponse($compute());
+        } catch (OutOfRange|\InvalidArgumentException $fault) {
+            return new JsonResponse(['message' => $fault->getMessage()], 422);
+        }
+    }
+}

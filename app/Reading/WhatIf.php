@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Skivo\Core\Build\SideView;
+use Skivo\Core\Quantity\OutOfRange;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Run\Moment;
+use Skivo\Core\Run\Prediction;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Run\Sweep;
+
+/** What the What-if bench shows of a design, in the class's units. */
+final readonly class WhatIf
+{
+    public function __construct(private UnitSystem $units) {}
+
+    /**
+     * A design as an address holds it: "bore:0.007,mass:0.058", SI, the rest usual.
+     *
+     * @throws OutOfRange|\InvalidArgumentException
+     */
+    public static function read(string $text): Settings
+    {
+        $values = [];
+        foreach ($text === '' ? [] : explode(',', $text) as $pair) {
+            [$key, $value] = [...explode(':', $pair, 2), ''];
+            if (Setting::tryFrom($key) === null || !is_numeric($value)) {
+                throw new \InvalidArgumentException('The address holds no design that can be read. Start from a car again.');
+            }
+            $values[$key] = (float) $value;
+        }
+
+        return Settings::of($values);
+    }
+
+    public static function write(Settings $settings): string
+    {
+        $pairs = [];
+        foreach ($settings->unusual() as $key => $value) {
+            $pairs[] = $key . ':' . round($value, 7);
+        }
+
+        return implode(',', $pairs);
+    }
+
+    /** @return array<string, mixed> */
+    public function design(Prediction $prediction): array
+    {
+        $run = $prediction->run;
+        $view = new SideView($prediction->settings);
+        $energy = $run->energy;
+
+        return [
+            'moves' => $run->moves,
+            'distance' => $this->along($run->distanceM),
+            'low' => $this->along($prediction->band->low),
+            'high' => $this->along($prediction->band->high),
+            'limp' => $run->balloonEmpty === null ? null : $this->along($run->balloonEmpty->distanceM),
+            'shown' => [
+                'distance' => $this->distance($run->distanceM),
+                'band' => $this->distance($prediction->band->low) . ' to ' . $this->distance($prediction->band->high),
+                'time' => $this->units->show($run->stopTimeS, Scale::Stopwatch),
+                'limp' => $run->balloonEmpty === null ? null : $this->distance($run->balloonEmpty->distanceM),
+                'thrust' => number_format($run->initialThrustN * 1000, 0) . "\u{00A0}mN",
+                'pressure' => number_format($run->initialGaugePressurePa / 1000, 2) . "\u{00A0}kPa",
+                'jet' => number_format($run->initialExitSpeedMS, 0) . "\u{00A0}m/s",
+                'peak' => number_format($run->peakSpeedMS, 2) . "\u{00A0}m/s",
+                'friction' => number_format($prediction->settings->rollingCoefficient(), 3),
+                'floor' => $this->units->show($view->floorClearanceM(), Scale::Part),
+                'wheels' => $this->units->show(abs($view->wheelClearanceM()), Scale::Part),
+            ],
+            'touches' => $view->wheelClearanceM() < 0.0,
+            'frictionMeasured' => $prediction->settings->frictionIsMeasured(),
+            'trajectory' => array_map(fn(Moment $moment): array => [
+                round($moment->timeS, 4),
+                $this->along($moment->distanceM),
+                round($moment->speedMS, 4),
+                round($moment->thrustN * 1000, 3),
+                round($moment->resistanceN * 1000, 3),
+                round($moment->dragN * 1000, 3),
+            ], $run->trajectory),
+            'energy' => array_map(static fn(float $joule): float => round(max(0.0, $joule), 5), [
+                'stored' => $energy->stored, 'jet' => $energy->jetAndNozzle(), 'work' => $energy->thrustWork,
+                'rolling' => $energy->rolling, 'drag' => $energy->drag, 'carried' => $energy->carriedOff,
+            ]),
+            'view' => $view->shapes(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function sweep(Settings $settings, Setting $along, ?Setting $across): array
+    {
+        if ($across !== null && $across !== $along) {
+            [$x, $y, $distances] = Sweep::across($settings, $along, $across);
+            $best = (int) array_search(max($distances), $distances, true);
+
+            return [
+                'x' => array_map(fn(float $value): float => $this->setting($value, $along), $x),
+                'y' => array_map(fn(float $value): float => $this->setting($value, $across), $y),
+                'distances' => array_map(fn(float $metres): ?float => $metres < 0.0 ? null : $this->along($metres), $distances),
+                'at' => [$this->setting($settings->get($along), $along), $this->setting($settings->get($across), $across)],
+                'best' => [
+                    'shown' => $this->show($x[$best % count($x)], $along) . ' and ' . $this->show($y[intdiv($best, count($x))], $across) . ': ' . $this->distance($distances[$best]),
+                    'x' => $this->setting($x[$best % count($x)], $along),
+                    'y' => $this->setting($y[intdiv($best, count($x))], $across),
+                ],
+            ] + $this->labels($along, $across) + ['sensitivities' => $this->sensitivities($settings)];
+        }
+        $curve = Sweep::along($settings, $along);
+        $best = array_reduce($curve, static fn(?array $best, array $point): array => $best === null || $point[1] > $best[1] ? $point : $best);
+
+        return [
+            'curve' => array_map(fn(array $point): array => [$this->setting($point[0], $along), $this->along($point[1])], $curve),
+            'at' => [$this->setting($settings->get($along), $along), $this->along(Prediction::of($settings, false)->run->distanceM)],
+            'best' => $best === null ? null : [
+                'shown' => $this->show($best[0], $along) . ': ' . $this->distance($best[1]),
+                'x' => $this->setting($best[0], $along),
+                'y' => $this->along($best[1]),
+            ],
+        ] + $this->labels($along, null) + ['sensitivities' => $this->sensitivities($settings)];
+    }
+
+    public function show(float $si, Setting $setting): string
+    {
+        return $setting->scale() === null
+            ? rtrim(rtrim(number_format($si, 3), '0'), '.')
+            : $this->units->show($si, $setting->scale());
+    }
+
+    public function distance(float $metres): string
+    {
+        return $this->units->show($metres, Scale::Distance);
+    }
+
+    private function setting(float $si, Setting $setting): float
+    {
+        return round($setting->scale() === null ? $si : $this->units->fromSi($si, $setting->scale()), 5);
+    }
+
+    /** @return array<string, string|null> */
+    private function labels(Setting $along, ?Setting $across): array
+    {
+        $label = fn(Setting $setting): string => $setting->label() . (($symbol = $setting->scale() === null ? '' : $this->units->symbol($setting->scale())) === '' ? '' : ", {$symbol}");
+
+        return ['xLabel' => $label($along), 'yLabel' => $across === null ? null : $label($across), 'unit' => $this->units->symbol(Scale::Distance), 'tape' => $this->units->value];
+    }
+
+    /** @return list<array{string, string}> */
+    private function sensitivities(Settings $settings): array
+    {
+        $said = [];
+        foreach (Sweep::sensitivities($settings, Setting::sweepable()) as $key => $percent) {
+            if ($percent !== null) {
+                $said[] = [Setting::from($key)->label(), ($percent < 0 ? '−' : '+') . number_format(abs($percent), 1) . ' %'];
+            }
+        }
+
+        return $said;
+    }
+
+    private function along(float $metres): float
+    {
+        return round($this->units->fromSi($metres, Scale::Distance), 3);
+    }
+}

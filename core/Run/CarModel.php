@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Run;
+
+use Skivo\Core\Balloon\SizeMeasure;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Build\Part;
+use Skivo\Core\Build\PartKind;
+use Skivo\Core\Rolling\WheelMount;
+
+/**
+ * The one way from a recorded car to the run model: what the build sheet says is measured; what follows from
+ * the kind of a part is taken from the catalogue; the rest is assumed.
+ */
+final readonly class CarModel
+{
+    /** What a pump stroke holds where nobody has measured it (m³): from memory, a hand balloon pump. */
+    private const STROKE_M3 = 0.00025;
+
+    /** @param array<string, Origin> $origins by the value of a Setting */
+    private function __construct(
+        public Settings $settings,
+        public array $origins,
+    ) {}
+
+    /** @param string|null $surface of the challenge, where the car has none of its own */
+    public static function of(Car $car, Catalogue $catalogue, ?string $surface = null): self
+    {
+        $values = [];
+        $origins = [];
+        $set = static function (Setting $setting, ?float $value, Origin $origin) use (&$values, &$origins): void {
+            if ($value === null || isset($values[$setting->value])) {
+                return;
+            }
+            [$least, $greatest] = $setting->range();
+            $values[$setting->value] = max($least, min($greatest, $value));
+            $origins[$setting->value] = $origin;
+        };
+        $measured = static fn(Setting $setting, Choice $choice) => $set($setting, $car->number($choice), Origin::Measured);
+        /** @param array<string, Setting> $fields */
+        $part = static function (PartKind $kind, ?string $name, array $fields) use ($catalogue, $set): ?Part {
+            $found = $catalogue->named($kind, $name);
+            foreach ($fields as $key => $setting) {
+                $set($setting, ($found ?? $catalogue->usual($kind))->value($key), $found === null ? Origin::Assumed : Origin::Catalogue);
+            }
+
+            return $found;
+        };
+
+        $measured(Setting::Bore, Choice::NozzleBore);
+        $measured(Setting::TubeLength, Choice::NozzleLength);
+        $measured(Setting::Outlets, Choice::NozzleOutlets);
+        $measured(Setting::Mass, Choice::Mass);
+        $measured(Setting::WheelDiameter, Choice::WheelDiameter);
+        if ($car->kind(Choice::WheelMount) !== null) {
+            $set(Setting::SpinningWheels, $car->kind(Choice::WheelMount) === WheelMount::Spinning->value ? 1.0 : 0.0, Origin::Measured);
+        }
+        $nozzle = $part(PartKind::Nozzle, $car->kind(Choice::NozzleKind), ['bore_m' => Setting::Bore, 'length_m' => Setting::TubeLength]);
+        if ($nozzle?->isCalled('stepped tubes') === true) {
+            // Bores 12.7 and 9.5 mm before the last: common practice, no source.
+            $set(Setting::WiderBore, 0.0095, Origin::Catalogue);
+            $set(Setting::WidestBore, 0.0127, Origin::Catalogue);
+        }
+
+        $balloon = self::balloon($car, $catalogue);
+        $known = $car->number(Choice::BalloonNominal) !== null;
+        $set(Setting::RelaxedDiameter, $balloon->value('relaxed_m'), $known ? Origin::Catalogue : Origin::Assumed);
+        $set(Setting::Film, $balloon->value('film_m'), $known ? Origin::Catalogue : Origin::Assumed);
+        $size = $car->number(Choice::BalloonSize);
+        $strokes = $car->number(Choice::PumpStrokes);
+        $set(Setting::BalloonSize, $size === null ? null : ($car->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size), Origin::Measured);
+        $set(Setting::BalloonSize, $strokes === null ? null : (6 / M_PI * ($strokes * self::STROKE_M3 + M_PI / 6 * $balloon->value('relaxed_m') ** 3)) ** (1 / 3), Origin::Assumed);
+
+        $part(PartKind::Wheel, $car->kind(Choice::WheelKind), ['diameter_m' => Setting::WheelDiameter, 'mass_kg' => Setting::WheelMass, 'inertia_factor' => Setting::WheelInertia, 'rolling_loss' => Setting::WheelLoss]);
+        $part(PartKind::Bearing, null, ['axle_m' => Setting::AxleDiameter, 'friction' => Setting::BearingFriction, 'axle_mass_kg' => Setting::AxleMass]);
+        $part(PartKind::Chassis, $car->kind(Choice::Chassis), ['width_m' => Setting::ChassisWidth, 'length_m' => Setting::ChassisLength, 'height_m' => Setting::ChassisHeight]);
+        $part(PartKind::Surface, $car->kind(Choice::Surface) ?? $surface, ['added_loss' => Setting::SurfaceLoss]);
+
+        // The filled balloon must lie within what its rubber bears, whatever was typed.
+        $relaxed = $values[Setting::RelaxedDiameter->value];
+        $filled = $values[Setting::BalloonSize->value] ?? Setting::BalloonSize->range()[2];
+        $values[Setting::BalloonSize->value] = max($relaxed, min(8 * $relaxed, $filled));
+        foreach (Setting::cases() as $setting) {
+            $origins[$setting->value] ??= Origin::Assumed;
+        }
+
+        return new self(Settings::of($values), $origins);
+    }
+
+    public function count(Origin $origin): int
+    {
+        return count(array_filter($this->origins, static fn(Origin $each): bool => $each === $origin));
+    }
+
+    private static function balloon(Car $car, Catalogue $catalogue): Part
+    {
+        $nominal = $car->number(Choice::BalloonNominal);
+        $balloons = $catalogue->of(PartKind::Balloon);
+        if ($nominal === null) {
+            return $catalogue->usual(PartKind::Balloon);
+        }
+        usort($balloons, static fn(Part $a, Part $b): int => abs($a->value('nominal_m') - $nominal) <=> abs($b->value('nominal_m') - $nominal));
+
+        return $balloons[0];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Run;
+
+use Skivo\Core\Trials\Interval;
+
+/**
+ * How far a design will go, and how far to trust that: the run, with the band that the model's two least
+ * certain inputs leave, each varied by itself and put together as independent errors are (GUM, first order).
+ */
+final readonly class Prediction
+{
+    /** Estimated from parts, f may be off by a quarter either way; measured on the bench, by a twelfth. From memory. */
+    public const FRICTION_ESTIMATED = 0.25;
+    public const FRICTION_MEASURED = 0.08;
+
+    /** Balloons of one bag differ in pressure by about a fifth. From memory. */
+    public const PRESSURE = 0.2;
+
+    private const ROUGHLY = 1e-4;
+
+    private function __construct(
+        public Settings $settings,
+        public SimulatedRun $run,
+        public Interval $band,
+    ) {}
+
+    public static function of(Settings $settings, bool $withTrajectory = true): self
+    {
+        $run = Simulator::run($settings->design(), withTrajectory: $withTrajectory);
+        $error = $settings->frictionIsMeasured() ? self::FRICTION_MEASURED : self::FRICTION_ESTIMATED;
+        $distance = static fn(float $friction, float $pressure): float => Simulator::run($settings->design($friction, $pressure), self::ROUGHLY)->distanceM;
+        $less = hypot($run->distanceM - $distance(1.0 + $error, 1.0), $run->distanceM - $distance(1.0, 1.0 - self::PRESSURE));
+        $more = hypot($distance(1.0 - $error, 1.0) - $run->distanceM, $distance(1.0, 1.0 + self::PRESSURE) - $run->distanceM);
+
+        return new self($settings, $run, new Interval(max(0.0, $run->distanceM - $less), $run->distanceM + $more));
+    }
+
+    /** What takes most of the push. */
+    public function regime(): Regime
+    {
+        $energy = $this->run->energy;
+        $spent = $energy->rolling + $energy->drag + $energy->carriedOff;
+
+        return match (true) {
+            !$this->run->moves || $spent === 0.0 => Regime::DoesNotStart,
+            $energy->rolling >= 0.6 * $spent => Regime::Rolling,
+            $energy->rolling <= 0.4 * $spent => Regime::Air,
+            default => Regime::Both,
+        };
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Run;
+
+use Skivo\Core\Air\Air;
+use Skivo\Core\Balloon\Balloon;
+use Skivo\Core\Nozzle\Nozzle;
+use Skivo\Core\Nozzle\Tube;
+use Skivo\Core\Quantity\OutOfRange;
+use Skivo\Core\Rolling\FrictionEstimate;
+use Skivo\Core\Rolling\Vehicle;
+
+/** One value for every Setting, and the design that follows from them. */
+final readonly class Settings
+{
+    /** Box face-on (standard engineering tables). */
+    private const BOX_DRAG = 1.05;
+
+    private const WHEELS = 4;
+    private const AXLES = 2;
+
+    /** @param array<string, float> $values SI, by the value of every Setting */
+    private function __construct(private array $values) {}
+
+    /**
+     * @param array<string, float> $values SI, by the value of a Setting; the usual ones where left out
+     *
+     * @throws OutOfRange
+     */
+    public static function of(array $values): self
+    {
+        $all = [];
+        foreach (Setting::cases() as $setting) {
+            [$least, $greatest, $usual] = $setting->range();
+            $all[$setting->value] = OutOfRange::check($setting->label(), $values[$setting->value] ?? $usual, $least, $greatest);
+        }
+        $settings = new self($all);
+        // A balloon cannot be filled to less than it is, nor to more than it bears.
+        $relaxed = $settings->get(Setting::RelaxedDiameter);
+        OutOfRange::check(Setting::BalloonSize->label(), $settings->get(Setting::BalloonSize), $relaxed, 8 * $relaxed);
+
+        return $settings;
+    }
+
+    public function get(Setting $setting): float
+    {
+        return $this->values[$setting->value];
+    }
+
+    /** @throws OutOfRange */
+    public function with(Setting $setting, float $value): self
+    {
+        return self::of([$setting->value => $value] + $this->values);
+    }
+
+    /** @return array<string, float> those that differ from the usual ones */
+    public function unusual(): array
+    {
+        return array_filter($this->values, static fn(float $value, string $key): bool => $value !== Setting::from($key)->range()[2], ARRAY_FILTER_USE_BOTH);
+    }
+
+    /** f as measured, or else as the parts make it. */
+    public function rollingCoefficient(): float
+    {
+        $measured = $this->get(Setting::MeasuredFriction);
+
+        return $measured > 0.0 ? $measured : FrictionEstimate::coefficient(
+            $this->get(Setting::WheelLoss) + $this->get(Setting::SurfaceLoss),
+            $this->get(Setting::BearingFriction),
+            $this->get(Setting::AxleDiameter),
+            $this->get(Setting::WheelDiameter),
+            self::WHEELS * $this->get(Setting::WheelMass) + ($this->get(Setting::SpinningWheels) > 0.0 ? 0.0 : self::AXLES * $this->get(Setting::AxleMass)),
+            $this->get(Setting::Mass),
+        );
+    }
+
+    public function frictionIsMeasured(): bool
+    {
+        return $this->get(Setting::MeasuredFriction) > 0.0;
+    }
+
+    /**
+     * @param float $friction factor on the rolling coefficient, to see what an error in it does
+     * @param float $pressure factor on the balloon's pressure, likewise
+     *
+     * @throws OutOfRange
+     */
+    public function design(float $friction = 1.0, float $pressure = 1.0): Design
+    {
+        $length = $this->get(Setting::TubeLength);
+        $tubes = [];
+        foreach ([Setting::WidestBore, Setting::WiderBore, Setting::Bore] as $setting) {
+            if ($this->get($setting) > 0.0) {
+                $tubes[] = new Tube($this->get($setting), $length);
+            }
+        }
+
+        return new Design(
+            new Balloon(
+                $this->get(Setting::RelaxedDiameter),
+                $this->get(Setting::Film),
+                $this->get(Setting::BalloonSize),
+                (int) $this->get(Setting::Balloons),
+                300_000.0 * $pressure,
+            ),
+            new Nozzle($tubes, (int) $this->get(Setting::Outlets), angleDeg: $this->get(Setting::Angle)),
+            new Vehicle(
+                $this->get(Setting::Mass),
+                min(1.0, max(0.0005, $friction * $this->rollingCoefficient())),
+                self::WHEELS * $this->get(Setting::WheelMass) * $this->get(Setting::WheelInertia),
+                $this->get(Setting::Breakaway),
+                // What the wind meets: the chassis, and the upper half of the wheels below it.
+                self::BOX_DRAG * $this->get(Setting::ChassisWidth) * ($this->get(Setting::ChassisHeight) + $this->get(Setting::WheelDiameter) / 2),
+            ),
+            new Air($this->get(Setting::Temperature)),
+            $this->get(Setting::StartSpeed),
+        );
+    }
+}
