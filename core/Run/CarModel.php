@@ -18,6 +18,10 @@ use Skivo\Core\Rolling\WheelMount;
  */
 final readonly class CarModel
 {
+    /** The bores of stepped tubes before the last. Common practice, no source. */
+    public const STEPPED_WIDER_M = 0.0095;
+    public const STEPPED_WIDEST_M = 0.0127;
+
     /** What a pump stroke holds where nobody has measured it (m³): from memory, a hand balloon pump. */
     private const STROKE_M3 = 0.00025;
 
@@ -41,10 +45,9 @@ final readonly class CarModel
             $origins[$setting->value] = $origin;
         };
         $measured = static fn(Setting $setting, Choice $choice) => $set($setting, $car->number($choice), Origin::Measured);
-        /** @param array<string, Setting> $fields */
-        $part = static function (PartKind $kind, ?string $name, array $fields) use ($catalogue, $set): ?Part {
+        $part = static function (PartKind $kind, ?string $name) use ($catalogue, $set): ?Part {
             $found = $catalogue->named($kind, $name);
-            foreach ($fields as $key => $setting) {
+            foreach (self::settingsOf($kind) as $key => $setting) {
                 $set($setting, ($found ?? $catalogue->usual($kind))->value($key), $found === null ? Origin::Assumed : Origin::Catalogue);
             }
 
@@ -59,11 +62,10 @@ final readonly class CarModel
         if ($car->kind(Choice::WheelMount) !== null) {
             $set(Setting::SpinningWheels, $car->kind(Choice::WheelMount) === WheelMount::Spinning->value ? 1.0 : 0.0, Origin::Measured);
         }
-        $nozzle = $part(PartKind::Nozzle, $car->kind(Choice::NozzleKind), ['bore_m' => Setting::Bore, 'length_m' => Setting::TubeLength]);
+        $nozzle = $part(PartKind::Nozzle, $car->kind(Choice::NozzleKind));
         if ($nozzle?->isCalled('stepped tubes') === true) {
-            // Bores 12.7 and 9.5 mm before the last: common practice, no source.
-            $set(Setting::WiderBore, 0.0095, Origin::Catalogue);
-            $set(Setting::WidestBore, 0.0127, Origin::Catalogue);
+            $set(Setting::WiderBore, self::STEPPED_WIDER_M, Origin::Catalogue);
+            $set(Setting::WidestBore, self::STEPPED_WIDEST_M, Origin::Catalogue);
         }
 
         $balloon = self::balloon($car, $catalogue);
@@ -75,10 +77,10 @@ final readonly class CarModel
         $set(Setting::BalloonSize, $size === null ? null : ($car->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size), Origin::Measured);
         $set(Setting::BalloonSize, $strokes === null ? null : (6 / M_PI * ($strokes * self::STROKE_M3 + M_PI / 6 * $balloon->value('relaxed_m') ** 3)) ** (1 / 3), Origin::Assumed);
 
-        $part(PartKind::Wheel, $car->kind(Choice::WheelKind), ['diameter_m' => Setting::WheelDiameter, 'mass_kg' => Setting::WheelMass, 'inertia_factor' => Setting::WheelInertia, 'rolling_loss' => Setting::WheelLoss]);
-        $part(PartKind::Bearing, null, ['axle_m' => Setting::AxleDiameter, 'friction' => Setting::BearingFriction, 'axle_mass_kg' => Setting::AxleMass]);
-        $part(PartKind::Chassis, $car->kind(Choice::Chassis), ['width_m' => Setting::ChassisWidth, 'length_m' => Setting::ChassisLength, 'height_m' => Setting::ChassisHeight]);
-        $part(PartKind::Surface, $car->kind(Choice::Surface) ?? $surface, ['added_loss' => Setting::SurfaceLoss]);
+        $part(PartKind::Wheel, $car->kind(Choice::WheelKind));
+        $part(PartKind::Bearing, null);
+        $part(PartKind::Chassis, $car->kind(Choice::Chassis));
+        $part(PartKind::Surface, $car->kind(Choice::Surface) ?? $surface);
 
         // The filled balloon must lie within what its rubber bears, whatever was typed.
         $relaxed = $values[Setting::RelaxedDiameter->value];
@@ -89,6 +91,23 @@ final readonly class CarModel
         }
 
         return new self(Settings::of($values), $origins);
+    }
+
+    /**
+     * The settings that a kind of part in the catalogue gives values to.
+     *
+     * @return array<string, Setting> by the part's own field
+     */
+    public static function settingsOf(PartKind $kind): array
+    {
+        return match ($kind) {
+            PartKind::Balloon => ['relaxed_m' => Setting::RelaxedDiameter, 'film_m' => Setting::Film],
+            PartKind::Nozzle => ['bore_m' => Setting::Bore, 'length_m' => Setting::TubeLength],
+            PartKind::Wheel => ['diameter_m' => Setting::WheelDiameter, 'mass_kg' => Setting::WheelMass, 'inertia_factor' => Setting::WheelInertia, 'rolling_loss' => Setting::WheelLoss],
+            PartKind::Bearing => ['axle_m' => Setting::AxleDiameter, 'friction' => Setting::BearingFriction, 'axle_mass_kg' => Setting::AxleMass],
+            PartKind::Chassis => ['width_m' => Setting::ChassisWidth, 'length_m' => Setting::ChassisLength, 'height_m' => Setting::ChassisHeight],
+            PartKind::Surface => ['added_loss' => Setting::SurfaceLoss],
+        };
     }
 
     public function count(Origin $origin): int

@@ -4,6 +4,7 @@ import { attachEntry } from './entry.js';
 import { attachKeys } from './keys.js';
 import { attachMenus } from './menu.js';
 import { attachTimes } from './times.js';
+import { attachWhatIf } from './what-if.js';
 
 document.documentElement.classList.add('js');
 
@@ -13,3 +14,4 @@ attachEntry(document);
 attachKeys(document);
 attachMenus(document);
 attachTimes(document);
+attachWhatIf(document);

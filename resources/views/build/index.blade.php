@@ -44,6 +44,7 @@
                     </div>
                     <div class="actions !gap-1 justify-end">
                         <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}" aria-label="{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}: {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}</a>
+                        @if ($car !== null && ! $car->choices->isEmpty())<a class="button plain" href="{{ route('what-if.show', [$challenge, 'car' => $car->id]) }}" aria-label="What if: {{ $group->name }}">What if</a>@endif
                         <a class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}" aria-label="Name, mark: {{ $group->name }}">Name, mark</a>
                     </div>
                 </div>

@@ -36,6 +36,8 @@
                         @if ($challenge?->exists)
                             <a href="{{ route('runs.index', $challenge) }}">Every run on record</a>
                             <a href="{{ route('sheet.show', $challenge) }}">Class sheet (CSV)</a>
+                            <a href="{{ route('what-if.show', $challenge) }}">What if…</a>
+                            <a href="{{ route('parts.index', $challenge) }}">Parts list</a>
                         @endif
                         <button type="button" data-show-keys>Keys</button>
                         <a href="{{ route('account.edit') }}">Account</a>

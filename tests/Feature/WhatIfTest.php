@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\OwnPart;
+use Opis\JsonSchema\Validator;
+use Skivo\Core\Run\DesignReader;
+use Skivo\Core\Run\RunReport;
+use Skivo\Core\Run\Simulator;
+use Tests\Scenario;
+
+final class WhatIfTest extends FeatureTestCase
+{
+    private const DESIGN = '{"balloon":{"relaxed_diameter_m":0.06,"film_thickness_m":0.00025,"inflated_diameter_m":0.2},'
+        . '"nozzle":{"segments":[{"bore_m":0.006,"length_m":0.15}]},"car":{"mass_kg":0.06,"rolling_coefficient":0.03}}';
+
+    public function testTheBenchOpensWithAUsualCarOrAGroups(): void
+    {
+        $challenge = $this->class();
+        $car = $challenge->groups()->where('name', 'Halyard')->sole()->cars()->sole();
+
+        $this->get("/challenges/{$challenge->id}/what-if")->assertOk()->assertSee('Halyard')->assertSee('"designs":{"a":""', false);
+        $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()
+            ->assertSee('2 of 27 values measured', false)->assertSee('bore:0.009')->assertSee('Which is which');
+        $this->get("/challenges/{$challenge->id}/what-if?a=bore:0.007&b=nonsense&c=bore:9")->assertOk()->assertSee('"designs":{"a":"bore:0.007"}', false);
+    }
+
+    public function testADesignIsRunInTheUnitsOfTheClass(): void
+    {
+        $challenge = $this->class();
+        $answer = $this->getJson("/challenges/{$challenge->id}/what-if/run?d=bore:0.008,mass:0.05")->assertOk()->json();
+        $run = Simulator::run(\App\Reading\WhatIf::read('bore:0.008,mass:0.05')->design());
+
+        self::assertEqualsWithDelta($run->distanceM * 100, $answer['distance'], 0.01);
+        self::assertLessThan($answer['distance'], $answer['low']);
+        self::assertGreaterThan($answer['distance'], $answer['high']);
+        self::assertStringContainsString('push', $answer['said'][0][0]);
+        self::assertCount(122, $answer['trajectory']);
+
+        $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
+        self::assertEqualsWithDelta($run->distanceM / 0.0254, $this->getJson("/challenges/{$challenge->id}/what-if/run?d=bore:0.008,mass:0.05")->json('distance'), 0.01);
+    }
+
+    public function testASchoolIsRightForTheCarInHand(): void
+    {
+        $challenge = $this->class();
+        $said = fn(string $design): string => json_encode($this->getJson("/challenges/{$challenge->id}/what-if/run?d={$design}")->json('said'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+
+        self::assertStringContainsString('Rolling takes most of the push', $said('f:0.1'));
+        self::assertStringContainsString('a wider nozzle helps', $said('f:0.1'));
+        self::assertStringContainsString('Air takes most of the push', $said('f:0.004,mass:0.02,size:0.3'));
+        self::assertStringContainsString('It does not start.', $said('f:0.4,mass:0.3'));
+    }
+
+    public function testADesignThatCannotBeIsSaid(): void
+    {
+        $challenge = $this->class();
+        $this->getJson("/challenges/{$challenge->id}/what-if/run?d=bore:9")->assertStatus(422)->assertJsonPath('message', 'Nozzle bore must be from 0.002 to 0.02; it is 9.');
+        $this->getJson("/challenges/{$challenge->id}/what-if/run?d=wings:2")->assertStatus(422);
+        $this->getJson("/challenges/{$challenge->id}/what-if/sweep?d=bore:NAN")->assertStatus(422);
+    }
+
+    public function testSweeps(): void
+    {
+        $challenge = $this->class();
+        $curve = $this->getJson("/challenges/{$challenge->id}/what-if/sweep?x=mass")->assertOk()->json();
+        self::assertCount(40, $curve['curve']);
+        self::assertSame('Mass, ready to run, g', $curve['xLabel']);
+        self::assertNotSame([], $curve['sensitivities']);
+
+        $field = $this->getJson("/challenges/{$challenge->id}/what-if/sweep?x=bore&y=mass")->assertOk()->json();
+        self::assertCount(18 * 12, $field['distances']);
+        self::assertStringContainsString(' and ', $field['best']['shown']);
+    }
+
+    public function testAPartOfOnesOwnServesTheModel(): void
+    {
+        $challenge = $this->class();
+        $path = "/challenges/{$challenge->id}/parts";
+        $part = ['kind' => 'wheel', 'name' => 'Bottle caps', 'diameter_m' => '2,9 cm', 'mass_kg' => '2', 'inertia_factor' => '0.7', 'rolling_loss' => '0,02'];
+        $this->post($path, $part)->assertSessionHasNoErrors();
+        $this->post($path, $part)->assertSessionHasErrors('name');
+        $this->post($path, ['name' => 'Others', 'mass_kg' => '2 m', 'rolling_loss' => '7'] + $part)->assertSessionHasErrors(['mass_kg', 'rolling_loss']);
+
+        $own = OwnPart::query()->where('challenge_id', $challenge->id)->sole();
+        self::assertSame(0.029, $own->values['diameter_m']);
+        $this->get($path)->assertSee('your own')->assertSee('from memory');
+        self::assertSame(0.02, $challenge->catalogue()->named($own->kind, 'bottle caps')?->value('rolling_loss'));
+        $this->delete("{$path}/{$own->id}")->assertSessionHasNoErrors();
+        self::assertSame(0.006, $challenge->catalogue()->named($own->kind, 'bottle caps')?->value('rolling_loss'));
+    }
+
+    public function testPartsOfAnotherChallengeAreLeftAlone(): void
+    {
+        $foreign = Scenario::challenge($this->educator);
+        $part = $foreign->ownParts()->create(['kind' => 'surface', 'name' => 'Ice', 'values' => ['added_loss' => 0.0], 'origin' => 'your own']);
+
+        $this->delete('/challenges/' . $this->class()->id . "/parts/{$part->id}")->assertNotFound();
+        self::assertTrue($part->exists());
+    }
+
+    public function testTheCommandRunsADesign(): void
+    {
+        [$status, $said] = $this->simulate(self::DESIGN);
+        self::assertSame(0, $status, $said);
+        $report = json_decode($said, true, 16, JSON_THROW_ON_ERROR);
+        self::assertEqualsWithDelta(Simulator::run(DesignReader::read(self::DESIGN))->distanceM, $report['distance_m'], 1e-9);
+        self::assertArrayNotHasKey('trajectory', $report);
+        self::assertCount(122, json_decode($this->simulate(self::DESIGN, '--trajectory')[1], true, 16, JSON_THROW_ON_ERROR)['trajectory']);
+
+        foreach (['{"balloon":{}}' => 'nozzle is missing', '' => 'not JSON', str_replace('0.06,"rolling', '60,"rolling', self::DESIGN) => 'car.mass_kg must be from'] as $design => $message) {
+            [$status, $said] = $this->simulate((string) $design);
+            self::assertSame(2, $status);
+            self::assertStringContainsString($message, $said);
+        }
+        self::assertSame(2, $this->simulate(self::DESIGN, '--fast')[0]);
+    }
+
+    public function testTheSchemasDescribeWhatGoesInAndOut(): void
+    {
+        $validator = new Validator();
+        $schema = static fn(string $name): string => (string) file_get_contents(dirname(__DIR__, 2) . "/docs/{$name}.schema.json");
+        $run = json_decode(json_encode(RunReport::of(Simulator::run(DesignReader::read(self::DESIGN), withTrajectory: true)), JSON_THROW_ON_ERROR), false);
+
+        self::assertTrue($validator->validate(json_decode(self::DESIGN), $schema('design'))->isValid());
+        self::assertTrue($validator->validate($run, $schema('run'))->isValid());
+        foreach ([['"mass_kg":0.06', '"mass_kg":60'], ['"bore_m":0.006', '"bore_m":"6"'], ['"mass_kg"', '"weight"']] as [$part, $instead]) {
+            self::assertFalse($validator->validate(json_decode(str_replace($part, $instead, self::DESIGN)), $schema('design'))->isValid());
+        }
+        unset($run->distance_m);
+        self::assertFalse($validator->validate($run, $schema('run'))->isValid());
+    }
+
+    /** @return array{int, string} */
+    private function simulate(string $design, string ...$options): array
+    {
+        $process = proc_open([dirname(__DIR__, 2) . '/bin/skivo', 'simulate', '-', ...$options], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        self::assertIsResource($process);
+        fwrite($pipes[0], $design);
+        fclose($pipes[0]);
+        $said = stream_get_contents($pipes[1]) . stream_get_contents($pipes[2]);
+
+        return [proc_close($process), $said];
+    }
+}
