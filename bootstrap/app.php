@@ -8,6 +8,9 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Routing\Middleware\ValidateSignature;
+use Illuminate\Support\Facades\Route;
 
 // Everything written at run time lives in one folder, so that the tests, the bench and the served
 // application can each have their own. bin/skivo names it.
@@ -20,6 +23,8 @@ foreach (['CONFIG', 'EVENTS', 'PACKAGES', 'ROUTES', 'SERVICES'] as $cache) {
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__ . '/../routes/web.php',
+        then: static fn() => Route::middleware([ValidateSignature::relative(['d', 'x', 'y']), SubstituteBindings::class, SendSecurityHeaders::class])
+            ->group(__DIR__ . '/../routes/model.php'),
     )
     ->withMiddleware(function (Middleware $middleware): void {
         // Every page is same-origin.

@@ -152,6 +152,7 @@ prepare_var() {
     [ -n "$(setting APP_KEY)" ] || set_setting APP_KEY "base64:$(php -r 'echo base64_encode(random_bytes(32));')"
     [ -n "$(setting DB_PASSWORD)" ] || set_setting DB_PASSWORD "$(random_word)"
     set_setting APP_ENV "$1"
+    set_setting DB_PERSISTENT true
 }
 
 # ---------------------------------------------------------------- the database cluster

@@ -72,8 +72,6 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
         Route::controller(WhatIfController::class)->prefix('what-if')->name('what-if.')->group(function (): void {
             Route::get('', 'show')->name('show');
-            Route::get('run', 'run')->name('run');
-            Route::get('sweep', 'sweep')->name('sweep');
         });
 
         Route::controller(PartController::class)->prefix('parts')->name('parts.')->group(function (): void {

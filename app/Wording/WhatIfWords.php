@@ -34,19 +34,19 @@ final readonly class WhatIfWords
             Regime::Air => new Sentence('Air takes most of the push', "({$air} %). Speed is expensive here: a gentler, longer push and a smaller front go farther."),
             Regime::Both => new Sentence('Rolling and air share the push', "({$rolling} % and {$air} %), so neither school is right by itself: try both ways."),
         };
-        $stored = $energy->stored > 0.0 ? number_format(100 * $energy->thrustWork / $energy->stored, 1) : null;
 
         return array_values(array_filter([
             $first,
-            $run->moves ? new Sentence('On this car', $this->schools() . '.') : null,
-            $run->moves && $stored !== null ? new Sentence('', '', "Only {$stored} % of the energy given up by the balloon moves the car; the jet takes the rest.") : null,
             $run->moves && $run->balloonEmpty === null ? new Sentence('', 'It stops while the balloon still blows.') : null,
         ]));
     }
 
-    /** What one step of each of the disputed choices would do. */
-    private function schools(): string
+    /** What one step of each of the disputed choices would do; null for a car that does not start. */
+    public function schools(): ?Sentence
     {
+        if (!$this->prediction->run->moves) {
+            return null;
+        }
         $metric = $this->units === UnitSystem::Metric;
         $said = [];
         foreach ([
@@ -67,7 +67,7 @@ final readonly class WhatIfWords
                 : 'the ' . mb_strtolower($setting->label()) . ' is about right';
         }
 
-        return Lists::and($said);
+        return new Sentence('On this car', Lists::and($said) . '.');
     }
 
     private function change(Setting $setting, float $step): ?float

@@ -42,7 +42,8 @@ final readonly class CarModel
             }
             [$least, $greatest] = $setting->range();
             $values[$setting->value] = max($least, min($greatest, $value));
-            $origins[$setting->value] = $origin;
+            // A measured value that the bench does not reach is replaced by the nearest that it does.
+            $origins[$setting->value] = $values[$setting->value] === $value ? $origin : Origin::Assumed;
         };
         $measured = static fn(Setting $setting, Choice $choice) => $set($setting, $car->number($choice), Origin::Measured);
         $part = static function (PartKind $kind, ?string $name) use ($catalogue, $set): ?Part {

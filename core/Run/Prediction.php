@@ -19,7 +19,7 @@ final readonly class Prediction
     /** Balloons of one bag differ in pressure by about a fifth. From memory. */
     public const PRESSURE = 0.2;
 
-    private const ROUGHLY = 1e-4;
+    private const ROUGHLY = 1e-3;
 
     private function __construct(
         public Settings $settings,

@@ -220,24 +220,35 @@ final class Simulator
         $stages = [$slopes];
         $at = $state;
         for ($stage = 1; $stage < 7; $stage++) {
-            $weights = self::A[$stage];
-            // The integrals feed nothing back, so only the last stage needs them.
-            $components = $stage === 6 ? self::COMPONENTS : self::CONTROLLED;
-            for ($i = 0; $i < $components; $i++) {
-                $sum = 0.0;
-                for ($j = 0; $j < $stage; $j++) {
-                    $sum += $weights[$j] * $stages[$j][$i];
-                }
-                $at[$i] = $state[$i] + $step * $sum;
+            $distance = $speed = $sigma = 0.0;
+            foreach (self::A[$stage] as $j => $weight) {
+                $slope = $stages[$j];
+                $distance += $weight * $slope[0];
+                $speed += $weight * $slope[1];
+                $sigma += $weight * $slope[2];
             }
+            $at[0] = $state[0] + $step * $distance;
+            $at[1] = $state[1] + $step * $speed;
+            $at[2] = $state[2] + $step * $sigma;
             $stages[] = $this->slopes($at);
         }
-        $squares = 0.0;
-        for ($i = 0; $i < self::CONTROLLED; $i++) {
-            $miss = 0.0;
-            for ($j = 0; $j < 7; $j++) {
-                $miss += self::ERROR[$j] * $stages[$j][$i];
+        // The integrals feed nothing back, so they wait for the end of the step.
+        for ($i = self::CONTROLLED; $i < self::COMPONENTS; $i++) {
+            $sum = 0.0;
+            foreach (self::A[6] as $j => $weight) {
+                $sum += $weight * $stages[$j][$i];
             }
+            $at[$i] = $state[$i] + $step * $sum;
+        }
+        $misses = [0.0, 0.0, 0.0];
+        foreach (self::ERROR as $j => $weight) {
+            $slope = $stages[$j];
+            $misses[0] += $weight * $slope[0];
+            $misses[1] += $weight * $slope[1];
+            $misses[2] += $weight * $slope[2];
+        }
+        $squares = 0.0;
+        foreach ($misses as $i => $miss) {
             // Below a millimetre and a millimetre a second nobody asks for more digits.
             $scale = $this->tolerance * max(1e-3, abs($state[$i]), abs($at[$i]));
             $squares += ($step * $miss / $scale) ** 2;
@@ -366,11 +377,22 @@ final class Simulator
     private function component(array $state, array $stages, float $step, float $share, int $component): float
     {
         $sum = 0.0;
-        foreach (self::DENSE as $stage => [$p1, $p2, $p3, $p4]) {
-            $sum += $stages[$stage][$component] * $share * ($p1 + $share * ($p2 + $share * ($p3 + $share * $p4)));
+        foreach (self::denseWeights($share) as $stage => $weight) {
+            $sum += $weight * $stages[$stage][$component];
         }
 
         return $state[$component] + $step * $sum;
+    }
+
+    /** @return list<float> of the seven slopes, at a share of the step */
+    private static function denseWeights(float $share): array
+    {
+        $weights = [];
+        foreach (self::DENSE as [$p1, $p2, $p3, $p4]) {
+            $weights[] = $share * ($p1 + $share * ($p2 + $share * ($p3 + $share * $p4)));
+        }
+
+        return $weights;
     }
 
     /**
@@ -381,10 +403,15 @@ final class Simulator
      */
     private function interpolate(array $state, array $stages, float $step, float $share): array
     {
-        return array_map(
-            fn(int $component): float => $this->component($state, $stages, $step, $share, $component),
-            range(0, self::COMPONENTS - 1),
-        );
+        $distance = $speed = $sigma = 0.0;
+        foreach (self::denseWeights($share) as $stage => $weight) {
+            $slope = $stages[$stage];
+            $distance += $weight * $slope[0];
+            $speed += $weight * $slope[1];
+            $sigma += $weight * $slope[2];
+        }
+
+        return [$state[0] + $step * $distance, $state[1] + $step * $speed, $state[2] + $step * $sigma];
     }
 
     /**
@@ -424,7 +451,7 @@ final class Simulator
         $peak = max($state[1], $next[1]);
         if ($stages[0][1] > 0.0 && $stages[6][1] < 0.0) {
             [$low, $high] = [0.0, 1.0];
-            for ($i = 0; $i < 40; $i++) {
+            for ($i = 0; $i < 18; $i++) {
                 [$left, $right] = [$low + ($high - $low) / 3, $high - ($high - $low) / 3];
                 if ($this->component($state, $stages, $step, $left, 1) < $this->component($state, $stages, $step, $right, 1)) {
                     $low = $left;

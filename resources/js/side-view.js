@@ -3,7 +3,7 @@ import { svg } from './tape.js';
 /** The car from the side, to scale; lengths come in metres, x forward, y up from the floor. */
 export function drawSide(holder, { view, shown, moves }) {
     const width = holder.clientWidth;
-    const height = 236;
+    const height = 208;
     const { balloon, chassis, tubes } = view;
     const left = Math.min(...tubes.map((tube) => tube.x), chassis.x) - 0.09;
     const right = Math.max(balloon.x + balloon.r, chassis.x + chassis.length) + 0.02;

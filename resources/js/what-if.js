@@ -26,7 +26,7 @@ export function attachWhatIf(root) {
     const find = (name) => bench.querySelector(`[data-${name}]`);
     const values = () => designs.get(on);
 
-    const ask = asker((letter) => `${page.run}?d=${encodeURIComponent(write(designs.get(letter), settings))}`, (letter, answer, fault) => {
+    const ask = asker((letter) => `${page.run}&d=${encodeURIComponent(write(designs.get(letter), settings))}`, (letter, answer, fault) => {
         const complaint = find('fault');
         complaint.hidden = fault === null;
         complaint.textContent = fault ?? '';
@@ -36,9 +36,10 @@ export function attachWhatIf(root) {
         show();
     });
     let sweepTimer = 0;
-    const askSweep = asker(() => `${page.sweep}?d=${encodeURIComponent(write(values(), settings))}&x=${page.along}&y=${page.across}`, (_, answer, fault) => {
+    const askSweep = asker(() => `${page.sweep}&d=${encodeURIComponent(write(values(), settings))}&x=${page.along}&y=${page.across}`, (_, answer, fault) => {
         if (fault === null) {
             drawSweep(answer);
+            find('schools').replaceChildren(...(answer.schools === null ? [] : [sentence(answer.schools)]));
         }
     });
 
@@ -171,7 +172,8 @@ export function attachWhatIf(root) {
             ? `${answer.shown.band}, from what is not measured. ${answer.shown.time} to the stop.`
             : `Push at the start ${answer.shown.thrust}, and it does not suffice.`;
         find('friction').textContent = answer.frictionMeasured ? `f = ${answer.shown.friction}, measured` : `f = ${answer.shown.friction}, from the parts; measure it and set it above`;
-        find('said').replaceChildren(...answer.said.map(sentence), sentence(['', '', answer.touches
+        find('said').replaceChildren(...answer.said.map(sentence));
+        find('clearance').replaceChildren(sentence(['', '', answer.touches
             ? `Drawn to scale: the balloon touches the wheels, by ${answer.shown.wheels}.`
             : `Drawn to scale: the balloon clears the floor by ${answer.shown.floor} and the wheels by ${answer.shown.wheels}.`]));
         drawSide(find('side'), answer);
@@ -250,7 +252,8 @@ export function attachWhatIf(root) {
             const high = Math.min(x.range()[1], x(other.high));
             svg('path', { d: `M${low} ${at}H${high}M${low} ${at - 5}v10M${high} ${at - 5}v10`, class: 'band-line' }, canvas);
             svg('circle', { cx: x(other.distance), cy: at, r: 6, fill: letter === on ? 'var(--color-do)' : 'var(--color-ink-2)' }, canvas);
-            svg('text', { x: left + 6, y: at - 4, class: 'plain-text' }, canvas).textContent = `${other.shown.distance} (${other.shown.band})`;
+            const before = high > width - 230;
+            svg('text', { x: before ? Math.min(low, x(other.distance)) - 12 : high + 12, y: at + 5, 'text-anchor': before ? 'end' : 'start', class: 'plain-text' }, canvas).textContent = `${other.shown.distance} (${other.shown.band})`;
         });
         holder.replaceChildren(canvas);
     }
@@ -324,14 +327,16 @@ export function attachWhatIf(root) {
     }
 
     function drawContours(canvas, sweep, x, y) {
-        const across = sweep.x.length;
-        const values = sweep.distances.map((far) => far ?? -1);
+        // One row and column more on every side, like their neighbours: contours close beyond the edge, not at it.
+        const [across, down] = [sweep.x.length + 2, sweep.y.length + 2];
+        const inner = (at, count) => Math.min(count - 1, Math.max(0, at - 1));
+        const values = Array.from({ length: across * down }, (_, index) => sweep.distances[inner(Math.floor(index / across), sweep.y.length) * sweep.x.length + inner(index % across, sweep.x.length)] ?? -1);
         const most = Math.max(...values, 1);
         const levels = Array.from({ length: 9 }, (_, index) => (most * index) / 9);
         const shade = scaleLinear([0, most], ['#f5efe3', '#0a626c']);
-        const within = (at, count) => Math.min(count - 0.5, Math.max(0.5, at)) - 0.5;
-        const place = ([cx, cy]) => [x(sweep.x[0] + (within(cx, across) / (across - 1)) * (sweep.x[across - 1] - sweep.x[0])), y(sweep.y[0] + (within(cy, sweep.y.length) / (sweep.y.length - 1)) * (sweep.y[sweep.y.length - 1] - sweep.y[0]))];
-        for (const contour of contours().size([across, sweep.y.length]).thresholds(levels)(values)) {
+        const share = (at, count) => Math.min(1, Math.max(0, (at - 1.5) / (count - 1)));
+        const place = ([cx, cy]) => [[cx, sweep.x, x], [cy, sweep.y, y]].map(([at, ends, scale]) => scale(ends[0] + share(at, ends.length) * (ends[ends.length - 1] - ends[0])));
+        for (const contour of contours().size([across, down]).thresholds(levels)(values)) {
             const d = contour.coordinates.flatMap((polygon) => polygon.map((ring) => `M${ring.map((point) => place(point).map((each) => each.toFixed(1)).join(',')).join('L')}Z`)).join('');
             svg('path', { d, class: 'contour', fill: shade(contour.value) }, canvas);
         }
@@ -377,7 +382,7 @@ function asker(address, answered) {
         try {
             const response = await fetch(address(kind), { headers: { Accept: 'application/json' } });
             const body = await response.json();
-            answered(kind, response.ok ? body : null, response.ok ? null : body.message);
+            answered(kind, response.ok ? body : null, response.ok ? null : response.status === 403 ? 'This page lay open too long. Reload it: the address holds the designs.' : body.message);
         } catch {
             answered(kind, null, 'The server does not answer. Check the connection; the design is kept in the address.');
         }

@@ -39,7 +39,7 @@ final class WhatIfTest extends BrowserTestCase
             JS);
         $browser->settle()->settle();
         $expected = $browser->driver->executeAsyncScript(
-            'const done = arguments[0]; fetch(location.pathname + "/run?d=bore:0.008").then((r) => r.json()).then((b) => done(b.shown.distance))',
+            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).run + "&d=bore:0.008").then((r) => r.json()).then((b) => done(b.shown.distance))',
         );
         self::assertSame(str_replace("\u{00A0}", ' ', $expected), $browser->text('[data-number]'));
     }

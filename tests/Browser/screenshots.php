@@ -22,7 +22,11 @@ try {
     $browser->size(1280, 800)->visit("{$class}/findings?against=bore")->screenshot("{$folder}/findings.png");
     $browser->visit("{$class}/findings?against=nozzle-kind")->screenshot("{$folder}/findings-kinds.png");
     $browser->visit("{$class}/groups")->screenshot("{$folder}/build.png");
-    $browser->press('Change car')->screenshot("{$folder}/car.png");
+    $browser->visit("{$class}/what-if?a=&b=bore:0.00635,wider:0.0095,widest:0.0127,tube:0.08,size:0.24,mass:0.045&x=bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
+    $browser->driver->executeScript('document.querySelector("#sweep-title").scrollIntoView()');
+    $browser->screenshot("{$folder}/what-if-sweep.png");
+    $browser->visit("{$class}/parts")->screenshot("{$folder}/parts.png");
+    $browser->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
     $browser->visit("{$class}/plan")->screenshot("{$folder}/plan.png");
     $browser->visit("{$class}/runs")->screenshot("{$folder}/runs.png");
     $browser->visit("{$class}/sheet")->screenshot("{$folder}/class-sheet.png");

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Routing\Middleware\ValidateSignature;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Illuminate\Support\Str;
@@ -20,6 +21,10 @@ final class AccessTest extends FeatureTestCase
                 continue;
             }
             $middleware = $route->gatherMiddleware();
+            if (str_starts_with($route->uri(), 'what-if/')) {
+                self::assertNotSame([], array_filter($middleware, static fn($each): bool => is_string($each) && str_starts_with($each, ValidateSignature::class)), $route->uri());
+                continue;
+            }
             self::assertContains('auth', $middleware, $route->uri());
             self::assertNotSame([], array_filter($middleware, static fn($each): bool => is_string($each) && str_starts_with($each, 'can:')), $route->uri());
             $checked++;

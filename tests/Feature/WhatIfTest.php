@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Challenge;
 use App\Models\OwnPart;
+use Illuminate\Support\Facades\URL;
+use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use Skivo\Core\Run\DesignReader;
 use Skivo\Core\Run\RunReport;
@@ -30,7 +33,7 @@ final class WhatIfTest extends FeatureTestCase
     public function testADesignIsRunInTheUnitsOfTheClass(): void
     {
         $challenge = $this->class();
-        $answer = $this->getJson("/challenges/{$challenge->id}/what-if/run?d=bore:0.008,mass:0.05")->assertOk()->json();
+        $answer = $this->ask($challenge, 'run', 'd=bore:0.008,mass:0.05')->assertOk()->json();
         $run = Simulator::run(\App\Reading\WhatIf::read('bore:0.008,mass:0.05')->design());
 
         self::assertEqualsWithDelta($run->distanceM * 100, $answer['distance'], 0.01);
@@ -40,16 +43,16 @@ final class WhatIfTest extends FeatureTestCase
         self::assertCount(122, $answer['trajectory']);
 
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
-        self::assertEqualsWithDelta($run->distanceM / 0.0254, $this->getJson("/challenges/{$challenge->id}/what-if/run?d=bore:0.008,mass:0.05")->json('distance'), 0.01);
+        self::assertEqualsWithDelta($run->distanceM / 0.0254, $this->ask($challenge, 'run', 'd=bore:0.008,mass:0.05')->json('distance'), 0.01);
     }
 
     public function testASchoolIsRightForTheCarInHand(): void
     {
         $challenge = $this->class();
-        $said = fn(string $design): string => json_encode($this->getJson("/challenges/{$challenge->id}/what-if/run?d={$design}")->json('said'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        $said = fn(string $design): string => json_encode($this->ask($challenge, 'run', "d={$design}")->json('said'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
 
         self::assertStringContainsString('Rolling takes most of the push', $said('f:0.1'));
-        self::assertStringContainsString('a wider nozzle helps', $said('f:0.1'));
+        self::assertStringContainsString('a wider nozzle helps', $this->ask($challenge, 'sweep', 'd=f:0.1')->json('schools')[1]);
         self::assertStringContainsString('Air takes most of the push', $said('f:0.004,mass:0.02,size:0.3'));
         self::assertStringContainsString('It does not start.', $said('f:0.4,mass:0.3'));
     }
@@ -57,20 +60,20 @@ final class WhatIfTest extends FeatureTestCase
     public function testADesignThatCannotBeIsSaid(): void
     {
         $challenge = $this->class();
-        $this->getJson("/challenges/{$challenge->id}/what-if/run?d=bore:9")->assertStatus(422)->assertJsonPath('message', 'Nozzle bore must be from 0.002 to 0.02; it is 9.');
-        $this->getJson("/challenges/{$challenge->id}/what-if/run?d=wings:2")->assertStatus(422);
-        $this->getJson("/challenges/{$challenge->id}/what-if/sweep?d=bore:NAN")->assertStatus(422);
+        $this->ask($challenge, 'run', 'd=bore:9')->assertStatus(422)->assertJsonPath('message', 'Nozzle bore must be from 0.002 to 0.02; it is 9.');
+        $this->ask($challenge, 'run', 'd=wings:2')->assertStatus(422);
+        $this->ask($challenge, 'sweep', 'd=bore:NAN')->assertStatus(422);
     }
 
     public function testSweeps(): void
     {
         $challenge = $this->class();
-        $curve = $this->getJson("/challenges/{$challenge->id}/what-if/sweep?x=mass")->assertOk()->json();
+        $curve = $this->ask($challenge, 'sweep', 'x=mass')->assertOk()->json();
         self::assertCount(40, $curve['curve']);
         self::assertSame('Mass, ready to run, g', $curve['xLabel']);
         self::assertNotSame([], $curve['sensitivities']);
 
-        $field = $this->getJson("/challenges/{$challenge->id}/what-if/sweep?x=bore&y=mass")->assertOk()->json();
+        $field = $this->ask($challenge, 'sweep', 'x=bore&y=mass')->assertOk()->json();
         self::assertCount(18 * 12, $field['distances']);
         self::assertStringContainsString(' and ', $field['best']['shown']);
     }
@@ -131,6 +134,22 @@ final class WhatIfTest extends FeatureTestCase
         }
         unset($run->distance_m);
         self::assertFalse($validator->validate($run, $schema('run'))->isValid());
+    }
+
+    public function testOnlyAPageThatWasOpenedMayAsk(): void
+    {
+        $this->getJson('/what-if/metric/run?d=')->assertForbidden();
+        $this->travel(25)->hours();
+        $old = URL::temporarySignedRoute('what-if.run', now()->subHour(), ['units' => 'metric'], false);
+        $this->getJson("{$old}&d=")->assertForbidden();
+    }
+
+    private function ask(Challenge $challenge, string $what, string $query): TestResponse
+    {
+        $page = (string) $this->get("/challenges/{$challenge->id}/what-if")->getContent();
+        self::assertSame(1, preg_match("~\"{$what}\":\"([^\"]+)\"~", $page, $found));
+
+        return $this->getJson(json_decode("\"{$found[1]}\"") . "&{$query}");
     }
 
     /** @return array{int, string} */

@@ -9,7 +9,7 @@ from scipy.optimize import brentq
 G = 9.80665
 
 
-def solve(design):
+def solve(design, method="DOP853", rtol=1e-10, atol=1e-13, fine=True):
     air = {"temperature_c": 20, "pressure_pa": 101325, "relative_humidity": 0.5, **design.get("air", {})}
     b = {"count": 1, "modulus_pa": 300000, "hardening": 0.1, "drag_coefficient": 0.47, **design["balloon"]}
     n = {"parallel": 1, "entry_loss": 0.5, "extra_loss": 0, "angle_deg": 0, **design["nozzle"]}
@@ -90,9 +90,9 @@ def solve(design):
             limp = {"time_s": 0.0, "distance_m": 0.0, "speed_m_s": v0}
             continue
         events = [stood_still, went_empty] if blowing else [stood_still]
-        run = solve_ivp(rhs(blowing), (time, time + 1e5), y, method="DOP853", rtol=1e-10, atol=1e-13, events=events, dense_output=True)
-        fine = run.sol(np.linspace(run.t[0], run.t[-1], 4001))[1]
-        peak = max(peak, float(fine.max()))
+        run = solve_ivp(rhs(blowing), (time, time + 1e5), y, method=method, rtol=rtol, atol=atol, events=events, dense_output=True)
+        if fine:
+            peak = max(peak, float(run.sol(np.linspace(run.t[0], run.t[-1], 4001))[1].max()))
         time, y, stopped = float(run.t[-1]), run.y[:, -1].copy(), len(run.t_events[0]) > 0
         if blowing and not stopped:
             y[2] = empty

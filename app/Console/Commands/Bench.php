@@ -14,12 +14,19 @@ use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Nozzle\Tube;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Run\Design;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Run\Simulator;
+use Skivo\Core\Run\Sweep;
 use Skivo\Core\Sheet\SheetReader;
 
 /**
@@ -33,6 +40,14 @@ final class Bench extends Command
     private const RUNS = 12;
 
     private const REQUESTS = 60;
+
+    private const CLIENTS = 8;
+
+    private const TURNS = 480;
+
+    private const DESIGNS = [
+        [], ['mass' => 0.03, 'f' => 0.008], ['bore' => 0.00635, 'wider' => 0.0095, 'widest' => 0.0127, 'tube' => 0.1], ['size' => 0.28, 'f' => 0.06], ['mass' => 0.12, 'bore' => 0.01],
+    ];
 
     protected $signature = 'skivo:bench {site : address of a server on a database that may be written to}';
 
@@ -52,7 +67,7 @@ final class Bench extends Command
         $static = $this->time($client, '/robots.txt');
         $this->line(sprintf('%d groups × %d runs, %d requests each, one after the other, warm. Times in ms.', self::GROUPS, self::RUNS, self::REQUESTS));
         $rows = [['static file', ...$this->figures($static), '1.0', '–']];
-        foreach (['class page' => '', 'findings' => '/findings', 'every run' => '/runs', 'groups' => '/groups'] as $name => $page) {
+        foreach (['class page' => '', 'findings' => '/findings', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups'] as $name => $page) {
             $path = "/challenges/{$challenge->id}{$page}";
             $times = $this->time($client, $path);
             $rows[] = [$name, ...$this->figures($times), number_format($this->quantile($times, 0.5) / $this->quantile($static, 0.5), 1), (string) $this->queries($kernel, $educator, $path)];
@@ -64,7 +79,84 @@ final class Bench extends Command
         $import->store($this->challenge($educator, 3), (new SheetReader(UnitSystem::Metric))->read($sheet));
         $this->line(sprintf('A class sheet of %d groups × 3 runs is read and stored in %.0f ms.', self::GROUPS, (hrtime(true) - $start) / 1e6));
 
+        $this->model();
+        $this->dragging($client, $challenge);
+
         return self::SUCCESS;
+    }
+
+    /** The run model by itself, and beside SciPy's solve_ivp on the same designs. */
+    private function model(): void
+    {
+        $designs = array_map(static fn(array $values) => Settings::of($values)->design(), self::DESIGNS);
+        $milliseconds = static function (callable $run, int $times): float {
+            $run();
+            $start = hrtime(true);
+            for ($i = 0; $i < $times; $i++) {
+                $run();
+            }
+
+            return (hrtime(true) - $start) / 1e6 / $times;
+        };
+        $each = $milliseconds(static fn() => array_map(static fn($design) => Simulator::run($design), $designs), 40) / count($designs);
+        $this->line(sprintf('A simulated run at tolerance 1e-6: %.2f ms of PHP.', $each));
+        $this->line(sprintf('A sweep of 40 points: %.0f ms.', $milliseconds(static fn() => Sweep::along(Settings::of([]), Setting::Bore), 10)));
+
+        $program = 'import sys, json, time; sys.path.insert(0, sys.argv[1]); import run_model; d = json.load(sys.stdin); '
+            . 'f = lambda: [run_model.solve(x, "RK45", 1e-6, 1e-9, False) for x in d]; f(); t = time.perf_counter(); [f() for _ in range(3)]; '
+            . 'print((time.perf_counter() - t) * 1000 / 3 / len(d))';
+        $scipy = Process::input(json_encode(array_map($this->json(...), $designs), JSON_THROW_ON_ERROR))
+            ->run(['/usr/bin/python3', '-c', $program, base_path('tests/Reference')]);
+        $this->line($scipy->successful()
+            ? sprintf('SciPy’s solve_ivp (RK45, same tolerance, same designs, equations in Python): %.1f ms, %.0f times as long.', (float) $scipy->output(), (float) $scipy->output() / $each)
+            : 'SciPy is not installed here, so there is nothing to compare with; bin/skivo test installs it.');
+    }
+
+    /** @return array<string, mixed> */
+    private function json(Design $design): array
+    {
+        return [
+            'balloon' => ['relaxed_diameter_m' => $design->balloon->relaxedDiameterM, 'film_thickness_m' => $design->balloon->filmThicknessM, 'inflated_diameter_m' => $design->balloon->inflatedDiameterM],
+            'nozzle' => ['segments' => array_map(static fn(Tube $tube): array => ['bore_m' => $tube->boreM, 'length_m' => $tube->lengthM], $design->nozzle->segments)],
+            'car' => ['mass_kg' => $design->vehicle->massKg, 'rolling_coefficient' => $design->vehicle->rollingCoefficient, 'breakaway_ratio' => $design->vehicle->breakawayRatio],
+        ];
+    }
+
+    /** Eight clients, each turning a ruler as fast as answers come. */
+    private function dragging(Client $client, Challenge $challenge): void
+    {
+        $times = [];
+        $page = html_entity_decode((string) $client->get("/challenges/{$challenge->id}/what-if")->getBody());
+        $address = preg_match('~"run":"([^"]+)"~', $page, $found) === 1 ? stripslashes(str_replace('\u0026', '&', $found[1])) : '';
+        // Plain curl: the clients share the machine with the server, so they must not be the heavier of the two.
+        $multi = curl_multi_init();
+        $sent = 0;
+        $send = function (\CurlHandle $client) use ($multi, $address, &$sent): void {
+            curl_setopt($client, CURLOPT_URL, $this->argument('site') . "{$address}&d=bore:" . (0.003 + $sent++ * 0.00003));
+            curl_multi_add_handle($multi, $client);
+        };
+        for ($i = 0; $i < self::CLIENTS; $i++) {
+            $handle = curl_init();
+            curl_setopt($handle, CURLOPT_RETURNTRANSFER, true);
+            $send($handle);
+        }
+        $times = [];
+        while (count($times) < self::TURNS) {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.05);
+            while (($done = curl_multi_info_read($multi)) !== false) {
+                $handle = $done['handle'];
+                if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 200) {
+                    throw new \RuntimeException('What-if answered ' . curl_getinfo($handle, CURLINFO_RESPONSE_CODE) . '.');
+                }
+                $times[] = 1000 * curl_getinfo($handle, CURLINFO_TOTAL_TIME);
+                curl_multi_remove_handle($multi, $handle);
+                $send($handle);
+            }
+        }
+        $times = array_slice($times, 40);
+        sort($times);
+        $this->line(sprintf('What-if with %d clients dragging at once: median %.0f ms, 95 %% within %.0f ms.', self::CLIENTS, $this->quantile($times, 0.5), $this->quantile($times, 0.95)));
     }
 
     private function challenge(User $educator, int $tries): Challenge

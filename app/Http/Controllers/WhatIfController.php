@@ -14,7 +14,9 @@ use App\Wording\WhatIfWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\URL;
 use Skivo\Core\Quantity\OutOfRange;
+use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Run\CarModel;
 use Skivo\Core\Run\Prediction;
 use Skivo\Core\Run\Setting;
@@ -44,27 +46,40 @@ final class WhatIfController
             'cars' => $cars,
             'from' => $from,
             'designs' => $this->designs($request, $from),
+            'run' => self::signed('what-if.run', $challenge),
+            'sweep' => self::signed('what-if.sweep', $challenge),
         ]);
     }
 
-    public function run(Request $request, Challenge $challenge): JsonResponse
+    public function run(Request $request, UnitSystem $units): JsonResponse
     {
-        return $this->answer(function () use ($request, $challenge): array {
+        return $this->answer(function () use ($request, $units): array {
             $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()));
-            $said = (new WhatIfWords($challenge->units, $prediction))->said();
+            $said = (new WhatIfWords($units, $prediction))->said();
 
-            return (new WhatIf($challenge->units))->design($prediction)
-                + ['said' => array_map(static fn(Sentence $sentence): array => [$sentence->lead, $sentence->rest, $sentence->small], $said)];
+            return (new WhatIf($units))->design($prediction)
+                + ['said' => array_map(self::said(...), $said)];
         });
     }
 
-    public function sweep(Request $request, Challenge $challenge): JsonResponse
+    public function sweep(Request $request, UnitSystem $units): JsonResponse
     {
-        return $this->answer(fn(): array => (new WhatIf($challenge->units))->sweep(
-            WhatIf::read($request->string('d')->toString()),
-            $this->sweepable($request->string('x')->toString()) ?? Setting::Bore,
-            $this->sweepable($request->string('y')->toString()),
-        ));
+        return $this->answer(function () use ($request, $units): array {
+            $settings = WhatIf::read($request->string('d')->toString());
+            $schools = (new WhatIfWords($units, Prediction::of($settings, false)))->schools();
+
+            return (new WhatIf($units))->sweep(
+                $settings,
+                $this->sweepable($request->string('x')->toString()) ?? Setting::Bore,
+                $this->sweepable($request->string('y')->toString()),
+            ) + ['schools' => $schools === null ? null : self::said($schools)];
+        });
+    }
+
+    /** @return list<string> */
+    private static function said(Sentence $sentence): array
+    {
+        return [$sentence->lead, $sentence->rest, $sentence->small];
     }
 
     private function sweepable(string $key): ?Setting
@@ -96,6 +111,11 @@ final class WhatIfController
         }
 
         return isset($designs['a']) ? $designs : ['a' => WhatIf::write($from[2]->settings ?? Settings::of([]))] + $designs;
+    }
+
+    private static function signed(string $route, Challenge $challenge): string
+    {
+        return URL::temporarySignedRoute($route, now()->addDay(), ['units' => $challenge->units->value], false);
     }
 
     /** @param callable(): array<string, mixed> $compute */

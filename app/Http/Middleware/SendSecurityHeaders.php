@@ -21,7 +21,7 @@ final class SendSecurityHeaders
             'Referrer-Policy' => 'same-origin',
             'X-Frame-Options' => 'DENY',
         ]);
-        if (!$response->headers->has('Cache-Control') || $request->user() !== null) {
+        if (!$response->headers->has('Cache-Control') || $request->hasSession() && $request->user() !== null) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }
 

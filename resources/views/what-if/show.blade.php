@@ -9,8 +9,8 @@
         'settings' => WhatIfPage::settings($units),
         'parts' => WhatIfPage::parts($catalogue),
         'designs' => $designs,
-        'run' => route('what-if.run', $challenge, false),
-        'sweep' => route('what-if.sweep', $challenge, false),
+        'run' => $run,
+        'sweep' => $sweep,
         'tape' => $units->value,
         'unit' => $units->symbol(\Skivo\Core\Quantity\Scale::Distance),
         'along' => request()->string('x')->toString() ?: 'bore',
@@ -49,12 +49,16 @@
         </form>
         <div class="bench-figures">
             <div class="bench-top">
-                <div class="figure" data-side role="img" aria-label="The car from the side, to scale"></div>
+                <div>
+                    <div class="figure" data-side role="img" aria-label="The car from the side, to scale"></div>
+                    <div data-clearance></div>
+                </div>
                 <div class="said" aria-live="polite">
                     <p><span class="bench-number num" data-number>…</span></p>
                     <p class="small" data-band></p>
                     <p class="error" data-fault hidden></p>
                     <div data-said></div>
+                    <div data-schools></div>
                 </div>
             </div>
             <div class="factors !mt-2 no-print" role="group" aria-label="What to draw">
