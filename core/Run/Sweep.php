@@ -70,7 +70,8 @@ final readonly class Sweep
     {
         [$least, $greatest] = $setting->range();
 
-        return array_map(static fn(int $i): float => $least + ($greatest - $least) * $i / ($points - 1), range(0, $points - 1));
+        // Weighted so that rounding carries neither end over its edge.
+        return array_map(static fn(int $i): float => ($least * ($points - 1 - $i) + $greatest * $i) / ($points - 1), range(0, $points - 1));
     }
 
     /** @param list<array{Setting, float}> $turned */

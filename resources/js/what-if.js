@@ -88,9 +88,13 @@ export function attachWhatIf(root) {
         row.querySelector('[data-slider]').addEventListener('input', (event) => turn(setting.key, +event.target.value));
         const field = row.querySelector('[data-field]');
         field.addEventListener('change', () => {
-            const typed = Number(field.value.replace(',', '.'));
-            if (Number.isFinite(typed)) {
-                turn(setting.key, typed / setting.perSi);
+            // The unit may be typed along; another unit is refused rather than misread.
+            const typed = field.value.replace(setting.unit, '').replace(',', '.').trim();
+            if (typed !== '' && !Number.isFinite(Number(typed))) {
+                find('fault').hidden = false;
+                find('fault').textContent = `${setting.label}: type a number${setting.unit === '' ? '' : ` in ${setting.unit}`}. “${field.value}” is not one, so the design stays as it was.`;
+            } else if (typed !== '' || setting.key === 'f') {
+                turn(setting.key, Number(typed) / setting.perSi);
             }
             field.value = +(values().get(setting.key) * setting.perSi).toFixed(setting.decimals);
         });

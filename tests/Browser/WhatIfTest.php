@@ -58,6 +58,10 @@ final class WhatIfTest extends BrowserTestCase
         $field->sendKeys('400' . WebDriverKeys::TAB);
         $browser->settle()->settle();
         self::assertStringContainsString('It does not start.', $browser->text('.said'));
+        $field->clear();
+        $field->sendKeys('2 oz' . WebDriverKeys::TAB);
+        self::assertStringContainsString('type a number in g', $browser->text('[data-fault]'));
+        self::assertSame('400', $field->getAttribute('value'));
         $table = $browser->driver->executeScript('return document.querySelector("[data-table]").textContent');
         self::assertStringContainsString('Design B', $table);
 

@@ -150,6 +150,17 @@ final class CarModelTest extends TestCase
         self::assertEqualsWithDelta(Simulator::run(Settings::of(['f' => 0.01, 'mass' => $curve[7][0]])->design())->distanceM, $curve[7][1], 1e-3 * $curve[7][1]);
     }
 
+    public function testASweepReachesBothEndsOfItsRange(): void
+    {
+        foreach (Setting::sweepable() as $setting) {
+            [$x, , $distances] = Sweep::across(Settings::of([]), $setting, Setting::Mass);
+            self::assertSame(array_slice($setting->range(), 0, 2), [$x[0], $x[count($x) - 1]]);
+            if ($setting !== Setting::BalloonSize) {
+                self::assertNotContains(-1.0, $distances, $setting->label());
+            }
+        }
+    }
+
     public function testDesignsThatCannotBeAreLeftOutOfASweep(): void
     {
         self::assertLessThan(40, count(Sweep::along(Settings::of(['relaxed' => 0.04, 'size' => 0.2]), Setting::BalloonSize)));
