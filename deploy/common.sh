@@ -172,6 +172,24 @@ database_answers() {
 
 database_is_running() { as_database_user "$PG_BIN/pg_ctl" status -D "$(cluster_dir)" >/dev/null 2>&1; }
 
+# A database that runs without answering is one that was killed: what is left of it is cleared away.
+clear_dead_database() {
+    local dir="$1" tries=10 pid
+    while database_is_running && [ $tries -gt 0 ]; do
+        database_answers && return
+        sleep 0.3
+        tries=$((tries - 1))
+    done
+    database_is_running || return 0
+    say "The database was left half-dead; starting it afresh"
+    as_database_user "$PG_BIN/pg_ctl" stop -m immediate -t 10 -D "$dir" >/dev/null 2>&1 || true
+    pid="$(head -n 1 "$dir/postmaster.pid" 2>/dev/null || true)"
+    # Dead, but not yet buried by the system.
+    if [ -n "$pid" ] && grep -q '^State:[[:space:]]*Z' "/proc/$pid/status" 2>/dev/null; then
+        rm -f "$dir/postmaster.pid"
+    fi
+}
+
 # Creates the cluster when it is not there (an unfinished one is made anew) and starts it.
 database_up() {
     local dir
@@ -193,6 +211,7 @@ database_up() {
             || { rm -f "$secret"; tail -n 15 "$VAR/run/initdb.log" >&2; fail "the database could not be created. What initdb said is above."; }
         rm -f "$secret"
     fi
+    clear_dead_database "$dir"
     if ! database_is_running; then
         local port
         port="$(setting DB_PORT)"

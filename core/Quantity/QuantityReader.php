@@ -50,10 +50,11 @@ final readonly class QuantityReader
         if (mb_strlen($typed) > self::MAX_CHARACTERS) {
             throw UnreadableQuantity::tooLong();
         }
-        if (preg_match('/^[-−–]\s*[\d.,]/u', $typed) === 1) {
+        $spelled = self::inPlainDigits($typed);
+        if (preg_match('/^[-−–]\s*[\d.,]/u', $spelled) === 1) {
             throw UnreadableQuantity::negative($typed);
         }
-        if ($dimension === Dimension::Time && preg_match('/^(\d{1,3}):([0-5]\d(?:[.,]\d+)?)$/', $typed, $clock) === 1) {
+        if ($dimension === Dimension::Time && preg_match('/^(\d{1,3}):([0-5]\d(?:[.,]\d+)?)$/', $spelled, $clock) === 1) {
             return new Entry(
                 Quantity::of($clock[1], Unit::Minute)->plus(Quantity::of(str_replace(',', '.', $clock[2]), Unit::Second)),
                 $typed,
@@ -63,7 +64,7 @@ final readonly class QuantityReader
         $spelled = trim((string) preg_replace(
             '~(?<=\d)\s*(?=[¼½¾⅓⅔⅛⅜⅝⅞])~u',
             ' ',
-            $typed,
+            $spelled,
         ));
         $spelled = strtr($spelled, self::VULGAR_FRACTIONS);
         $total = null;
@@ -98,6 +99,16 @@ final readonly class QuantityReader
         }
 
         return new Entry($total, $unitTyped ? $typed : "{$typed} {$bareUnit->value}");
+    }
+
+    /** The digits of any script as 0 to 9, and the Arabic decimal sign as a point. */
+    private static function inPlainDigits(string $text): string
+    {
+        return strtr((string) preg_replace_callback(
+            '/\p{Nd}/u',
+            static fn(array $digit): string => (string) \IntlChar::charDigitValue($digit[0]),
+            $text,
+        ), ['٫' => '.']);
     }
 
     /**

@@ -21,7 +21,7 @@ final class LayersTest
             ->classes(
                 Selector::inNamespace('Skivo\Core'),
                 Selector::inNamespace('Brick\Math'),
-                Selector::classname('/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|stdClass)$/', true),
+                Selector::classname('/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|stdClass|IntlChar)$/', true),
                 Selector::classname('/^(BackedEnum|UnitEnum|Closure)$/', true),
             )
             ->because('the rules of the job and its computation stand alone, without framework, database or web');

@@ -37,6 +37,7 @@ final class QuantityReaderTest extends TestCase
         yield 'seconds' => ['2.84 s', Unit::Second, 2.84, '2.84 s'];
         yield 'a clock' => ['1:02.5', Unit::Second, 62.5, '1:02.5'];
         yield 'capitals' => ['58 G', Unit::Gram, 0.058, '58 G'];
+        yield 'digits of another script' => ['٣١٨ cm', Unit::Inch, 3.18, '٣١٨ cm'];
         yield 'zero' => ['0', Unit::Centimetre, 0.0, '0 cm'];
     }
 
