@@ -96,7 +96,8 @@ build() {
 # PostgreSQL refuses to run as root, so there it runs as its own user.
 as_database_user() {
     if is_root; then
-        setpriv --reuid=postgres --regid=postgres --init-groups env HOME=/tmp "$@"
+        # From a folder that it may enter.
+        (cd / && setpriv --reuid=postgres --regid=postgres --init-groups env HOME=/tmp "$@")
     else
         "$@"
     fi

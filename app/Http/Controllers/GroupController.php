@@ -30,7 +30,13 @@ final class GroupController
 
     public function store(GroupsRequest $request, Challenge $challenge, AddGroups $addGroups): RedirectResponse
     {
-        $groups = $addGroups($challenge, $request->names());
+        try {
+            $groups = $addGroups($challenge, $request->names());
+        } catch (UniqueConstraintViolationException) {
+            // Someone else was a moment quicker.
+            return redirect()->route('groups.index', $challenge)->withInput()
+                ->withErrors(['names' => 'One of these names was added just now on another device. Look at the list, then add the others.']);
+        }
         $said = count($groups) === 1 ? "{$groups[0]->name} is in." : count($groups) . ' groups are in.';
 
         return redirect()->route('groups.index', $challenge)->with('status', "{$said} Record their cars next.");

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Models\Challenge;
+use Illuminate\Support\Str;
+
+/** Two lanes, two adults, one moment: requests that truly run side by side on the real server. */
+final class TwoAdultsTest extends BrowserTestCase
+{
+    public function testRunsLoggedAtOnceGetNumbersOfTheirOwn(): void
+    {
+        $challenge = $this->class(['tries' => 20]);
+        $this->logAtOnce($challenge, 'Keel', array_map(static fn(): string => (string) Str::uuid7(), range(1, 6)));
+
+        self::assertSame([1, 2, 3, 4, 5, 6, 7, 8], $this->tries($challenge, 'Keel'));
+    }
+
+    public function testOneRunSentManyTimesAtOnceIsLoggedOnce(): void
+    {
+        $challenge = $this->class();
+        $this->logAtOnce($challenge, 'Keel', array_fill(0, 6, (string) Str::uuid7()));
+
+        self::assertSame([1, 2, 3], $this->tries($challenge, 'Keel'));
+    }
+
+    public function testGroupsAddedAtOnceGetMarksOfTheirOwn(): void
+    {
+        $challenge = $this->class();
+        $this->signIn()->visit("/challenges/{$challenge->id}/groups");
+        $statuses = $this->browser->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            const token = document.querySelector('[name=_token]').value;
+            Promise.all(['Cleat', 'Fender', 'Thimble', 'Cleat'].map((names) => fetch(location.pathname, {
+                method: 'POST', body: new URLSearchParams({ _token: token, names }),
+            }))).then((answers) => done(answers.map((answer) => answer.status)), done);
+            JS);
+        self::assertSame([200, 200, 200, 200], $statuses, 'whoever comes second is told, not failed');
+
+        $marks = $challenge->groups()->pluck('mark', 'name')->all();
+        self::assertCount(7, $marks, 'the same name twice at once is one group');
+        self::assertCount(7, array_unique($marks));
+    }
+
+    /** @param list<string> $ids */
+    private function logAtOnce(Challenge $challenge, string $group, array $ids): void
+    {
+        $this->signIn()->visit("/challenges/{$challenge->id}");
+        $statuses = $this->browser->driver->executeAsyncScript(<<<'JS'
+            const [path, group, ids, done] = arguments;
+            const token = document.querySelector('.entry [name=_token]').value;
+            Promise.all(ids.map((id) => fetch(path, {
+                method: 'POST', body: new URLSearchParams({ _token: token, id, group, distance: '200' }),
+            }))).then((answers) => done(answers.map((answer) => answer.status)), done);
+            JS, ["/challenges/{$challenge->id}/runs", (string) $challenge->groups()->where('name', $group)->value('id'), $ids]);
+
+        self::assertSame(array_fill(0, count($ids), 200), $statuses);
+    }
+
+    /** @return list<int> of the runs that count, in the order in which they were logged */
+    private function tries(Challenge $challenge, string $group): array
+    {
+        return $challenge->runs()
+            ->whereHas('car.group', static fn($groups) => $groups->where('name', $group))
+            ->whereNull('void_reason')->orderBy('logged_at')->orderBy('id')->pluck('try')->all();
+    }
+}
