@@ -125,6 +125,18 @@ final readonly class WhatIf
         ] + $this->labels($along, null) + ['sensitivities' => $this->sensitivities($settings)];
     }
 
+    /** Why a design cannot be, in the units of the class. */
+    public function complaint(OutOfRange $fault): string
+    {
+        foreach (Setting::cases() as $setting) {
+            if ($setting->label() === $fault->field) {
+                return "{$fault->field} must be from {$this->show($fault->least, $setting)} to {$this->show($fault->greatest, $setting)} on this car. Turn it back, or change what limits it.";
+            }
+        }
+
+        return $fault->getMessage();
+    }
+
     public function show(float $si, Setting $setting): string
     {
         return $setting->scale() === null

@@ -53,7 +53,7 @@ final class WhatIfController
 
     public function run(Request $request, UnitSystem $units): JsonResponse
     {
-        return $this->answer(function () use ($request, $units): array {
+        return $this->answer($units, function () use ($request, $units): array {
             $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()));
             $said = (new WhatIfWords($units, $prediction))->said();
 
@@ -64,7 +64,7 @@ final class WhatIfController
 
     public function sweep(Request $request, UnitSystem $units): JsonResponse
     {
-        return $this->answer(function () use ($request, $units): array {
+        return $this->answer($units, function () use ($request, $units): array {
             $settings = WhatIf::read($request->string('d')->toString());
             $schools = (new WhatIfWords($units, Prediction::of($settings, false)))->schools();
 
@@ -119,11 +119,13 @@ final class WhatIfController
     }
 
     /** @param callable(): array<string, mixed> $compute */
-    private function answer(callable $compute): JsonResponse
+    private function answer(UnitSystem $units, callable $compute): JsonResponse
     {
         try {
             return new JsonResponse($compute());
-        } catch (OutOfRange|\InvalidArgumentException $fault) {
+        } catch (OutOfRange $fault) {
+            return new JsonResponse(['message' => (new WhatIf($units))->complaint($fault)], 422);
+        } catch (\InvalidArgumentException $fault) {
             return new JsonResponse(['message' => $fault->getMessage()], 422);
         }
     }
