@@ -8,28 +8,17 @@ use App\Models\Group;
 use App\Models\Run;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Trials\RunRecord;
 
 /** Corrects, takes back or puts back a logged run. What stood there before stays on record. */
 final class ChangeRun
 {
-    public function edit(
-        Run $run,
-        User $user,
-        Group $group,
-        ?Entry $distance,
-        ?Entry $time,
-        ?VoidReason $void,
-        ?string $note,
-    ): void {
-        DB::transaction(function () use ($run, $user, $group, $distance, $time, $void, $note): void {
+    public function edit(Run $run, User $user, Group $group, RunRecord $record): void
+    {
+        DB::transaction(function () use ($run, $user, $group, $record): void {
             $this->lock($run, $group);
             $before = $this->onRecord($run);
-            $run->distance = $distance;
-            $run->time = $time;
-            $run->void_reason = $void;
-            $run->note = $note;
+            $run->put($record);
             if ($run->car->group_id !== $group->id) {
                 $car = $group->carToRun();
                 $run->car()->associate($car);
@@ -88,6 +77,8 @@ final class ChangeRun
             'try' => $run->try,
             'distance' => $run->distance?->text,
             'time' => $run->time?->text,
+            'drift' => $run->drift === null ? null : trim("{$run->drift->text} {$run->drift_side?->value}"),
+            'load' => $run->load?->text,
             'void' => $run->void_reason?->value,
             'note' => $run->note,
         ];

@@ -58,7 +58,7 @@ final class ImportSheet
                     if ($same !== []) {
                         unset($onRecord[array_key_first($same)]);
                         $alreadyThere++;
-                    } elseif ($row->run->void === null && $this->tryIsTaken($car, $row->run->try)) {
+                    } elseif ($row->run->record->void === null && $this->tryIsTaken($car, $row->run->try)) {
                         $problems[] = new Problem($row->line, Column::Try->value, "{$row->group} has another run on record as try {$row->run->try}. Correct one of the two, or give this one a free number.");
                     } else {
                         $runs[] = $row->run;
@@ -102,11 +102,10 @@ final class ImportSheet
                     $car->choices = $car->exists ? $this->completed($car->choices, $choices) : $choices;
                     $car->save();
                     foreach ($plan->runsByCar[$key][$version] as $row) {
-                        $run = new Run(['id' => (string) Str::uuid7(), 'try' => $row->try, 'void_reason' => $row->void, 'note' => $row->note]);
+                        $run = new Run(['id' => (string) Str::uuid7(), 'try' => $row->try]);
+                        $run->put($row->record);
                         // A millisecond apart, so that they keep the order of the sheet.
                         $run->logged_at = $now->addMilliseconds($runs++);
-                        $run->distance = $row->distance;
-                        $run->time = $row->time;
                         $car->runs()->save($run);
                     }
                 }
@@ -134,7 +133,7 @@ final class ImportSheet
 
     private function row(Run $run): RunRow
     {
-        return new RunRow($run->try, $run->distance, $run->time, $run->void_reason, $run->note);
+        return new RunRow($run->try, $run->record());
     }
 
     private function tryIsTaken(?Car $car, int $try): bool

@@ -7,8 +7,7 @@ namespace App\Actions;
 use App\Models\Group;
 use App\Models\Run;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Trials\RunRecord;
 
 /** Logs a run of a group's newest car under its next try. The same id sent again logs nothing new. */
 final class LogRun
@@ -16,12 +15,9 @@ final class LogRun
     public function __invoke(
         Group $group,
         string $id,
-        ?Entry $distance,
-        ?Entry $time,
-        ?VoidReason $void,
-        ?string $note,
+        RunRecord $record,
     ): Run {
-        return DB::transaction(function () use ($group, $id, $distance, $time, $void, $note): Run {
+        return DB::transaction(function () use ($group, $id, $record): Run {
             // One at a time for a group, so that two adults at two lanes get two numbers.
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             $already = Run::query()->withTrashed()->find($id);
@@ -32,11 +28,8 @@ final class LogRun
             $run = new Run([
                 'id' => $id,
                 'try' => $car->tries($group->challenge->tries)->next(),
-                'void_reason' => $void,
-                'note' => $note,
             ]);
-            $run->distance = $distance;
-            $run->time = $time;
+            $run->put($record);
             $car->runs()->save($run);
 
             return $run;

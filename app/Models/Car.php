@@ -9,6 +9,9 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Check\Tolerances;
 use Skivo\Core\Trials\Tries;
 
 /**
@@ -21,6 +24,9 @@ use Skivo\Core\Trials\Tries;
  * @property string|null $reason why it was changed from the version before
  * @property-read Group $group
  * @property-read Collection<int, Run> $runs
+ * @property-read Collection<int, CheckReading> $checkReadings
+ * @property-read Collection<int, Allowance> $allowances
+ * @property-read Collection<int, CarChange> $changes
  */
 final class Car extends Model
 {
@@ -41,6 +47,34 @@ final class Car extends Model
     public function runs(): HasMany
     {
         return $this->hasMany(Run::class)->orderBy('logged_at')->orderBy('id');
+    }
+
+    /** @return HasMany<CheckReading, $this> */
+    public function checkReadings(): HasMany
+    {
+        return $this->hasMany(CheckReading::class);
+    }
+
+    /** @return HasMany<Allowance, $this> */
+    public function allowances(): HasMany
+    {
+        return $this->hasMany(Allowance::class);
+    }
+
+    /** @return HasMany<CarChange, $this> */
+    public function changes(): HasMany
+    {
+        return $this->hasMany(CarChange::class)->orderBy('id');
+    }
+
+    /** What was checked on this version, judged by the limits of the challenge. */
+    public function checkCard(Tolerances $tolerances): CheckCard
+    {
+        return new CheckCard(
+            $this->checkReadings->mapWithKeys(static fn(CheckReading $reading): array => [$reading->item->value => $reading->toCore()])->all(),
+            $tolerances,
+            $this->choices->number(Choice::Track),
+        );
     }
 
     /** Its runs, sorted by the rule of the challenge. */

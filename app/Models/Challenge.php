@@ -11,10 +11,16 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Build\Step;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Check\Tolerance;
+use Skivo\Core\Check\Tolerances;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\UnitSystem;
 
@@ -32,6 +38,21 @@ use Skivo\Core\Quantity\UnitSystem;
  * @property Entry|null $timed_length
  * @property string|null $surface
  * @property UnitSystem $units
+ * @property list<string> $awards further goals
+ * @property Entry|null $mark_distance
+ * @property Entry|null $load_length
+ * @property int $lanes
+ * @property float|null $air_temperature_c
+ * @property list<string>|null $free_steps null for all
+ * @property array<string, list<string>> $allowed
+ * @property int|null $most_balloons
+ * @property int|null $most_straws
+ * @property Entry|null $heaviest
+ * @property Entry|null $longest
+ * @property bool $push_is_foul
+ * @property array<string, array<string, float|null>> $tolerances
+ * @property CarbonImmutable|null $safety_read_at
+ * @property list<string> $safety_read
  * @property CarbonImmutable $created_at
  * @property-read Collection<int, Group> $groups
  */
@@ -39,7 +60,9 @@ final class Challenge extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units'];
+    protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
+        'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
+        'push_is_foul', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
         'goal' => Goal::class,
@@ -48,12 +71,94 @@ final class Challenge extends Model
         'lane_length' => AsEntry::class . ':length',
         'timed_length' => AsEntry::class . ':length',
         'units' => UnitSystem::class,
+        'awards' => 'array',
+        'mark_distance' => AsEntry::class . ':length',
+        'load_length' => AsEntry::class . ':length',
+        'lanes' => 'integer',
+        'air_temperature_c' => 'float',
+        'free_steps' => 'array',
+        'allowed' => 'array',
+        'most_balloons' => 'integer',
+        'most_straws' => 'integer',
+        'heaviest' => AsEntry::class . ':mass',
+        'longest' => AsEntry::class . ':length',
+        'push_is_foul' => 'boolean',
+        'tolerances' => 'array',
+        'safety_read_at' => 'immutable_datetime',
+        'safety_read' => 'array',
     ];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    protected $attributes = ['awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true];
+
+    /** @return HasOne<Plan, $this> */
+    public function plan(): HasOne
+    {
+        return $this->hasOne(Plan::class)->withDefault(fn(Plan $plan): Plan => $plan->fill(['groups' => max(1, $this->groups()->count() ?: 8)]));
+    }
+
+    /** @return HasMany<MaterialLine, $this> */
+    public function materialLines(): HasMany
+    {
+        return $this->hasMany(MaterialLine::class)->orderBy('id');
+    }
+
+    /** What orders the floor. */
+    public function mainAward(): Award
+    {
+        return $this->award($this->goal);
+    }
+
+    /** @return list<Award> the main one first */
+    public function allAwards(): array
+    {
+        $others = array_filter(Goal::cases(), fn(Goal $goal): bool => $goal !== $this->goal && in_array($goal->value, $this->awards, true));
+
+        return [$this->mainAward(), ...array_values(array_map($this->award(...), $others))];
+    }
+
+    /** Whether any of its awards is for this. */
+    public function isAfter(Goal $goal): bool
+    {
+        return $this->goal === $goal || in_array($goal->value, $this->awards, true);
+    }
+
+    public function rules(): Rules
+    {
+        return new Rules(
+            $this->free_steps === null ? Step::cases() : array_map(Step::from(...), $this->free_steps),
+            $this->most_balloons,
+            $this->most_straws,
+            $this->heaviest?->quantity->si(),
+            $this->longest?->quantity->si(),
+            $this->allowed,
+            $this->push_is_foul,
+        );
+    }
+
+    public function checkTolerances(): Tolerances
+    {
+        return new Tolerances(array_map(
+            static fn(array $limits): Tolerance => new Tolerance($limits['goodFrom'] ?? null, $limits['goodTo'] ?? null, $limits['fixBelow'] ?? null, $limits['fixAbove'] ?? null),
+            $this->tolerances,
+        ));
+    }
+
+    private function award(Goal $goal): Award
+    {
+        $length = match ($goal) {
+            Goal::Fastest => $this->timed_length,
+            Goal::NearestMark => $this->mark_distance,
+            Goal::HeaviestLoad => $this->load_length,
+            default => null,
+        };
+
+        return new Award($goal, $length?->quantity->si());
     }
 
     /** @return HasMany<Group, $this> */

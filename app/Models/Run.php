@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Trials\Run as CoreRun;
+use Skivo\Core\Trials\RunRecord;
+use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
 
 /**
@@ -23,6 +25,9 @@ use Skivo\Core\Trials\VoidReason;
  * @property int $try
  * @property Entry|null $distance
  * @property Entry|null $time
+ * @property Entry|null $drift
+ * @property Side|null $drift_side
+ * @property Entry|null $load
  * @property VoidReason|null $void_reason
  * @property string|null $note
  * @property CarbonImmutable $logged_at
@@ -42,12 +47,15 @@ final class Run extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['id', 'try', 'distance', 'time', 'void_reason', 'note', 'logged_at'];
+    protected $fillable = ['id', 'try', 'logged_at'];
 
     protected $casts = [
         'try' => 'integer',
         'distance' => AsEntry::class . ':length',
         'time' => AsEntry::class . ':time',
+        'drift' => AsEntry::class . ':length',
+        'drift_side' => Side::class,
+        'load' => AsEntry::class . ':mass',
         'void_reason' => VoidReason::class,
         'logged_at' => 'immutable_datetime',
         'deleted_at' => 'immutable_datetime',
@@ -71,10 +79,26 @@ final class Run extends Model
         return [$this->attributes['logged_at'], $this->attributes['id']] > [$other->attributes['logged_at'], $other->attributes['id']];
     }
 
+    public function record(): RunRecord
+    {
+        return new RunRecord($this->distance, $this->time, $this->void_reason, $this->note, $this->drift, $this->drift_side, $this->load);
+    }
+
+    public function put(RunRecord $record): void
+    {
+        $this->distance = $record->distance;
+        $this->time = $record->time;
+        $this->drift = $record->drift;
+        $this->drift_side = $record->drift === null ? null : $record->side;
+        $this->load = $record->load;
+        $this->void_reason = $record->void;
+        $this->note = $record->note;
+    }
+
     public function toCore(): CoreRun
     {
         // Straight from the columns: a class has hundreds of these, and needs no typed text here.
-        ['id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'void_reason' => $void] = $this->attributes;
+        ['id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side, 'load_kg' => $load, 'void_reason' => $void] = $this->attributes;
 
         return new CoreRun(
             $id,
@@ -82,6 +106,8 @@ final class Run extends Model
             $distance === null ? null : (float) $distance,
             $time === null ? null : (float) $time,
             $void === null ? null : VoidReason::from($void),
+            $drift === null ? null : (float) $drift * Side::from($side ?? 'left')->sign(),
+            $load === null ? null : (float) $load,
         );
     }
 }

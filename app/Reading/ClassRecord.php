@@ -9,9 +9,11 @@ use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
 use Illuminate\Support\Collection;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\NextRun;
 use Skivo\Core\Challenge\Standings;
+use Skivo\Core\Check\CheckCard;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\Point;
 use Skivo\Core\Trials\Tries;
@@ -32,18 +34,15 @@ final readonly class ClassRecord
 
     private function __construct(public Challenge $challenge)
     {
-        $this->groups = $challenge->groups()->with('cars.runs')->get()->toBase();
+        $this->groups = $challenge->groups()->with(['cars.runs', 'cars.checkReadings'])->get()->toBase();
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
         $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge->tries)])->all();
         $byId = $this->groups->keyBy('id');
-        $entrants = array_values($this->groups->map(
-            fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($this->standingCar($group))),
-        )->all());
-        $this->standings = Standings::of($entrants, $challenge->goal, $challenge->scoring);
+        $this->standings = $this->standingsFor($challenge->mainAward());
         $lines = [];
         foreach ($this->standings->places as $standing) {
             $group = $byId[(int) $standing->entrant->id];
-            $car = $this->standingCar($group);
+            $car = $this->standingCar($group, $challenge->mainAward());
             $lines[] = new ClassLine(
                 $group,
                 $car,
@@ -58,6 +57,26 @@ final readonly class ClassRecord
     public static function of(Challenge $challenge): self
     {
         return new self($challenge);
+    }
+
+    /** Where everyone stands for one award, each by the newest version of their car that has what it takes. */
+    public function standingsFor(Award $award): Standings
+    {
+        return Standings::of(array_values($this->groups->map(
+            fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($this->standingCar($group, $award))),
+        )->all()), $award, $this->challenge->scoring);
+    }
+
+    /** The check card of a group's newest car; null before there is a car. */
+    public function card(Group $group): ?CheckCard
+    {
+        return $group->currentCar()?->checkCard($this->challenge->checkTolerances());
+    }
+
+    /** How many groups have everything checked and nothing left to mend. */
+    public function carsChecked(): int
+    {
+        return $this->groups->filter(fn(Group $group): bool => $this->card($group)?->isReady() === true)->count();
     }
 
     /** The tries of a car under the rule of the challenge; none for a car that is not there yet. */
@@ -161,9 +180,9 @@ final readonly class ClassRecord
         return $group === null ? null : (string) $group->id;
     }
 
-    private function standingCar(Group $group): ?Car
+    private function standingCar(Group $group, Award $award): ?Car
     {
-        return $group->cars->last(fn(Car $car): bool => $this->challenge->goal->measure($this->tries($car)) !== null)
+        return $group->cars->last(fn(Car $car): bool => $award->measure($this->tries($car)) !== null)
             ?? $group->currentCar();
     }
 }

@@ -29,7 +29,7 @@ final readonly class SheetRows
                         $group->mark,
                         $car->version,
                         $choices,
-                        new RunRow($run->try, $run->distance, $run->time, $run->void_reason, $run->note),
+                        new RunRow($run->try, $run->record()),
                     );
                 }
             }

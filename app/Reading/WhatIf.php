@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use Skivo\Core\Build\Layout;
 use Skivo\Core\Build\SideView;
 use Skivo\Core\Quantity\OutOfRange;
 use Skivo\Core\Quantity\Scale;
@@ -52,7 +53,8 @@ final readonly class WhatIf
     public function design(Prediction $prediction): array
     {
         $run = $prediction->run;
-        $view = new SideView($prediction->settings);
+        $layout = Layout::ofSettings($prediction->settings);
+        $view = new SideView($layout);
         $energy = $run->energy;
 
         return [
@@ -71,10 +73,10 @@ final readonly class WhatIf
                 'jet' => number_format($run->initialExitSpeedMS, 0) . "\u{00A0}m/s",
                 'peak' => number_format($run->peakSpeedMS, 2) . "\u{00A0}m/s",
                 'friction' => number_format($prediction->settings->rollingCoefficient(), 3),
-                'floor' => $this->units->show($view->floorClearanceM(), Scale::Part),
-                'wheels' => $this->units->show(abs($view->wheelClearanceM()), Scale::Part),
+                'floor' => $this->units->show(max(0.0, $layout->balloonClearance()), Scale::Part),
+                'wheels' => $this->units->show(abs($layout->wheelClearance()), Scale::Part),
             ],
-            'touches' => $view->wheelClearanceM() < 0.0,
+            'touches' => $layout->wheelClearance() < 0.0,
             'frictionMeasured' => $prediction->settings->frictionIsMeasured(),
             'trajectory' => array_map(fn(Moment $moment): array => [
                 round($moment->timeS, 4),

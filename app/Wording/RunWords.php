@@ -21,11 +21,23 @@ final readonly class RunWords
         if ($run->time !== null) {
             $parts[] = $units->show($run->time->quantity->si(), Scale::Stopwatch);
         }
+        if ($run->drift !== null) {
+            $parts[] = self::drift($run, $units);
+        }
+        if ($run->load !== null) {
+            $parts[] = 'carrying ' . $units->show($run->load->quantity->si(), Scale::Weight);
+        }
         if ($run->void_reason !== null) {
             $parts[] = "void: {$run->void_reason->value}";
         }
 
         return implode(', ', $parts);
+    }
+
+    /** As in "30 cm left"; empty where it was not measured. */
+    public static function drift(Run $run, UnitSystem $units): string
+    {
+        return $run->drift === null ? '' : trim($units->show($run->drift->quantity->si(), Scale::Distance) . ' ' . $run->drift_side?->value);
     }
 
     /**
@@ -39,7 +51,7 @@ final readonly class RunWords
     public static function differences(array $before, array $after): array
     {
         $said = [];
-        foreach (['group', 'version', 'try', 'distance', 'time', 'void', 'note'] as $field) {
+        foreach (['group', 'version', 'try', 'distance', 'time', 'drift', 'load', 'void', 'note'] as $field) {
             $old = $before[$field] ?? null;
             $value = $after[$field] ?? null;
             if ($old !== $value) {

@@ -7,6 +7,7 @@ namespace App\Wording;
 use App\Models\Challenge;
 use App\Reading\ClassLine;
 use App\Reading\ClassRecord;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
@@ -38,10 +39,7 @@ final readonly class StandingWords
 
     public static function goal(Challenge $challenge): string
     {
-        return match ($challenge->goal) {
-            Goal::Farthest => 'Farthest',
-            Goal::Fastest => 'Fastest over ' . $challenge->units->show($challenge->timed_length?->quantity->si() ?? 0.0, Scale::Lane),
-        };
+        return implode(', ', array_map(static fn(Award $award): string => GoalWords::award($award, $challenge->units), $challenge->allAwards()));
     }
 
     /** @return list<Sentence> */
@@ -58,17 +56,43 @@ final readonly class StandingWords
             $sentences[] = $this->lead($leader);
             array_push($sentences, ...$this->howSure($leader));
         }
+        array_push($sentences, ...$this->otherAwards());
         $sentences[] = $this->progress();
 
         return $sentences;
     }
 
+    /** @return list<Sentence> who leads for each award beyond the first */
+    private function otherAwards(): array
+    {
+        $said = [];
+        $names = $this->namesById();
+        foreach (array_slice($this->record->challenge->allAwards(), 1) as $award) {
+            $standings = $this->record->standingsFor($award);
+            $first = array_values(array_filter($standings->places, static fn(Standing $place): bool => $place->rank === 1));
+            $title = GoalWords::award($award, $this->record->challenge->units) . ':';
+            if ($first === []) {
+                $said[] = new Sentence($title, GoalWords::needs($award->goal) === null ? 'no try yet.' : 'no try has ' . trim((string) GoalWords::needs($award->goal), ',') . ' yet.');
+                continue;
+            }
+            $close = $standings->tooCloseToLeader();
+            $said[] = new Sentence(
+                $title,
+                Lists::and(array_map(static fn(Standing $place): string => $names[$place->entrant->id] ?? '', $first)) . (count($first) > 1 ? ' tie' : ' leads')
+                    . ', with ' . $this->record->challenge->units->show((float) $first[0]->score, $award->goal->scale()) . '.'
+                    . ($close === [] ? '' : ' Too close to call against ' . Lists::and($this->names($close)) . '.'),
+            );
+        }
+
+        return $said;
+    }
+
     private function nothingCountsYet(): Sentence
     {
-        $timed = $this->record->challenge->goal === Goal::Fastest;
+        $needs = GoalWords::needs($this->record->challenge->goal);
 
-        return $timed && $this->record->countedTries() > 0
-            ? new Sentence('No times yet.', 'The standings need a time for at least one try.')
+        return $needs !== null && $this->record->countedTries() > 0
+            ? new Sentence('Nothing to rank yet.', "The standings need {$needs} of at least one try.")
             : new Sentence('Nothing has run yet.', 'Log the first run at the foot of the page.');
     }
 
@@ -84,7 +108,7 @@ final readonly class StandingWords
         $by = $second?->standing->score === null
             ? "with {$score}"
             : "with {$score}, " . $this->record->challenge->units->show(abs((float) $leader->score - $second->standing->score), $goal->scale())
-                . ($goal->moreIsBetter() ? ' ahead of ' : ' faster than ') . self::name($second);
+                . ($goal === Goal::Farthest ? ' ahead of ' : ' ' . GoalWords::better($goal) . ' than ') . self::name($second);
 
         return new Sentence(self::name($tied[0]) . ' leads', "{$by}.");
     }
@@ -112,8 +136,7 @@ final readonly class StandingWords
             $said[] = new Sentence('Not judged yet:', Lists::and($unjudged) . (count($unjudged) === 1 ? ' has' : ' have') . ' one try, so no spread.');
         }
         if ($close === [] && $unjudged === []) {
-            $word = $this->record->challenge->goal->moreIsBetter() ? 'Clearly farther' : 'Clearly faster';
-            $said[] = new Sentence($word, 'than every other car, at 95 %.');
+            $said[] = new Sentence('Clearly ' . GoalWords::better($this->record->challenge->goal), 'than every other car, at 95 %.');
         }
         if ($close !== [] && $this->record->challenge->scoring !== Scoring::Mean) {
             $said[] = new Sentence('', '', 'The ' . $this->record->challenge->scoring->value . ' decides the places; closeness is judged on the means.');

@@ -39,9 +39,37 @@ final readonly class Car
         return $this->kinds[$choice->value] ?? null;
     }
 
+    /** Of the rear axle: its own value, or else what was said of both. In SI; null where neither was recorded. */
+    public function ofRear(Choice $rear): ?float
+    {
+        $both = $rear->ofBothAxles();
+
+        return $this->number($rear) ?? ($both === null ? null : $this->number($both));
+    }
+
+    public function has(Choice $choice): bool
+    {
+        return $this->number($choice) !== null || $this->kind($choice) !== null;
+    }
+
     public function isEmpty(): bool
     {
         return $this->quantities === [] && $this->counts === [] && $this->kinds === [];
+    }
+
+    /**
+     * The choices in which another version differs from this one: another value, or one where there was none.
+     *
+     * @return list<Choice>
+     */
+    public function changesTo(self $other): array
+    {
+        $contradictions = $this->contradictions($other);
+
+        return array_values(array_filter(
+            Choice::cases(),
+            fn(Choice $choice): bool => $this->has($choice) !== $other->has($choice) || in_array($choice, $contradictions, true),
+        ));
     }
 
     /**

@@ -13,7 +13,7 @@ namespace Skivo\Core\Build;
 final readonly class Catalogue
 {
     private const SIZE = 'common practice';
-    private const LOSS = 'losses from memory; sizes common practice';
+    private const LOSS = 'losses and masses from memory; sizes common practice';
     private const STRAW = 'common practice, no source';
 
     /** @param list<Part> $parts */
@@ -23,9 +23,9 @@ final readonly class Catalogue
     {
 
         return new self([
-            self::part(PartKind::Balloon, 'round 30 cm', [0.30, 0.060, 0.00025], 'nominal size common practice; relaxed size and film from memory', '12 in round'),
-            self::part(PartKind::Balloon, 'round 23 cm', [0.23, 0.050, 0.00025], 'nominal size common practice; relaxed size and film from memory', '9 in round'),
-            self::part(PartKind::Balloon, 'round 13 cm', [0.13, 0.035, 0.00022], 'from memory', '5 in round'),
+            self::part(PartKind::Balloon, 'round 30 cm', [0.30, 0.060, 0.00025, 0.015], 'nominal size common practice; relaxed size and film from memory', '12 in round'),
+            self::part(PartKind::Balloon, 'round 23 cm', [0.23, 0.050, 0.00025, 0.013], 'nominal size common practice; relaxed size and film from memory', '9 in round'),
+            self::part(PartKind::Balloon, 'round 13 cm', [0.13, 0.035, 0.00022, 0.010], 'from memory', '5 in round'),
             self::part(PartKind::Nozzle, 'drinking straw', [0.006, 0.15], self::STRAW, 'straw'),
             self::part(PartKind::Nozzle, 'wide straw', [0.008, 0.15], self::STRAW),
             self::part(PartKind::Nozzle, 'bundle of straws', [0.006, 0.12], self::STRAW),
@@ -33,16 +33,16 @@ final readonly class Catalogue
             self::part(PartKind::Nozzle, 'plastic tube', [0.0095, 0.15], self::STRAW),
             self::part(PartKind::Nozzle, 'baster tube', [0.006, 0.16], self::STRAW),
             self::part(PartKind::Nozzle, 'balloon neck', [0.012, 0.03], self::STRAW),
-            self::part(PartKind::Wheel, 'bottle caps', [0.030, 0.0025, 0.7, 0.006], self::LOSS, 'caps', 'milk-jug caps'),
-            self::part(PartKind::Wheel, 'jar lids', [0.060, 0.010, 0.7, 0.006], self::LOSS, 'lids', 'yoghurt lids'),
-            self::part(PartKind::Wheel, 'card discs', [0.060, 0.003, 0.5, 0.012], self::LOSS, 'card'),
-            self::part(PartKind::Wheel, 'optical discs', [0.120, 0.016, 0.52, 0.006], self::LOSS, 'discs'),
-            self::part(PartKind::Wheel, 'bought wheels', [0.035, 0.004, 0.6, 0.006], self::LOSS, 'wheel-and-axle set'),
-            self::part(PartKind::Wheel, 'pulley wheels with rubber ring', [0.040, 0.006, 0.8, 0.015], self::LOSS),
-            self::part(PartKind::Bearing, 'bamboo skewer in a plastic straw', [0.003, 0.30, 0.0008], 'friction from memory'),
-            self::part(PartKind::Bearing, 'steel rod in a plastic straw', [0.003, 0.18, 0.006], 'friction from memory'),
-            self::part(PartKind::Bearing, 'plastic hub on steel', [0.002, 0.15, 0.003], 'friction from memory'),
-            self::part(PartKind::Bearing, 'brick-kit axle in its beam', [0.0048, 0.25, 0.001], 'friction from memory'),
+            self::part(PartKind::Wheel, 'bottle caps', [0.030, 0.0025, 0.7, 0.006, 0.014], self::LOSS, 'caps', 'milk-jug caps'),
+            self::part(PartKind::Wheel, 'jar lids', [0.060, 0.010, 0.7, 0.006, 0.012], self::LOSS, 'lids', 'yoghurt lids'),
+            self::part(PartKind::Wheel, 'card discs', [0.060, 0.003, 0.5, 0.012, 0.003], self::LOSS, 'card'),
+            self::part(PartKind::Wheel, 'optical discs', [0.120, 0.016, 0.52, 0.006, 0.0012], self::LOSS, 'discs'),
+            self::part(PartKind::Wheel, 'bought wheels', [0.035, 0.004, 0.6, 0.006, 0.010], self::LOSS, 'wheel-and-axle set'),
+            self::part(PartKind::Wheel, 'pulley wheels with rubber ring', [0.040, 0.006, 0.8, 0.015, 0.008], self::LOSS),
+            self::part(PartKind::Bearing, 'bamboo skewer in a plastic straw', [0.003, 0.30, 0.0008, 0.005], 'friction from memory'),
+            self::part(PartKind::Bearing, 'steel rod in a plastic straw', [0.003, 0.18, 0.006, 0.005], 'friction from memory'),
+            self::part(PartKind::Bearing, 'plastic hub on steel', [0.002, 0.15, 0.003, 0.0022], 'friction from memory'),
+            self::part(PartKind::Bearing, 'brick-kit axle in its beam', [0.0048, 0.25, 0.001, 0.0049], 'friction from memory'),
             self::part(PartKind::Chassis, 'corrugated card', [0.075, 0.15, 0.004], self::SIZE, 'card'),
             self::part(PartKind::Chassis, 'foam board', [0.10, 0.13, 0.005], self::SIZE),
             self::part(PartKind::Chassis, 'packing foam', [0.075, 0.15, 0.025], self::SIZE),

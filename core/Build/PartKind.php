@@ -40,6 +40,7 @@ enum PartKind: string
                 'nominal_m' => ['Nominal size', Scale::Body, 0.05, 0.6],
                 'relaxed_m' => ['Relaxed diameter', Scale::Body, 0.01, 0.3],
                 'film_m' => ['Film thickness', Scale::Part, 5e-5, 2e-3],
+                'neck_m' => ['Width of the neck', Scale::Part, 0.002, 0.1],
             ],
             self::Nozzle => [
                 'bore_m' => ['Bore', Scale::Part, 0.001, 0.1],
@@ -50,11 +51,13 @@ enum PartKind: string
                 'mass_kg' => ['Mass of one', Scale::Weight, 0.0001, 0.5],
                 'inertia_factor' => ['Spin factor κ', null, 0.3, 1.0],
                 'rolling_loss' => ['Rolling loss C_rr, hard floor', null, 0.0005, 0.5],
+                'thickness_m' => ['Thickness', Scale::Part, 0.0003, 0.1],
             ],
             self::Bearing => [
                 'axle_m' => ['Axle diameter', Scale::Part, 0.0005, 0.05],
                 'friction' => ['Bearing friction μ', null, 0.001, 1.0],
                 'axle_mass_kg' => ['Mass of one axle', Scale::Weight, 0.0, 0.5],
+                'bore_m' => ['Bore of the bearing', Scale::Part, 0.0005, 0.05],
             ],
             self::Chassis => [
                 'width_m' => ['Width', Scale::Body, 0.01, 0.6],

@@ -6,35 +6,55 @@ namespace Skivo\Core\Challenge;
 
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
 
-/** What the class is after. */
+/** What a class may be after. A challenge may have several, each its own award. */
 enum Goal: string
 {
+    /** From the start line to where the car stopped (m). */
     case Farthest = 'farthest';
+    /** The time over a set length (s). */
     case Fastest = 'fastest';
+    /** How far off the line the car stopped, for each metre that it ran. */
+    case Straightest = 'straightest';
+    /** How far from a mark on the lane the car stopped (m). */
+    case NearestMark = 'nearest';
+    /** The load that the car carried over a set length (kg). */
+    case HeaviestLoad = 'load';
 
-    /** The measure that the goal looks at (m or s), or null where no counted try has it yet. */
-    public function measure(Tries $tries): ?Sample
+    public function label(): string
     {
         return match ($this) {
-            self::Farthest => $tries->distances(),
-            self::Fastest => $tries->times(),
+            self::Farthest => 'Farthest',
+            self::Fastest => 'Fastest',
+            self::Straightest => 'Straightest',
+            self::NearestMark => 'Nearest the mark',
+            self::HeaviestLoad => 'Heaviest load',
         };
     }
 
     public function best(Sample $sample): float
     {
-        return $this === self::Farthest ? $sample->greatest() : $sample->least();
+        return $this->moreIsBetter() ? $sample->greatest() : $sample->least();
     }
 
     public function moreIsBetter(): bool
     {
-        return $this === self::Farthest;
+        return $this === self::Farthest || $this === self::HeaviestLoad;
     }
 
     public function scale(): Scale
     {
-        return $this === self::Farthest ? Scale::Distance : Scale::Stopwatch;
+        return match ($this) {
+            self::Farthest, self::NearestMark => Scale::Distance,
+            self::Fastest => Scale::Stopwatch,
+            self::Straightest => Scale::Slope,
+            self::HeaviestLoad => Scale::Weight,
+        };
+    }
+
+    /** Whether it needs a length on the lane: the timed stretch, the mark, or how far a load must go. */
+    public function needsLength(): bool
+    {
+        return $this === self::Fastest || $this === self::NearestMark || $this === self::HeaviestLoad;
     }
 }

@@ -25,6 +25,8 @@ final readonly class Limits
     public const SHORTEST_TIME_S = 0.05;
     public const LONGEST_TIME_S = 600.0;
     public const SHORTEST_LANE_M = 0.5;
+    public const HEAVIEST_LOAD_KG = 20.0;
+    public const MOST_LANES = 12;
 
     /** What is wrong with a distance in m, and the cure; null where it is fine. */
     public static function distanceComplaint(float $metres, UnitSystem $units): ?string
@@ -38,6 +40,13 @@ final readonly class Limits
     {
         return $seconds >= self::SHORTEST_TIME_S && $seconds <= self::LONGEST_TIME_S ? null
             : 'A time must be from ' . $units->show(self::SHORTEST_TIME_S, Scale::Stopwatch) . ' to ' . $units->show(self::LONGEST_TIME_S, Scale::Stopwatch) . '.';
+    }
+
+    /** What is wrong with a load in kg, and the cure; null where it is fine. */
+    public static function loadComplaint(float $kilograms, UnitSystem $units): ?string
+    {
+        return $kilograms <= self::HEAVIEST_LOAD_KG ? null
+            : 'A load can be at most ' . $units->show(self::HEAVIEST_LOAD_KG, Scale::Weight) . '. Check the unit.';
     }
 
     /** What is wrong with a length of lane or timed stretch in m, and the cure; null where it is fine. */

@@ -19,18 +19,19 @@ final readonly class Standings
 
     /** @param list<Standing> $places best first; groups without a score last, in their own order */
     private function __construct(
-        public Goal $goal,
+        public Award $award,
         public Scoring $scoring,
         public array $places,
     ) {}
 
     /** @param list<Entrant> $entrants */
-    public static function of(array $entrants, Goal $goal, Scoring $scoring): self
+    public static function of(array $entrants, Award $award, Scoring $scoring): self
     {
+        $goal = $award->goal;
         $scored = [];
         $waiting = [];
         foreach ($entrants as $entrant) {
-            $sample = $goal->measure($entrant->tries);
+            $sample = $award->measure($entrant->tries);
             if ($sample === null) {
                 $waiting[] = new Standing($entrant, null, false, null, null, null);
             } else {
@@ -55,7 +56,7 @@ final readonly class Standings
             );
         }
 
-        return new self($goal, $scoring, [...$places, ...$waiting]);
+        return new self($award, $scoring, [...$places, ...$waiting]);
     }
 
     public function leader(): ?Standing

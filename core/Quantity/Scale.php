@@ -21,6 +21,10 @@ enum Scale: string
     case Stopwatch = 'stopwatch';
     /** The cross-section of a jet: mm² or in², a product of two lengths. */
     case Area = 'area';
+    /** How much sideways for how much forward: cm a metre or inches a foot. */
+    case Slope = 'slope';
+    /** Directions: degrees. */
+    case Angle = 'angle';
     /** Things that are counted. */
     case Count = 'count';
 }

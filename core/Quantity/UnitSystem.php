@@ -23,7 +23,7 @@ enum UnitSystem: string
             Scale::Lane => $metric ? Unit::Metre : Unit::Foot,
             Scale::Weight => $metric ? Unit::Gram : Unit::Ounce,
             Scale::Stopwatch => Unit::Second,
-            Scale::Area, Scale::Count => null,
+            Scale::Area, Scale::Slope, Scale::Angle, Scale::Count => null,
         };
     }
 
@@ -31,6 +31,8 @@ enum UnitSystem: string
     {
         return $this->unit($scale)->value ?? match ($scale) {
             Scale::Area => $this === self::Metric ? 'mm²' : 'in²',
+            Scale::Slope => $this === self::Metric ? 'cm/m' : 'in/ft',
+            Scale::Angle => '°',
             default => '',
         };
     }
@@ -43,7 +45,11 @@ enum UnitSystem: string
             return 1.0 / $unit->inSiRoughly();
         }
 
-        return $scale === Scale::Area ? $this->perSi(Scale::Part) ** 2 : 1.0;
+        return match ($scale) {
+            Scale::Area => $this->perSi(Scale::Part) ** 2,
+            Scale::Slope => $this === self::Metric ? 100.0 : 12.0,
+            default => 1.0,
+        };
     }
 
     /** An SI value in the shown unit. */
@@ -67,7 +73,8 @@ enum UnitSystem: string
             Scale::Weight => $metric ? 1 : 2,
             Scale::Stopwatch => 2,
             Scale::Area => $metric ? 1 : 4,
-            Scale::Count => 0,
+            Scale::Slope => $metric ? 1 : 2,
+            Scale::Angle, Scale::Count => 0,
         };
     }
 
@@ -90,6 +97,10 @@ enum UnitSystem: string
     /** The number with its unit, as in 318 cm. */
     public function show(float $si, Scale $scale, int $moreDecimals = 0): string
     {
-        return $this->figure($si, $scale, $moreDecimals) . ($this->symbol($scale) === '' ? '' : "\u{00A0}{$this->symbol($scale)}");
+        return $this->figure($si, $scale, $moreDecimals) . match (true) {
+            $scale === Scale::Angle => '°',
+            $this->symbol($scale) === '' => '',
+            default => "\u{00A0}{$this->symbol($scale)}",
+        };
     }
 }

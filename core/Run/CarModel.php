@@ -8,6 +8,7 @@ use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Build\Car;
 use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Build\Choice;
+use Skivo\Core\Build\MassSum;
 use Skivo\Core\Build\Part;
 use Skivo\Core\Build\PartKind;
 use Skivo\Core\Rolling\WheelMount;
@@ -31,8 +32,11 @@ final readonly class CarModel
         public array $origins,
     ) {}
 
-    /** @param string|null $surface of the challenge, where the car has none of its own */
-    public static function of(Car $car, Catalogue $catalogue, ?string $surface = null): self
+    /**
+     * @param string|null $surface of the challenge, where the car has none of its own
+     * @param float|null $temperature of the air (°C); the usual one where it was not noted
+     */
+    public static function of(Car $car, Catalogue $catalogue, ?string $surface = null, ?float $temperature = null): self
     {
         $values = [];
         $origins = [];
@@ -58,8 +62,19 @@ final readonly class CarModel
         $measured(Setting::Bore, Choice::NozzleBore);
         $measured(Setting::TubeLength, Choice::NozzleLength);
         $measured(Setting::Outlets, Choice::NozzleOutlets);
-        $measured(Setting::Mass, Choice::Mass);
+        $measured(Setting::WiderBore, Choice::WiderBore);
+        $measured(Setting::WidestBore, Choice::WidestBore);
+        $measured(Setting::Angle, Choice::NozzleAngle);
+        $measured(Setting::Balloons, Choice::Balloons);
+        $set(Setting::Mass, MassSum::of($car)->massKg(), Origin::Measured);
         $measured(Setting::WheelDiameter, Choice::WheelDiameter);
+        $measured(Setting::WheelMass, Choice::WheelMass);
+        $measured(Setting::AxleDiameter, Choice::AxleDiameter);
+        $measured(Setting::AxleMass, Choice::AxleMass);
+        $measured(Setting::ChassisWidth, Choice::ChassisWidth);
+        $measured(Setting::ChassisLength, Choice::ChassisLength);
+        $measured(Setting::ChassisHeight, Choice::ChassisHeight);
+        $set(Setting::Temperature, $temperature, Origin::Measured);
         if ($car->kind(Choice::WheelMount) !== null) {
             $set(Setting::SpinningWheels, $car->kind(Choice::WheelMount) === WheelMount::Spinning->value ? 1.0 : 0.0, Origin::Measured);
         }
@@ -71,6 +86,7 @@ final readonly class CarModel
 
         $balloon = self::balloon($car, $catalogue);
         $known = $car->number(Choice::BalloonNominal) !== null;
+        $measured(Setting::RelaxedDiameter, Choice::BalloonRelaxed);
         $set(Setting::RelaxedDiameter, $balloon->value('relaxed_m'), $known ? Origin::Catalogue : Origin::Assumed);
         $set(Setting::Film, $balloon->value('film_m'), $known ? Origin::Catalogue : Origin::Assumed);
         $size = $car->number(Choice::BalloonSize);
@@ -79,7 +95,7 @@ final readonly class CarModel
         $set(Setting::BalloonSize, $strokes === null ? null : (6 / M_PI * ($strokes * self::STROKE_M3 + M_PI / 6 * $balloon->value('relaxed_m') ** 3)) ** (1 / 3), Origin::Assumed);
 
         $part(PartKind::Wheel, $car->kind(Choice::WheelKind));
-        $part(PartKind::Bearing, null);
+        $part(PartKind::Bearing, $car->kind(Choice::Bearing));
         $part(PartKind::Chassis, $car->kind(Choice::Chassis));
         $part(PartKind::Surface, $car->kind(Choice::Surface) ?? $surface);
 

@@ -29,10 +29,47 @@ enum Column: string
     case WheelMount = 'wheel mount';
     case Chassis = 'chassis';
     case Surface = 'surface';
+    case ChassisLength = 'chassis length';
+    case ChassisWidth = 'chassis width';
+    case ChassisHeight = 'chassis thickness';
+    case ChassisMass = 'mass of the chassis';
+    case Bearing = 'axle and bearing';
+    case Wheelbase = 'wheelbase';
+    case RearAxlePlace = 'rear axle, from the rear end';
+    case Track = 'track';
+    case RearTrack = 'rear track';
+    case AxleDiameter = 'axle diameter';
+    case AxleLength = 'axle length';
+    case RearAxleLength = 'rear axle length';
+    case AxleMass = 'mass of one axle';
+    case BearingBore = 'bore of the bearing';
+    case BearingLength = 'bearing length';
+    case RearBearingLength = 'rear bearing length';
+    case EndPlay = 'end play';
+    case RearEndPlay = 'rear end play';
+    case WheelThickness = 'wheel thickness';
+    case WheelMass = 'mass of one wheel';
+    case Balloons = 'balloons';
+    case BalloonRelaxed = 'balloon, relaxed diameter';
+    case BalloonMass = 'mass of one balloon';
+    case Joint = 'joint';
+    case BandTurns = 'turns of the band';
+    case JointWidth = 'width of the joint, outside';
+    case NeckWidth = 'width of the balloon’s neck';
+    case WiderBore = 'wider tube before it';
+    case WidestBore = 'widest tube before that';
+    case NozzleAngle = 'nozzle points down by';
+    case NozzleHeight = 'nozzle above the floor';
+    case NozzleOverhang = 'nozzle sticks out behind';
+    case NozzleMass = 'mass of the nozzle';
+    case ExtrasMass = 'mass of everything else';
     case CarNote = 'car note';
     case Try = 'try';
     case Distance = 'distance';
     case Time = 'time';
+    case Drift = 'drift';
+    case DriftSide = 'drift side';
+    case Load = 'load carried';
     case Void = 'void';
     case RunNote = 'run note';
 
@@ -40,20 +77,20 @@ enum Column: string
     public function choice(): ?Choice
     {
         return match ($this) {
-            self::NozzleKind => Choice::NozzleKind,
-            self::NozzleBore => Choice::NozzleBore,
-            self::NozzleOutlets => Choice::NozzleOutlets,
-            self::NozzleLength => Choice::NozzleLength,
-            self::BalloonNominal => Choice::BalloonNominal,
             self::BalloonDiameter, self::BalloonCircumference => Choice::BalloonSize,
-            self::PumpStrokes => Choice::PumpStrokes,
-            self::Mass => Choice::Mass,
-            self::WheelKind => Choice::WheelKind,
-            self::WheelDiameter => Choice::WheelDiameter,
-            self::WheelMount => Choice::WheelMount,
-            self::Chassis => Choice::Chassis,
-            self::Surface => Choice::Surface,
-            default => null,
+            default => self::choices()[$this->name] ?? null,
+        };
+    }
+
+    /** Whether a sheet has the column even where it holds nothing. */
+    public function isAlwaysThere(): bool
+    {
+        return match ($this) {
+            self::Group, self::Mark, self::Version, self::NozzleKind, self::NozzleBore, self::NozzleOutlets, self::NozzleLength,
+            self::BalloonNominal, self::BalloonDiameter, self::BalloonCircumference, self::PumpStrokes, self::Mass,
+            self::WheelKind, self::WheelDiameter, self::WheelMount, self::Chassis, self::Surface, self::CarNote,
+            self::Try, self::Distance, self::Time, self::Void, self::RunNote => true,
+            default => false,
         };
     }
 
@@ -61,7 +98,8 @@ enum Column: string
     public function unit(UnitSystem $units): ?Unit
     {
         return match ($this) {
-            self::Distance => $units->unit(Scale::Distance),
+            self::Distance, self::Drift => $units->unit(Scale::Distance),
+            self::Load => $units->unit(Scale::Weight),
             self::Time => $units->unit(Scale::Stopwatch),
             default => $this->choice()?->bareUnit($units),
         };
@@ -79,5 +117,14 @@ enum Column: string
     public static function named(string $name): ?self
     {
         return self::tryFrom(trim((string) preg_replace('/\s+/u', ' ', mb_strtolower($name))));
+    }
+
+    /** @return array<string, Choice> by the name that the column has here as well */
+    private static function choices(): array
+    {
+        /** @var array<string, Choice>|null $byName */
+        static $byName = null;
+
+        return $byName ??= array_column(array_map(static fn(Choice $choice): array => [$choice->name, $choice], Choice::cases()), 1, 0);
     }
 }

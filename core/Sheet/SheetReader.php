@@ -15,6 +15,8 @@ use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Rolling\WheelMount;
+use Skivo\Core\Trials\RunRecord;
+use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
 
 /**
@@ -222,7 +224,7 @@ final class SheetReader
         $before = count($this->problems);
         $lastColumn = (int) array_key_last($columns);
         $group = '';
-        $mark = $note = $runNote = $distance = $time = $void = $try = null;
+        $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = null;
         $version = 1;
         $quantities = $counts = $kinds = [];
         $measure = null;
@@ -247,6 +249,9 @@ final class SheetReader
                     Column::Void => $void = self::void($cell),
                     Column::Distance => $distance = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
                     Column::Time => $time = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+                    Column::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+                    Column::DriftSide => $side = Side::tryFrom(mb_strtolower($cell)) ?? throw new \InvalidArgumentException("“{$cell}” is no side. Write left or right."),
+                    Column::Load => $load = $this->quantity($cell, $unit, Limits::loadComplaint(...)),
                     default => $this->choose($column, $cell, $unit, $quantities, $counts, $kinds, $measure),
                 };
             } catch (\InvalidArgumentException $problem) {
@@ -256,9 +261,12 @@ final class SheetReader
         if ($group === '' && count($this->problems) === $before) {
             $this->problems[] = new Problem($line, Column::Group->value, 'The group’s name is missing.');
         }
-        $hasRun = $try !== null || $distance !== null || $time !== null || $void !== null || $runNote !== null;
+        $hasRun = array_filter([$try, $distance, $time, $void, $runNote, $drift, $side, $load], static fn($each): bool => $each !== null) !== [];
         if ($hasRun && $distance === null && $void === null && count($this->problems) === $before) {
             $this->problems[] = new Problem($line, Column::Distance->value, 'The run has neither a distance nor a reason why it is void.');
+        }
+        if ($hasRun && ($drift?->quantity->si() ?? 0.0) > 0.0 && $side === null && count($this->problems) === $before) {
+            $this->problems[] = new Problem($line, Column::DriftSide->value, 'The drift has no side. Write left or right, as seen from behind the car.');
         }
         if (count($this->problems) > $before) {
             return null;
@@ -270,7 +278,7 @@ final class SheetReader
             $mark,
             $version,
             new Car($quantities, $counts, $kinds, $measure, $note),
-            $hasRun ? new RunRow($try ?? 0, $distance, $time, $void, $runNote) : null,
+            $hasRun ? new RunRow($try ?? 0, new RunRecord($distance, $time, $void, $runNote, $drift, $drift === null ? null : $side, $load)) : null,
         );
     }
 
@@ -326,7 +334,7 @@ final class SheetReader
 
     private static function whole(string $cell, int $least, int $most): int
     {
-        if (preg_match('/^\d{1,6}$/', $cell) !== 1 || (int) $cell < $least || (int) $cell > $most) {
+        if (preg_match('/^-?\d{1,6}$/', $cell) !== 1 || (int) $cell < $least || (int) $cell > $most) {
             throw new \InvalidArgumentException("“{$cell}” is not a whole number from {$least} to {$most}.");
         }
 
@@ -378,7 +386,7 @@ final class SheetReader
     {
         $taken = [];
         foreach ($rows as $row) {
-            if ($row->run !== null && $row->run->try > 0 && $row->run->void === null) {
+            if ($row->run !== null && $row->run->try > 0 && $row->run->record->void === null) {
                 $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
                 if (isset($taken[$key][$row->run->try])) {
                     $this->problems[] = new Problem($row->line, Column::Try->value, "{$row->group} has try {$row->run->try} already, on line {$taken[$key][$row->run->try]}.");
@@ -393,10 +401,10 @@ final class SheetReader
             }
             $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
             for ($try = 1; isset($taken[$key][$try]); $try++);
-            if ($row->run->void === null) {
+            if ($row->run->record->void === null) {
                 $taken[$key][$try] = $row->line;
             }
-            $run = new RunRow($try, $row->run->distance, $row->run->time, $row->run->void, $row->run->note);
+            $run = new RunRow($try, $row->run->record);
 
             return new SheetRow($row->line, $row->group, $row->mark, $row->version, $row->car, $run);
         }, $rows);

@@ -30,12 +30,20 @@ final readonly class SheetWriter
         if ($file === false) {
             throw new \RuntimeException('There is no memory to write the sheet in.');
         }
-        $records = [array_map(fn(Column $column): string => $column->header($this->units), Column::cases())];
+        $records = [];
+        $used = [];
         foreach ($rows as $row) {
-            $records[] = array_map(fn(Column $column): string => $this->cell($row, $column), Column::cases());
+            $cells = [];
+            foreach (Column::cases() as $column) {
+                $cells[$column->value] = $this->cell($row, $column);
+                $used[$column->value] = ($used[$column->value] ?? $column->isAlwaysThere()) || $cells[$column->value] !== '';
+            }
+            $records[] = $cells;
         }
+        $columns = array_filter(Column::cases(), static fn(Column $column): bool => $used[$column->value] ?? $column->isAlwaysThere());
+        array_unshift($records, array_column(array_map(fn(Column $column): array => [$column->value, $column->header($this->units)], $columns), 1, 0));
         foreach ($records as $cells) {
-            fputcsv($file, $cells, $this->separator->character(), '"', '', "\r\n");
+            fputcsv($file, array_map(static fn(Column $column): string => $cells[$column->value] ?? '', $columns), $this->separator->character(), '"', '', "\r\n");
         }
         rewind($file);
 
@@ -45,8 +53,10 @@ final readonly class SheetWriter
     private function cell(SheetRow $row, Column $column): string
     {
         $quantity = match ($column) {
-            Column::Distance => $row->run?->distance,
-            Column::Time => $row->run?->time,
+            Column::Distance => $row->run?->record->distance,
+            Column::Time => $row->run?->record->time,
+            Column::Drift => $row->run?->record->drift,
+            Column::Load => $row->run?->record->load,
             Column::BalloonDiameter => $this->balloon($row, SizeMeasure::Diameter),
             Column::BalloonCircumference => $this->balloon($row, SizeMeasure::Circumference),
             default => $row->car->quantities[$column->choice()->value ?? ''] ?? null,
@@ -68,8 +78,9 @@ final readonly class SheetWriter
             Column::Version => (string) $row->version,
             Column::CarNote => self::harmless($row->car->note ?? ''),
             Column::Try => (string) ($row->run->try ?? ''),
-            Column::Void => $row->run?->void->value ?? '',
-            Column::RunNote => self::harmless($row->run->note ?? ''),
+            Column::DriftSide => $row->run?->record->side->value ?? '',
+            Column::Void => $row->run?->record->void->value ?? '',
+            Column::RunNote => self::harmless($row->run->record->note ?? ''),
             default => '',
         };
     }

@@ -18,5 +18,9 @@ final readonly class Run
         public ?float $distanceM,
         public ?float $timeS = null,
         public ?VoidReason $void = null,
+        /** How far left of the line it stopped (m); below zero to the right; null where it was not measured. */
+        public ?float $driftM = null,
+        /** What it carried (kg), where that was weighed. */
+        public ?float $loadKg = null,
     ) {}
 }

@@ -61,6 +61,16 @@ final readonly class Tries
         return $this->times;
     }
 
+    /**
+     * Any measure of the counted tries, or null where none has it.
+     *
+     * @param \Closure(Run): ?float $measure
+     */
+    public function each(\Closure $measure): ?Sample
+    {
+        return self::sample(array_map($measure, $this->counted));
+    }
+
     /** @param list<float|null> $values */
     private static function sample(array $values): ?Sample
     {

@@ -29,6 +29,7 @@ use Skivo\Core\Rolling\WheelMount;
 use Skivo\Core\Run\CarModel;
 use Skivo\Core\Run\Setting;
 use Skivo\Core\Run\Simulator;
+use Skivo\Core\Trials\RunRecord;
 use Skivo\Core\Trials\VoidReason;
 
 /**
@@ -125,7 +126,7 @@ final class DemoSeeder extends Seeder
         // A slip of the pen, mended.
         [$distance, $seconds] = $this->ran($cars['Reef 2'], 'Reef 2');
         $run = $this->log($cars['Reef 2'], $time, strrev($distance), $seconds, null, null);
-        $change->edit($run, $educator, $cars['Reef 2']->group, $this->entry($distance, Unit::Centimetre), $run->time, null, 'tape misread at first');
+        $change->edit($run, $educator, $cars['Reef 2']->group, new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first'));
         $run->changes()->update(['made_at' => $time->addMinute()]);
     }
 
@@ -195,12 +196,14 @@ final class DemoSeeder extends Seeder
         $run = new Run([
             'id' => (string) Str::uuid7($time),
             'try' => $car->runs()->whereNull('void_reason')->count() + 1,
-            'void_reason' => $void,
-            'note' => $note,
         ]);
         $run->logged_at = $time;
-        $run->distance = $distance === null ? null : $this->entry($distance, Unit::Centimetre);
-        $run->time = $seconds === null ? null : $this->entry($seconds, Unit::Second);
+        $run->put(new RunRecord(
+            $distance === null ? null : $this->entry($distance, Unit::Centimetre),
+            $seconds === null ? null : $this->entry($seconds, Unit::Second),
+            $void,
+            $note,
+        ));
         $car->runs()->save($run);
 
         return $run;

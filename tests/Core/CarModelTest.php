@@ -11,7 +11,6 @@ use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Build\Choice;
 use Skivo\Core\Build\Part;
 use Skivo\Core\Build\PartKind;
-use Skivo\Core\Build\SideView;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\OutOfRange;
 use Skivo\Core\Quantity\Quantity;
@@ -176,16 +175,5 @@ final class CarModelTest extends TestCase
 
         self::assertEqualsWithDelta(log($distance(0.0606) / $distance(0.0594)) / log(1.01 / 0.99), $found['mass'], 0.01);
         self::assertNull($found['angle'], 'a percent of no angle is nothing');
-    }
-
-    public function testTheSideViewStandsOnTheFloorAndMeasuresItsGaps(): void
-    {
-        $view = new SideView(Settings::of([]));
-        $shapes = $view->shapes();
-
-        self::assertEqualsWithDelta(0.015 + 0.0015 + 0.004, $view->floorClearanceM(), 1e-12);
-        self::assertEqualsWithDelta($shapes['balloon']['y'] - $shapes['balloon']['r'], $view->floorClearanceM(), 1e-12);
-        self::assertGreaterThan(0.0, $view->wheelClearanceM());
-        self::assertLessThan(0.0, (new SideView(Settings::of(['wheel' => 0.15, 'size' => 0.3, 'tube' => 0.05])))->wheelClearanceM());
     }
 }

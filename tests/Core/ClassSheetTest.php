@@ -23,6 +23,8 @@ use Skivo\Core\Sheet\Separator;
 use Skivo\Core\Sheet\SheetReader;
 use Skivo\Core\Sheet\SheetRow;
 use Skivo\Core\Sheet\SheetWriter;
+use Skivo\Core\Trials\RunRecord;
+use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
 
 final class ClassSheetTest extends TestCase
@@ -57,7 +59,7 @@ final class ClassSheetTest extends TestCase
         self::assertSame('Bowline', $row->group);
         self::assertSame(0.0085, $row->car->number(Choice::NozzleBore));
         self::assertSame(0.058, $row->car->number(Choice::Mass));
-        self::assertSame(3.185, $row->run?->distance?->quantity->si());
+        self::assertSame(3.185, $row->run?->record->distance?->quantity->si());
         self::assertSame(1, $row->run->try);
     }
 
@@ -128,7 +130,7 @@ final class ClassSheetTest extends TestCase
 
     public function testNumbersAreWrittenAsNumbers(): void
     {
-        $row = new SheetRow(0, 'Keel', null, 1, new Car(), new RunRow(1, new Entry(Quantity::of('17/2', Unit::Inch), '8 1/2 in')));
+        $row = new SheetRow(0, 'Keel', null, 1, new Car(), new RunRow(1, new RunRecord(new Entry(Quantity::of('17/2', Unit::Inch), '8 1/2 in'))));
 
         self::assertStringContainsString(',21.59,', (new SheetWriter(UnitSystem::Metric))->write([$row]));
         self::assertStringContainsString(',8.5,', (new SheetWriter(UnitSystem::Imperial))->write([$row]));
@@ -158,7 +160,7 @@ final class ClassSheetTest extends TestCase
                 $measure,
                 $text,
             );
-            $run = new RunRow(1, $length($distance / 1000), new Entry(Quantity::fromSi($part / 77, Dimension::Time), 'typed'), $void, $text);
+            $run = new RunRow(1, new RunRecord($length($distance / 1000), new Entry(Quantity::fromSi($part / 77, Dimension::Time), 'typed'), $void, $text, $length($part / 900), $part % 2 === 0 ? Side::Left : Side::Right, new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed')));
             $csv = (new SheetWriter($units, $separator))->write([new SheetRow(0, $text, 'hull-half', 2, $car, $run)]);
             // Read under the other system: the header must say it all.
             $other = $units === UnitSystem::Metric ? UnitSystem::Imperial : UnitSystem::Metric;
@@ -171,7 +173,7 @@ final class ClassSheetTest extends TestCase
             self::assertSame($text, $row->car->note);
             self::assertNotNull($row->run);
             self::assertTrue($row->run->equals($run));
-            self::assertSame($text, $row->run->note);
+            self::assertSame($text, $row->run->record->note);
         });
     }
 

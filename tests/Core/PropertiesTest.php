@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\NextRun;
@@ -110,7 +111,7 @@ final class PropertiesTest extends TestCase
             $entrants = array_map($this->entrant(...), array_keys($class), $class);
             $ranks = static function (array $entrants) use ($scoring): array {
                 $ranks = [];
-                foreach (Standings::of($entrants, Goal::Farthest, $scoring)->places as $place) {
+                foreach (Standings::of($entrants, new Award(Goal::Farthest), $scoring)->places as $place) {
                     $ranks[$place->entrant->id] = [$place->rank, $place->tied, $place->score];
                 }
                 ksort($ranks);
@@ -119,7 +120,7 @@ final class PropertiesTest extends TestCase
             };
 
             self::assertSame($ranks($entrants), $ranks(array_reverse($entrants)));
-            $places = array_values(array_filter(Standings::of($entrants, Goal::Farthest, $scoring)->places, static fn(Standing $place): bool => $place->rank !== null));
+            $places = array_values(array_filter(Standings::of($entrants, new Award(Goal::Farthest), $scoring)->places, static fn(Standing $place): bool => $place->rank !== null));
             foreach ($places as $index => $place) {
                 self::assertLessThanOrEqual($index + 1, $place->rank);
                 self::assertTrue($index === 0 || $places[$index - 1]->score >= $place->score);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Mark;
@@ -23,16 +24,16 @@ final class StandingsTest extends TestCase
         $steady = $this->entrant('steady', [4.0, 4.1, 4.2]);
         $wild = $this->entrant('wild', [5.0, 3.0, 3.1]);
 
-        self::assertSame('steady', Standings::of([$wild, $steady], Goal::Farthest, Scoring::Mean)->leader()?->entrant->id);
-        self::assertSame('wild', Standings::of([$wild, $steady], Goal::Farthest, Scoring::Best)->leader()?->entrant->id);
-        self::assertSame('steady', Standings::of([$wild, $steady], Goal::Farthest, Scoring::Median)->leader()?->entrant->id);
+        self::assertSame('steady', Standings::of([$wild, $steady], new Award(Goal::Farthest), Scoring::Mean)->leader()?->entrant->id);
+        self::assertSame('wild', Standings::of([$wild, $steady], new Award(Goal::Farthest), Scoring::Best)->leader()?->entrant->id);
+        self::assertSame('steady', Standings::of([$wild, $steady], new Award(Goal::Farthest), Scoring::Median)->leader()?->entrant->id);
     }
 
     public function testTiesShareARankAndTheNextIsLeftOut(): void
     {
         $standings = Standings::of([
             $this->entrant('a', [2.0]), $this->entrant('b', [3.0]), $this->entrant('c', [2.0]), $this->entrant('d', [1.0]),
-        ], Goal::Farthest, Scoring::Mean);
+        ], new Award(Goal::Farthest), Scoring::Mean);
 
         self::assertSame(
             [['b', 1, false], ['a', 2, true], ['c', 2, true], ['d', 4, false]],
@@ -42,7 +43,7 @@ final class StandingsTest extends TestCase
 
     public function testAMeanThatDiffersInTheSixteenthDigitIsATie(): void
     {
-        $standings = Standings::of([$this->entrant('a', [0.1, 0.2]), $this->entrant('b', [0.15, 0.15])], Goal::Farthest, Scoring::Mean);
+        $standings = Standings::of([$this->entrant('a', [0.1, 0.2]), $this->entrant('b', [0.15, 0.15])], new Award(Goal::Farthest), Scoring::Mean);
 
         self::assertSame([1, 1], array_map(static fn(Standing $place): ?int => $place->rank, $standings->places));
     }
@@ -53,7 +54,7 @@ final class StandingsTest extends TestCase
             new Entrant('none', new Tries([new Run('x', 1, 9.0)], 3)),
             $this->entrant('slow', [4.0], [3.0]),
             $this->entrant('quick', [2.0], [1.0]),
-        ], Goal::Fastest, Scoring::Best);
+        ], new Award(Goal::Fastest), Scoring::Best);
 
         self::assertSame(['quick', 'slow', 'none'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->places));
         self::assertNull($standings->places[2]->rank);
@@ -66,7 +67,7 @@ final class StandingsTest extends TestCase
             $this->entrant('close', [4.9, 4.4, 4.7]),
             $this->entrant('far', [2.0, 2.1, 2.2]),
             $this->entrant('once', [1.0]),
-        ], Goal::Farthest, Scoring::Mean);
+        ], new Award(Goal::Farthest), Scoring::Mean);
 
         self::assertSame(['close'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->tooCloseToLeader()));
         self::assertSame(['once'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->notJudgedYet()));
@@ -76,8 +77,8 @@ final class StandingsTest extends TestCase
 
     public function testNobodyLeadsBeforeTheFirstRun(): void
     {
-        self::assertNull(Standings::of([$this->entrant('a', [])], Goal::Farthest, Scoring::Mean)->leader());
-        self::assertNull(Standings::of([], Goal::Farthest, Scoring::Mean)->leader());
+        self::assertNull(Standings::of([$this->entrant('a', [])], new Award(Goal::Farthest), Scoring::Mean)->leader());
+        self::assertNull(Standings::of([], new Award(Goal::Farthest), Scoring::Mean)->leader());
     }
 
     public function testTriesGoRoundTheClass(): void

@@ -82,7 +82,7 @@ final class WhatIfTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $path = "/challenges/{$challenge->id}/parts";
-        $part = ['kind' => 'wheel', 'name' => 'Bottle caps', 'diameter_m' => '2,9 cm', 'mass_kg' => '2', 'inertia_factor' => '0.7', 'rolling_loss' => '0,02'];
+        $part = ['kind' => 'wheel', 'name' => 'Bottle caps', 'diameter_m' => '2,9 cm', 'mass_kg' => '2', 'inertia_factor' => '0.7', 'rolling_loss' => '0,02', 'thickness_m' => '14'];
         $this->post($path, $part)->assertSessionHasNoErrors();
         $this->post($path, $part)->assertSessionHasErrors('name');
         $this->post($path, ['name' => 'Others', 'mass_kg' => '2 m', 'rolling_loss' => '7'] + $part)->assertSessionHasErrors(['mass_kg', 'rolling_loss']);

@@ -45,10 +45,7 @@ final class RunController
         $run = $logRun(
             $request->group()->setRelation('challenge', $challenge),
             $request->string('id')->toString(),
-            $request->distance(),
-            $request->time(),
-            $request->void(),
-            $request->note(),
+            $request->record(),
         );
         $run->load('car.group');
         if ($run->car->group->challenge_id !== $challenge->id) {
@@ -69,10 +66,7 @@ final class RunController
             $run,
             $user,
             $request->group()->setRelation('challenge', $challenge),
-            $request->distance(),
-            $request->time(),
-            $request->void(),
-            $request->note(),
+            $request->record(),
         );
 
         return redirect()->to(route('runs.index', [$challenge, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")

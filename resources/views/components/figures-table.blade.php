@@ -1,6 +1,7 @@
 @props(['record'])
 @php
     use App\Wording\CarWords;
+    use App\Wording\GoalWords;
     use Skivo\Core\Quantity\Scale;
     use Skivo\Core\Trials\Verdict;
     $challenge = $record->challenge;
@@ -22,7 +23,7 @@
             @foreach ($record->lines as $line)
                 @php($rows = [[$line->car, $line->tries, $line->standing], ...array_map(fn ($car) => [$car, $record->tries($car), null], $line->otherCars)])
                 @foreach ($rows as [$car, $tries, $standing])
-                    @php($sample = $challenge->goal->measure($tries))
+                    @php($sample = $challenge->mainAward()->measure($tries))
                     @php($interval = $sample?->meanInterval())
                     <tr @class(['small' => $standing === null])>
                         <td class="num !text-left">{{ $standing?->rank === null ? '' : $standing->rank . ($standing->tied ? '=' : '') }}</td>
@@ -43,7 +44,7 @@
                         <td class="verdict">
                             {{ match ($standing?->againstLeader?->verdict) {
                                 Verdict::TooCloseToCall => 'too close to call',
-                                Verdict::ClearlyApart => $challenge->goal->moreIsBetter() ? 'clearly shorter' : 'clearly slower',
+                                Verdict::ClearlyApart => 'clearly ' . GoalWords::worse($challenge->goal),
                                 Verdict::NoSpreadYet => 'not judged yet',
                                 null => $standing?->rank === 1 ? 'leads' : '',
                             } }}

@@ -36,7 +36,7 @@
     @if (! $record->groups->isEmpty())
         <section class="pb-8" aria-labelledby="figures-title">
             <h2 id="figures-title" class="mb-1">Every car in figures</h2>
-            <p class="small mb-3">{{ $challenge->goal->value === 'fastest' ? 'Times in s' : 'Distances in ' . $units->symbol(Scale::Distance) }}, counted tries only. The interval is where the car’s true mean lies, 95 times in 100. Versions that a group has replaced stand below it.</p>
+            <p class="small mb-3">{{ \App\Wording\GoalWords::figures($challenge->goal, $units) }}, counted tries only. The interval is where the car’s true mean lies, 95 times in 100. Versions that a group has replaced stand below it.</p>
             <x-figures-table :record="$record" />
             <p class="mt-4 actions no-print">
                 <a class="button" href="{{ route('runs.index', $challenge) }}">Every run: correct, take back</a>

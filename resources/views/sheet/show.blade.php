@@ -66,7 +66,7 @@
                                     @foreach ($plan->runsByCar as $key => $versions)
                                         @foreach ($versions as $version => $runs)
                                             @foreach ($runs as $run)
-                                                <tr><th scope="row"><bdi>{{ \Illuminate\Support\Str::limit($plan->names[$key], 60) }}</bdi>{{ $version > 1 ? ", version {$version}" : '' }}</th><td>{{ \App\Wording\CarWords::brief($plan->choicesByCar[$key][$version], $units) }}</td><td class="num">{{ $run->try }}</td><td class="num">{{ $run->distance === null ? '–' : $units->figure($run->distance->quantity->si(), Scale::Distance, 1) }}</td><td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td><td>{{ $run->void?->value }}</td></tr>
+                                                <tr><th scope="row"><bdi>{{ \Illuminate\Support\Str::limit($plan->names[$key], 60) }}</bdi>{{ $version > 1 ? ", version {$version}" : '' }}</th><td>{{ \App\Wording\CarWords::brief($plan->choicesByCar[$key][$version], $units) }}</td><td class="num">{{ $run->try }}</td><td class="num">{{ $run->record->distance === null ? '–' : $units->figure($run->record->distance->quantity->si(), Scale::Distance, 1) }}</td><td class="num">{{ $run->record->time === null ? '–' : $units->figure($run->record->time->quantity->si(), Scale::Stopwatch) }}</td><td>{{ $run->record->void?->value }}</td></tr>
                                             @endforeach
                                         @endforeach
                                     @endforeach

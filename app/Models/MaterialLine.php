@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Skivo\Core\Build\Material;
+use Skivo\Core\Build\Per;
+
+/**
+ * What an educator changed on one line of the list of materials, or a line of their own.
+ *
+ * @property int $id
+ * @property string|null $key
+ * @property string|null $name
+ * @property float|null $amount
+ * @property Per|null $per
+ * @property string|null $unit
+ * @property bool $is_early
+ * @property float|null $price
+ */
+final class MaterialLine extends Model
+{
+    protected $fillable = ['key', 'name', 'amount', 'per', 'unit', 'is_early', 'price'];
+
+    protected $casts = ['amount' => 'float', 'per' => Per::class, 'is_early' => 'boolean', 'price' => 'float'];
+
+    /** A line of their own. */
+    public function toCore(): Material
+    {
+        return new Material("own-{$this->id}", (string) $this->name, (float) $this->amount, $this->per ?? Per::Group, $this->unit ?? 'pieces', false, $this->is_early, [], $this->price);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\AsEntry;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Skivo\Core\Build\Kit;
+use Skivo\Core\Challenge\Phase;
+use Skivo\Core\Quantity\Entry;
+
+/**
+ * How a session is prepared: the kit, what is cut to size, how many, and how long.
+ *
+ * @property int $id
+ * @property int $challenge_id
+ * @property int $groups as planned, before they are named
+ * @property int $group_size
+ * @property int $spares_percent
+ * @property string $kit_chassis
+ * @property string $kit_wheels
+ * @property string $kit_bearing
+ * @property string $kit_nozzle
+ * @property string $kit_balloon
+ * @property string $kit_joint
+ * @property bool $by_mouth
+ * @property bool $latex_free
+ * @property Entry|null $chassis_width
+ * @property Entry|null $wheel_thickness
+ * @property Entry|null $end_play
+ * @property Entry|null $overhang
+ * @property Entry|null $side_gap
+ * @property Entry|null $straw_length
+ * @property Entry|null $skewer_length
+ * @property Entry|null $kerf
+ * @property Entry|null $nozzle_length
+ * @property int $nozzles_each
+ * @property int $session_min
+ * @property CarbonImmutable|null $starts_at on the clock of the place
+ * @property float $heat_min
+ * @property int $tries_again
+ * @property array<string, float> $phases
+ */
+final class Plan extends Model
+{
+    /** Lengths that are cut to or from; empty for the usual one. */
+    public const CUTS = ['chassis_width', 'wheel_thickness', 'end_play', 'overhang', 'side_gap', 'straw_length', 'skewer_length', 'kerf', 'nozzle_length'];
+
+    protected $guarded = ['id', 'challenge_id'];
+
+    protected $casts = [
+        'by_mouth' => 'boolean',
+        'latex_free' => 'boolean',
+        'chassis_width' => AsEntry::class . ':length',
+        'wheel_thickness' => AsEntry::class . ':length',
+        'end_play' => AsEntry::class . ':length',
+        'overhang' => AsEntry::class . ':length',
+        'side_gap' => AsEntry::class . ':length',
+        'straw_length' => AsEntry::class . ':length',
+        'skewer_length' => AsEntry::class . ':length',
+        'kerf' => AsEntry::class . ':length',
+        'nozzle_length' => AsEntry::class . ':length',
+        'starts_at' => 'immutable_datetime',
+        'heat_min' => 'float',
+        'phases' => 'array',
+    ];
+
+    protected $attributes = [
+        'groups' => 8,
+        'group_size' => 3,
+        'spares_percent' => 20,
+        'kit_chassis' => 'corrugated card',
+        'kit_wheels' => 'bottle caps',
+        'kit_bearing' => 'bamboo skewer in a plastic straw',
+        'kit_nozzle' => 'drinking straw',
+        'kit_balloon' => 'round 30 cm',
+        'kit_joint' => 'elastic band',
+        'by_mouth' => false,
+        'latex_free' => false,
+        'nozzles_each' => 1,
+        'session_min' => 90,
+        'heat_min' => 2,
+        'tries_again' => 0,
+        'phases' => '{}',
+    ];
+
+    /** @return BelongsTo<Challenge, $this> */
+    public function challenge(): BelongsTo
+    {
+        return $this->belongsTo(Challenge::class);
+    }
+
+    public function kit(): Kit
+    {
+        return new Kit($this->kit_chassis, $this->kit_wheels, $this->kit_bearing, $this->kit_nozzle, $this->kit_balloon, $this->kit_joint);
+    }
+
+    public function minutes(Phase $phase): float
+    {
+        return (float) ($this->phases[$phase->value] ?? $phase->usualMinutes());
+    }
+}

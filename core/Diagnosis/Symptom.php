@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Diagnosis;
+
+use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Check\CheckVerdict;
+use Skivo\Core\Trials\VoidReason;
+
+/** What is seen when a car does not run as it should. */
+enum Symptom: string
+{
+    case Veers = 'veers';
+    case Wobbles = 'wobbles';
+    case WheelsStop = 'wheels-stop';
+    case Wanders = 'wanders';
+    case DoesNotStart = 'does-not-start';
+    case Hisses = 'hisses';
+    case BalloonOff = 'balloon-off';
+    case AirTooSlow = 'air-too-slow';
+    case BalloonDrags = 'balloon-drags';
+    case WheelOff = 'wheel-off';
+    case ShortRun = 'short-run';
+    case Bursts = 'bursts';
+    case Moist = 'moist';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Veers => 'It veers or circles',
+            self::Wobbles => 'It wobbles',
+            self::WheelsStop => 'Its wheels stop at once when spun',
+            self::Wanders => 'It wanders from side to side',
+            self::DoesNotStart => 'It does not start',
+            self::Hisses => 'It hisses and runs weakly',
+            self::BalloonOff => 'The balloon flies off',
+            self::AirTooSlow => 'The air comes out too slowly',
+            self::BalloonDrags => 'The balloon drags on the floor',
+            self::WheelOff => 'A wheel comes off',
+            self::ShortRun => 'It starts well but stops soon',
+            self::Bursts => 'The balloon bursts',
+            self::Moist => 'The balloon is moist inside',
+        };
+    }
+
+    public static function ofVoid(VoidReason $reason): ?self
+    {
+        return match ($reason) {
+            VoidReason::NoStart => self::DoesNotStart,
+            VoidReason::HitSomething => self::Veers,
+            VoidReason::WheelOff => self::WheelOff,
+            VoidReason::BalloonOff => self::BalloonOff,
+            VoidReason::Burst => self::Bursts,
+            VoidReason::Pushed => null,
+        };
+    }
+
+    /**
+     * What the items that must be mended will show as.
+     *
+     * @return list<self>
+     */
+    public static function ofCard(CheckCard $card): array
+    {
+        $symptoms = [];
+        foreach ($card->with(CheckVerdict::Fix) as $item) {
+            $symptom = match ($item) {
+                CheckItem::Spin => self::WheelsStop,
+                CheckItem::EndPlay => ($card->value($item) ?? 0.0) < 0.001 ? self::WheelsStop : self::Wanders,
+                CheckItem::Wobble => self::Wobbles,
+                CheckItem::Parallel, CheckItem::Drift => self::Veers,
+                CheckItem::Airtight => self::Hisses,
+                CheckItem::BalloonClears => self::BalloonDrags,
+                CheckItem::NozzleStraight => self::AirTooSlow,
+                CheckItem::PointsOff => null,
+            };
+            if ($symptom !== null && !in_array($symptom, $symptoms, true)) {
+                $symptoms[] = $symptom;
+            }
+        }
+
+        return $symptoms;
+    }
+}
