@@ -3,17 +3,25 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CarController;
 use App\Http\Controllers\ChallengeController;
+use App\Http\Controllers\CheckController;
+use App\Http\Controllers\CutSizesController;
+use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
+use App\Http\Controllers\MaterialsController;
 use App\Http\Controllers\PartController;
 use App\Http\Controllers\RegistrationController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\SafetyController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
+use App\Http\Controllers\TimetableController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\WhatIfController;
+use App\Http\Middleware\OpenBuildAfterSafety;
 use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Facades\Route;
@@ -47,7 +55,32 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
     Route::prefix('challenges/{challenge}')->middleware('can:update,challenge')->scopeBindings()->group(function (): void {
         Route::put('units', [UnitsController::class, 'update'])->name('units.update');
 
-        Route::controller(GroupController::class)->prefix('groups')->name('groups.')->group(function (): void {
+        Route::prefix('plan')->group(function (): void {
+            Route::controller(MaterialsController::class)->prefix('materials')->name('materials.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('', 'update')->name('update');
+                Route::post('', 'store')->name('store');
+                Route::get('csv', 'download')->name('download');
+                Route::get('labels', 'labels')->name('labels');
+                Route::delete('{materialLine}', 'destroy')->name('destroy');
+            });
+            Route::controller(CutSizesController::class)->prefix('cuts')->name('cuts.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('', 'update')->name('update');
+            });
+            Route::controller(TimetableController::class)->prefix('timetable')->name('timetable.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('', 'update')->name('update');
+                Route::get('ics', 'calendar')->name('calendar');
+            });
+            Route::controller(SafetyController::class)->prefix('safety')->name('safety.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('', 'update')->name('update');
+            });
+            Route::get('brief/{for}', [BriefController::class, 'show'])->name('brief.show')->whereIn('for', ['class', 'helpers']);
+        });
+
+        Route::controller(GroupController::class)->prefix('groups')->name('groups.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
             Route::get('', 'index')->name('index');
             Route::post('', 'store')->name('store');
             Route::get('{group}', 'edit')->name('edit');
@@ -56,10 +89,24 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::post('{group}/restore', 'restore')->name('restore')->withTrashed();
         });
 
-        Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->group(function (): void {
+        Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
             Route::get('', 'edit')->name('edit');
             Route::put('', 'update')->name('update');
+            Route::get('drawing', 'draw')->name('draw');
+            Route::get('versions', 'versions')->name('versions');
+            Route::put('allowances/{rule}', 'allow')->name('allow');
+            Route::delete('allowances/{rule}', 'disallow')->name('disallow');
         });
+
+        Route::controller(CheckController::class)->name('checks.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+            Route::get('check', 'index')->name('index');
+            Route::get('check/tolerances', 'tolerances')->name('tolerances');
+            Route::put('check/tolerances', 'updateTolerances')->name('tolerances.update');
+            Route::get('groups/{group}/check', 'edit')->name('edit');
+            Route::put('groups/{group}/check', 'update')->name('update');
+        });
+
+        Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
 
         Route::controller(RunController::class)->name('runs.')->group(function (): void {
             Route::get('', 'show')->name('show');

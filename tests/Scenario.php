@@ -58,6 +58,7 @@ final class Scenario
             'tries' => 3,
             'lane_length' => (new QuantityReader())->read('6 m', Unit::Metre),
             'units' => UnitSystem::Metric,
+            'safety_read_at' => now(),
         ]);
     }
 

@@ -99,7 +99,7 @@ final class ImportSheet
                 foreach ($versions as $version => $choices) {
                     $group = $groups->get($key) ?? throw new \LogicException('A group of the sheet was not made.');
                     $car = $group->cars->firstWhere('version', $version) ?? $group->cars()->make(['version' => $version]);
-                    $car->choices = $car->exists ? $this->completed($car->choices, $choices) : $choices;
+                    $car->choices = $car->exists ? $car->choices->completedBy($choices) : $choices;
                     $car->save();
                     foreach ($plan->runsByCar[$key][$version] as $row) {
                         $run = new Run(['id' => (string) Str::uuid7(), 'try' => $row->try]);
@@ -139,17 +139,5 @@ final class ImportSheet
     private function tryIsTaken(?Car $car, int $try): bool
     {
         return $car?->runs->contains(static fn(Run $run): bool => $run->try === $try && $run->void_reason === null) ?? false;
-    }
-
-    /** What is on record, with the sheet's values where nothing was. */
-    private function completed(Choices $held, Choices $sheet): Choices
-    {
-        return new Choices(
-            $held->quantities + $sheet->quantities,
-            $held->counts + $sheet->counts,
-            $held->kinds + $sheet->kinds,
-            $held->balloonMeasuredAs ?? $sheet->balloonMeasuredAs,
-            $held->note ?? $sheet->note,
-        );
     }
 }

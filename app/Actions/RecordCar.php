@@ -6,26 +6,57 @@ namespace App\Actions;
 
 use App\Models\Car;
 use App\Models\Group;
+use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Build\Car as Choices;
+use Skivo\Core\Build\Choice;
 
-/** Records a group's car: as a correction of its newest version, or as a new one. */
+/** Records a group's car: as a correction of its newest version, or as a new one. What a correction replaces stays on record. */
 final class RecordCar
 {
-    public function __invoke(Group $group, \Skivo\Core\Build\Car $choices, bool $asNewVersion, ?string $reason): Car
+    public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User $user): Car
     {
-        return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason): Car {
+        return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $user): Car {
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             $current = $group->newestCar();
+            $before = $current?->choices;
+            if ($current !== null && $asNewVersion && $before?->changesTo($choices) === [] && $before->note === $choices->note) {
+                return $current;
+            }
             $car = $current === null || $asNewVersion
                 ? $group->cars()->make(['version' => ($current->version ?? 0) + 1])
                 : $current;
             $car->choices = $choices;
-            if ($car->version > 1) {
+            if ($car->version > 1 && ($car !== $current || $reason !== null)) {
                 $car->reason = $reason;
             }
             $car->save();
+            if ($car === $current && $before?->isEmpty() === false) {
+                $this->keep($car, $before, $choices, $user);
+            }
 
             return $car;
         });
+    }
+
+    private function keep(Car $car, Choices $before, Choices $after, User $user): void
+    {
+        $old = $new = [];
+        foreach ($before->changesTo($after) as $choice) {
+            $old[$choice->value] = self::typed($before, $choice);
+            $new[$choice->value] = self::typed($after, $choice);
+        }
+        if ($before->note !== $after->note) {
+            $old['note'] = $before->note;
+            $new['note'] = $after->note;
+        }
+        if ($new !== []) {
+            $car->changes()->create(['user_id' => $user->id, 'before' => $old, 'after' => $new]);
+        }
+    }
+
+    private static function typed(Choices $car, Choice $choice): string|int|null
+    {
+        return ($car->quantities[$choice->value] ?? null)->text ?? $car->counts[$choice->value] ?? $car->kind($choice);
     }
 }

@@ -43,6 +43,7 @@ use Skivo\Core\Quantity\UnitSystem;
  * @property Entry|null $load_length
  * @property int $lanes
  * @property float|null $air_temperature_c
+ * @property string|null $air_temperature_entered
  * @property list<string>|null $free_steps null for all
  * @property array<string, list<string>> $allowed
  * @property int|null $most_balloons
@@ -61,7 +62,7 @@ final class Challenge extends Model
     use SoftDeletes;
 
     protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
-        'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
+        'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
         'push_is_foul', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [

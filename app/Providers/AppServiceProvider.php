@@ -23,7 +23,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(!$this->app->isProduction());
         Password::defaults(Password::min(10)->max(200));
 
-        Route::patterns(['challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}']);
+        Route::patterns(['challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}']);
         RateLimiter::for('accounts', static fn(Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
     }
 }

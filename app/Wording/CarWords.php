@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Change;
 use Skivo\Core\Build\Choice;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
@@ -72,19 +73,34 @@ final readonly class CarWords
     }
 
     /**
-     * What differs from another version of the car, as in "nozzle bore 6 mm → 8 mm".
+     * What was changed to make a new version, and whether the results can tell what it did.
+     */
+    public static function change(Car $before, Car $after, UnitSystem $units): string
+    {
+        $said = implode('; ', self::differences($before, $after, $units));
+        $made = array_map(static fn(Choice $choice): string => mb_strtolower($choice->label()), Change::made($before, $after));
+
+        return $said === '' ? 'Nothing recorded differs.' : ucfirst($said) . '.' . (Change::isOneThing($before, $after) ? ''
+            : ' More than one thing changed (' . Lists::and($made) . '): the results will not tell which one did it.');
+    }
+
+    /**
+     * What differs from another version of the car, as in "nozzle bore 6 to 8 mm".
      *
      * @return list<string>
      */
     public static function differences(Car $before, Car $after, UnitSystem $units): array
     {
         $said = [];
-        foreach (Choice::cases() as $choice) {
+        foreach ($before->changesTo($after) as $choice) {
             $old = self::choice($before, $choice, $units);
             $new = self::choice($after, $choice, $units);
-            if ($old !== $new) {
-                $said[] = mb_strtolower($choice->label()) . ' ' . ($old ?? 'none') . ' → ' . ($new ?? 'none');
+            // One unit is enough, as in 6 to 8 mm.
+            $number = $before->number($choice);
+            if ($old !== null && $new !== null && $number !== null && $choice->scale() !== null && !str_ends_with($old, 'around')) {
+                $old = $units->figure($number, $choice->scale());
             }
+            $said[] = mb_strtolower($choice->label()) . ' ' . ($old ?? 'none') . ' to ' . ($new ?? 'none');
         }
 
         return $said;

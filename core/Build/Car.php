@@ -52,6 +52,18 @@ final readonly class Car
         return $this->number($choice) !== null || $this->kind($choice) !== null;
     }
 
+    /** This record, with another's values where it has none. */
+    public function completedBy(self $other): self
+    {
+        return new self(
+            $this->quantities + $other->quantities,
+            $this->counts + $other->counts,
+            $this->kinds + $other->kinds,
+            $this->balloonMeasuredAs ?? $other->balloonMeasuredAs,
+            $this->note ?? $other->note,
+        );
+    }
+
     public function isEmpty(): bool
     {
         return $this->quantities === [] && $this->counts === [] && $this->kinds === [];

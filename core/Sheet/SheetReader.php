@@ -93,7 +93,7 @@ final class SheetReader
         if (str_starts_with($bytes, "\xFF\xFE") || str_starts_with($bytes, "\xFE\xFF")) {
             $bytes = mb_convert_encoding($bytes, 'UTF-8', 'UTF-16');
         }
-        $text = str_replace(["\r\n", "\r"], "\n", str_starts_with($bytes, SheetWriter::BYTE_ORDER_MARK) ? substr($bytes, 3) : $bytes);
+        $text = str_replace(["\r\n", "\r"], "\n", str_starts_with($bytes, Csv::BYTE_ORDER_MARK) ? substr($bytes, 3) : $bytes);
         foreach (explode("\n", $text) as $index => $lineText) {
             if (!mb_check_encoding($lineText, 'UTF-8') || str_contains($lineText, "\0")) {
                 $this->refuse($index + 1, 'This line has letters in an unknown encoding. Save the sheet as CSV (UTF-8).');

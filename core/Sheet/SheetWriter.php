@@ -11,13 +11,10 @@ use Skivo\Core\Quantity\Quantity;
 use Skivo\Core\Quantity\UnitSystem;
 
 /**
- * Writes a class sheet as CSV (RFC 4180): UTF-8 with a byte order mark, so that spreadsheets read it as
- * such, lines ended by CR LF, one row a run, and one for each car that has not run.
+ * Writes a class sheet as CSV: one row a run, and one for each car that has not run.
  */
 final readonly class SheetWriter
 {
-    public const BYTE_ORDER_MARK = "\u{FEFF}";
-
     public function __construct(
         private UnitSystem $units,
         private Separator $separator = Separator::Comma,
@@ -26,10 +23,6 @@ final readonly class SheetWriter
     /** @param iterable<SheetRow> $rows */
     public function write(iterable $rows): string
     {
-        $file = fopen('php://temp', 'w+');
-        if ($file === false) {
-            throw new \RuntimeException('There is no memory to write the sheet in.');
-        }
         $records = [];
         $used = [];
         foreach ($rows as $row) {
@@ -42,12 +35,11 @@ final readonly class SheetWriter
         }
         $columns = array_filter(Column::cases(), static fn(Column $column): bool => $used[$column->value] ?? $column->isAlwaysThere());
         array_unshift($records, array_column(array_map(fn(Column $column): array => [$column->value, $column->header($this->units)], $columns), 1, 0));
-        foreach ($records as $cells) {
-            fputcsv($file, array_map(static fn(Column $column): string => $cells[$column->value] ?? '', $columns), $this->separator->character(), '"', '', "\r\n");
-        }
-        rewind($file);
 
-        return self::BYTE_ORDER_MARK . stream_get_contents($file);
+        return Csv::write(
+            array_map(static fn(array $cells): array => array_map(static fn(Column $column): string => $cells[$column->value] ?? '', $columns), $records),
+            $this->separator,
+        );
     }
 
     private function cell(SheetRow $row, Column $column): string
@@ -69,18 +61,18 @@ final readonly class SheetWriter
             return (string) ($row->car->counts[$choice->value] ?? '');
         }
         if ($choice !== null) {
-            return self::harmless($row->car->kind($choice) ?? '');
+            return Csv::text($row->car->kind($choice) ?? '');
         }
 
         return match ($column) {
-            Column::Group => self::harmless($row->group),
+            Column::Group => Csv::text($row->group),
             Column::Mark => $row->mark === null ? '' : Mark::inWords($row->mark),
             Column::Version => (string) $row->version,
-            Column::CarNote => self::harmless($row->car->note ?? ''),
+            Column::CarNote => Csv::text($row->car->note ?? ''),
             Column::Try => (string) ($row->run->try ?? ''),
             Column::DriftSide => $row->run?->record->side->value ?? '',
             Column::Void => $row->run?->record->void->value ?? '',
-            Column::RunNote => self::harmless($row->run->record->note ?? ''),
+            Column::RunNote => Csv::text($row->run->record->note ?? ''),
             default => '',
         };
     }
@@ -99,14 +91,5 @@ final readonly class SheetWriter
         $number = rtrim(rtrim($number, '0'), '.');
 
         return $this->separator === Separator::Semicolon ? str_replace('.', ',', $number) : $number;
-    }
-
-    /**
-     * A text that a spreadsheet will not run as a formula (OWASP, CSV Injection): those that could start
-     * one are led by an apostrophe, which SheetReader takes off again.
-     */
-    private static function harmless(string $text): string
-    {
-        return preg_match('/^\'*[=+\-@\t\r\n＝＋－＠]/u', $text) === 1 ? "'{$text}" : $text;
     }
 }

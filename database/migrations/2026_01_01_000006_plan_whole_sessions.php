@@ -21,6 +21,7 @@ return new class extends Migration {
             $table->string('load_length_entered', 60)->nullable();
             $table->smallInteger('lanes')->default(1);
             $table->double('air_temperature_c')->nullable();
+            $table->string('air_temperature_entered', 20)->nullable();
             // What groups may vary, as a list of Step; null for everything
             $table->jsonb('free_steps')->nullable();
             // Names that a part may have, by PartKind
@@ -134,7 +135,7 @@ return new class extends Migration {
         Schema::drop('plans');
         Schema::table('challenges', function (Blueprint $table): void {
             $table->dropColumn([
-                'awards', 'mark_distance_m', 'mark_distance_entered', 'load_length_m', 'load_length_entered', 'lanes', 'air_temperature_c', 'free_steps', 'allowed',
+                'awards', 'mark_distance_m', 'mark_distance_entered', 'load_length_m', 'load_length_entered', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed',
                 'most_balloons', 'most_straws', 'heaviest_kg', 'heaviest_entered', 'longest_m', 'longest_entered', 'push_is_foul', 'tolerances', 'safety_read_at', 'safety_read',
             ]);
         });

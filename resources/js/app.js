@@ -1,5 +1,6 @@
 import { attachFloors } from './floor.js';
 import { attachFigures } from './figure.js';
+import { attachBuild, attachFollow, attachPrint } from './build.js';
 import { attachEntry } from './entry.js';
 import { attachKeys } from './keys.js';
 import { attachMenus } from './menu.js';
@@ -15,3 +16,6 @@ attachKeys(document);
 attachMenus(document);
 attachTimes(document);
 attachWhatIf(document);
+attachBuild(document);
+attachFollow(document);
+attachPrint(document);

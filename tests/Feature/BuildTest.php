@@ -122,7 +122,7 @@ final class BuildTest extends FeatureTestCase
         $this->put("{$path}/car", ['nozzle_bore' => '9 mm', 'save_as' => 'correction', 'reason' => 'It started too slowly.'])->assertSessionHasNoErrors();
 
         self::assertSame([0.007, 0.009], $group->cars()->get()->map(static fn($car): ?float => $car->choices->number(Choice::NozzleBore))->all());
-        $this->get(dirname($path))->assertSee("nozzle bore 7\u{00A0}mm → 9\u{00A0}mm")->assertSee('It started too slowly.');
+        $this->get(dirname($path))->assertSee("nozzle bore 7 to 9\u{00A0}mm")->assertSee('It started too slowly.');
     }
 
     public function testOneCarAfterTheOther(): void

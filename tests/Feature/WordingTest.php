@@ -99,7 +99,7 @@ final class WordingTest extends FeatureTestCase
         ], CarWords::parts($full, UnitSystem::Metric));
         self::assertSame('not recorded', CarWords::brief(null, UnitSystem::Metric));
         self::assertSame('partly recorded', CarWords::brief($choices(Scenario::withClass(Scenario::challenge($this->educator), "group,chassis\nA,card\n")), UnitSystem::Metric));
-        self::assertSame(["mass, ready to run 58\u{00A0}g → none"], array_slice(CarWords::differences($full, new Car($full->quantities === [] ? [] : array_diff_key($full->quantities, ['mass' => true]), $full->counts, $full->kinds, $full->balloonMeasuredAs), UnitSystem::Metric), 0, 1));
+        self::assertSame(["mass, ready to run 58\u{00A0}g to none"], array_slice(CarWords::differences($full, new Car($full->quantities === [] ? [] : array_diff_key($full->quantities, ['mass' => true]), $full->counts, $full->kinds, $full->balloonMeasuredAs), UnitSystem::Metric), 0, 1));
     }
 
     public function testARunInAFewWords(): void

@@ -6,42 +6,118 @@ namespace App\Http\Controllers;
 
 use App\Actions\RecordCar;
 use App\Http\Requests\CarRequest;
+use App\Http\Requests\TypedCar;
+use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Models\User;
+use App\Reading\CarReading;
+use App\Reading\ClassPlan;
 use App\Reading\ClassRecord;
+use App\Wording\CarWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Build\Car as Choices;
+use Skivo\Core\Challenge\Limits;
 
-/** A group's build sheet. */
+/** A group's build sheet, its drawing, and what became of it from version to version. */
 final class CarController
 {
-    public function edit(Challenge $challenge, Group $group): View
+    public function edit(Request $request, Challenge $challenge, Group $group): View
     {
-        $group->load('cars.runs');
+        $group->load(['cars.runs', 'cars.allowances.user']);
+        $plan = ClassPlan::of($challenge);
+        $car = $group->currentCar();
+        $kit = $plan->kitCar();
+        $fromKit = $request->boolean('kit');
+        $shown = self::shown($request, $challenge, $car->choices ?? new Choices(), $fromKit ? $kit : null);
 
         return view('build.car', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'group' => $group,
-            'car' => $group->currentCar(),
+            'car' => $car,
+            'kit' => $kit,
+            'fromKit' => $fromKit,
+            'reading' => new CarReading($shown, $plan, $kit, $car->allowances ?? []),
         ]);
     }
 
     public function update(CarRequest $request, Challenge $challenge, Group $group, RecordCar $recordCar): RedirectResponse
     {
         $reason = $request->input('reason');
-        $car = $recordCar(
-            $group,
-            $request->choices(),
-            $request->input('save_as') === 'version',
-            is_string($reason) ? $reason : null,
-        );
+        $before = $group->newestCar();
+        /** @var User $user */
+        $user = $request->user();
+        $car = $recordCar($group, $request->choices(), $request->input('save_as') === 'version', is_string($reason) ? $reason : null, $user);
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
         $version = $car->version > 1 ? ", version {$car->version}," : '';
+        $said = match (true) {
+            $before !== null && $car->id !== $before->id => "{$group->name}’s car is version {$car->version} now. " . CarWords::change($before->choices, $car->choices, $challenge->units),
+            $request->input('save_as') === 'version' => "Nothing was changed, so {$group->name}’s car stays version {$car->version}.",
+            default => "{$group->name}’s car{$version} is recorded.",
+        };
 
         return redirect()
-            ->to($next === null ? route('groups.index', $challenge) : route('cars.edit', [$challenge, $next]))
-            ->with('status', "{$group->name}’s car{$version} is recorded.");
+            ->to($next === null ? ($request->boolean('then_stay') ? route('cars.edit', [$challenge, $group]) : route('groups.index', $challenge)) : route('cars.edit', [$challenge, $next]))
+            ->with('status', $said);
+    }
+
+    /** The drawing of a sheet that is still being filled in. */
+    public function draw(Request $request, Challenge $challenge, Group $group): View
+    {
+        $plan = ClassPlan::of($challenge);
+        $car = TypedCar::read($request->query(), $challenge->units, true);
+
+        return view('build.drawing', [
+            'challenge' => $challenge,
+            'reading' => new CarReading($car, $plan, $plan->kitCar(), $group->newestCar()->allowances ?? []),
+        ]);
+    }
+
+    public function versions(Challenge $challenge, Group $group): View
+    {
+        $group->load(['cars.runs', 'cars.changes.user']);
+
+        return view('build.versions', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'group' => $group]);
+    }
+
+    public function allow(Request $request, Challenge $challenge, Group $group, string $rule): RedirectResponse
+    {
+        $request->validate(['allow_reason' => ['required', 'string', 'max:' . Limits::NOTE_CHARACTERS]], ['allow_reason.*' => 'Say in a few words why it is allowed.']);
+        $car = $this->newest($group);
+        /** @var User $user */
+        $user = $request->user();
+        abort_if(mb_strlen($rule) > 40, 404);
+        DB::transaction(static fn() => $car->allowances()->updateOrCreate(['rule' => $rule], ['user_id' => $user->id, 'reason' => $request->string('allow_reason')->toString()]));
+
+        return redirect()->to(route('cars.edit', [$challenge, $group]) . '#rules')->with('status', 'Allowed, and noted with the car.');
+    }
+
+    public function disallow(Challenge $challenge, Group $group, string $rule): RedirectResponse
+    {
+        $car = $this->newest($group);
+        DB::transaction(static fn() => $car->allowances()->where('rule', $rule)->delete());
+
+        return redirect()->to(route('cars.edit', [$challenge, $group]) . '#rules')->with('status', 'No longer allowed.');
+    }
+
+    private function newest(Group $group): Car
+    {
+        return $group->newestCar() ?? abort(404);
+    }
+
+    /** The sheet as the form shows it: what was typed and refused, or what is on record, with the kit's values where asked for. */
+    private static function shown(Request $request, Challenge $challenge, Choices $held, ?Choices $kit): Choices
+    {
+        $typed = $request->session()->getOldInput();
+        if ($typed !== []) {
+            return TypedCar::read($typed, $challenge->units, true);
+        }
+
+        return $kit === null ? $held : $held->completedBy($kit);
     }
 
     private function nextUnrecorded(Challenge $challenge, Group $after): ?Group

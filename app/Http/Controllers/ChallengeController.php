@@ -44,7 +44,7 @@ final class ChallengeController
         $user = $request->user();
         $challenge = DB::transaction(static fn() => $user->challenges()->create($request->plan()));
 
-        return redirect()->route('groups.index', $challenge)->with('status', "“{$challenge->name}” is set. Now add the groups.");
+        return redirect()->route('materials.show', $challenge)->with('status', "“{$challenge->name}” is set. Next: what it takes to build the cars.");
     }
 
     public function edit(Challenge $challenge): View
@@ -56,7 +56,7 @@ final class ChallengeController
     {
         DB::transaction(static fn() => $challenge->update($request->plan()));
 
-        return redirect()->route('challenges.edit', $challenge)->with('status', 'The plan is saved.');
+        return redirect()->route('challenges.edit', $challenge)->with('status', 'The rules are saved.');
     }
 
     public function destroy(Challenge $challenge): RedirectResponse

@@ -12,7 +12,7 @@ use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Build\Car;
 use Skivo\Core\Build\Choice;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Rolling\WheelMount;
 
@@ -33,7 +33,7 @@ final class CarRequest extends FormRequest
                 $choice === Choice::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
                 $choice->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
                 $choice->isCount() => ['nullable', 'integer', 'between:' . implode(',', $choice->range())],
-                default => ['nullable', 'string', new ReadsAs($this->bareUnit($choice), fn(float $si): ?string => $choice->complaint($si, $this->unitSystem()))],
+                default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($choice, $this->unitSystem()), fn(float $si): ?string => $choice->complaint($si, $this->unitSystem()))],
             };
         }
 
@@ -47,7 +47,7 @@ final class CarRequest extends FormRequest
         foreach (Choice::cases() as $choice) {
             if ($choice->isCount()) {
                 [$least, $greatest] = $choice->range();
-                $messages["{$choice->value}.*"] = "{$choice->label()} must be a whole number from {$least} to {$greatest}.";
+                $messages["{$choice->value}.*"] = "{$choice->label()} must be a whole number from {$least} to {$greatest}" . ($choice->scale() === Scale::Angle ? ' degrees.' : '.');
             }
         }
 
@@ -56,37 +56,7 @@ final class CarRequest extends FormRequest
 
     public function choices(): Car
     {
-        $quantities = $counts = $kinds = [];
-        foreach (Choice::cases() as $choice) {
-            $typed = $this->input($choice->value);
-            if (!is_scalar($typed)) {
-                continue;
-            }
-            if ($choice->isQuantity()) {
-                $entry = ReadsAs::read($typed, $this->bareUnit($choice));
-                if ($entry !== null) {
-                    $quantities[$choice->value] = $entry;
-                }
-            } elseif ($choice->isCount()) {
-                $counts[$choice->value] = (int) $typed;
-            } else {
-                $kinds[$choice->value] = (string) $typed;
-            }
-        }
-        $note = $this->input('note');
-
-        return new Car(
-            $quantities,
-            $counts,
-            $kinds,
-            $this->enum('balloon_measured_as', SizeMeasure::class) ?? SizeMeasure::Diameter,
-            is_string($note) ? $note : null,
-        );
-    }
-
-    private function bareUnit(Choice $choice): Unit
-    {
-        return $choice->bareUnit($this->unitSystem()) ?? throw new \LogicException("{$choice->name} has no unit.");
+        return TypedCar::read($this->all(), $this->unitSystem());
     }
 
     private function unitSystem(): UnitSystem

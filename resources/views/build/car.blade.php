@@ -1,90 +1,145 @@
 @php
     use Skivo\Core\Balloon\SizeMeasure;
     use Skivo\Core\Build\Choice;
+    use Skivo\Core\Build\Step;
     use Skivo\Core\Build\Suggestions;
     use Skivo\Core\Rolling\WheelMount;
     $units = $challenge->units;
-    $choices = $car?->choices;
+    $choices = $reading->car;
     $held = fn (Choice $choice) => match (true) {
         $choice->isQuantity() => $choices->quantities[$choice->value]->text ?? null,
         $choice->isCount() => $choices->counts[$choice->value] ?? null,
-        default => $choices?->kind($choice),
+        default => $choices->kind($choice),
+    };
+    $usual = fn (Choice $choice) => match (true) {
+        $choice === Choice::Surface => $challenge->surface,
+        $choice->isQuantity() => $kit->quantities[$choice->value]->text ?? null,
+        $choice->isCount() => $kit->counts[$choice->value] ?? null,
+        default => $kit->kind($choice),
     };
     $hasRun = $car !== null && $car->runs->isNotEmpty();
-    $unit = fn (Choice $choice) => $choice->bareUnit($units)?->value;
-    $parts = [
-        'Nozzle' => [Choice::NozzleKind, Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength],
-        'Balloon' => [Choice::BalloonNominal, Choice::BalloonSize, Choice::PumpStrokes],
-        'Wheels' => [Choice::WheelKind, Choice::WheelDiameter, Choice::WheelMount],
-        'Car' => [Choice::Mass, Choice::Chassis, Choice::Surface],
+    $hints = [
+        'rear_axle_place' => 'measured from the rear end of the chassis',
+        'pump_strokes' => 'if filled by counting',
+        'nozzle_outlets' => 'how many blow side by side',
+        'nozzle_angle' => 'in degrees; 0 is straight back, 180 forward',
+        'nozzle_height' => 'to the middle of the tube, where it leaves the chassis',
+        'mass' => 'on a scale, balloon empty',
+        'surface' => 'if not the challenge’s',
+        'track' => 'middle of wheel to middle of wheel',
+        'band_turns' => 'three or four hold the neck',
     ];
+    $hint = fn (Choice $choice) => $hints[$choice->value] ?? ($choice->isQuantity() ? 'in ' . $choice->bareUnit($units)->value . ' unless you type a unit' : null);
+    $recorded = fn (Step $step) => count(array_filter($step->choices(), fn ($choice) => $choices->has($choice)));
 @endphp
 <x-layout :title="'Car of ' . $group->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
     <div class="lead-in">
-        <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>The car of <bdi>{{ \Illuminate\Support\Str::limit($group->name, 80) }}</bdi>{{ ($car->version ?? 1) > 1 ? ", version {$car->version}" : '' }}</span></h2>
-        <p class="small">Leave empty what you don’t know. Type as you measured: <span class="num">8 1/2 in</span>, <span class="num">21.6 cm</span>, <span class="num">2 oz</span>.</p>
+        <div>
+            <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>The car of <bdi>{{ \Illuminate\Support\Str::limit($group->name, 80) }}</bdi>{{ ($car->version ?? 1) > 1 ? ", version {$car->version}" : '' }}</span></h2>
+            <p class="small mt-1">In the order of the build. Each step may wait; leave empty what you don’t know. Type as you measured: <span class="num">8 1/2 in</span>, <span class="num">21.6 cm</span>, <span class="num">2 oz</span>.</p>
+        </div>
+        <p class="actions no-print">
+            @if ($group->cars->count() > 1 || $car?->changes()->exists())<a class="button plain" href="{{ route('cars.versions', [$challenge, $group]) }}">Its versions</a>@endif
+            @if ($car !== null && ! $car->choices->isEmpty())<a class="button plain" href="{{ route('checks.edit', [$challenge, $group]) }}">Its check card</a>@endif
+            @unless ($fromKit)<a class="button" href="{{ route('cars.edit', [$challenge, $group, 'kit' => 1]) }}">Fill in from the kit</a>@endunless
+        </p>
     </div>
     <x-errors />
-    <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}">
-        @csrf @method('put')
-        @foreach ($parts as $title => $fields)
-            <section class="form-part">
-                <h2>{{ $title }}</h2>
-                <div class="form-grid">
-                    @foreach ($fields as $choice)
-                        @if ($choice === Choice::WheelMount)
-                            <fieldset class="wide">
-                                <legend class="field-label mb-1">Wheels are</legend>
-                                <div class="choices max-w-2xl">
-                                    <x-choice name="wheel_mount" value="" :checked="$held($choice) === null">not noted</x-choice>
-                                    <x-choice name="wheel_mount" :value="WheelMount::Fixed->value" :checked="$held($choice) === WheelMount::Fixed->value" hint="the axle turns in its bearing">fixed to the axle</x-choice>
-                                    <x-choice name="wheel_mount" :value="WheelMount::Spinning->value" :checked="$held($choice) === WheelMount::Spinning->value" hint="the axle stands still">spinning on the axle</x-choice>
-                                </div>
-                                @error('wheel_mount')<p class="error">{{ $message }}</p>@enderror
-                            </fieldset>
-                        @elseif ($choice->isKind())
-                            <x-field :name="$choice->value" :label="$choice === Choice::Surface ? 'Surface, if not the challenge’s' : $choice->label()" :value="$held($choice)" :suggestions="Suggestions::for($choice)" :placeholder="$choice === Choice::Surface ? $challenge->surface : null" />
-                        @elseif ($choice->isCount())
-                            <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" inputmode="numeric" :hint="$choice === Choice::PumpStrokes ? 'if filled by counting' : 'how many blow side by side'" />
-                        @else
-                            <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" inputmode="text" :hint="'in ' . $unit($choice) . ' unless you type a unit'" />
-                        @endif
-                        @if ($choice === Choice::BalloonSize)
-                            <fieldset>
-                                <legend class="field-label mb-1">Measured</legend>
-                                @php($as = $choices?->balloonMeasuredAs ?? SizeMeasure::Diameter)
-                                <div class="choices !grid-cols-1">
-                                    <x-choice name="balloon_measured_as" value="diameter" :checked="$as === SizeMeasure::Diameter">across (diameter)</x-choice>
-                                    <x-choice name="balloon_measured_as" value="circumference" :checked="$as === SizeMeasure::Circumference">around (circumference)</x-choice>
-                                </div>
-                            </fieldset>
-                        @endif
-                    @endforeach
-                    @if ($title === 'Car')
-                        <x-field class="wide max-w-2xl" name="note" label="Note" optional :value="$choices?->note" maxlength="1000" />
+    @if ($fromKit && ! $errors->any())<p class="flash" role="status">The kit’s values stand in the empty fields. Change what is different on this car; nothing is recorded yet.</p>@endif
+    <nav class="steps no-print" aria-label="Steps of the build">
+        <ol>@foreach (Step::cases() as $step)<li><a href="#{{ $step->value }}">{{ $step->label() }} <span class="num">{{ $recorded($step) === 0 ? 'later' : $recorded($step) }}</span></a></li>@endforeach</ol>
+    </nav>
+    <div class="build-sheet">
+        <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}">
+            @csrf @method('put')
+            @foreach (Step::cases() as $step)
+                @php($main = array_filter($step->choices(), Step::isMain(...)))
+                @php($more = array_filter($step->choices(), fn ($choice) => ! Step::isMain($choice)))
+                <section class="step" id="{{ $step->value }}" aria-labelledby="{{ $step->value }}-title">
+                    <h3 id="{{ $step->value }}-title">{{ $step->label() }}</h3>
+                    <div class="form-grid narrow">
+                        @foreach ($main as $choice)
+                            @if ($choice === Choice::WheelMount)
+                                <fieldset class="wide">
+                                    <legend class="field-label mb-1">Wheels are</legend>
+                                    <div class="choices">
+                                        <x-choice name="wheel_mount" value="" :checked="$held($choice) === null">not noted</x-choice>
+                                        <x-choice name="wheel_mount" :value="WheelMount::Fixed->value" :checked="$held($choice) === WheelMount::Fixed->value" hint="the axle turns in its bearing">fixed to the axle</x-choice>
+                                        <x-choice name="wheel_mount" :value="WheelMount::Spinning->value" :checked="$held($choice) === WheelMount::Spinning->value" hint="the axle stands still">spinning on the axle</x-choice>
+                                    </div>
+                                    @error('wheel_mount')<p class="error">{{ $message }}</p>@enderror
+                                </fieldset>
+                            @else
+                                <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" :suggestions="$choice->isKind() ? Suggestions::for($choice) : []" :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)" :placeholder="$usual($choice)" />
+                            @endif
+                            @if ($choice === Choice::BalloonSize)
+                                <fieldset>
+                                    <legend class="field-label mb-1">Measured</legend>
+                                    @php($as = $choices->balloonMeasuredAs ?? SizeMeasure::Diameter)
+                                    <div class="choices !grid-cols-1">
+                                        <x-choice name="balloon_measured_as" value="diameter" :checked="$as === SizeMeasure::Diameter">across (diameter)</x-choice>
+                                        <x-choice name="balloon_measured_as" value="circumference" :checked="$as === SizeMeasure::Circumference">around (circumference)</x-choice>
+                                    </div>
+                                </fieldset>
+                            @endif
+                        @endforeach
+                    </div>
+                    @if ($more !== [])
+                        @php($open = array_filter($more, fn ($choice) => $held($choice) !== null || $errors->has($choice->value)) !== [])
+                        <details class="disclosure" @if ($open) open @endif>
+                            <summary>{{ match ($step) { Step::Axles => 'Rear axle, if it differs, and mass', Step::Nozzle => 'Tubes in series, and mass', Step::Power => 'Joint and balloon in detail', default => 'More' } }}</summary>
+                            <div class="form-grid narrow mt-2">
+                                @foreach ($more as $choice)
+                                    <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)" :placeholder="$usual($choice)" />
+                                @endforeach
+                            </div>
+                        </details>
                     @endif
-                </div>
-            </section>
-        @endforeach
-        @if ($hasRun)
-            <section class="form-part">
-                <h2>This change</h2>
-                <div class="grid gap-4">
-                    <fieldset>
-                        <legend class="field-label mb-1">Version {{ $car->version }} has run, so say which it is</legend>
-                        <div class="choices max-w-2xl">
-                            <x-choice name="save_as" value="version" checked :hint="'its tries start afresh; version ' . $car->version . ' stays on record'">The car was changed: make it version {{ $car->version + 1 }}</x-choice>
-                            <x-choice name="save_as" value="correction" hint="the runs stay with these choices">Only the record was wrong</x-choice>
-                        </div>
-                    </fieldset>
-                    <x-field class="max-w-2xl" name="reason" label="Why was it changed?" optional hint="in the group’s words" maxlength="1000" />
-                </div>
-            </section>
-        @endif
-        <p class="actions border-t border-rule py-5">
-            <button class="button do">Record this car</button>
-            @if ($record->groups->count() > 1 && ! $hasRun)<button class="button" name="then_next" value="1">Record, then the next group</button>@endif
-            <a class="button plain" href="{{ route('groups.index', $challenge) }}">Back without saving</a>
-        </p>
-    </form>
+                    @if ($step === Step::Mass)<x-field class="mt-4" name="note" label="Note" optional :value="$choices->note" maxlength="1000" />@endif
+                </section>
+            @endforeach
+            @if ($hasRun)
+                <section class="step">
+                    <h3>This change</h3>
+                    <div class="grid gap-4">
+                        <fieldset>
+                            <legend class="field-label mb-1">Version {{ $car->version }} has run, so say which it is</legend>
+                            <div class="choices">
+                                <x-choice name="save_as" value="version" checked :hint="'its tries start afresh; version ' . $car->version . ' stays on record'">The car was changed: make it version {{ $car->version + 1 }}</x-choice>
+                                <x-choice name="save_as" value="correction" hint="the runs stay with these choices">Only the record was wrong</x-choice>
+                            </div>
+                        </fieldset>
+                        <x-field name="reason" label="Why was it changed?" optional hint="in the group’s words" maxlength="1000" />
+                    </div>
+                </section>
+            @endif
+            <p class="actions sheet-foot">
+                <button class="button do">Record this car</button>
+                @if ($record->groups->count() > 1 && ! $hasRun)<button class="button" name="then_next" value="1">Record, then the next group</button>@endif
+                <a class="button plain" href="{{ route('groups.index', $challenge) }}">Back without saving</a>
+            </p>
+        </form>
+        <aside class="beside" aria-label="The car as recorded">
+            <div data-drawing aria-live="polite">@include('build.drawing')</div>
+            @if ($car !== null && ($reading->breaches !== [] || $reading->allowed !== []))
+                <section id="rules" class="mt-4 border-t border-rule pt-3">
+                    <h3>Against the rules</h3>
+                    @foreach ($reading->breaches as $breach)
+                        <form method="post" action="{{ route('cars.allow', [$challenge, $group, $breach->rule]) }}" class="mt-3">
+                            @csrf @method('put')
+                            <p>{{ $breach->message }}</p>
+                            <div class="flex gap-2 mt-1"><input class="input" name="allow_reason" aria-label="Why it is allowed: {{ $breach->message }}" placeholder="why it is allowed" maxlength="1000"><button class="button">Allow</button></div>
+                        </form>
+                    @endforeach
+                    @error('allow_reason')<p class="error">{{ $message }}</p>@enderror
+                    @foreach ($reading->allowed as [$breach, $allowance])
+                        <form method="post" action="{{ route('cars.disallow', [$challenge, $group, $breach->rule]) }}" class="mt-3 small">
+                            @csrf @method('delete')
+                            <p>{{ $breach->message }} Allowed by {{ $allowance->user->name }}: “<bdi>{{ $allowance->reason }}</bdi>” <button class="button plain !min-h-0 !p-1">No longer</button></p>
+                        </form>
+                    @endforeach
+                </section>
+            @endif
+        </aside>
+    </div>
 </x-layout>

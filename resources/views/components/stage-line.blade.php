@@ -2,8 +2,9 @@
 @php
     $groups = $record->groups->count();
     $stages = [
-        'plan' => ['Plan', route('challenges.edit', $challenge), null, true],
+        'plan' => ['Plan', route('challenges.edit', $challenge), null, $challenge->safety_read_at !== null],
         'build' => ['Build', route('groups.index', $challenge), "{$record->carsRecorded()}/{$groups}", $groups > 0 && $record->carsRecorded() === $groups],
+        'check' => ['Check', route('checks.index', $challenge), "{$record->carsChecked()}/{$groups}", $groups > 0 && $record->carsChecked() === $groups],
         'run' => ['Run', route('runs.show', $challenge), "{$record->countedTries()}/{$record->triesInAll()}", $groups > 0 && $record->countedTries() === $record->triesInAll()],
         'findings' => ['Findings', route('findings.show', $challenge), null, false],
     ];

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Challenge;
+use App\Reading\ClassPlan;
+use App\Reading\ClassRecord;
+use Illuminate\Contracts\View\View;
+
+/** What the class and the helpers are told, each on a sheet to print. */
+final class BriefController
+{
+    public function show(Challenge $challenge, string $for): View
+    {
+        $record = ClassRecord::of($challenge);
+        $plan = ClassPlan::of($challenge);
+
+        return view("plan.brief-{$for}", [
+            'challenge' => $challenge,
+            'record' => $record,
+            'plan' => $plan,
+            'order' => $plan->runOrder($record->groups->count()),
+            'timetable' => $plan->timetable($record->groups->count()),
+        ]);
+    }
+}

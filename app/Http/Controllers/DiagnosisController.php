@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\DiagnosisRequest;
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Reading\ClassRecord;
+use App\Reading\DiagnosisReading;
+use Illuminate\Contracts\View\View;
+use Skivo\Core\Diagnosis\Symptom;
+
+/** What could be wrong with a car, from what was seen. */
+final class DiagnosisController
+{
+    public function show(DiagnosisRequest $request, Challenge $challenge, Group $group): View
+    {
+        $group->load(['cars.runs', 'cars.checkReadings']);
+        $reading = new DiagnosisReading($challenge, $group->currentCar());
+        $symptom = $request->symptom() ?? $reading->suggested[0] ?? null;
+        $strayed = $symptom === Symptom::Veers && $request->driftM() === null ? $reading->strayed() : null;
+        $drift = $request->driftM() ?? ($strayed === null ? null : $strayed->toCore()->driftM);
+        $over = $request->overM() ?? $strayed?->distance?->quantity->si();
+
+        return view('check.diagnosis', [
+            'challenge' => $challenge,
+            'record' => ClassRecord::of($challenge),
+            'group' => $group,
+            'reading' => $reading,
+            'symptom' => $symptom,
+            'drift' => $drift,
+            'over' => $over,
+            'strayed' => $strayed,
+            'causes' => $symptom === null ? [] : $reading->causes($symptom, $drift, $over),
+        ]);
+    }
+}

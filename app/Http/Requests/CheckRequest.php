@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Challenge;
+use App\Rules\ReadsAs;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Check\Reading;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Trials\Side;
+
+/** A check card as filled in; every field may be left empty. */
+final class CheckRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $rules = [];
+        $units = $this->units();
+        foreach (CheckItem::cases() as $item) {
+            $key = self::key($item);
+            $rules["{$key}_note"] = ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS];
+            $scale = $item->scale();
+            if ($scale === null) {
+                $rules["{$key}_answer"] = ['nullable', 'boolean'];
+                continue;
+            }
+            $greatest = $item->greatest();
+            $rules["{$key}_first"] = ['nullable', 'string', new ReadsAs($this->unit($scale), static fn(float $si): ?string => $si <= $greatest ? null
+                : "{$item->readingLabel()}: at most {$units->show($greatest, $scale)}. Check the unit.")];
+            if ($item->secondLabel() !== null) {
+                $rules["{$key}_first"][] = "required_with:{$key}_second";
+                $second = self::secondScale($item);
+                $rules["{$key}_second"] = ['nullable', 'string', "required_with:{$key}_first", new ReadsAs($this->unit($second), static fn(float $si): ?string => $si > 0.0 && $si <= $greatest ? null
+                    : "{$item->secondLabel()}: above 0 and at most {$units->show($greatest, $second)}. Check the unit.")];
+            }
+            if ($item === CheckItem::Drift) {
+                $rules["{$key}_side"] = ['nullable', Rule::enum(Side::class)];
+            }
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['*.required_with' => 'Both readings are needed.'];
+    }
+
+    /** @return array<string, Reading|null> by the value of an item; null where nothing stands */
+    public function readings(): array
+    {
+        $readings = [];
+        foreach (CheckItem::cases() as $item) {
+            $key = self::key($item);
+            $scale = $item->scale();
+            $note = $this->input("{$key}_note");
+            $answer = $this->input("{$key}_answer");
+            $reading = new Reading(
+                $item,
+                $scale === null ? null : ReadsAs::read($this->input("{$key}_first"), $this->unit($scale)),
+                $item->secondLabel() === null ? null : ReadsAs::read($this->input("{$key}_second"), $this->unit(self::secondScale($item))),
+                $this->enum("{$key}_side", Side::class),
+                $scale === null && $answer !== null ? $this->boolean("{$key}_answer") : null,
+                is_string($note) ? $note : null,
+            );
+            $readings[$item->value] = $reading->first === null && $reading->answer === null && $reading->note === null ? null : $reading;
+        }
+
+        return $readings;
+    }
+
+    /** The name of an item's fields begins so. */
+    public static function key(CheckItem $item): string
+    {
+        return str_replace('-', '_', $item->value);
+    }
+
+    /** A drift is over so much lane; an axle's other side is a part like the first. */
+    public static function secondScale(CheckItem $item): Scale
+    {
+        return $item === CheckItem::Drift ? Scale::Distance : Scale::Part;
+    }
+
+    private function unit(Scale $scale): Unit
+    {
+        return $this->units()->unit($scale) ?? Unit::Second;
+    }
+
+    private function units(): UnitSystem
+    {
+        $challenge = $this->route('challenge');
+
+        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Challenge;
+use App\Rules\ReadsAs;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Diagnosis\Symptom;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Trials\Side;
+
+/** What was seen, as chosen and typed. */
+final class DiagnosisRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $length = new ReadsAs($this->bareUnit(), fn(float $metres): ?string => $metres > 0.0 ? Limits::distanceComplaint($metres, $this->units()) : 'It must be more than nothing.');
+
+        return [
+            'seen' => ['nullable', Rule::enum(Symptom::class)],
+            'drift' => ['nullable', 'string', 'required_with:over', $length],
+            'side' => ['nullable', Rule::enum(Side::class)],
+            'over' => ['nullable', 'string', 'required_with:drift', $length],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['seen' => 'Choose what was seen.', '*.required_with' => 'The drift is needed, and the distance over which it was measured.'];
+    }
+
+    public function symptom(): ?Symptom
+    {
+        return $this->enum('seen', Symptom::class);
+    }
+
+    /** To the left (m); below zero to the right; null where it was not typed. */
+    public function driftM(): ?float
+    {
+        $drift = ReadsAs::read($this->input('drift'), $this->bareUnit())?->quantity->si();
+
+        return $drift === null ? null : $drift * ($this->enum('side', Side::class) ?? Side::Left)->sign();
+    }
+
+    public function overM(): ?float
+    {
+        return ReadsAs::read($this->input('over'), $this->bareUnit())?->quantity->si();
+    }
+
+    /** Where a wrong question leads: back to the page without it. */
+    protected function getRedirectUrl(): string
+    {
+        return route('diagnosis.show', [$this->route('challenge'), $this->route('group')]);
+    }
+
+    private function bareUnit(): Unit
+    {
+        return $this->units()->unit(Scale::Distance) ?? Unit::Centimetre;
+    }
+
+    private function units(): UnitSystem
+    {
+        $challenge = $this->route('challenge');
+
+        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Challenge;
+use App\Reading\ClassPlan;
+use Illuminate\Foundation\Http\FormRequest;
+use Skivo\Core\Build\Material;
+
+/** The kit, the numbers, and what is changed on the lines of the list, as typed. */
+final class MaterialsRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $rules = [
+            'groups' => ['required', 'integer', 'between:1,40'],
+            'group_size' => ['required', 'integer', 'between:1,12'],
+            'spares_percent' => ['required', 'integer', 'between:0,200'],
+            'by_mouth' => ['required', 'boolean'],
+            'latex_free' => ['required', 'boolean'],
+        ];
+        foreach (['chassis', 'wheels', 'bearing', 'nozzle', 'balloon', 'joint'] as $part) {
+            $rules["kit_{$part}"] = ['required', 'string', 'max:80'];
+        }
+        foreach ($this->lines() as $key) {
+            $rules["amount_{$key}"] = ['nullable', 'numeric', 'between:0,10000'];
+            $rules["price_{$key}"] = ['nullable', 'numeric', 'between:0,100000'];
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'groups.*' => 'Groups must be a whole number from 1 to 40.',
+            'group_size.*' => 'Learners in a group must be a whole number from 1 to 12.',
+            'spares_percent.*' => 'Spares must be a whole number of percent from 0 to 200.',
+            'amount_*.*' => 'An amount must be a number from 0 to 10,000, such as 0.5 for one between two.',
+            'price_*.*' => 'A price must be a number, such as 1.20.',
+            'kit_*.*' => 'Choose one of the parts.',
+            '*.required' => 'Choose one of the two.',
+        ];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        foreach ($this->lines() as $key) {
+            foreach (["amount_{$key}", "price_{$key}"] as $name) {
+                $typed = $this->input($name);
+                if (is_string($typed)) {
+                    $this->merge([$name => str_replace(',', '.', $typed)]);
+                }
+            }
+        }
+    }
+
+    /** @return array<string, mixed> by column of the plan */
+    public function plan(): array
+    {
+        return $this->safe()->only(['groups', 'group_size', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint']);
+    }
+
+    /** @return array<string, array{float|null, float|null}> amount and price by line, both null for the usual one */
+    public function changes(): array
+    {
+        $changes = [];
+        foreach ($this->lines() as $key) {
+            $amount = $this->input("amount_{$key}");
+            $price = $this->input("price_{$key}");
+            $changes[$key] = [is_numeric($amount) ? (float) $amount : null, is_numeric($price) ? (float) $price : null];
+        }
+
+        return $changes;
+    }
+
+    /** @return list<string> the lines that were on the page */
+    private function lines(): array
+    {
+        $challenge = $this->route('challenge');
+        $lines = $challenge instanceof Challenge ? ClassPlan::of($challenge)->materials()->lines : [];
+        $keys = array_map(static fn(Material $line): string => $line->key, $lines);
+
+        return array_values(array_filter($keys, fn(string $key): bool => !str_starts_with($key, 'own-') && $this->has("price_{$key}")));
+    }
+}

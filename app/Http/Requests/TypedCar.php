@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Rules\ReadsAs;
+use Skivo\Core\Balloon\SizeMeasure;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Quantity\UnreadableQuantity;
+
+/** A build sheet as it stands in a form. */
+final readonly class TypedCar
+{
+    /**
+     * @param array<array-key, mixed> $input by the value of a Choice
+     * @param bool $asFarAsReadable leaves out what cannot be read, for a sheet that is still being filled in
+     *
+     * @throws UnreadableQuantity unless as far as readable
+     */
+    public static function read(array $input, UnitSystem $units, bool $asFarAsReadable = false): Car
+    {
+        $quantities = $counts = $kinds = [];
+        foreach (Choice::cases() as $choice) {
+            $typed = $input[$choice->value] ?? null;
+            if (!is_scalar($typed) || trim((string) $typed) === '') {
+                continue;
+            }
+            if ($choice->isQuantity()) {
+                $entry = self::quantity($choice, $typed, $units, $asFarAsReadable);
+                if ($entry !== null) {
+                    $quantities[$choice->value] = $entry;
+                }
+            } elseif ($choice->isCount()) {
+                if (is_numeric($typed) && $choice->complaint((float) $typed, $units) === null) {
+                    $counts[$choice->value] = (int) $typed;
+                }
+            } else {
+                $kinds[$choice->value] = (string) $typed;
+            }
+        }
+        $measure = $input['balloon_measured_as'] ?? null;
+        $note = $input['note'] ?? null;
+
+        return new Car(
+            $quantities,
+            $counts,
+            $kinds,
+            is_string($measure) ? SizeMeasure::tryFrom($measure) ?? SizeMeasure::Diameter : SizeMeasure::Diameter,
+            is_string($note) ? $note : null,
+        );
+    }
+
+    public static function bareUnit(Choice $choice, UnitSystem $units): Unit
+    {
+        return $choice->bareUnit($units) ?? throw new \LogicException("{$choice->name} has no unit.");
+    }
+
+    private static function quantity(Choice $choice, mixed $typed, UnitSystem $units, bool $asFarAsReadable): ?Entry
+    {
+        try {
+            $entry = ReadsAs::read($typed, self::bareUnit($choice, $units));
+
+            return $entry !== null && $asFarAsReadable && $choice->complaint($entry->quantity->si(), $units) !== null ? null : $entry;
+        } catch (UnreadableQuantity $unreadable) {
+            return $asFarAsReadable ? null : throw $unreadable;
+        }
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Models\Allowance;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Fault;
+use Skivo\Core\Build\Faults;
+use Skivo\Core\Build\Layout;
+use Skivo\Core\Build\MassSum;
+use Skivo\Core\Challenge\Breach;
+
+/** A car as recorded, with what its measures say: where everything is, what cannot work, what breaks the rules. */
+final readonly class CarReading
+{
+    public Layout $layout;
+
+    /** @var list<Fault> */
+    public array $faults;
+
+    /** @var list<Breach> those that nobody allowed */
+    public array $breaches;
+
+    /** @var list<array{Breach, Allowance}> */
+    public array $allowed;
+
+    public MassSum $mass;
+
+    /** @param iterable<Allowance> $allowances */
+    public function __construct(public Car $car, ClassPlan $plan, Car $kit, iterable $allowances = [])
+    {
+        $units = $plan->challenge->units;
+        $this->layout = Layout::of($car, $plan->catalogue, $plan->kit);
+        $this->faults = (new Faults($car, $units, $plan->catalogue, $plan->kit))->all();
+        $this->mass = MassSum::of($car);
+        $byRule = [];
+        foreach ($allowances as $allowance) {
+            $byRule[$allowance->rule] = $allowance;
+        }
+        $breaches = $allowed = [];
+        foreach ($plan->challenge->rules()->breaches($car, $kit, $units) as $breach) {
+            if (isset($byRule[$breach->rule])) {
+                $allowed[] = [$breach, $byRule[$breach->rule]];
+            } else {
+                $breaches[] = $breach;
+            }
+        }
+        $this->breaches = $breaches;
+        $this->allowed = $allowed;
+    }
+}

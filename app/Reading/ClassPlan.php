@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Models\Challenge;
+use App\Models\MaterialLine;
+use App\Models\Plan;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Build\Caution;
+use Skivo\Core\Build\CutPlan;
+use Skivo\Core\Build\CutSizes;
+use Skivo\Core\Build\DoesNotFit;
+use Skivo\Core\Build\Headcount;
+use Skivo\Core\Build\Kit;
+use Skivo\Core\Build\Material;
+use Skivo\Core\Build\Materials;
+use Skivo\Core\Build\PartKind;
+use Skivo\Core\Challenge\Phase;
+use Skivo\Core\Challenge\RunOrder;
+use Skivo\Core\Challenge\Timetable;
+
+/** How a challenge is prepared, with all that follows from it. */
+final readonly class ClassPlan
+{
+    /** What straws and skewers are cut from and with, unless typed otherwise (m). Common practice, no source. */
+    private const USUAL = ['end_play' => 0.0015, 'overhang' => 0.003, 'side_gap' => 0.003, 'straw_length' => 0.2, 'skewer_length' => 0.3, 'kerf' => 0.001];
+
+    public Kit $kit;
+
+    public Headcount $class;
+
+    public CutSizes $sizes;
+
+    /** Null where a piece is longer than what it is cut from. */
+    public ?CutPlan $cuts;
+
+    public ?DoesNotFit $doesNotFit;
+
+    private function __construct(
+        public Challenge $challenge,
+        public Plan $plan,
+        public Catalogue $catalogue,
+    ) {
+        $this->kit = $plan->kit();
+        $this->class = new Headcount($plan->groups, $plan->group_size, $plan->spares_percent / 100, $challenge->lanes);
+        $this->sizes = new CutSizes($this->length('chassis_width'), $this->length('wheel_thickness'), $this->length('end_play'), $this->length('overhang'), $this->length('side_gap'));
+        $cuts = $doesNotFit = null;
+        try {
+            $cuts = CutPlan::of(
+                $this->kit,
+                $this->sizes,
+                $this->length('straw_length'),
+                $this->length('skewer_length'),
+                $this->length('kerf'),
+                $this->length('nozzle_length'),
+                $plan->nozzles_each,
+                $this->class->cars(),
+            );
+        } catch (DoesNotFit $doesNotFit) {
+        }
+        $this->cuts = $cuts;
+        $this->doesNotFit = $doesNotFit;
+    }
+
+    public static function of(Challenge $challenge): self
+    {
+        return new self($challenge, $challenge->plan, $challenge->catalogue());
+    }
+
+    /** A length of the cutting as planned (m): as typed, or else the usual one. */
+    public function length(string $cut): float
+    {
+        return $this->plan->getAttribute($cut)?->quantity->si() ?? $this->usualLength($cut);
+    }
+
+    /** What it is unless it was typed (m). */
+    public function usualLength(string $cut): float
+    {
+        return match ($cut) {
+            'chassis_width' => $this->kit->part(PartKind::Chassis, $this->catalogue)->value('width_m'),
+            'wheel_thickness' => $this->kit->part(PartKind::Wheel, $this->catalogue)->value('thickness_m'),
+            'nozzle_length' => $this->kit->part(PartKind::Nozzle, $this->catalogue)->value('length_m'),
+            default => self::USUAL[$cut] ?? throw new \LogicException("{$cut} is no length of the cutting."),
+        };
+    }
+
+    public function materials(): Materials
+    {
+        $lines = $this->challenge->materialLines;
+        $changes = $lines->whereNotNull('key')->mapWithKeys(static fn(MaterialLine $line): array => [(string) $line->key => [$line->amount, $line->price]])->all();
+        $own = array_values($lines->whereNull('key')->map(static fn(MaterialLine $line): Material => $line->toCore())->all());
+
+        return Materials::of($this->kit, $this->catalogue, $this->class, $this->cuts, $changes, $own);
+    }
+
+    /** What a car built of the kit is like: what a build sheet starts from and held parts must equal. */
+    public function kitCar(): Car
+    {
+        return $this->kit->car($this->catalogue, $this->challenge->units, $this->sizes);
+    }
+
+    /** @return list<Caution> */
+    public function cautions(): array
+    {
+        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free);
+    }
+
+    /**
+     * Those that were not on the sheet when it was last read.
+     *
+     * @return list<Caution>
+     */
+    public function newCautions(): array
+    {
+        return $this->challenge->safety_read_at === null || $this->challenge->safety_read === [] ? []
+            : array_values(array_filter($this->cautions(), fn(Caution $caution): bool => !in_array($caution->value, $this->challenge->safety_read, true)));
+    }
+
+    /** @param int $groups as many as there are; those planned where there is none yet */
+    public function runOrder(int $groups): RunOrder
+    {
+        return new RunOrder($groups > 0 ? $groups : $this->plan->groups, $this->challenge->tries, $this->challenge->lanes);
+    }
+
+    public function timetable(int $groups): Timetable
+    {
+        $minutes = [];
+        foreach (Phase::cases() as $phase) {
+            $minutes[$phase->value] = $this->plan->minutes($phase);
+        }
+        $runs = $this->runOrder($groups);
+
+        return new Timetable(
+            $minutes,
+            $runs,
+            $this->plan->tries_again > 0 ? new RunOrder($runs->groups, $this->plan->tries_again, $this->challenge->lanes) : null,
+            $this->plan->heat_min,
+            (float) $this->plan->session_min,
+        );
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use Skivo\Core\Build\Step;
+use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Check\CheckVerdict;
+
+/** What a group has to do next, in words. */
+final readonly class ProgressWords
+{
+    /** @param list<Step> $missing steps of the build of which nothing is recorded */
+    public static function next(array $missing, ?CheckCard $card, bool $hasRun): string
+    {
+        $labels = static fn(array $items): string => Lists::and(array_map(static fn(CheckItem $item): string => mb_strtolower($item->label()), $items), 3);
+        $fixes = $card?->with(CheckVerdict::Fix) ?? [];
+
+        return match (true) {
+            $hasRun => 'All tries are in',
+            count($missing) === count(Step::cases()) => 'Record the car',
+            $fixes !== [] => "To mend: {$labels($fixes)}",
+            $card?->isReady() === true => 'Ready to run',
+            $card === null || $card->done() === 0 => $missing === [] ? 'Check the car' : 'Not recorded: ' . Lists::and(array_map(static fn(Step $step): string => mb_strtolower($step->label()), $missing), 3),
+            default => "To check: {$labels($card->with(null))}",
+        };
+    }
+}

@@ -1,0 +1,44 @@
+/** The build sheet: draws the car anew as it is typed. */
+export function attachBuild(root) {
+    const form = root.querySelector('form[data-draw]');
+    const drawing = root.querySelector('[data-drawing]');
+    if (form === null || drawing === null) {
+        return;
+    }
+    let waiting = null;
+    let asked = 0;
+    const draw = async () => {
+        const mine = ++asked;
+        const typed = new URLSearchParams();
+        for (const [name, value] of new FormData(form)) {
+            if (value !== '' && !name.startsWith('_')) {
+                typed.append(name, value);
+            }
+        }
+        try {
+            const response = await fetch(`${form.dataset.draw}?${typed}`, { headers: { Accept: 'text/html' } });
+            if (response.ok && mine === asked) {
+                drawing.innerHTML = await response.text();
+            }
+        } catch {
+            // Without a connection the drawing stays as it was; nothing typed is lost.
+        }
+    };
+    form.addEventListener('input', () => {
+        clearTimeout(waiting);
+        waiting = setTimeout(draw, 180);
+    });
+}
+
+/** A choice from which the rest of its form follows is sent at once. */
+export function attachFollow(root) {
+    for (const field of root.querySelectorAll('[data-follow]')) {
+        field.addEventListener('change', () => field.form.requestSubmit());
+    }
+}
+
+export function attachPrint(root) {
+    for (const button of root.querySelectorAll('[data-print]')) {
+        button.addEventListener('click', () => window.print());
+    }
+}
