@@ -81,7 +81,7 @@ final class Plan extends Model
         'by_mouth' => false,
         'latex_free' => false,
         'nozzles_each' => 1,
-        'session_min' => 90,
+        'session_min' => 120,
         'heat_min' => 2,
         'tries_again' => 0,
         'phases' => '{}',

@@ -63,6 +63,17 @@ final readonly class GoalWords
         };
     }
 
+    /** What stands where a car has no score yet. */
+    public static function missing(Goal $goal): string
+    {
+        return match ($goal) {
+            Goal::Farthest, Goal::NearestMark => 'no run',
+            Goal::Fastest => 'no time',
+            Goal::Straightest => 'no drift',
+            Goal::HeaviestLoad => 'no load',
+        };
+    }
+
     /** What a run needs for the goal besides where it stopped; null for nothing. */
     public static function needs(Goal $goal): ?string
     {

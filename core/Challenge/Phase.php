@@ -36,13 +36,29 @@ enum Phase: string
         };
     }
 
+    /** In a word, for where there is little room. */
+    public function short(): string
+    {
+        return match ($this) {
+            self::Brief => 'Brief',
+            self::Gather => 'Gather',
+            self::Set => 'Set',
+            self::Predict => 'Predict',
+            self::Check => 'Check',
+            self::Redesign => 'Change',
+            self::RunsAgain => 'Again',
+            self::Tidy => 'Tidy',
+            default => $this->label(),
+        };
+    }
+
     public function usualMinutes(): int
     {
         return match ($this) {
             self::Brief, self::Predict, self::Check, self::Redesign, self::Discuss => 10,
             self::Gather, self::Tidy => 5,
             self::Build => 35,
-            self::Set => 15,
+            self::Set => 10,
             self::Runs, self::RunsAgain => 0,
         };
     }

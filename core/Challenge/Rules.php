@@ -11,6 +11,7 @@ use Skivo\Core\Build\PartKind;
 use Skivo\Core\Build\Step;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Trials\VoidReason;
 
 /** What a challenge leaves free, what it holds equal to the kit, and the limits on what a car may be built of. */
 final readonly class Rules
@@ -41,6 +42,12 @@ final readonly class Rules
         public array $allowed = [],
         public bool $pushIsFoul = true,
     ) {}
+
+    /** @return list<VoidReason> why a try may be void */
+    public function voidReasons(): array
+    {
+        return array_values(array_filter(VoidReason::cases(), fn(VoidReason $reason): bool => $reason !== VoidReason::Pushed || $this->pushIsFoul));
+    }
 
     public function isFreeDesign(): bool
     {

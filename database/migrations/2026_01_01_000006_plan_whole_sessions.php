@@ -77,7 +77,7 @@ return new class extends Migration {
                 $table->string("{$cut}_entered", 60)->nullable();
             }
             $table->smallInteger('nozzles_each')->default(1);
-            $table->smallInteger('session_min')->default(90);
+            $table->smallInteger('session_min')->default(120);
             // On the clock of the place where it happens
             $table->timestamp('starts_at', 0)->nullable();
             $table->double('heat_min')->default(2);

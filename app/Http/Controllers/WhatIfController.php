@@ -33,7 +33,7 @@ final class WhatIfController
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
                 if (!$car->choices->isEmpty()) {
-                    $cars[$car->id] = [$group, $car, CarModel::of($car->choices, $catalogue, $challenge->surface)];
+                    $cars[$car->id] = [$group, $car, CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c)];
                 }
             }
         }

@@ -29,7 +29,7 @@
     <g class="dimension">
         <line x1="{{ $x(-$sizes->chassisWidthM / 2) }}" x2="{{ $x($sizes->chassisWidthM / 2) }}" y1="22" y2="22" /><text x="{{ $middle }}" y="15" text-anchor="middle">chassis {{ $shown($sizes->chassisWidthM) }}</text>
         @foreach ($lines as [$half, $y, $label])
-            <line x1="{{ $x(-$half) }}" x2="{{ $x($half) }}" y1="{{ $y }}" y2="{{ $y }}" /><text class="halo" x="{{ $middle }}" y="{{ $y + 4 }}" text-anchor="middle">{{ $label }}</text>
+            <line x1="{{ $x(-$half) }}" x2="{{ $x($half) }}" y1="{{ $y }}" y2="{{ $y }}" /><text x="{{ $middle }}" y="{{ $y - 5 }}" text-anchor="middle">{{ $label }}</text>
         @endforeach
     </g>
 </svg>

@@ -17,7 +17,7 @@
     $scale = min(($width - 20) / ($front - $rear), 215 / ($top + 0.005), 235 / (2 * $half));
     $indent = ($width - ($front - $rear) * $scale) / 2;
     $ground = 30 + $top * $scale;
-    $middle = $ground + 74 + $half * $scale;
+    $middle = $ground + 82 + $half * $scale;
     $height = round($middle + $half * $scale + 34);
     $x = fn (float $m) => round($indent + ($front - $m) * $scale, 2);
     $y = fn (float $m) => round($ground - $m * $scale, 2);
@@ -38,12 +38,17 @@
         Spot::Nozzle->value => [[$x($exit['x']), $y($axis)], null],
     ];
     $used = [];
+    // The neck: from the tube to where lines from it touch the round balloon.
+    [$toX, $toY] = [$bx - $l->neck(), $by - $axis];
+    $away = max(hypot($toX, $toY), $r * 1.01);
+    $turn = acos($r / $away);
+    $touch = array_map(fn ($side) => [$bx + $r * cos(atan2(-$toY, -$toX) + $side * $turn), $by + $r * sin(atan2(-$toY, -$toX) + $side * $turn)], [-1, 1]);
 @endphp
 <svg class="drawing car-drawing" viewBox="0 0 {{ $width }} {{ $height }}" role="img" aria-label="The car to scale, from the side and from above: balloon {{ $body(2 * $r) }}, chassis {{ $body($l->chassisLength) }} by {{ $body($l->chassisWidth) }}, wheelbase {{ $body($l->wheelbase) }}, track {{ $body($l->frontTrack) }}">
     <text class="view-name" x="0" y="14">From the side</text>
     <line class="ground" x1="0" x2="{{ $width }}" y1="{{ $ground + 1 }}" y2="{{ $ground + 1 }}" />
     <circle class="skin" cx="{{ $x($bx) }}" cy="{{ $y($by) }}" r="{{ $s($r) }}" />
-    <path class="skin" d="M{{ $x($l->neck()) }} {{ $y($axis + $exit['bore'] / 2) }}L{{ $x($bx - $r * 0.82) }} {{ $y($by + $r * 0.5) }}L{{ $x($bx - $r * 0.82) }} {{ $y($by - $r * 0.5) }}L{{ $x($l->neck()) }} {{ $y($axis - $exit['bore'] / 2) }}Z" />
+    <path class="skin" d="M{{ $x($l->neck()) }} {{ $y($axis + $exit['bore'] / 2) }}L{{ $x($touch[0][0]) }} {{ $y($touch[0][1]) }}L{{ $x($touch[1][0]) }} {{ $y($touch[1][1]) }}L{{ $x($l->neck()) }} {{ $y($axis - $exit['bore'] / 2) }}Z" />
     <g transform="rotate({{ round(-$angle, 2) }} {{ $x(0) }} {{ $y($axis) }})">
         @foreach (array_reverse($tubes) as $tube)<rect class="tube" x="{{ $x($tube['x'] + $tube['length']) }}" y="{{ round($y($axis) - $s($tube['bore']) / 2, 2) }}" width="{{ $s($tube['length']) }}" height="{{ $s($tube['bore']) }}" />@endforeach
         <path class="jet" d="M{{ $x($exit['x']) + 4 }} {{ $y($axis) }}h26m-7 -4l7 4l-7 4" />
@@ -54,12 +59,12 @@
         <circle class="rod" cx="{{ $x($at) }}" cy="{{ $y($wheel) }}" r="{{ $s($l->axleDiameter / 2) }}" />
     @endforeach
     <g class="dimension">
-        <line x1="{{ $x($l->frontAxle()) }}" x2="{{ $x($l->rearAxle) }}" y1="{{ $ground + 16 }}" y2="{{ $ground + 16 }}" />
-        <text class="halo" x="{{ ($x($l->frontAxle()) + $x($l->rearAxle)) / 2 }}" y="{{ $ground + 20 }}" text-anchor="middle">{{ $body($l->wheelbase) }}</text>
-        <text x="0" y="{{ $ground + 40 }}">Ground clearance {{ $units->show(max(0, $l->groundClearance()), Scale::Part) }}</text>
-        <text x="{{ $width }}" y="{{ $ground + 40 }}" text-anchor="end">Balloon clears the floor by {{ $units->show(max(0, $l->balloonClearance()), Scale::Part) }}</text>
+        <line x1="{{ $x($l->frontAxle()) }}" x2="{{ $x($l->rearAxle) }}" y1="{{ $ground + 14 }}" y2="{{ $ground + 14 }}" />
+        <text x="{{ ($x($l->frontAxle()) + $x($l->rearAxle)) / 2 }}" y="{{ $ground + 29 }}" text-anchor="middle">{{ $body($l->wheelbase) }}</text>
+        <text x="0" y="{{ $ground + 48 }}">Ground clearance {{ $units->show(max(0, $l->groundClearance()), Scale::Part) }}</text>
+        <text x="{{ $width }}" y="{{ $ground + 48 }}" text-anchor="end">Balloon clears the floor by {{ $units->show(max(0, $l->balloonClearance()), Scale::Part) }}</text>
     </g>
-    <text class="view-name" x="0" y="{{ $ground + 66 }}">From above</text>
+    <text class="view-name" x="0" y="{{ $ground + 74 }}">From above</text>
     @foreach ($axles as [$at, $track, $length, $bearing])
         <rect class="rod" x="{{ round($x($at) - $s($l->axleDiameter) / 2, 2) }}" y="{{ $z(-$length / 2) }}" width="{{ $s($l->axleDiameter) }}" height="{{ $s($length) }}" />
         <rect class="straw" x="{{ round($x($at) - $s($l->bearingBore) / 2, 2) }}" y="{{ $z(-$bearing / 2) }}" width="{{ $s($l->bearingBore) }}" height="{{ $s($bearing) }}" />

@@ -3,6 +3,8 @@
 @php
     use App\Reading\FloorDrawing;
     use App\Wording\CarWords;
+    use App\Wording\GoalWords;
+    use Skivo\Core\Check\CheckVerdict;
     use Skivo\Core\Quantity\Scale;
     $challenge = $record->challenge;
     $units = $challenge->units;
@@ -26,6 +28,7 @@
                             <div>
                                 <bdi class="name" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi>
                                 <span class="brief">{{ CarWords::brief($line->car?->choices, $units) }}{{ ($line->car->version ?? 1) > 1 ? " · v{$line->car->version}" : '' }}</span>
+                                @if (($record->card($line->group)?->with(CheckVerdict::Fix) ?? []) !== [])<a class="to-mend" href="{{ route('checks.edit', [$challenge, $line->group]) }}">to mend</a>@endif
                             </div>
                         </div>
                     </th>
@@ -34,7 +37,7 @@
                         @if ($standing->score !== null)
                             <span class="score">{{ $units->figure($standing->score, $scale) }}</span>
                         @else
-                            <span class="score score-none">{{ count($line->tries->counted) > 0 ? 'no time' : 'no run' }}</span>
+                            <span class="score score-none">{{ count($line->tries->counted) > 0 ? GoalWords::missing($challenge->goal) : 'no run' }}</span>
                         @endif
                         <span class="count">{{ $drawing->count($line) }}</span>
                     </td>

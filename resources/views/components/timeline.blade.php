@@ -14,7 +14,8 @@
             @php([$x, $w, $y] = [round($slot->fromMin * $scale, 2), round($slot->lengthMin() * $scale, 2), $slot->phase->waits() ? 54 : 8])
             <g class="phase phase-{{ $slot->phase->value }}">
                 <rect x="{{ $x }}" y="{{ $y }}" width="{{ max(1, $w - 1.5) }}" height="{{ $slot->phase->waits() ? 26 : 42 }}" />
-                @if ($w > 7.2 * mb_strlen($slot->phase->label()))<text x="{{ $x + 6 }}" y="{{ $y + 18 }}">{{ $slot->phase->label() }}</text>@endif
+                @php($name = collect([$slot->phase->label(), $slot->phase->short()])->first(fn ($name) => $w > 7.2 * mb_strlen($name) + 8))
+                @if ($name !== null)<text x="{{ $x + 6 }}" y="{{ $y + 18 }}">{{ $name }}</text>@endif
                 @if ($w > 26 && ! $slot->phase->waits())<text class="minutes" x="{{ $x + 6 }}" y="{{ $y + 35 }}">{{ rtrim(rtrim(number_format($slot->lengthMin(), 1), '0'), '.') }}</text>@endif
             </g>
         @endforeach

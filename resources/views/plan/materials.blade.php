@@ -25,17 +25,12 @@
     <form method="post" action="{{ route('materials.update', $challenge) }}" id="materials">
         @csrf @method('put')
         <section class="form-part no-print">
-            <h2>For whom</h2>
-            <div class="form-grid">
+            <h2>For whom, and what</h2>
+            <div class="grid gap-4">
+            <div class="form-grid narrow">
                 <x-field name="groups" label="Groups" :value="$plan->plan->groups" inputmode="numeric" :hint="$record->groups->isNotEmpty() && $record->groups->count() !== $plan->plan->groups ? $record->groups->count() . ' groups are in' : 'as many as you expect'" />
                 <x-field name="group_size" label="Learners in a group" :value="$plan->plan->group_size" inputmode="numeric" />
                 <x-field name="spares_percent" label="Spares, in percent" :value="$plan->plan->spares_percent" inputmode="numeric" hint="on what breaks or gets lost" />
-            </div>
-        </section>
-        <section class="form-part no-print">
-            <h2>The kit</h2>
-            <div class="grid gap-4">
-                <div class="form-grid">
                     @foreach ($kit as $name => [$label, $options, $held])
                         <div class="field">
                             <label for="f-{{ $name }}">{{ $label }}</label>

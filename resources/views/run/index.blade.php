@@ -46,6 +46,12 @@
                                             </div>
                                             <x-field name="distance" label="Distance" :value="$run->distance?->text" inputmode="decimal" />
                                             <x-field name="time" label="Time" optional :value="$run->time?->text" inputmode="decimal" />
+                                            <x-field name="drift" label="Off the line" optional :value="$run->drift?->text" inputmode="decimal" />
+                                            <div class="field">
+                                                <label for="f-drift_side">to the</label>
+                                                <select id="f-drift_side" name="drift_side" class="input"><option value="left">left</option><option value="right" @selected(old('drift_side', $run->drift_side?->value) === 'right')>right</option></select>
+                                            </div>
+                                            <x-field name="load" label="Load" optional :value="$run->load?->text" inputmode="decimal" />
                                             <div class="field">
                                                 <label for="f-void">Void?</label>
                                                 <select id="f-void" name="void" class="input">
@@ -70,7 +76,7 @@
                                 <td class="num">{{ $run->distance === null ? '–' : $units->figure($run->distance->quantity->si(), Scale::Distance, 1) }}</td>
                                 <td class="small">{{ $run->distance?->text }}</td>
                                 <td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td>
-                                <td>{{ $run->void_reason?->value }}</td>
+                                <td>{{ $run->void_reason?->value }}@if ($run->drift !== null)<span class="small block">{{ RunWords::drift($run, $units) }}</span>@endif @if ($run->load !== null)<span class="small block">load {{ $units->show($run->load->quantity->si(), Scale::Weight) }}</span>@endif</td>
                                 <td class="max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
                                 <td class="small num !text-left"><x-moment :at="$run->logged_at" /></td>
                                 <td class="no-underline">

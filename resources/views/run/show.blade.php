@@ -1,7 +1,7 @@
 @php
     use App\Wording\StandingWords;
     use Skivo\Core\Quantity\Scale;
-    use Skivo\Core\Trials\VoidReason;
+    use Skivo\Core\Challenge\Goal;
     $units = $challenge->units;
     $next = $record->nextGroup();
     $last = $record->lastRun();
@@ -77,11 +77,26 @@
                                 <span class="unit" aria-hidden="true">s</span>
                             </div>
                         </div>
+                        @if ($challenge->isAfter(Goal::Straightest))
+                            <div @class(['field', 'more' => $challenge->goal !== Goal::Straightest])>
+                                <label for="e-drift">Off the line</label>
+                                <div class="flex gap-1">
+                                    <div class="unit-in grow"><input id="e-drift" name="drift" class="input num" inputmode="decimal" autocomplete="off" value="{{ old('drift') }}" @error('drift') aria-invalid="true" aria-describedby="entry-errors" @enderror><span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Distance) }}</span></div>
+                                    <select name="drift_side" class="input !w-auto" aria-label="To which side"><option value="left">left</option><option value="right" @selected(old('drift_side') === 'right')>right</option></select>
+                                </div>
+                            </div>
+                        @endif
+                        @if ($challenge->isAfter(Goal::HeaviestLoad))
+                            <div @class(['field', 'more' => $challenge->goal !== Goal::HeaviestLoad])>
+                                <label for="e-load">Load</label>
+                                <div class="unit-in"><input id="e-load" name="load" class="input num" inputmode="decimal" autocomplete="off" value="{{ old('load') }}" @error('load') aria-invalid="true" aria-describedby="entry-errors" @enderror><span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Weight) }}</span></div>
+                            </div>
+                        @endif
                         <div class="field more">
                             <label for="e-void">Void?</label>
                             <select id="e-void" name="void" class="input" data-key="v">
                                 <option value="">it counts</option>
-                                @foreach (VoidReason::cases() as $reason)
+                                @foreach ($challenge->rules()->voidReasons() as $reason)
                                     <option value="{{ $reason->value }}" @selected(old('void') === $reason->value)>{{ $reason->value }}</option>
                                 @endforeach
                             </select>
