@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A breach of the rules that the educator allowed one car.
  *
  * @property int $id
+ * @property int $car_id
  * @property string $rule as Challenge\Breach names it
  * @property string $reason
  * @property CarbonImmutable $made_at

@@ -52,6 +52,12 @@ final class Plan extends Model
     protected $guarded = ['id', 'challenge_id'];
 
     protected $casts = [
+        'groups' => 'integer',
+        'group_size' => 'integer',
+        'spares_percent' => 'integer',
+        'nozzles_each' => 'integer',
+        'session_min' => 'integer',
+        'tries_again' => 'integer',
         'by_mouth' => 'boolean',
         'latex_free' => 'boolean',
         'chassis_width' => AsEntry::class . ':length',

@@ -49,8 +49,8 @@ final readonly class CheckWords
         $scale = $item->judgedScale() ?? Scale::Count;
 
         return match ($scale) {
-            Scale::Angle => number_format($value, 2) . "°",
-            Scale::Stopwatch => rtrim(rtrim(number_format($value, 2), "0"), ".") . "\u{00A0}s",
+            Scale::Angle => number_format($value, 2) . '°',
+            Scale::Stopwatch => rtrim(rtrim(number_format($value, 2), '0'), '.') . "\u{00A0}s",
             default => $this->units->show($value, $scale),
         };
     }

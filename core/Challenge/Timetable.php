@@ -100,7 +100,7 @@ final readonly class Timetable
             $found[] = $this->remedy(new self([Phase::Redesign->value => 0.0] + $this->minutes, $runs, null, $this->minutesPerHeat, $this->sessionMin), noSecondRound: true);
         }
         $build = $this->minutesOf(Phase::Build);
-        $found[] = self::first(range(5, max(5, (int) ($build / 3)), 5), fn(int $less): ?Remedy => $less > $build / 3 ? null : $this->remedy(
+        $found[] = self::first(range(5, max(10, (int) ($build / 3)), 5), fn(int $less): ?Remedy => $less > $build / 3 ? null : $this->remedy(
             new self([Phase::Build->value => $build - $less] + $this->minutes, $runs, $this->runsAgain, $this->minutesPerHeat, $this->sessionMin),
             shorterBuildMin: (float) $less,
         ));

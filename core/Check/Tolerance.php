@@ -26,6 +26,11 @@ final readonly class Tolerance
         };
     }
 
+    public function equals(?self $other): bool
+    {
+        return $other !== null && get_object_vars($this) === get_object_vars($other);
+    }
+
     /** Whether the limits stand in order: what must be mended lies outside what is good. */
     public function isInOrder(): bool
     {

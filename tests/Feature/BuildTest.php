@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Build\Choice;
+use Skivo\Core\Quantity\Dimension;
 use Tests\Scenario;
 
 final class BuildTest extends FeatureTestCase
@@ -123,6 +124,79 @@ final class BuildTest extends FeatureTestCase
 
         self::assertSame([0.007, 0.009], $group->cars()->get()->map(static fn($car): ?float => $car->choices->number(Choice::NozzleBore))->all());
         $this->get(dirname($path))->assertSee("nozzle bore 7 to 9\u{00A0}mm")->assertSee('It started too slowly.');
+    }
+
+    public function testAWholeCarIsRecordedAndTravelsInTheSheet(): void
+    {
+        [$path, $group] = $this->group();
+        $typed = ['chassis' => 'foam board', 'bearing' => 'steel rod in a plastic straw', 'joint' => 'tape', 'balloons' => '2', 'band_turns' => '4', 'nozzle_angle' => '-15', 'pump_strokes' => '12'];
+        foreach (Choice::quantities() as $choice) {
+            $typed[$choice->value] = $choice->dimension() === Dimension::Mass ? '1/4 oz' : '2 in';
+        }
+        $typed = ['axle_diameter' => '3', 'bearing_bore' => '0.2 in', 'nozzle_bore' => '6'] + $typed;
+        $this->put("{$path}/car", $typed)->assertSessionHasNoErrors();
+
+        $car = $group->cars()->sole()->choices;
+        self::assertSame([-15, 2, 4], [$car->counts['nozzle_angle'], $car->counts['balloons'], $car->counts['band_turns']]);
+        self::assertSame(['2 in', 0.0508], [$car->quantities['wheelbase']->text, $car->number(Choice::Wheelbase)]);
+        foreach (Choice::cases() as $choice) {
+            self::assertSame(isset($typed[$choice->value]), $car->has($choice), $choice->value);
+        }
+        $this->get("{$path}/car")->assertOk()->assertSee('2 in')->assertSee('Rear axle, if it differs, and mass');
+        $csv = (string) $this->get("/challenges/{$group->challenge_id}/sheet/csv")->getContent();
+        $copy = Scenario::withClass(Scenario::challenge($this->educator), $csv);
+        self::assertSame([], $copy->groups()->sole()->cars()->sole()->choices->contradictions($car));
+        self::assertSame([], $copy->groups()->sole()->cars()->sole()->choices->changesTo($car));
+    }
+
+    public function testTheKitFillsInWhatIsEmptyAndNothingElse(): void
+    {
+        [$path, $group] = $this->group();
+        $this->put("{$path}/car", ['chassis_length' => '21 cm'])->assertSessionHasNoErrors();
+        $this->get("{$path}/car")->assertSee('placeholder="7.5 cm"', false)->assertDontSee('value="7.5 cm"', false);
+        $this->get("{$path}/car?kit=1")->assertSee('value="21 cm"', false)->assertSee('value="7.5 cm"', false)->assertSee('value="bamboo skewer in a plastic straw"', false);
+        self::assertSame(1, count($group->cars()->sole()->choices->quantities), 'nothing is recorded by looking');
+    }
+
+    public function testTheDrawingFollowsWhatIsTyped(): void
+    {
+        [$path] = $this->group();
+        $this->get("{$path}/car/drawing?" . http_build_query(['chassis_width' => '75', 'wheel_thickness' => '14 mm', 'track' => '88 mm', 'mass' => 'heavy', 'nozzle_bore' => '900 m']))
+            ->assertOk()->assertSee('<svg class="drawing', false)->assertDontSee('rub on the chassis')->assertDontSee('<html', false);
+        $this->get("{$path}/car/drawing?" . http_build_query(['chassis_width' => '7.5 cm', 'wheel_thickness' => '14', 'track' => '8.8 cm', 'chassis_mass' => '20']))
+            ->assertSee('The front wheels rub on the chassis')->assertSee('fault-mark')->assertSee('Mass by its parts:');
+        $this->get("{$path}/car/drawing")->assertOk()->assertSee('Nothing that is recorded speaks against it');
+    }
+
+    public function testWhatBreaksTheRulesIsFlaggedAndMayBeAllowed(): void
+    {
+        [$path, $group] = $this->group();
+        $group->challenge->update(['most_balloons' => 1, 'free_steps' => ['nozzle', 'mass']]);
+        $this->put("{$path}/car", ['balloons' => '2', 'wheel_diameter' => '60', 'mass' => '58'])->assertSessionHasNoErrors();
+        $this->get("{$path}/car")->assertSee('It has 2 balloons; the rules allow 1.')->assertSee('Against the rules');
+        $this->get(dirname($path))->assertSee('against 3 rules');
+        $this->put("{$path}/car/allowances/balloons", ['allow_reason' => ''])->assertSessionHasErrors('allow_reason');
+        $this->put("{$path}/car/allowances/balloons", ['allow_reason' => 'The other one burst.'])->assertSessionHasNoErrors();
+        $this->get("{$path}/car")->assertSee('The other one burst.')->assertSee($this->educator->name);
+        $this->get(dirname($path))->assertSee('against 2 rules');
+        $this->delete("{$path}/car/allowances/balloons");
+        $this->get(dirname($path))->assertSee('against 3 rules');
+        $this->put("{$path}/car/allowances/NO!", ['allow_reason' => 'x'])->assertNotFound();
+    }
+
+    public function testVersionsAreShownAsDifferencesAndCorrectionsAreKept(): void
+    {
+        [$path, $group] = $this->group();
+        $this->put("{$path}/car", ['nozzle_bore' => '6 mm', 'mass' => '62 g'])->assertSessionHasNoErrors();
+        $this->put("{$path}/car", ['nozzle_bore' => '6 mm', 'mass' => '61 g'])->assertSessionHasNoErrors();
+        $this->log($group->challenge, $group->name, ['distance' => '200'])->assertSessionHasNoErrors();
+        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g', 'reason' => 'More push.'])
+            ->assertSessionHas('status', "Keel’s car is version 2 now. Nozzle bore 6 to 8\u{00A0}mm; mass, ready to run 61 to 57\u{00A0}g. More than one thing changed (nozzle bore and mass, ready to run): the results will not tell which one did it.");
+        $this->log($group->challenge, $group->name, ['distance' => '250'])->assertSessionHasNoErrors();
+        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g'])->assertSessionHas('status', 'Nothing was changed, so Keel’s car stays version 2.');
+
+        self::assertSame(2, $group->cars()->count());
+        $this->get("{$path}/car/versions")->assertSeeInOrder(['Version 1', "one try, 200\u{00A0}cm", 'Record corrected by', 'mass, ready to run 62 g to 61 g', 'Version 2', "Nozzle bore 6 to 8\u{00A0}mm", 'More push.']);
     }
 
     public function testOneCarAfterTheOther(): void

@@ -51,12 +51,13 @@ final class CarController
         $before = $group->newestCar();
         /** @var User $user */
         $user = $request->user();
-        $car = $recordCar($group, $request->choices(), $request->input('save_as') === 'version', is_string($reason) ? $reason : null, $user);
+        $asVersion = ($request->input('save_as') ?? ($before?->runs()->exists() === true ? 'version' : 'correction')) === 'version';
+        $car = $recordCar($group, $request->choices(), $asVersion, is_string($reason) ? $reason : null, $user);
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
         $version = $car->version > 1 ? ", version {$car->version}," : '';
         $said = match (true) {
             $before !== null && $car->id !== $before->id => "{$group->name}’s car is version {$car->version} now. " . CarWords::change($before->choices, $car->choices, $challenge->units),
-            $request->input('save_as') === 'version' => "Nothing was changed, so {$group->name}’s car stays version {$car->version}.",
+            $before !== null && $asVersion => "Nothing was changed, so {$group->name}’s car stays version {$car->version}.",
             default => "{$group->name}’s car{$version} is recorded.",
         };
 

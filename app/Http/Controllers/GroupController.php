@@ -7,8 +7,11 @@ namespace App\Http\Controllers;
 use App\Actions\AddGroups;
 use App\Http\Requests\GroupRequest;
 use App\Http\Requests\GroupsRequest;
+use App\Models\Allowance;
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Reading\CarReading;
+use App\Reading\ClassPlan;
 use App\Reading\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -21,10 +24,13 @@ final class GroupController
 {
     public function index(Challenge $challenge): View
     {
+        $record = ClassRecord::of($challenge);
+
         return view('build.index', [
             'challenge' => $challenge,
-            'record' => ClassRecord::of($challenge),
+            'record' => $record,
             'removed' => $challenge->groups()->onlyTrashed()->get(),
+            'readings' => $this->readings($challenge, $record),
         ]);
     }
 
@@ -89,5 +95,22 @@ final class GroupController
         }
 
         return redirect()->route('groups.index', $challenge)->with('status', "{$group->name} is back, with its car and runs.");
+    }
+
+    /** @return array<int, CarReading> what each group's car says, by the id of the group */
+    private function readings(Challenge $challenge, ClassRecord $record): array
+    {
+        $plan = ClassPlan::of($challenge);
+        $kit = $plan->kitCar();
+        $allowances = Allowance::query()->whereIn('car_id', $record->groups->map(static fn(Group $group): ?int => $group->currentCar()?->id)->filter())->get()->groupBy('car_id');
+        $readings = [];
+        foreach ($record->groups as $group) {
+            $car = $group->currentCar();
+            if ($car !== null) {
+                $readings[$group->id] = new CarReading($car->choices, $plan, $kit, $allowances->get($car->id) ?? []);
+            }
+        }
+
+        return $readings;
     }
 }

@@ -12,6 +12,9 @@ use Skivo\Core\Build\Material;
 /** The kit, the numbers, and what is changed on the lines of the list, as typed. */
 final class MaterialsRequest extends FormRequest
 {
+    /** @var list<string>|null once looked up */
+    private ?array $lineKeys = null;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -81,10 +84,13 @@ final class MaterialsRequest extends FormRequest
     /** @return list<string> the lines that were on the page */
     private function lines(): array
     {
+        if ($this->lineKeys !== null) {
+            return $this->lineKeys;
+        }
         $challenge = $this->route('challenge');
         $lines = $challenge instanceof Challenge ? ClassPlan::of($challenge)->materials()->lines : [];
         $keys = array_map(static fn(Material $line): string => $line->key, $lines);
 
-        return array_values(array_filter($keys, fn(string $key): bool => !str_starts_with($key, 'own-') && $this->has("price_{$key}")));
+        return $this->lineKeys = array_values(array_filter($keys, fn(string $key): bool => !str_starts_with($key, 'own-') && $this->has("price_{$key}")));
     }
 }

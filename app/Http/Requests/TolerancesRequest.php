@@ -60,7 +60,7 @@ final class TolerancesRequest extends FormRequest
         $own = [];
         foreach (self::items() as $item) {
             $tolerance = $this->tolerance($item);
-            if ($tolerance !== $item->usualTolerance()) {
+            if (!$tolerance->equals($item->usualTolerance())) {
                 $own[$item->value] = ['goodFrom' => $tolerance->goodFrom, 'goodTo' => $tolerance->goodTo, 'fixBelow' => $tolerance->fixBelow, 'fixAbove' => $tolerance->fixAbove];
             }
         }

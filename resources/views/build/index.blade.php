@@ -12,7 +12,7 @@
         @if ($waiting !== null)
             <a class="button do" href="{{ route('cars.edit', [$challenge, $waiting]) }}">Record the car of <bdi class="truncate max-w-48">{{ $waiting->name }}</bdi></a>
         @elseif ($record->groups->isNotEmpty())
-            <a class="button do" href="{{ route('runs.show', $challenge) }}">To the runs</a>
+            <a class="button do" href="{{ route('checks.index', $challenge) }}">To the checks</a>
         @endif
     </div>
     @if ($record->groups->isNotEmpty())
@@ -38,7 +38,14 @@
                         @endif
                         @if ($group->cars->count() > 1)
                             @php($before = $group->cars[$group->cars->count() - 2])
-                            <p class="small mt-1">Changed from version {{ $before->version }}: <bdi>{{ implode('; ', CarWords::differences($before->choices, $car->choices, $units)) ?: 'nothing recorded' }}</bdi>.@if ($car->reason) “<bdi>{{ $car->reason }}</bdi>”@endif</p>
+                            <p class="small mt-1"><a href="{{ route('cars.versions', [$challenge, $group]) }}">Changed from version {{ $before->version }}</a>: <bdi>{{ lcfirst(CarWords::change($before->choices, $car->choices, $units)) }}</bdi>@if ($car->reason) “<bdi>{{ $car->reason }}</bdi>”@endif</p>
+                        @endif
+                        @php($reading = $readings[$group->id] ?? null)
+                        @if ($reading !== null && ($reading->faults !== [] || $reading->breaches !== []))
+                            <p class="small mt-1 text-do-dark"><a class="!text-inherit" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ implode('; ', array_filter([
+                                $reading->faults === [] ? null : (count($reading->faults) === 1 ? 'One thing that will not work' : count($reading->faults) . ' things that will not work'),
+                                $reading->breaches === [] ? null : (count($reading->breaches) === 1 ? 'against a rule' : 'against ' . count($reading->breaches) . ' rules'),
+                            ])) }}</a></p>
                         @endif
                         @if ($car?->choices->note)<p class="small mt-1 [overflow-wrap:anywhere]"><bdi>{{ $car->choices->note }}</bdi></p>@endif
                     </div>

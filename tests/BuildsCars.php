@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Quantity\Dimension;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Quantity;
+
+/** Cars to test with, from numbers as one would note them. */
+trait BuildsCars
+{
+    /** @param array<string, float|int> $values by choice, in mm, g, as counts or in degrees */
+    private function car(array $values): Car
+    {
+        $quantities = $counts = [];
+        foreach ($values as $key => $value) {
+            $choice = Choice::from($key);
+            if ($choice->isCount()) {
+                $counts[$key] = (int) $value;
+            } else {
+                $quantities[$key] = new Entry(Quantity::fromSi($value / 1000, $choice->dimension()), $value . ($choice->dimension() === Dimension::Mass ? ' g' : ' mm'));
+            }
+        }
+
+        return new Car($quantities, $counts);
+    }
+}

@@ -1,0 +1,281 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Air\Temperature;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Build\Caution;
+use Skivo\Core\Build\Change;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Build\CutPlan;
+use Skivo\Core\Build\CutSizes;
+use Skivo\Core\Build\Fault;
+use Skivo\Core\Build\Faults;
+use Skivo\Core\Build\Headcount;
+use Skivo\Core\Build\Kit;
+use Skivo\Core\Build\Layout;
+use Skivo\Core\Build\MassSum;
+use Skivo\Core\Build\Material;
+use Skivo\Core\Build\Materials;
+use Skivo\Core\Build\Per;
+use Skivo\Core\Build\SideView;
+use Skivo\Core\Build\Step;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Breach;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Rules;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Origin;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Tries;
+use Skivo\Core\Trials\VoidReason;
+use Tests\BuildsCars;
+
+final class BuildRulesTest extends TestCase
+{
+    use BuildsCars;
+
+    /** A car on which nothing is wrong, in mm and g. */
+    private const SOUND = [
+        'chassis_length' => 150, 'chassis_width' => 75, 'wheelbase' => 90, 'track' => 97, 'axle_diameter' => 3, 'axle_length' => 117,
+        'bearing_bore' => 5, 'bearing_length' => 81, 'end_play' => 1.5, 'wheel_diameter' => 32, 'wheel_thickness' => 14,
+        'balloon_size' => 180, 'nozzle_bore' => 6, 'nozzle_length' => 100, 'nozzle_overhang' => 30, 'joint_width' => 8, 'neck_width' => 15, 'mass' => 60,
+    ];
+
+    /** @return iterable<string, array{array<string, float|int>, list<string>, list<string>}> what differs, the faults, words of the first */
+    public static function faulty(): iterable
+    {
+        yield 'nothing' => [[], [], []];
+        yield 'bearing as wide as the chassis' => [['bearing_length' => 75], ['front-bearing-too-short', 'rear-bearing-too-short'], ['7.5', 'rub']];
+        yield 'wheels rub' => [['track' => 88], ['front-wheels-rub', 'rear-wheels-rub'], ['7.4', '7.5']];
+        yield 'wheels rub when the axle slides' => [['track' => 90, 'end_play' => 4], ['front-wheels-rub', 'rear-wheels-rub'], ['slides', "0.5\u{00A0}mm"]];
+        yield 'only the rear ones' => [['rear_track' => 88], ['rear-wheels-rub'], ['rear wheels']];
+        yield 'chassis wider than the track' => [['chassis_width' => 100, 'bearing_length' => 106], ['front-axle-too-short', 'rear-axle-too-short', 'front-track', 'rear-track'], []];
+        yield 'axle too short' => [['axle_length' => 100], ['front-axle-too-short', 'rear-axle-too-short'], ['10.9']];
+        yield 'axle thicker than the bore' => [['axle_diameter' => 6], ['axle-too-thick'], ["6\u{00A0}mm", "5\u{00A0}mm"]];
+        yield 'wheels meet' => [['wheelbase' => 30], ['wheels-meet'], ['Front and rear']];
+        yield 'axles off the chassis' => [['wheelbase' => 160], ['off-the-chassis'], ["16\u{00A0}cm"]];
+        yield 'balloon drags' => [['balloon_size' => 260, 'nozzle_overhang' => 0, 'nozzle_length' => 180], ['balloon-drags'], ['below']];
+        yield 'joint wider than the neck' => [['joint_width' => 18], ['joint-too-wide'], ["18\u{00A0}mm", "15\u{00A0}mm"]];
+        yield 'nozzle points forward' => [['nozzle_angle' => 180], ['points-forward'], ['forward']];
+        yield 'nozzle points down' => [['nozzle_angle' => 90], ['points-forward', 'nozzle-drags'], ['straight up or down']];
+        yield 'tubes in the wrong order' => [['wider_bore' => 5, 'nozzle_overhang' => 100], ['tubes-out-of-order'], ['wider']];
+    }
+
+    /**
+     * @param array<string, float|int> $differently
+     * @param list<string> $expected
+     * @param list<string> $words
+     */
+    #[DataProvider('faulty')]
+    public function testWhatCannotWorkIsFoundAndSaidWithItsFigures(array $differently, array $expected, array $words): void
+    {
+        $faults = (new Faults($this->car($differently + self::SOUND), UnitSystem::Metric, Catalogue::standard()))->all();
+
+        self::assertSame($expected, array_map(static fn(Fault $fault): string => $fault->key, $faults));
+        foreach ($words as $word) {
+            self::assertStringContainsString($word, $faults[0]->message);
+        }
+    }
+
+    public function testNothingIsHeldAgainstWhatIsNotRecorded(): void
+    {
+        self::assertSame([], (new Faults(new Car(), UnitSystem::Metric, Catalogue::standard()))->all());
+        self::assertSame([], (new Faults($this->car(['axle_diameter' => 9]), UnitSystem::Metric, Catalogue::standard()))->all());
+    }
+
+    /** By hand: wheels of 32 mm on a 5 mm bore, a 4 mm chassis: bearings 13.5 mm up, chassis from 18.5 to 22.5. */
+    public function testTheLayoutStandsOnTheFloor(): void
+    {
+        $layout = Layout::of($this->car(['chassis_height' => 4] + self::SOUND), Catalogue::standard());
+
+        self::assertEqualsWithDelta(0.0135, $layout->groundClearance(), 1e-12);
+        self::assertEqualsWithDelta(0.0225, $layout->chassisTop(), 1e-12);
+        self::assertEqualsWithDelta(0.030, $layout->rearAxle, 1e-12, 'the axles stand in the middle of the chassis');
+        self::assertEqualsWithDelta(0.120, $layout->frontAxle(), 1e-12);
+        self::assertEqualsWithDelta((0.097 - 0.014 - 0.075) / 2, $layout->frontGap(), 1e-12);
+        // The tube is 10 cm, 3 of them behind: the neck is at 7 cm, the middle of the balloon 8.1 further, 0.1 beyond the end.
+        [$x, $y] = $layout->balloonCentre();
+        self::assertEqualsWithDelta(0.151, $x, 1e-12);
+        self::assertEqualsWithDelta(0.0225 + sqrt(0.09 ** 2 - 0.001 ** 2), $y, 1e-12);
+        self::assertEqualsWithDelta($y - 0.09, $layout->balloonClearance(), 1e-12);
+    }
+
+    public function testABalloonBeyondTheChassisHangsInLineWithItsTube(): void
+    {
+        $layout = Layout::of($this->car(['nozzle_overhang' => 0, 'nozzle_length' => 200, 'nozzle_height' => 150] + self::SOUND), Catalogue::standard());
+
+        self::assertEqualsWithDelta(0.15, $layout->balloonCentre()[1], 1e-12);
+        $tilted = Layout::of($this->car(['nozzle_overhang' => 0, 'nozzle_length' => 200, 'nozzle_height' => 150, 'nozzle_angle' => 30] + self::SOUND), Catalogue::standard());
+        self::assertEqualsWithDelta(0.15 + 0.9 * 0.09 * 0.5, $tilted->balloonCentre()[1], 1e-12, 'a jet that points down lifts the balloon');
+    }
+
+    public function testTheBenchDrawsTheSameCar(): void
+    {
+        $layout = Layout::ofSettings(Settings::of([]));
+        $shapes = (new SideView($layout))->shapes();
+
+        self::assertSame($layout->wheelRadius(), $shapes['wheels'][0]['r']);
+        self::assertEqualsWithDelta($shapes['balloon']['y'] - $shapes['balloon']['r'], $layout->balloonClearance(), 1e-12);
+        self::assertGreaterThan(0.0, $layout->balloonClearance(), 'the usual design does not drag');
+        self::assertGreaterThan(0.0, $layout->wheelClearance());
+        self::assertLessThan(0.0, Layout::ofSettings(Settings::of(['wheel' => 0.15, 'size' => 0.3, 'tube' => 0.05]))->wheelClearance());
+    }
+
+    public function testMassIsTheScalesOrTheSumOfItsParts(): void
+    {
+        $parts = ['chassis_mass' => 20, 'axle_mass' => 0.8, 'wheel_mass' => 2.5, 'balloon_mass' => 3, 'nozzle_mass' => 1];
+        $sum = MassSum::of($this->car($parts));
+
+        self::assertEqualsWithDelta(0.020 + 0.0016 + 0.010 + 0.003 + 0.001, (float) $sum->sumKg(), 1e-12);
+        self::assertTrue($sum->isComplete());
+        self::assertNull($sum->differenceKg());
+        self::assertEqualsWithDelta(0.0356, (float) $sum->massKg(), 1e-12);
+        self::assertEqualsWithDelta(0.0044, (float) MassSum::of($this->car(['mass' => 40] + $parts))->differenceKg(), 1e-12);
+        $some = MassSum::of($this->car(['chassis_mass' => 20]));
+        self::assertFalse($some->isComplete());
+        self::assertNull($some->massKg());
+        self::assertNull(MassSum::of(new Car())->sumKg());
+    }
+
+    public function testTheRunModelTakesWhatTheSheetHas(): void
+    {
+        $model = CarModel::of($this->car(['chassis_mass' => 20, 'axle_mass' => 0.8, 'wheel_mass' => 2.5, 'balloon_mass' => 3, 'nozzle_mass' => 1, 'axle_diameter' => 2, 'balloons' => 2, 'nozzle_angle' => 10]), Catalogue::standard(), null, 30.0);
+
+        self::assertEqualsWithDelta(0.0386, $model->settings->get(Setting::Mass), 1e-12, 'two balloons weigh twice');
+        self::assertSame([0.002, 2.0, 10.0, 30.0, 0.0025], array_map($model->settings->get(...), [Setting::AxleDiameter, Setting::Balloons, Setting::Angle, Setting::Temperature, Setting::WheelMass]));
+        self::assertSame(Origin::Measured, $model->origins[Setting::AxleDiameter->value]);
+    }
+
+    public function testRulesFindWhatBreaksThem(): void
+    {
+        $rules = new Rules([Step::Nozzle, Step::Mass], 1, 3, 0.080, 0.2, ['wheel' => ['bottle caps']]);
+        $kit = (new Kit())->car(Catalogue::standard(), UnitSystem::Metric, new CutSizes(0.075, 0.014));
+        $keys = fn(Car $car): array => array_map(static fn(Breach $breach): string => $breach->rule, $rules->breaches($car, $kit, UnitSystem::Metric));
+
+        self::assertSame([], $keys(new Car()));
+        self::assertSame([], $keys($kit));
+        self::assertSame([], $keys($this->car(['nozzle_bore' => 12, 'mass' => 70])), 'what is free may differ');
+        self::assertSame(['balloons', 'straws', 'heaviest', 'longest', 'allowed-wheel', 'held-chassis_length', 'held-wheel_kind', 'held-wheel_diameter', 'held-balloons'], $keys(new Car(
+            $this->car(['mass' => 90, 'chassis_length' => 250, 'wheel_diameter' => 60])->quantities,
+            ['balloons' => 2, 'nozzle_outlets' => 4],
+            ['nozzle_kind' => 'bundle of straws', 'bearing' => 'bamboo skewer in a plastic straw', 'wheel_kind' => 'Jar lids'],
+        )));
+        self::assertStringContainsString('90 g', str_replace("\u{00A0}", ' ', $rules->breaches($this->car(['mass' => 90]), $kit, UnitSystem::Metric)[0]->message));
+        self::assertTrue((new Rules())->isFreeDesign());
+        self::assertNotContains(VoidReason::Pushed, (new Rules(pushIsFoul: false))->voidReasons());
+        self::assertCount(count(VoidReason::cases()), (new Rules())->voidReasons());
+    }
+
+    public function testTwoChangesAtOnceCannotBeToldApart(): void
+    {
+        $before = $this->car(['nozzle_bore' => 6, 'mass' => 62]);
+        $made = static fn(Car $after): array => array_map(static fn(Choice $choice): string => $choice->value, Change::made($before, $after));
+
+        self::assertSame(['nozzle_bore'], $made($this->car(['nozzle_bore' => 8, 'mass' => 62])));
+        self::assertSame(['nozzle_bore'], $made($this->car(['nozzle_bore' => 8, 'mass' => 63])), 'a wider straw weighs a little more');
+        self::assertSame(['nozzle_bore', 'mass'], $made($this->car(['nozzle_bore' => 8, 'mass' => 58])));
+        self::assertFalse(Change::isOneThing($before, $this->car(['nozzle_bore' => 8, 'mass' => 58])));
+        self::assertTrue(Change::isOneThing($before, $this->car(['nozzle_bore' => 6, 'mass' => 40])));
+        self::assertTrue(Change::isOneThing($before, $before));
+        // The name of a straw beside its bore is one change, and so are the masses of parts beside it.
+        $named = new Car($this->car(['nozzle_bore' => 8, 'mass' => 62, 'nozzle_mass' => 2])->quantities, [], ['nozzle_kind' => 'wide straw']);
+        self::assertSame(['nozzle_bore'], $made($named));
+    }
+
+    public function testAListFollowsTheKitAndTheNumbers(): void
+    {
+        $class = new Headcount(9, 3, 0.2, 2);
+        $cuts = CutPlan::of(new Kit(), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 1, $class->cars());
+        $total = static function (Materials $materials, string $key): ?int {
+            foreach ($materials->lines as $line) {
+                if ($line->key === $key) {
+                    return $line->total($materials->class);
+                }
+            }
+
+            return null;
+        };
+        $materials = Materials::of(new Kit(), Catalogue::standard(), $class, $cuts);
+
+        // By hand: 9 × 1.2 = 10.8, so 11 cars: 44 wheels would be 43.2; 22 bearings in 11 straws and 11 for nozzles.
+        self::assertSame(11, $class->cars());
+        self::assertSame([11, 44, 22, 22, 11, 27, 2, 5], array_map(static fn(string $key): ?int => $total($materials, $key), ['chassis', 'wheels', 'balloons', 'straws', 'skewers', 'eyes', 'stopwatch', 'tape']));
+        self::assertSame(['wheels'], array_map(static fn(Material $line): string => $line->key, $materials->early()));
+        self::assertNull($materials->cost());
+
+        $other = Materials::of(new Kit(wheels: 'bought wheels', nozzle: 'baster tube', joint: 'hot glue'), Catalogue::standard(), $class, $cuts, ['wheels' => [6.0, 0.25]], [
+            new Material('own-1', 'Googly eyes', 2, Per::Group, 'eyes', price: 0.1),
+        ]);
+        self::assertSame([65, 5 - 2, 18], array_map(static fn(string $key): ?int => $total($other, $key), ['wheels', 'glue-gun', 'own-1']));
+        self::assertEqualsWithDelta(65 * 0.25 + 18 * 0.1, (float) $other->cost(), 1e-9);
+        self::assertSame([], $other->early());
+    }
+
+    public function testAKitsLabelListsWhatLiesInIt(): void
+    {
+        $class = new Headcount(9, 3, 0.2);
+        $cuts = CutPlan::of(new Kit(), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 1, $class->cars());
+        $contents = Materials::of(new Kit(), Catalogue::standard(), $class, $cuts)->kitContents(UnitSystem::Metric);
+
+        self::assertContains(['Wheels: bottle caps', 4], $contents);
+        self::assertContains(["Bearing, 8.1\u{00A0}cm", 2], $contents);
+        self::assertContains(["Nozzle tube, 15\u{00A0}cm", 1], $contents);
+        self::assertNotContains('Sticky tape', array_column($contents, 0), 'a roll between two groups lies in no kit');
+    }
+
+    public function testCautionsAreThoseOfTheMaterials(): void
+    {
+        $plain = Caution::for(new Kit(wheels: 'bought wheels', bearing: 'plastic hub on steel'), false, true);
+        self::assertNotContains(Caution::Points, $plain);
+        self::assertNotContains(Caution::Glue, $plain);
+        self::assertNotContains(Caution::Latex, $plain);
+        self::assertContains(Caution::Choking, $plain);
+
+        $all = Caution::for(new Kit(wheels: 'optical discs', joint: 'hot glue'), true, false);
+        self::assertSame(Caution::cases(), $all);
+        self::assertStringContainsString('16 CFR 1500.19', implode(' ', Caution::Choking->steps()));
+        foreach (Caution::cases() as $caution) {
+            self::assertNotSame('', $caution->title());
+            self::assertNotSame([], $caution->steps());
+        }
+    }
+
+    public function testEachGoalMeasuresItsOwn(): void
+    {
+        $tries = new Tries([
+            new Run('a', 1, 4.0, 2.0, null, 0.2, 0.1),
+            new Run('b', 2, 2.0, null, null, -0.2, 0.3),
+            new Run('c', 3, 5.0, 1.5, null, null, null),
+        ], 3);
+
+        self::assertSame([4.0, 2.0, 5.0], (new Award(Goal::Farthest))->measure($tries)?->values);
+        self::assertSame([2.0, 1.5], (new Award(Goal::Fastest, 1.0))->measure($tries)?->values);
+        self::assertSame([0.05, 0.1], (new Award(Goal::Straightest))->measure($tries)?->values);
+        self::assertSame([0.5, 2.5, 0.5], (new Award(Goal::NearestMark, 4.5))->measure($tries)?->values);
+        self::assertSame([0.1], (new Award(Goal::HeaviestLoad, 3.0))->measure($tries)?->values, 'the heavier one was not carried far enough');
+        self::assertNull((new Award(Goal::HeaviestLoad, 6.0))->measure($tries));
+        self::assertSame("5\u{00A0}cm/m", UnitSystem::Metric->show(0.05, Scale::Slope));
+        self::assertSame("0.6\u{00A0}in/ft", UnitSystem::Imperial->show(0.05, Scale::Slope));
+    }
+
+    public function testTemperaturesAreReadInEitherUnit(): void
+    {
+        self::assertSame(20.0, Temperature::read('20', UnitSystem::Metric)?->celsius);
+        self::assertEqualsWithDelta(20.0, (float) Temperature::read('68', UnitSystem::Imperial)?->celsius, 1e-12);
+        self::assertSame(['-5 °C', -5.0], [Temperature::read('−5 °C', UnitSystem::Imperial)?->text, Temperature::read('-5C', UnitSystem::Imperial)?->celsius]);
+        self::assertSame(21.5, Temperature::read('21,5', UnitSystem::Metric)?->celsius);
+        self::assertNull(Temperature::read('300', UnitSystem::Metric));
+        self::assertNull(Temperature::read('warm', UnitSystem::Metric));
+        self::assertSame("68\u{00A0}°F", Temperature::show(20.0, UnitSystem::Imperial));
+    }
+}

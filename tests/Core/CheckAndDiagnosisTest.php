@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Check\CheckVerdict;
+use Skivo\Core\Check\Reading;
+use Skivo\Core\Check\Tolerance;
+use Skivo\Core\Check\Tolerances;
+use Skivo\Core\Diagnosis\Cause;
+use Skivo\Core\Diagnosis\Diagnosis;
+use Skivo\Core\Diagnosis\Likelihood;
+use Skivo\Core\Diagnosis\Symptom;
+use Skivo\Core\Quantity\Dimension;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Rolling\Steering;
+use Skivo\Core\Trials\Side;
+use Skivo\Core\Trials\VoidReason;
+use Tests\BuildsCars;
+
+final class CheckAndDiagnosisTest extends TestCase
+{
+    use BuildsCars;
+
+    /** The worked case: 30 cm left over 2 m, wheelbase 100 mm, track 80 mm. By hand: R = 4.09/0.6 = 6.8167 m. */
+    public function testADriftToTheLeftIsCuredAtTheRightEnd(): void
+    {
+        $steering = Steering::ofDrift(0.30, Side::Left, 2.0, 0.100, 0.080);
+
+        self::assertEqualsWithDelta(6.816667, $steering->radiusM, 1e-6);
+        self::assertEqualsWithDelta(0.8405, rad2deg($steering->angle), 1e-4);
+        self::assertEqualsWithDelta(0.0011737, $steering->moveM, 1e-7);
+
+        $said = $this->diagnose(['wheelbase' => 100, 'track' => 80])->of(Symptom::Veers, 0.30, 2.0)[0];
+        self::assertStringContainsString("Drifts 30\u{00A0}cm left over 2\u{00A0}m", $said->reason);
+        self::assertSame("Axles 0.84° out of parallel on a 10\u{00A0}cm wheelbase: move the right end of the front axle back by 1.2\u{00A0}mm, on a 8\u{00A0}cm track.", $said->cure);
+        self::assertStringContainsString('move the left end of the front axle back', $this->diagnose(['wheelbase' => 100, 'track' => 80])->of(Symptom::Veers, -0.30, 2.0)[0]->cure);
+    }
+
+    /** Left 98.83, right 100.00 on a track of 80: the left is shorter, so it turns left, by 0.84°; and over 2 m it is 30 cm off again. */
+    public function testAxlesMeasuredOnBothSidesTellTheSameStory(): void
+    {
+        $steering = Steering::ofAxles(0.0988263, 0.1, 0.08);
+
+        self::assertNotNull($steering);
+        self::assertSame(Side::Left, $steering->towards);
+        self::assertEqualsWithDelta(0.8405, rad2deg($steering->angle), 1e-3);
+        self::assertEqualsWithDelta(0.30, $steering->driftOver(2.0), 0.003);
+        self::assertSame(Side::Right, Steering::ofAxles(0.101, 0.1, 0.08)?->towards);
+        self::assertNull(Steering::ofAxles(0.1, 0.1, 0.08));
+    }
+
+    /** A car that moves so that its wheels roll on the circle, step by step, ends where the formula says. */
+    public function testTheCircleIsWhereRollingLeads(): void
+    {
+        $steering = Steering::ofDrift(0.30, Side::Left, 2.0, 0.1, 0.08);
+        [$x, $y, $heading] = [0.0, 0.0, 0.0];
+        for ($step = 0; $x < 2.0; $step++) {
+            $x += 1e-5 * cos($heading);
+            $y += 1e-5 * sin($heading);
+            $heading += 1e-5 * $steering->angle / 0.1;
+        }
+
+        self::assertEqualsWithDelta(0.30, $y, 1e-4);
+        self::assertEqualsWithDelta(0.30, $steering->driftOver(2.0), 1e-12);
+        self::assertSame($steering->radiusM, $steering->driftOver(100.0), 'it has turned back by then');
+        // Wheels of 30 mm fast on one axle: ΔD = D·b/R.
+        self::assertEqualsWithDelta(0.03 * 0.08 / 6.816667, $steering->asUnequalWheelsM(0.03, 0.08), 1e-9);
+    }
+
+    public function testADriftOfNothingHasNoCircle(): void
+    {
+        self::assertNull($this->diagnose([])->steering(0.0, 2.0));
+        $this->expectException(\DomainException::class);
+        Steering::ofDrift(0.0, Side::Left, 2.0, 0.1, 0.08);
+    }
+
+    /** @return iterable<string, array{CheckItem, float, float|null, CheckVerdict}> SI */
+    public static function readings(): iterable
+    {
+        yield 'turns long' => [CheckItem::Spin, 5.0, null, CheckVerdict::Pass];
+        yield 'turns a little' => [CheckItem::Spin, 1.5, null, CheckVerdict::Note];
+        yield 'stops at once' => [CheckItem::Spin, 0.5, null, CheckVerdict::Fix];
+        yield 'end play as usual' => [CheckItem::EndPlay, 0.0015, null, CheckVerdict::Pass];
+        yield 'on the limit' => [CheckItem::EndPlay, 0.002, null, CheckVerdict::Pass];
+        yield 'a little tight' => [CheckItem::EndPlay, 0.0005, null, CheckVerdict::Note];
+        yield 'far too long' => [CheckItem::EndPlay, 0.006, null, CheckVerdict::Fix];
+        yield 'round' => [CheckItem::Wobble, 0.0005, null, CheckVerdict::Pass];
+        yield 'parallel' => [CheckItem::Parallel, 0.1, 0.1, CheckVerdict::Pass];
+        yield 'half a degree and more' => [CheckItem::Parallel, 0.1, 0.101, CheckVerdict::Note];
+        yield 'out of parallel' => [CheckItem::Parallel, 0.1, 0.097, CheckVerdict::Fix];
+        yield 'straight' => [CheckItem::Drift, 0.05, 2.0, CheckVerdict::Pass];
+        yield 'crooked' => [CheckItem::Drift, 0.40, 2.0, CheckVerdict::Fix];
+        yield 'tight' => [CheckItem::Airtight, 0.0, null, CheckVerdict::Pass];
+        yield 'leaks' => [CheckItem::Airtight, 0.02, null, CheckVerdict::Fix];
+    }
+
+    #[DataProvider('readings')]
+    public function testAReadingIsJudgedByTheUsualLimits(CheckItem $item, float $first, ?float $second, CheckVerdict $expected): void
+    {
+        self::assertSame($expected, $this->reading($item, $first, $second)->verdict(new Tolerances(), 0.08));
+    }
+
+    public function testAnAngleNeedsTheTrackAndADriftItsDistance(): void
+    {
+        self::assertNull($this->reading(CheckItem::Parallel, 0.1, 0.097)->verdict(new Tolerances(), null));
+        self::assertNull($this->reading(CheckItem::Drift, 0.1, null)->verdict(new Tolerances(), 0.08));
+        self::assertSame(CheckVerdict::Note, (new Reading(CheckItem::Spin, note: 'squeaks'))->verdict(new Tolerances(), null));
+        self::assertNull((new Reading(CheckItem::PointsOff))->verdict(new Tolerances(), null));
+    }
+
+    public function testAChallengeSetsItsOwnLimits(): void
+    {
+        $strict = new Tolerances(['wobble' => new Tolerance(null, 0.0002, null, 0.0004)]);
+
+        self::assertSame(CheckVerdict::Fix, $this->reading(CheckItem::Wobble, 0.0005, null)->verdict($strict, null));
+        self::assertSame(CheckVerdict::Pass, $this->reading(CheckItem::Spin, 5.0, null)->verdict($strict, null));
+        self::assertTrue((new Tolerance(0.001, 0.002, 0.0003, 0.004))->isInOrder());
+        self::assertFalse((new Tolerance(0.001, 0.002, 0.0015, 0.004))->isInOrder());
+        foreach (CheckItem::cases() as $item) {
+            self::assertSame($item->isQuestion(), $item->usualTolerance() === null);
+            self::assertTrue($item->usualTolerance()?->isInOrder() ?? true);
+            self::assertNotSame('', $item->how());
+        }
+    }
+
+    public function testACardKnowsWhatIsDoneAndWhatIsOpen(): void
+    {
+        $card = $this->card([
+            $this->reading(CheckItem::Spin, 5.0, null), $this->reading(CheckItem::EndPlay, 0.006, null), new Reading(CheckItem::PointsOff, answer: false),
+        ]);
+
+        self::assertSame([3, false, false], [$card->done(), $card->isComplete(), $card->isReady()]);
+        self::assertSame([CheckItem::EndPlay, CheckItem::PointsOff], $card->with(CheckVerdict::Fix));
+        self::assertSame(CheckItem::Wobble, $card->next());
+        self::assertSame([Symptom::Wanders], Symptom::ofCard($card), 'points that stick out make no run worse');
+
+        $ready = array_map(fn(CheckItem $item): Reading => $item->isQuestion()
+            ? new Reading($item, answer: true)
+            : $this->reading($item, ['spin' => 5.0, 'end-play' => 0.0015, 'parallel' => 0.1][$item->value] ?? 0.0, $item === CheckItem::Drift ? 2.0 : 0.1), CheckItem::cases());
+        self::assertTrue($this->card($ready)->isReady());
+        self::assertNull($this->card($ready)->next());
+    }
+
+    public function testAMeasuredAngleThatExplainsTheDriftComesFirst(): void
+    {
+        $axles = $this->reading(CheckItem::Parallel, 0.0988, 0.1);
+        $left = $this->diagnose(['wheelbase' => 100, 'track' => 80], [$axles])->of(Symptom::Veers, 0.30, 2.0)[0];
+        self::assertSame(['Axles not parallel', Likelihood::Shown], [$left->title, $left->likelihood]);
+        self::assertStringContainsString('steer left, as it ran', $left->reason);
+
+        $right = $this->diagnose(['wheelbase' => 100, 'track' => 80], [$axles])->of(Symptom::Veers, -0.30, 2.0);
+        self::assertNotSame('Axles not parallel', $right[0]->title, 'they steer the other way');
+        self::assertSame(Likelihood::Unlikely, $this->named('Axles not parallel', $right)->likelihood);
+    }
+
+    public function testTheHandsDriftServesWhereTheRunsWasNotMeasured(): void
+    {
+        $cause = $this->diagnose(['wheelbase' => 100, 'track' => 80], [$this->reading(CheckItem::Drift, 0.3, 2.0, Side::Right)])->of(Symptom::Veers)[0];
+
+        self::assertStringContainsString("Drifts 30\u{00A0}cm right over 2\u{00A0}m", $cause->reason);
+        self::assertStringContainsString('move the left end', $cause->cure);
+        self::assertStringContainsString('Measure the drift', $this->diagnose([])->of(Symptom::Veers)[0]->cure);
+    }
+
+    /** @return iterable<string, array{Symptom, array<string, float|int>, array<int, array{CheckItem, float|bool}>, string, Likelihood, string}> */
+    public static function cases(): iterable
+    {
+        yield 'no end play' => [Symptom::WheelsStop, [], [[CheckItem::EndPlay, 0.0001]], 'No end play', Likelihood::Shown, "apart until the axle slides 1\u{00A0}mm"];
+        yield 'thick axle' => [Symptom::WheelsStop, ['axle_diameter' => 4.8, 'bearing_bore' => 5], [[CheckItem::EndPlay, 0.0015]], 'Axle too thick for its bearing', Likelihood::Shown, 'thinner axle'];
+        yield 'long axle' => [Symptom::Wanders, ['end_play' => 8], [], 'Axle too long', Likelihood::Shown, "6.5\u{00A0}mm closer"];
+        yield 'wide bearing' => [Symptom::Wanders, ['end_play' => 1.5, 'axle_diameter' => 3, 'bearing_bore' => 8], [], 'Bearing too wide for the axle', Likelihood::Shown, 'narrower'];
+        yield 'wheel not square' => [Symptom::Wobbles, ['wheel_diameter' => 60], [[CheckItem::Wobble, 0.004]], 'Wheel not square to its axle', Likelihood::Shown, 'hub'];
+        yield 'too heavy' => [Symptom::DoesNotStart, ['mass' => 390, 'nozzle_bore' => 3], [[CheckItem::Spin, 5.0], [CheckItem::NozzleStraight, true]], 'Too heavy for its thrust', Likelihood::Shown, 'below'];
+        yield 'pinched' => [Symptom::DoesNotStart, ['mass' => 50], [[CheckItem::NozzleStraight, false]], 'Nozzle pinched or closed', Likelihood::Shown, 'Straighten'];
+        yield 'leak' => [Symptom::Hisses, [], [[CheckItem::Airtight, 0.02]], 'Leak at the neck', Likelihood::Shown, 'Seal again'];
+        yield 'bundle' => [Symptom::Hisses, ['nozzle_outlets' => 4], [[CheckItem::Airtight, 0.0]], 'Gaps between bundled straws', Likelihood::Hinted, 'putty'];
+        yield 'loose band' => [Symptom::BalloonOff, ['band_turns' => 2], [], 'Joint too loose', Likelihood::Shown, 'three or four'];
+        yield 'wide joint' => [Symptom::BalloonOff, ['band_turns' => 4, 'joint_width' => 20, 'neck_width' => 15], [], 'Joint too wide', Likelihood::Shown, 'fewer straws'];
+        yield 'tight band' => [Symptom::AirTooSlow, ['band_turns' => 9], [], 'Band too tight', Likelihood::Shown, 'Three or four'];
+        yield 'low nozzle' => [Symptom::BalloonDrags, ['balloon_size' => 260, 'nozzle_overhang' => 0, 'nozzle_length' => 180, 'chassis_length' => 150], [], 'It hangs beyond the chassis', Likelihood::Hinted, 'Move the nozzle back by'];
+        yield 'no stops' => [Symptom::WheelOff, ['end_play' => 6], [], 'No stop outside the wheel', Likelihood::Hinted, 'elastic band'];
+        yield 'friction' => [Symptom::ShortRun, ['mass' => 60], [[CheckItem::Spin, 0.3]], 'Friction in the bearings', Likelihood::Shown, 'larger wheels'];
+        yield 'overfilled' => [Symptom::Bursts, ['balloon_nominal' => 300, 'balloon_size' => 290], [], 'Filled too far', Likelihood::Shown, "27\u{00A0}cm"];
+        yield 'sharp edge' => [Symptom::Bursts, ['balloon_nominal' => 300, 'balloon_size' => 200], [[CheckItem::PointsOff, false]], 'A sharp edge', Likelihood::Shown, 'tape'];
+        yield 'damp' => [Symptom::Moist, [], [], 'Filled by mouth', Likelihood::Possible, 'pump'];
+    }
+
+    /**
+     * @param array<string, float|int> $car
+     * @param list<array{CheckItem, float|bool}> $checked
+     */
+    #[DataProvider('cases')]
+    public function testTheCauseThatTheCarShowsComesFirst(Symptom $symptom, array $car, array $checked, string $title, Likelihood $likelihood, string $cure): void
+    {
+        $readings = array_map(fn(array $check): Reading => is_bool($check[1]) ? new Reading($check[0], answer: $check[1]) : $this->reading($check[0], $check[1], null), $checked);
+        $causes = $this->diagnose($car, $readings)->of($symptom);
+
+        self::assertSame([$title, $likelihood], [$causes[0]->title, $causes[0]->likelihood]);
+        self::assertStringContainsString($cure, $causes[0]->cure);
+        self::assertSame($causes, array_values($causes));
+        $ranks = array_map(static fn(Cause $cause): int => $cause->likelihood->value, $causes);
+        $sorted = $ranks;
+        rsort($sorted);
+        self::assertSame($sorted, $ranks);
+    }
+
+    public function testEverySymptomHasCausesForACarOfWhichNothingIsKnown(): void
+    {
+        foreach (Symptom::cases() as $symptom) {
+            foreach ((new Diagnosis(new Car(), new CheckCard([]), UnitSystem::Imperial, Catalogue::standard(), 'short carpet'))->of($symptom) as $cause) {
+                self::assertNotSame('', $cause->title . $cause->reason . $cause->measure . $cause->cure);
+                self::assertDoesNotMatchRegularExpression('/NAN|INF|\bcm\b|\bmm\b/', "{$cause->reason} {$cause->cure}", $symptom->value);
+            }
+        }
+        self::assertSame(Symptom::DoesNotStart, Symptom::ofVoid(VoidReason::NoStart));
+        self::assertNull(Symptom::ofVoid(VoidReason::Pushed));
+    }
+
+    /**
+     * @param array<string, float|int> $car
+     * @param list<Reading> $readings
+     */
+    private function diagnose(array $car, array $readings = []): Diagnosis
+    {
+        return new Diagnosis($this->car($car), $this->card($readings), UnitSystem::Metric, Catalogue::standard(), 'varnished wood');
+    }
+
+    /** @param list<Reading> $readings */
+    private function card(array $readings): CheckCard
+    {
+        return new CheckCard(array_column(array_map(static fn(Reading $reading): array => [$reading->item->value, $reading], $readings), 1, 0), new Tolerances(), 0.08);
+    }
+
+    private function reading(CheckItem $item, float $first, ?float $second, Side $side = Side::Left): Reading
+    {
+        $entry = static fn(float $si, Dimension $dimension): Entry => new Entry(Quantity::fromSi($si, $dimension), (string) $si);
+
+        return new Reading($item, $entry($first, $item->dimension()), $second === null || $item->secondLabel() === null ? null : $entry($second, Dimension::Length), $side);
+    }
+
+    /** @param list<Cause> $causes */
+    private function named(string $title, array $causes): Cause
+    {
+        return array_values(array_filter($causes, static fn(Cause $cause): bool => $cause->title === $title))[0];
+    }
+}
