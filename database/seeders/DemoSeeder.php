@@ -9,6 +9,7 @@ use App\Models\Car;
 use App\Models\Group;
 use App\Models\Run;
 use App\Models\User;
+use App\Reading\ClassPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
@@ -17,10 +18,14 @@ use Random\Randomizer;
 use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Build\Car as Choices;
 use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Build\Caution;
 use Skivo\Core\Build\Choice;
+use Skivo\Core\Build\CutSizes;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Mark;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Check\Reading;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
@@ -30,6 +35,7 @@ use Skivo\Core\Run\CarModel;
 use Skivo\Core\Run\Setting;
 use Skivo\Core\Run\Simulator;
 use Skivo\Core\Trials\RunRecord;
+use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
 
 /**
@@ -65,6 +71,28 @@ final class DemoSeeder extends Seeder
     private const FRICTION = [
         'Bowline' => 0.115, 'Halyard' => 0.165, 'Cleat' => 0.095, 'Fender' => 0.088, 'Reef' => 0.055, 'Reef 2' => 0.105,
         'Sheepshank' => 0.095, 'Thimble' => 0.16, 'Keel' => 0.034,
+    ];
+
+    /** By how much each car's axles are out of parallel (°), to the left; a drift on the floor shows it. */
+    private const CROOKED = [
+        'Bowline' => 0.05, 'Halyard' => -0.02, 'Cleat' => 0.30, 'Fender' => -0.55, 'Reef' => 0.12, 'Reef 2' => 0.12, 'Sheepshank' => -0.15, 'Thimble' => 0.08, 'Keel' => 0.20,
+    ];
+
+    /** By kind of chassis: length, width, thickness (cm). */
+    private const CHASSIS = ['corrugated card' => [15, 7.5, 0.4], 'foam board' => [13, 10, 0.5], 'craft stick' => [15, 2, 0.2], 'plastic bottle' => [20, 6.5, 6.5]];
+
+    /** By kind of wheel: thickness (mm), mass (g). */
+    private const WHEELS = ['bottle caps' => [14, 2.5], 'jar lids' => [12, 10], 'card discs' => [3, 3], 'optical discs' => [1.2, 16]];
+
+    /** What was found on the check cards: turning time (s), end play, wobble (mm), size lost (mm), and whether the balloon clears, the nozzle is straight, points are off. */
+    private const CHECKS = [
+        'Bowline' => ['4.5', '1.5', '0.5', '0', true, true, true],
+        'Halyard' => ['3', '2', '1', '1', true, true, true],
+        'Cleat' => ['5', '1', '0.5', '2', true, true, true],
+        'Fender' => ['6', '2', '1', '0', true, true, true],
+        'Reef 2' => ['2', '3', '4', '1', true, true, true],
+        'Sheepshank' => ['7', '1.5', '2', '0', true, true, null],
+        'Keel' => ['0.6', '0.2', '1', null, null, true, true],
     ];
 
     /** From try to try a car's distance scatters by about so much of it. */
@@ -106,7 +134,16 @@ final class DemoSeeder extends Seeder
             'timed_length' => $this->entry('1 m', Unit::Metre),
             'surface' => 'varnished wood',
             'units' => UnitSystem::Metric,
+            'awards' => [Goal::Fastest->value, Goal::Straightest->value],
+            'lanes' => 2,
+            'air_temperature_c' => 18.0,
+            'air_temperature_entered' => '18 °C',
+            'most_balloons' => 1,
+            'heaviest' => $this->entry('90 g', Unit::Gram),
+            'safety_read_at' => CarbonImmutable::parse('2026-05-04 16:00:00 UTC'),
         ]);
+        $challenge->update(['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())]);
+        $challenge->plan->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
         $cars = [];
         foreach (self::CARS as $name => $versions) {
             $position = count($cars) + 1;
@@ -116,17 +153,20 @@ final class DemoSeeder extends Seeder
                 $cars[$index === 0 ? $name : "{$name} 2"] = $car;
             }
         }
+        foreach (self::CHECKS as $name => $found) {
+            $this->check($cars[$name], $educator, self::CROOKED[$name], ...$found);
+        }
         $time = CarbonImmutable::parse('2026-05-08 09:30:00 UTC');
         $this->chance = new Randomizer(new Xoshiro256StarStar(2026));
         foreach (self::RUNS as [$name, $void, $note]) {
-            [$distance, $seconds] = $void === null ? $this->ran($cars[$name], $name) : [null, null];
-            $this->log($cars[$name], $time, $distance, $seconds, $void, $note);
+            [$distance, $seconds, $drift] = $void === null ? $this->ran($cars[$name], $name) : [null, null, null];
+            $this->log($cars[$name], $time, $distance, $seconds, $drift, $void, $note);
             $time = $time->addSeconds(95);
         }
         // A slip of the pen, mended.
-        [$distance, $seconds] = $this->ran($cars['Reef 2'], 'Reef 2');
-        $run = $this->log($cars['Reef 2'], $time, strrev($distance), $seconds, null, null);
-        $change->edit($run, $educator, $cars['Reef 2']->group, new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first'));
+        [$distance, $seconds, $drift] = $this->ran($cars['Reef 2'], 'Reef 2');
+        $run = $this->log($cars['Reef 2'], $time, strrev($distance), $seconds, $drift, null, null);
+        $change->edit($run, $educator, $cars['Reef 2']->group, new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
         $run->changes()->update(['made_at' => $time->addMinute()]);
     }
 
@@ -139,8 +179,23 @@ final class DemoSeeder extends Seeder
             'version' => $version,
             'reason' => $version > 1 ? 'Three straws push harder than one, and the axle rubbed less without the extra card.' : null,
         ]);
+        [$chassisLength, $chassisWidth, $chassisHeight] = self::CHASSIS[$chassis];
+        [$thickness, $wheelMass] = self::WHEELS[$wheels];
+        $sizes = new CutSizes($chassisWidth / 100, $thickness / 1000);
+        $millimetres = static fn(float $metres): string => number_format(1000 * $metres) . ' mm';
         $car->choices = new Choices(
             [
+                Choice::ChassisLength->value => $this->entry("{$chassisLength} cm", Unit::Centimetre),
+                Choice::ChassisWidth->value => $this->entry("{$chassisWidth} cm", Unit::Centimetre),
+                Choice::ChassisHeight->value => $this->entry("{$chassisHeight} cm", Unit::Centimetre),
+                Choice::Wheelbase->value => $this->entry(number_format(max(0.55 * $chassisLength, (float) $diameter / 10 + 1), 1) . ' cm', Unit::Centimetre),
+                Choice::Track->value => $this->entry($millimetres($sizes->trackM()), Unit::Millimetre),
+                Choice::AxleDiameter->value => $this->entry('3 mm', Unit::Millimetre),
+                Choice::AxleLength->value => $this->entry($millimetres($sizes->axleLengthM()), Unit::Millimetre),
+                Choice::BearingBore->value => $this->entry('5 mm', Unit::Millimetre),
+                Choice::BearingLength->value => $this->entry($millimetres($sizes->bearingLengthM()), Unit::Millimetre),
+                Choice::WheelThickness->value => $this->entry("{$thickness} mm", Unit::Millimetre),
+                Choice::WheelMass->value => $this->entry("{$wheelMass} g", Unit::Gram),
                 Choice::NozzleBore->value => $this->entry($bore, Unit::Millimetre),
                 Choice::NozzleLength->value => $this->entry($length, Unit::Centimetre),
                 Choice::BalloonNominal->value => $this->entry('30 cm', Unit::Centimetre),
@@ -148,9 +203,11 @@ final class DemoSeeder extends Seeder
                 Choice::Mass->value => $this->entry($mass, Unit::Gram),
                 Choice::WheelDiameter->value => $this->entry($diameter, Unit::Millimetre),
             ],
-            [Choice::NozzleOutlets->value => $outlets],
+            [Choice::NozzleOutlets->value => $outlets, Choice::Balloons->value => 1, Choice::BandTurns->value => 4],
             [
                 Choice::NozzleKind->value => $kind,
+                Choice::Bearing->value => 'bamboo skewer in a plastic straw',
+                Choice::Joint->value => 'elastic band',
                 Choice::WheelKind->value => $wheels,
                 Choice::WheelMount->value => ($axle === 'turning' ? WheelMount::Fixed : WheelMount::Spinning)->value,
                 Choice::Chassis->value => $chassis,
@@ -166,7 +223,7 @@ final class DemoSeeder extends Seeder
     /**
      * What the tape and the stopwatch showed: the run model's word on the car as it really was, and scatter.
      *
-     * @return array{string, string} cm, and s over the first metre
+     * @return array{string, string, float} cm, s over the first metre, and cm to the left of the line
      */
     private function ran(Car $car, string $name): array
     {
@@ -177,10 +234,40 @@ final class DemoSeeder extends Seeder
             $seconds = $moment->distanceM <= 1.0 ? $moment->timeS : $seconds;
         }
 
+        $distance = $run->distanceM * (1.0 + self::SCATTER * $this->normal());
+        $wheelbase = $car->choices->number(Choice::Wheelbase) ?? 0.08;
+        // Small angles: a car whose axles are out of parallel by δ strays by x²δ/(2w); aiming scatters.
+        $drift = $distance ** 2 * deg2rad(self::CROOKED[$name]) / (2 * $wheelbase) + 0.02 * $distance * $this->normal();
+
         return [
-            number_format(100 * $run->distanceM * (1.0 + self::SCATTER * $this->normal()), 0, '.', ''),
+            number_format(100 * $distance, 0, '.', ''),
             number_format($seconds * (1.0 + 0.03 * $this->normal()), 2),
+            round(100 * $drift),
         ];
+    }
+
+    private function check(Car $car, User $educator, float $crooked, ?string $spin, ?string $endPlay, ?string $wobble, ?string $lost, ?bool $clears, ?bool $straight, ?bool $points): void
+    {
+        $wheelbase = 1000 * ($car->choices->number(Choice::Wheelbase) ?? 0.08);
+        $longer = 1000 * ($car->choices->number(Choice::Track) ?? 0.09) * tan(deg2rad($crooked));
+        foreach ([
+            new Reading(CheckItem::Spin, $spin === null ? null : $this->entry("{$spin} s", Unit::Second)),
+            new Reading(CheckItem::EndPlay, $endPlay === null ? null : $this->entry("{$endPlay} mm", Unit::Millimetre)),
+            new Reading(CheckItem::Wobble, $wobble === null ? null : $this->entry("{$wobble} mm", Unit::Millimetre)),
+            new Reading(CheckItem::Parallel, $this->entry(number_format($wheelbase, 1) . ' mm', Unit::Millimetre), $this->entry(number_format($wheelbase + $longer, 1) . ' mm', Unit::Millimetre)),
+            new Reading(CheckItem::Drift, $this->entry(number_format(abs($crooked) * 12, 0) . ' cm', Unit::Centimetre), $this->entry('150 cm', Unit::Centimetre), $crooked > 0.0 ? Side::Left : Side::Right),
+            new Reading(CheckItem::Airtight, $lost === null ? null : $this->entry("{$lost} mm", Unit::Millimetre)),
+            new Reading(CheckItem::BalloonClears, answer: $clears),
+            new Reading(CheckItem::NozzleStraight, answer: $straight),
+            new Reading(CheckItem::PointsOff, answer: $points),
+        ] as $reading) {
+            if ($reading->first === null && $reading->answer === null) {
+                continue;
+            }
+            $row = $car->checkReadings()->make(['item' => $reading->item, 'user_id' => $educator->id]);
+            $row->put($reading);
+            $row->save();
+        }
     }
 
     /** A draw from the standard normal distribution (Box & Muller, Ann. Math. Stat. 29, 610, 1958). */
@@ -191,7 +278,7 @@ final class DemoSeeder extends Seeder
         return sqrt(-2.0 * log($uniform())) * cos(2 * M_PI * $uniform());
     }
 
-    private function log(Car $car, CarbonImmutable $time, ?string $distance, ?string $seconds, ?VoidReason $void, ?string $note): Run
+    private function log(Car $car, CarbonImmutable $time, ?string $distance, ?string $seconds, ?float $drift, ?VoidReason $void, ?string $note): Run
     {
         $run = new Run([
             'id' => (string) Str::uuid7($time),
@@ -203,6 +290,8 @@ final class DemoSeeder extends Seeder
             $seconds === null ? null : $this->entry($seconds, Unit::Second),
             $void,
             $note,
+            $drift === null ? null : $this->entry(abs($drift) . ' cm', Unit::Centimetre),
+            $drift === null || $drift === 0.0 ? null : ($drift > 0.0 ? Side::Left : Side::Right),
         ));
         $car->runs()->save($run);
 

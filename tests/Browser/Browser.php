@@ -164,6 +164,18 @@ final class Browser
         return $this->visit('/sign-in')->fill('email', $email)->fill('password', $password)->press('Sign in');
     }
 
+    /** Waits, up to five seconds, until something is so. */
+    public function wait(callable $isSo): self
+    {
+        for ($i = 0; $i < 100; $i++) {
+            if ($isSo()) {
+                return $this;
+            }
+            usleep(50_000);
+        }
+        throw new \RuntimeException('It did not come about: ' . mb_substr($this->text(), 0, 400));
+    }
+
     /** The page at rest: fonts loaded, figures drawn, nothing moving. */
     public function settle(): self
     {

@@ -21,7 +21,8 @@ final class WholePathTest extends BrowserTestCase
         $browser->press('Set a challenge')
             ->fill('name', 'Across the hall')->fill('question', 'Does a wider nozzle go farther?')
             ->fill('lane_length', '20 ft')->pick('scoring', 'best')->press('Set the challenge');
-        self::assertStringContainsString('Now add the groups', $browser->text('.flash'));
+        self::assertStringContainsString('Next: what it takes to build the cars', $browser->text('.flash'));
+        $browser->press('Straight to safety')->press('I have read it');
 
         $browser->fill('names', "Bowline\nHalyard\nKeel\nReef")->press('Add groups');
         self::assertCount(4, $browser->all('.build-row'));
@@ -32,7 +33,7 @@ final class WholePathTest extends BrowserTestCase
         }
         self::assertStringContainsString('bore 4.8 mm', $browser->text());
 
-        $browser->press('To the runs');
+        $browser->press('To the checks')->press('Run');
         $class = $browser->path();
         foreach (['341', '4.2 m', '1.2 m', '2 m'] as $distance) {
             $browser->fill('distance', $distance)->press('Log run');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Takes the pictures in docs/screenshots. Run by bin/skivo screenshots, which sets SITE, DRIVER and DEMO_PASSWORD.
 
+use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\Browser;
 
 require __DIR__ . '/../../vendor/autoload.php';
@@ -12,24 +13,25 @@ $folder = $argv[1] ?? __DIR__ . '/../../docs/screenshots';
 $browser = Browser::start((string) getenv('DRIVER'), (string) getenv('SITE'));
 
 try {
-    $browser->visit('/sign-in')->screenshot("{$folder}/sign-in.png");
     $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->screenshot("{$folder}/challenges.png");
     $browser->press('Cross the Slipway');
     $class = $browser->path();
-    $browser->screenshot("{$folder}/run.png");
+    foreach ([
+        'plan' => '/plan', 'materials' => '/plan/materials', 'cut-sizes' => '/plan/cuts', 'timetable' => '/plan/timetable',
+        'build' => '/groups', 'check' => '/check', 'run' => '', 'runs' => '/runs', 'findings' => '/findings?against=bore', 'class-sheet' => '/sheet',
+    ] as $name => $path) {
+        $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
+    }
     $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
     $browser->size(390, 844)->visit($class)->screenshot("{$folder}/run-phone.png");
-    $browser->size(1280, 800)->visit("{$class}/findings?against=bore")->screenshot("{$folder}/findings.png");
-    $browser->visit("{$class}/findings?against=nozzle-kind")->screenshot("{$folder}/findings-kinds.png");
-    $browser->visit("{$class}/groups")->screenshot("{$folder}/build.png");
+    $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
+    $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="Card: Reef"]'))->click();
+    $browser->screenshot("{$folder}/check-card.png");
+    $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="What is wrong? Fender"]'))->click();
+    $browser->screenshot("{$folder}/diagnosis.png");
     $browser->visit("{$class}/what-if?a=&b=bore:0.00635,wider:0.0095,widest:0.0127,tube:0.08,size:0.24,mass:0.045&x=bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
     $browser->driver->executeScript('document.querySelector("#sweep-title").scrollIntoView()');
     $browser->screenshot("{$folder}/what-if-sweep.png");
-    $browser->visit("{$class}/parts")->screenshot("{$folder}/parts.png");
-    $browser->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
-    $browser->visit("{$class}/plan")->screenshot("{$folder}/plan.png");
-    $browser->visit("{$class}/runs")->screenshot("{$folder}/runs.png");
-    $browser->visit("{$class}/sheet")->screenshot("{$folder}/class-sheet.png");
 } finally {
     $browser->quit();
 }

@@ -10,7 +10,7 @@
             <p class="small mt-1">Balloon, wheel and nozzle are drawn beside each other to one scale.</p>
         </div>
         @if ($waiting !== null)
-            <a class="button do" href="{{ route('cars.edit', [$challenge, $waiting]) }}">Record the car of <bdi class="truncate max-w-48">{{ $waiting->name }}</bdi></a>
+            <a class="button do" href="{{ route('cars.edit', [$challenge, $waiting]) }}"><span>Record the car of <bdi>{{ \Illuminate\Support\Str::limit($waiting->name, 24) }}</bdi></span></a>
         @elseif ($record->groups->isNotEmpty())
             <a class="button do" href="{{ route('checks.index', $challenge) }}">To the checks</a>
         @endif

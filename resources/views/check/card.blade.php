@@ -60,7 +60,7 @@
                 </li>
             @endforeach
         </ol>
-        <p class="actions py-5">
+        <p class="actions py-5 no-print">
             <button class="button do">Save the card</button>
             <a class="button plain" href="{{ route('checks.index', $challenge) }}">Back to the class</a>
         </p>

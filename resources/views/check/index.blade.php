@@ -9,7 +9,7 @@
     <div class="lead-in">
         <div><h2>Who is how far</h2><p class="small mt-1">A car with something to mend may still run; it is marked so on the floor.</p></div>
         <p class="actions no-print">
-            @if ($waiting !== null)<a class="button do" href="{{ route('checks.edit', [$challenge, $waiting['group']]) }}">Check <bdi class="truncate max-w-48">{{ $waiting['group']->name }}</bdi></a>@elseif ($record->groups->isNotEmpty())<a class="button do" href="{{ route('runs.show', $challenge) }}">To the runs</a>@endif
+            @if ($waiting !== null)<a class="button do" href="{{ route('checks.edit', [$challenge, $waiting['group']]) }}"><span>Check <bdi>{{ \Illuminate\Support\Str::limit($waiting['group']->name, 24) }}</bdi></span></a>@elseif ($record->groups->isNotEmpty())<a class="button do" href="{{ route('runs.show', $challenge) }}">To the runs</a>@endif
             <a class="button plain" href="{{ route('checks.tolerances', $challenge) }}">Limits</a>
         </p>
     </div>

@@ -47,8 +47,7 @@
 <svg class="drawing car-drawing" viewBox="0 0 {{ $width }} {{ $height }}" role="img" aria-label="The car to scale, from the side and from above: balloon {{ $body(2 * $r) }}, chassis {{ $body($l->chassisLength) }} by {{ $body($l->chassisWidth) }}, wheelbase {{ $body($l->wheelbase) }}, track {{ $body($l->frontTrack) }}">
     <text class="view-name" x="0" y="14">From the side</text>
     <line class="ground" x1="0" x2="{{ $width }}" y1="{{ $ground + 1 }}" y2="{{ $ground + 1 }}" />
-    <circle class="skin" cx="{{ $x($bx) }}" cy="{{ $y($by) }}" r="{{ $s($r) }}" />
-    <path class="skin" d="M{{ $x($l->neck()) }} {{ $y($axis + $exit['bore'] / 2) }}L{{ $x($touch[0][0]) }} {{ $y($touch[0][1]) }}L{{ $x($touch[1][0]) }} {{ $y($touch[1][1]) }}L{{ $x($l->neck()) }} {{ $y($axis - $exit['bore'] / 2) }}Z" />
+    <path class="skin" d="M{{ $x($l->neck()) }} {{ $y($axis + $exit['bore'] / 2) }}L{{ $x($touch[0][0]) }} {{ $y($touch[0][1]) }}A{{ $s($r) }} {{ $s($r) }} 0 1 0 {{ $x($touch[1][0]) }} {{ $y($touch[1][1]) }}L{{ $x($l->neck()) }} {{ $y($axis - $exit['bore'] / 2) }}Z" />
     <g transform="rotate({{ round(-$angle, 2) }} {{ $x(0) }} {{ $y($axis) }})">
         @foreach (array_reverse($tubes) as $tube)<rect class="tube" x="{{ $x($tube['x'] + $tube['length']) }}" y="{{ round($y($axis) - $s($tube['bore']) / 2, 2) }}" width="{{ $s($tube['length']) }}" height="{{ $s($tube['bore']) }}" />@endforeach
         <path class="jet" d="M{{ $x($exit['x']) + 4 }} {{ $y($axis) }}h26m-7 -4l7 4l-7 4" />

@@ -3,7 +3,7 @@
     $list = $groups->values();
     $name = fn (int $index) => $list[$index]->name ?? 'Group ' . ($index + 1);
 @endphp
-<div class="scroll-x" tabindex="0" role="region" aria-label="Run order">
+<div class="scroll-x" tabindex="0" role="region" aria-label="Heat by heat">
     <table class="figures-table run-order">
         <thead><tr><th scope="col">Heat</th>@for ($lane = 1; $lane <= $order->lanes; $lane++)<th scope="col">{{ $order->lanes === 1 ? 'On the lane' : "Lane {$lane}" }}</th>@endfor</tr></thead>
         <tbody>

@@ -70,7 +70,7 @@
             @if ($plan->doesNotFit !== null)<p class="caution !mt-0 mb-3">{{ $plan->doesNotFit->getMessage() }} Straws and axles are counted roughly until the <a href="{{ route('cuts.show', $challenge) }}">cut sizes</a> fit.</p>@endif
             <div class="scroll-x" tabindex="0" role="region" aria-label="List of materials">
                 <table class="figures-table materials">
-                    <thead><tr><th scope="col">Item</th><th scope="col" class="num">In all</th><th scope="col"></th><th scope="col" class="no-print">Amount</th><th scope="col" class="no-print">Price of one</th><th scope="col" class="num">Cost</th><th scope="col" class="verdict">Or instead</th></tr></thead>
+                    <thead><tr><th scope="col">Item</th><th scope="col" class="num">In all</th><th scope="col"><span class="sr-only">Unit</span></th><th scope="col" class="no-print">Amount</th><th scope="col" class="no-print">Price of one</th><th scope="col" class="num">Cost</th><th scope="col" class="verdict">Or instead</th></tr></thead>
                     <tbody>
                         @foreach ($materials->lines as $line)
                             @php($own = str_starts_with($line->key, 'own-'))
