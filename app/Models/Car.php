@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsChoices;
+use App\Models\Concerns\HoldsImmutableValues;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -30,6 +31,8 @@ use Skivo\Core\Trials\Tries;
  */
 final class Car extends Model
 {
+    use HoldsImmutableValues;
+
     protected $fillable = ['version', 'choices', 'reason'];
 
     protected $casts = [

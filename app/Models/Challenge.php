@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsEntry;
+use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -59,6 +60,7 @@ use Skivo\Core\Quantity\UnitSystem;
  */
 final class Challenge extends Model
 {
+    use HoldsImmutableValues;
     use SoftDeletes;
 
     protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',

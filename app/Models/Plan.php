@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsEntry;
+use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -46,6 +47,8 @@ use Skivo\Core\Quantity\Entry;
  */
 final class Plan extends Model
 {
+    use HoldsImmutableValues;
+
     /** Lengths that are cut to or from; empty for the usual one. */
     public const CUTS = ['chassis_width', 'wheel_thickness', 'end_play', 'overhang', 'side_gap', 'straw_length', 'skewer_length', 'kerf', 'nozzle_length'];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsEntry;
+use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -37,6 +38,7 @@ use Skivo\Core\Trials\VoidReason;
  */
 final class Run extends Model
 {
+    use HoldsImmutableValues;
     use SoftDeletes;
 
     public const CREATED_AT = 'logged_at';

@@ -29,6 +29,9 @@ final readonly class ClassRecord
     /** @var list<ClassLine> in the order of the standings */
     public array $lines;
 
+    /** @var array<int, CheckCard> by the id of the car, of the groups' newest cars */
+    private array $cards;
+
     /** @var array<int, Tries> by the id of the car: a page asks for them many times */
     private array $triesByCar;
 
@@ -37,6 +40,9 @@ final readonly class ClassRecord
         $this->groups = $challenge->groups()->with(['cars.runs', 'cars.checkReadings'])->get()->toBase();
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
         $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge->tries)])->all();
+        $tolerances = $challenge->checkTolerances();
+        $this->cards = $this->groups->map(static fn(Group $group): ?Car => $group->currentCar())->filter()
+            ->mapWithKeys(static fn(Car $car): array => [$car->id => $car->checkCard($tolerances)])->all();
         $byId = $this->groups->keyBy('id');
         $this->standings = $this->standingsFor($challenge->mainAward());
         $lines = [];
@@ -70,7 +76,7 @@ final readonly class ClassRecord
     /** The check card of a group's newest car; null before there is a car. */
     public function card(Group $group): ?CheckCard
     {
-        return $group->currentCar()?->checkCard($this->challenge->checkTolerances());
+        return $this->cards[$group->currentCar()->id ?? 0] ?? null;
     }
 
     /** How many groups have everything checked and nothing left to mend. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverSelect;
-use Tests\Scenario;
 
 /** Planning a class, building a car, checking it and finding out what is wrong, through the real interface. */
 final class PreparingTest extends BrowserTestCase

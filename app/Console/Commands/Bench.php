@@ -67,7 +67,7 @@ final class Bench extends Command
         $static = $this->time($client, '/robots.txt');
         $this->line(sprintf('%d groups × %d runs, %d requests each, one after the other, warm. Times in ms.', self::GROUPS, self::RUNS, self::REQUESTS));
         $rows = [['static file', ...$this->figures($static), '1.0', '–']];
-        foreach (['class page' => '', 'findings' => '/findings', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups'] as $name => $page) {
+        foreach (['class page' => '', 'findings' => '/findings', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => '/groups/' . $challenge->groups()->value('id') . '/car', 'checks' => '/check', 'materials' => '/plan/materials', 'timetable' => '/plan/timetable'] as $name => $page) {
             $path = "/challenges/{$challenge->id}{$page}";
             $times = $this->time($client, $path);
             $rows[] = [$name, ...$this->figures($times), number_format($this->quantile($times, 0.5) / $this->quantile($static, 0.5), 1), (string) $this->queries($kernel, $educator, $path)];
@@ -163,7 +163,7 @@ final class Bench extends Command
     {
         return $educator->challenges()->create([
             'name' => 'Bench', 'goal' => Goal::Farthest, 'scoring' => Scoring::Mean, 'tries' => $tries,
-            'lane_length' => (new QuantityReader())->read('10 m', Unit::Metre), 'units' => UnitSystem::Metric,
+            'lane_length' => (new QuantityReader())->read('10 m', Unit::Metre), 'units' => UnitSystem::Metric, 'safety_read_at' => now(),
         ]);
     }
 
