@@ -46,7 +46,14 @@ final readonly class Rules
     /** @return list<VoidReason> why a try may be void */
     public function voidReasons(): array
     {
-        return array_values(array_filter(VoidReason::cases(), fn(VoidReason $reason): bool => $reason !== VoidReason::Pushed || $this->pushIsFoul));
+        $reasons = [];
+        foreach (VoidReason::cases() as $reason) {
+            if ($reason !== VoidReason::Pushed || $this->pushIsFoul) {
+                $reasons[] = $reason;
+            }
+        }
+
+        return $reasons;
     }
 
     public function isFreeDesign(): bool
