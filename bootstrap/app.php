@@ -24,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__ . '/../routes/web.php',
         then: static fn() => Route::middleware([ValidateSignature::relative(['d', 'x', 'y']), SubstituteBindings::class, SendSecurityHeaders::class])
-            ->group(__DIR__ . '/../routes/model.php'),
+            ->group(__DIR__ . '/../routes/stateless.php'),
     )
     ->withMiddleware(function (Middleware $middleware): void {
         // Every page is same-origin.

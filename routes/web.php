@@ -3,15 +3,20 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CarController;
 use App\Http\Controllers\ChallengeController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\CutSizesController;
+use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
+use App\Http\Controllers\JoinController;
 use App\Http\Controllers\MaterialsController;
+use App\Http\Controllers\OrderController;
+use App\Http\Controllers\OwnGroupController;
 use App\Http\Controllers\PartController;
 use App\Http\Controllers\RegistrationController;
 use App\Http\Controllers\RunController;
@@ -19,6 +24,7 @@ use App\Http\Controllers\SafetyController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\TimetableController;
+use App\Http\Controllers\UndoController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\WhatIfController;
 use App\Http\Middleware\OpenBuildAfterSafety;
@@ -33,6 +39,35 @@ Route::middleware(['guest', 'throttle:accounts'])->group(function (): void {
     Route::post('sign-in', [SessionController::class, 'store']);
     Route::get('register', [RegistrationController::class, 'create'])->name('register')->withoutMiddleware('throttle:accounts');
     Route::post('register', [RegistrationController::class, 'store']);
+});
+
+// A tablet joins with a code, without an account.
+Route::controller(JoinController::class)->group(function (): void {
+    Route::get('join', 'create')->name('join');
+    Route::post('join', 'store')->middleware('throttle:joining');
+    Route::get('join/{code}', 'create')->name('join.scan')->where('code', '[A-Za-z0-9]{1,12}');
+    Route::get('joined', 'home')->name('join.home');
+});
+// The board's link is its own key.
+Route::controller(BoardController::class)->prefix('board/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->middleware('throttle:boards')->group(function (): void {
+    Route::get('', 'show')->name('board');
+    Route::get('state', 'state')->name('board.state');
+});
+
+// What a tablet that joined may do as well as the educator.
+Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session'])->scopeBindings()->group(function (): void {
+    Route::get('', [RunController::class, 'show'])->name('runs.show')->can('seeFloor', 'challenge');
+    Route::get('floor', [RunController::class, 'state'])->name('runs.state')->can('seeFloor', 'challenge');
+    Route::post('runs', [RunController::class, 'store'])->name('runs.store')->can('logRuns', 'challenge');
+    Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
+    Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
+    Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
+    Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
+    Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+        Route::get('', 'edit')->name('edit')->can('see', 'group');
+        Route::put('', 'update')->name('update')->can('build', 'group');
+        Route::get('drawing', 'draw')->name('draw')->can('see', 'group');
+    });
 });
 
 // auth.session: a changed password signs every other device out.
@@ -90,9 +125,6 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
         });
 
         Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-            Route::get('', 'edit')->name('edit');
-            Route::put('', 'update')->name('update');
-            Route::get('drawing', 'draw')->name('draw');
             Route::get('versions', 'versions')->name('versions');
             Route::put('allowances/{rule}', 'allow')->name('allow');
             Route::delete('allowances/{rule}', 'disallow')->name('disallow');
@@ -109,10 +141,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
         Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
 
         Route::controller(RunController::class)->name('runs.')->group(function (): void {
-            Route::get('', 'show')->name('show');
             Route::get('runs', 'index')->name('index');
-            Route::post('runs', 'store')->name('store');
-            Route::put('runs/{run}', 'update')->name('update');
             Route::delete('runs/{run}', 'destroy')->name('destroy');
             Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
         });
@@ -125,6 +154,15 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('', 'index')->name('index');
             Route::post('', 'store')->name('store');
             Route::delete('{ownPart}', 'destroy')->name('destroy');
+        });
+
+        Route::controller(DeviceController::class)->prefix('devices')->name('devices.')->group(function (): void {
+            Route::get('', 'index')->name('index');
+            Route::post('', 'store')->name('store');
+            Route::post('codes', 'openJoining')->name('open');
+            Route::delete('codes/{joinCode}', 'closeJoining')->name('close');
+            Route::put('lock', 'lock')->name('lock');
+            Route::delete('{device}', 'destroy')->name('destroy');
         });
 
         Route::get('findings', [FindingsController::class, 'show'])->name('findings.show');

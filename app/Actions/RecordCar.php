@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Car;
+use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -14,9 +15,9 @@ use Skivo\Core\Build\Choice;
 /** Records a group's car: as a correction of its newest version, or as a new one. What a correction replaces stays on record. */
 final class RecordCar
 {
-    public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User $user): Car
+    public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User|Device $by): Car
     {
-        return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $user): Car {
+        return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $by): Car {
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             $current = $group->newestCar();
             $before = $current?->choices;
@@ -32,14 +33,14 @@ final class RecordCar
             }
             $car->save();
             if ($car === $current && $before?->isEmpty() === false) {
-                $this->keep($car, $before, $choices, $user);
+                $this->keep($car, $before, $choices, $by);
             }
 
             return $car;
         });
     }
 
-    private function keep(Car $car, Choices $before, Choices $after, User $user): void
+    private function keep(Car $car, Choices $before, Choices $after, User|Device $by): void
     {
         $old = $new = [];
         foreach ($before->changesTo($after) as $choice) {
@@ -51,7 +52,7 @@ final class RecordCar
             $new['note'] = $after->note;
         }
         if ($new !== []) {
-            $car->changes()->create(['user_id' => $user->id, 'before' => $old, 'after' => $new]);
+            $car->changes()->create(['user_id' => $by instanceof User ? $by->id : null, 'device_id' => $by instanceof Device ? $by->id : null, 'before' => $old, 'after' => $new]);
         }
     }
 

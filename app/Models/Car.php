@@ -81,8 +81,8 @@ final class Car extends Model
     }
 
     /** Its runs, sorted by the rule of the challenge. */
-    public function tries(int $allowed): Tries
+    public function tries(Challenge $challenge): Tries
     {
-        return new Tries($this->runs->map(static fn(Run $run) => $run->toCore())->values()->all(), $allowed);
+        return new Tries($this->runs->map(static fn(Run $run) => $run->toCore())->values()->all(), $challenge->tries, $challenge->void_is_retried);
     }
 }

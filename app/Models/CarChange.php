@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, string|int|null> $before by choice, as typed
  * @property array<string, string|int|null> $after by choice, as typed
  * @property CarbonImmutable $made_at
- * @property-read User $user
+ * @property-read User|null $user
+ * @property-read Device|null $device
  */
 final class CarChange extends Model
 {
@@ -25,9 +26,21 @@ final class CarChange extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['user_id', 'before', 'after'];
+    protected $fillable = ['user_id', 'device_id', 'before', 'after'];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'made_at' => 'immutable_datetime'];
+
+    /** @return BelongsTo<Device, $this> */
+    public function device(): BelongsTo
+    {
+        return $this->belongsTo(Device::class);
+    }
+
+    /** Who it was, as people know them. */
+    public function by(): string
+    {
+        return $this->user->name ?? $this->device->name ?? 'a device that is gone';
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

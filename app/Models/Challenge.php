@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Facades\DB;
 use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Build\Step;
 use Skivo\Core\Challenge\Award;
@@ -52,6 +53,8 @@ use Skivo\Core\Quantity\UnitSystem;
  * @property Entry|null $heaviest
  * @property Entry|null $longest
  * @property bool $push_is_foul
+ * @property bool $void_is_retried
+ * @property bool $groups_are_locked
  * @property array<string, array<string, float|null>> $tolerances
  * @property CarbonImmutable|null $safety_read_at
  * @property list<string> $safety_read
@@ -65,7 +68,7 @@ final class Challenge extends Model
 
     protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
-        'push_is_foul', 'tolerances', 'safety_read_at', 'safety_read'];
+        'push_is_foul', 'void_is_retried', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
         'goal' => Goal::class,
@@ -86,6 +89,8 @@ final class Challenge extends Model
         'heaviest' => AsEntry::class . ':mass',
         'longest' => AsEntry::class . ':length',
         'push_is_foul' => 'boolean',
+        'void_is_retried' => 'boolean',
+        'groups_are_locked' => 'boolean',
         'tolerances' => 'array',
         'safety_read_at' => 'immutable_datetime',
         'safety_read' => 'array',
@@ -97,12 +102,36 @@ final class Challenge extends Model
         return $this->belongsTo(User::class);
     }
 
-    protected $attributes = ['awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true];
+    protected $attributes = ['awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'groups_are_locked' => false];
 
     /** @return HasOne<Plan, $this> */
     public function plan(): HasOne
     {
         return $this->hasOne(Plan::class)->withDefault(fn(Plan $plan): Plan => $plan->fill(['groups' => max(1, $this->groups()->count() ?: 8)]));
+    }
+
+    /** @return HasMany<Device, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class)->orderBy('created_at');
+    }
+
+    /** @return HasMany<JoinCode, $this> */
+    public function joinCodes(): HasMany
+    {
+        return $this->hasMany(JoinCode::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('measured_at');
+    }
+
+    /** A number that goes up with every change that a page would show. */
+    public function revision(): int
+    {
+        return (int) DB::table('revisions')->where('challenge_id', $this->id)->value('number');
     }
 
     /** @return HasMany<MaterialLine, $this> */

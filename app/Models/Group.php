@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -19,6 +20,10 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string $name
  * @property string $mark
  * @property int $position
+ * @property bool $is_repairing
+ * @property bool $is_withdrawn
+ * @property int|null $skipped_try
+ * @property CarbonImmutable|null $skipped_at
  * @property-read Challenge $challenge
  * @property-read Collection<int, Car> $cars
  */
@@ -26,9 +31,13 @@ final class Group extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['name', 'mark', 'position'];
+    protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at'];
 
-    protected $casts = ['position' => 'integer'];
+    protected $casts = ['position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime'];
+
+    protected $attributes = ['is_repairing' => false, 'is_withdrawn' => false];
+
+    protected $dateFormat = 'Y-m-d H:i:s.vP';
 
     /** @return BelongsTo<Challenge, $this> */
     public function challenge(): BelongsTo

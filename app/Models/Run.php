@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Trials\Inflation;
+use Skivo\Core\Trials\InflationKind;
 use Skivo\Core\Trials\Run as CoreRun;
 use Skivo\Core\Trials\RunRecord;
 use Skivo\Core\Trials\Side;
@@ -29,6 +31,13 @@ use Skivo\Core\Trials\VoidReason;
  * @property Entry|null $drift
  * @property Side|null $drift_side
  * @property Entry|null $load
+ * @property Entry|null $limp
+ * @property Entry|null $total_time
+ * @property InflationKind|null $inflation_kind
+ * @property Entry|null $inflation_size
+ * @property int|null $inflation_strokes
+ * @property int|null $lane
+ * @property int $edition goes up with every change
  * @property VoidReason|null $void_reason
  * @property string|null $note
  * @property CarbonImmutable $logged_at
@@ -51,6 +60,8 @@ final class Run extends Model
 
     protected $fillable = ['id', 'try', 'logged_at'];
 
+    protected $attributes = ['edition' => 1];
+
     protected $casts = [
         'try' => 'integer',
         'distance' => AsEntry::class . ':length',
@@ -58,6 +69,13 @@ final class Run extends Model
         'drift' => AsEntry::class . ':length',
         'drift_side' => Side::class,
         'load' => AsEntry::class . ':mass',
+        'limp' => AsEntry::class . ':length',
+        'total_time' => AsEntry::class . ':time',
+        'inflation_kind' => InflationKind::class,
+        'inflation_size' => AsEntry::class . ':length',
+        'inflation_strokes' => 'integer',
+        'lane' => 'integer',
+        'edition' => 'integer',
         'void_reason' => VoidReason::class,
         'logged_at' => 'immutable_datetime',
         'deleted_at' => 'immutable_datetime',
@@ -83,7 +101,19 @@ final class Run extends Model
 
     public function record(): RunRecord
     {
-        return new RunRecord($this->distance, $this->time, $this->void_reason, $this->note, $this->drift, $this->drift_side, $this->load);
+        return new RunRecord(
+            $this->distance,
+            $this->time,
+            $this->void_reason,
+            $this->note,
+            $this->drift,
+            $this->drift_side,
+            $this->load,
+            $this->inflation_kind === null ? null : new Inflation($this->inflation_kind, $this->inflation_size, $this->inflation_strokes),
+            $this->limp,
+            $this->total_time,
+            $this->lane,
+        );
     }
 
     public function put(RunRecord $record): void
@@ -93,6 +123,12 @@ final class Run extends Model
         $this->drift = $record->drift;
         $this->drift_side = $record->drift === null ? null : $record->side;
         $this->load = $record->load;
+        $this->inflation_kind = $record->inflation?->kind;
+        $this->inflation_size = $record->inflation?->size;
+        $this->inflation_strokes = $record->inflation?->strokes;
+        $this->limp = $record->limp;
+        $this->total_time = $record->totalTime;
+        $this->lane = $record->lane;
         $this->void_reason = $record->void;
         $this->note = $record->note;
     }
@@ -100,7 +136,7 @@ final class Run extends Model
     public function toCore(): CoreRun
     {
         // Straight from the columns: a class has hundreds of these, and needs no typed text here.
-        ['id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side, 'load_kg' => $load, 'void_reason' => $void] = $this->attributes;
+        ['id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side, 'load_kg' => $load, 'limp_m' => $limp, 'total_time_s' => $total, 'void_reason' => $void] = $this->attributes;
 
         return new CoreRun(
             $id,
@@ -110,6 +146,8 @@ final class Run extends Model
             $void === null ? null : VoidReason::from($void),
             $drift === null ? null : (float) $drift * Side::from($side ?? 'left')->sign(),
             $load === null ? null : (float) $load,
+            $limp === null ? null : (float) $limp,
+            $total === null ? null : (float) $total,
         );
     }
 }

@@ -13,12 +13,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property string $run_id
- * @property int $user_id
+ * @property int|null $user_id
+ * @property string|null $device_id
  * @property string $kind edited, undone or restored
  * @property array<string, string|int|null> $before by column, as typed
  * @property array<string, string|int|null> $after by column, as typed
  * @property CarbonImmutable $made_at
- * @property-read User $user
+ * @property-read User|null $user
+ * @property-read Device|null $device
  */
 final class RunChange extends Model
 {
@@ -28,9 +30,21 @@ final class RunChange extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['user_id', 'kind', 'before', 'after'];
+    protected $fillable = ['user_id', 'device_id', 'kind', 'before', 'after'];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'made_at' => 'immutable_datetime'];
+
+    /** @return BelongsTo<Device, $this> */
+    public function device(): BelongsTo
+    {
+        return $this->belongsTo(Device::class);
+    }
+
+    /** Who it was, as people know them. */
+    public function by(): string
+    {
+        return $this->user->name ?? $this->device->name ?? 'a device that is gone';
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -5,39 +5,65 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
+use Skivo\Core\Challenge\DeviceRole;
 
-/** A challenge is its educator's alone; to anyone else it does not exist. */
+/** A challenge is its educator's, and what they let devices do; to anyone else it does not exist. */
 final class ChallengePolicy
 {
-    public function viewAny(): Response
+    public function viewAny(User $user): Response
     {
         return Response::allow();
     }
 
-    public function create(): Response
+    public function create(User $user): Response
     {
         return Response::allow();
     }
 
-    public function view(User $user, Challenge $challenge): Response
+    public function view(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->ownedBy($user, $challenge);
+        return $this->ownedBy($actor, $challenge);
     }
 
-    public function update(User $user, Challenge $challenge): Response
+    public function update(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->ownedBy($user, $challenge);
+        return $this->ownedBy($actor, $challenge);
     }
 
-    public function delete(User $user, Challenge $challenge): Response
+    public function delete(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->ownedBy($user, $challenge);
+        return $this->ownedBy($actor, $challenge);
     }
 
-    private function ownedBy(User $user, Challenge $challenge): Response
+    /** The floor with everyone's runs. */
+    public function seeFloor(User|Device $actor, Challenge $challenge): Response
     {
-        return $challenge->user_id === $user->id ? Response::allow() : Response::denyAsNotFound();
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log) ? Response::allow() : $this->ownedBy($actor, $challenge);
+    }
+
+    /** Log a run of some group: which one is for GroupPolicy to say. */
+    public function logRuns(User|Device $actor, Challenge $challenge): Response
+    {
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log, DeviceRole::Group) ? Response::allow() : $this->ownedBy($actor, $challenge);
+    }
+
+    /** Say who repairs, who is skipped, who withdrew. */
+    public function keepOrder(User|Device $actor, Challenge $challenge): Response
+    {
+        return $this->seeFloor($actor, $challenge);
+    }
+
+    /** Post what an instrument measured. */
+    public function postReadings(User|Device $actor, Challenge $challenge): Response
+    {
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Instrument) ? Response::allow() : $this->ownedBy($actor, $challenge);
+    }
+
+    private function ownedBy(User|Device $actor, Challenge $challenge): Response
+    {
+        return $actor instanceof User && $challenge->user_id === $actor->id ? Response::allow() : Response::denyAsNotFound();
     }
 }

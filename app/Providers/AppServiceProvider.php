@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\Device;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
@@ -23,7 +25,16 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(!$this->app->isProduction());
         Password::defaults(Password::min(10)->max(200));
 
-        Route::patterns(['challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}']);
+        Route::patterns(['challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}', 'device' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}', 'joinCode' => '[0-9]{1,18}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}']);
+        Auth::viaRequest('device', static function (Request $request): ?Device {
+            $cookie = $request->cookie(Device::COOKIE);
+
+            return Device::withToken($request->bearerToken() ?? (is_string($cookie) ? $cookie : null));
+        });
+        // Guessing a code: seven letters out of 31 are 27 thousand million; ten tries a minute get nowhere.
+        RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(10)->by((string) $request->ip()));
+        RateLimiter::for('boards', static fn(Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
+        RateLimiter::for('readings', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         RateLimiter::for('accounts', static fn(Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
     }
 }

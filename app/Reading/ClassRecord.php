@@ -11,11 +11,11 @@ use App\Models\Run;
 use Illuminate\Support\Collection;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
-use Skivo\Core\Challenge\NextRun;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Check\CheckCard;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\Point;
+use Skivo\Core\Trials\Sample;
 use Skivo\Core\Trials\Tries;
 
 /** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
@@ -39,7 +39,7 @@ final readonly class ClassRecord
     {
         $this->groups = $challenge->groups()->with(['cars.runs', 'cars.checkReadings'])->get()->toBase();
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
-        $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge->tries)])->all();
+        $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge)])->all();
         $tolerances = $challenge->checkTolerances();
         $this->cards = $this->groups->map(static fn(Group $group): ?Car => $group->currentCar())->filter()
             ->mapWithKeys(static fn(Car $car): array => [$car->id => $car->checkCard($tolerances)])->all();
@@ -91,17 +91,6 @@ final readonly class ClassRecord
         return $this->triesByCar[$car->id ?? 0] ?? new Tries([], $this->challenge->tries);
     }
 
-    /** The group that should run next, or null when all tries are in. */
-    public function nextGroup(): ?Group
-    {
-        $entrants = array_values($this->groups->map(
-            fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($group->currentCar())),
-        )->all());
-        $next = NextRun::propose($entrants, $this->lastGroupId());
-
-        return $next === null ? null : $this->groups->firstWhere('id', (int) $next->id);
-    }
-
     /** The run that was logged last and still stands. */
     public function lastRun(): ?Run
     {
@@ -114,6 +103,25 @@ final readonly class ClassRecord
         }
 
         return $last;
+    }
+
+    /** The group that ran last. */
+    public function lastGroup(): ?Group
+    {
+        $last = $this->lastRun();
+
+        return $last === null ? null : $this->groups->first(static fn(Group $group): bool => $group->cars->contains('id', $last->car_id));
+    }
+
+    /** A distance that the class is used to (m): the middle one of all that count; null before there are five. */
+    public function usualDistance(): ?float
+    {
+        $distances = [];
+        foreach ($this->triesByCar as $tries) {
+            array_push($distances, ...($tries->distances()->values ?? []));
+        }
+
+        return count($distances) < 5 ? null : (new Sample($distances))->median();
     }
 
     public function voidTries(): int
@@ -146,7 +154,7 @@ final readonly class ClassRecord
 
     public function triesInAll(): int
     {
-        return $this->groups->count() * $this->challenge->tries;
+        return $this->groups->reject(static fn(Group $group): bool => $group->is_withdrawn)->count() * $this->challenge->tries;
     }
 
     /** How many groups have something recorded of their car. */
@@ -176,15 +184,6 @@ final readonly class ClassRecord
         return $points;
     }
 
-    private function lastGroupId(): ?string
-    {
-        $last = $this->lastRun();
-        $group = $last === null ? null : $this->groups->first(
-            static fn(Group $group): bool => $group->cars->contains('id', $last->car_id),
-        );
-
-        return $group === null ? null : (string) $group->id;
-    }
 
     private function standingCar(Group $group, Award $award): ?Car
     {

@@ -51,7 +51,7 @@ final readonly class RunWords
     public static function differences(array $before, array $after): array
     {
         $said = [];
-        foreach (['group', 'version', 'try', 'distance', 'time', 'drift', 'load', 'void', 'note'] as $field) {
+        foreach (['group', 'version', 'try', 'distance', 'time', 'total time', 'limp mark', 'drift', 'load', 'balloon', 'lane', 'void', 'note'] as $field) {
             $old = $before[$field] ?? null;
             $value = $after[$field] ?? null;
             if ($old !== $value) {

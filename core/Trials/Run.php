@@ -22,5 +22,9 @@ final readonly class Run
         public ?float $driftM = null,
         /** What it carried (kg), where that was weighed. */
         public ?float $loadKg = null,
+        /** Where the balloon went limp (m), where that was marked. */
+        public ?float $limpM = null,
+        /** From release to stop (s). */
+        public ?float $totalTimeS = null,
     ) {}
 }

@@ -21,15 +21,26 @@ final readonly class RunRecord
         /** To which side; null where there is no drift. */
         public ?Side $side = null,
         public ?Entry $load = null,
+        public ?Inflation $inflation = null,
+        /** Where the balloon went limp, from the start line. */
+        public ?Entry $limp = null,
+        /** From release to stop. */
+        public ?Entry $totalTime = null,
+        public ?int $lane = null,
     ) {}
 
-    /** Whether another record tells of the same run; notes aside. */
+    /** Whether another record tells of the same run; notes and lanes aside. */
     public function agreesWith(self $other): bool
     {
-        $same = static fn(?Entry $a, ?Entry $b): bool => $a === null || $b === null ? $a === $b : $a->agreesWith($b);
+        $same = static fn(Entry|Inflation|null $a, Entry|Inflation|null $b): bool => match (true) {
+            $a instanceof Entry && $b instanceof Entry => $a->agreesWith($b),
+            $a instanceof Inflation && $b instanceof Inflation => $a->agreesWith($b),
+            default => $a === $b,
+        };
 
         return $this->void === $other->void && $this->side === $other->side
             && $same($this->distance, $other->distance) && $same($this->time, $other->time)
-            && $same($this->drift, $other->drift) && $same($this->load, $other->load);
+            && $same($this->drift, $other->drift) && $same($this->load, $other->load)
+            && $same($this->inflation, $other->inflation) && $same($this->limp, $other->limp) && $same($this->totalTime, $other->totalTime);
     }
 }

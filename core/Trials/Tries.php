@@ -23,22 +23,26 @@ final readonly class Tries
 
     private ?Sample $times;
 
-    /** @param list<Run> $runs in the order in which they were made */
-    public function __construct(array $runs, public int $allowed)
+    /**
+     * @param list<Run> $runs in the order in which they were made
+     * @param bool $voidIsRetried whether a void try is made again under its number; else it is lost
+     */
+    public function __construct(array $runs, public int $allowed, private bool $voidIsRetried = true)
     {
         $valid = array_values(array_filter($runs, static fn(Run $run): bool => $run->void === null));
         usort($valid, static fn(Run $a, Run $b): int => $a->try <=> $b->try);
-        $this->counted = array_slice($valid, 0, $allowed);
-        $this->extra = array_slice($valid, $allowed);
         $this->void = array_values(array_filter($runs, static fn(Run $run): bool => $run->void !== null));
+        $places = max(0, $allowed - $this->lost());
+        $this->counted = array_slice($valid, 0, $places);
+        $this->extra = array_slice($valid, $places);
         $this->distances = self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
         $this->times = self::sample(array_map(static fn(Run $run): ?float => $run->timeS, $this->counted));
     }
 
-    /** The number of the next try. A void try is made again under its own number. */
+    /** The number of the next try. A void try is made again under its own number, unless it is lost. */
     public function next(): int
     {
-        $taken = array_map(static fn(Run $run): int => $run->try, [...$this->counted, ...$this->extra]);
+        $taken = array_map(static fn(Run $run): int => $run->try, [...$this->counted, ...$this->extra, ...($this->voidIsRetried ? [] : $this->void)]);
         for ($try = 1; in_array($try, $taken, true); $try++);
 
         return $try;
@@ -46,7 +50,18 @@ final readonly class Tries
 
     public function areComplete(): bool
     {
-        return count($this->counted) >= $this->allowed;
+        return $this->made() >= $this->allowed;
+    }
+
+    /** Tries that are over: those that count, and the lost ones. */
+    public function made(): int
+    {
+        return count($this->counted) + $this->lost();
+    }
+
+    private function lost(): int
+    {
+        return $this->voidIsRetried ? 0 : min($this->allowed, count($this->void));
     }
 
     /** Distances of the counted tries (m), or null where none counts yet. */

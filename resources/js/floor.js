@@ -77,7 +77,10 @@ function drawRow(lane, row, height, scale, tip, width) {
         svg('line', { x1: scale(row.mean), x2: scale(row.mean), y1: middle - height * 0.34, y2: middle + height * 0.34, class: 'lane-mean' }, ink);
     }
     for (const run of row.runs.filter((each) => !each.void)) {
-        const mark = drawMark(lane, row.mark, scale(run.x), middle, size * (run.older ? 0.75 : 1), run.older ? 'older' : run.extra ? 'extra' : '');
+        const mark = drawMark(lane, row.mark, scale(run.x), middle, size * (run.older ? 0.75 : 1), run.older ? 'older' : run.extra ? 'extra' : run.fresh ? 'fresh-run' : '');
+        if (run.fresh) {
+            mark.style.setProperty('--from', `${scale(run.x)}px`);
+        }
         tip(mark, run.say);
         if (run.fresh) {
             svg('circle', { cx: scale(run.x), cy: middle, r: size * 0.8, class: 'lane-interval' }, ink);

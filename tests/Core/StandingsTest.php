@@ -9,7 +9,6 @@ use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Mark;
-use Skivo\Core\Challenge\NextRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
@@ -79,22 +78,6 @@ final class StandingsTest extends TestCase
     {
         self::assertNull(Standings::of([$this->entrant('a', [])], new Award(Goal::Farthest), Scoring::Mean)->leader());
         self::assertNull(Standings::of([], new Award(Goal::Farthest), Scoring::Mean)->leader());
-    }
-
-    public function testTriesGoRoundTheClass(): void
-    {
-        $class = [$this->entrant('a', [1.0]), $this->entrant('b', []), $this->entrant('c', [])];
-
-        self::assertSame('b', NextRun::propose($class, 'a')?->id);
-        self::assertSame('c', NextRun::propose($class, 'b')?->id, 'b’s try was void, and it has its turn again after c');
-        self::assertSame('b', NextRun::propose($class, 'c')?->id);
-        self::assertSame('b', NextRun::propose($class, null)?->id);
-    }
-
-    public function testNobodyIsNextWhenAllTriesAreIn(): void
-    {
-        self::assertNull(NextRun::propose([$this->entrant('a', [1.0, 1.0, 1.0])], 'a'));
-        self::assertNull(NextRun::propose([], null));
     }
 
     public function testEachGroupOfAFullClassHasAMarkOfItsOwn(): void

@@ -9,6 +9,7 @@ use App\Http\Requests\CarRequest;
 use App\Http\Requests\TypedCar;
 use App\Models\Car;
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use App\Reading\CarReading;
@@ -49,7 +50,7 @@ final class CarController
     {
         $reason = $request->input('reason');
         $before = $group->newestCar();
-        /** @var User $user */
+        /** @var User|Device $user */
         $user = $request->user();
         $asVersion = ($request->input('save_as') ?? ($before?->runs()->exists() === true ? 'version' : 'correction')) === 'version';
         $car = $recordCar($group, $request->choices(), $asVersion, is_string($reason) ? $reason : null, $user);
@@ -62,7 +63,7 @@ final class CarController
         };
 
         return redirect()
-            ->to($next === null ? ($request->boolean('then_stay') ? route('cars.edit', [$challenge, $group]) : route('groups.index', $challenge)) : route('cars.edit', [$challenge, $next]))
+            ->to($user instanceof Device ? route('groups.own', [$challenge, $group]) : ($next === null ? ($request->boolean('then_stay') ? route('cars.edit', [$challenge, $group]) : route('groups.index', $challenge)) : route('cars.edit', [$challenge, $next])))
             ->with('status', $said);
     }
 
@@ -80,7 +81,7 @@ final class CarController
 
     public function versions(Challenge $challenge, Group $group): View
     {
-        $group->load(['cars.runs', 'cars.changes.user']);
+        $group->load(['cars.runs', 'cars.changes.user', 'cars.changes.device']);
 
         return view('build.versions', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'group' => $group]);
     }

@@ -6,13 +6,18 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRun;
 use App\Actions\LogRun;
+use App\Actions\RunHasChanged;
 use App\Http\Requests\RunRequest;
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Run;
 use App\Models\User;
 use App\Reading\ClassRecord;
+use App\Reading\Floor;
+use App\Reading\FloorState;
 use App\Wording\RunWords;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -23,7 +28,15 @@ final class RunController
 
     public function show(Challenge $challenge): View
     {
-        return view('run.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge)]);
+        $record = ClassRecord::of($challenge);
+
+        return view('run.show', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record), 'revision' => $challenge->revision()]);
+    }
+
+    /** The floor as it is now, in pieces, for a page that is open already. */
+    public function state(Request $request, Challenge $challenge): JsonResponse
+    {
+        return response()->json(FloorState::of($challenge, $request->getSchemeAndHttpHost()) + ['token' => csrf_token()]);
     }
 
     public function index(Request $request, Challenge $challenge): View
@@ -33,51 +46,72 @@ final class RunController
             'record' => ClassRecord::of($challenge),
             'runs' => $challenge->runs()
                 ->withTrashed()
-                ->with(['car.group', 'changes.user'])
+                ->with(['car.group', 'changes.user', 'changes.device'])
                 ->orderByDesc('logged_at')->orderByDesc('id')
                 ->simplePaginate(self::RUNS_A_PAGE),
             'editing' => $request->string('edit')->toString(),
         ]);
     }
 
-    public function store(RunRequest $request, Challenge $challenge, LogRun $logRun): RedirectResponse
+    /**
+     * A page sends a form; a lane that may be offline sends JSON and keeps the run until it hears that it is safe:
+     * 201 logged, 200 was logged already, 409 a question to answer, anything else refused with the reason.
+     */
+    public function store(RunRequest $request, Challenge $challenge, LogRun $logRun): RedirectResponse|JsonResponse
     {
-        $run = $logRun(
-            $request->group()->setRelation('challenge', $challenge),
-            $request->string('id')->toString(),
-            $request->record(),
-        );
+        $id = $request->string('id')->toString();
+        $known = Run::query()->withTrashed()->with('car.group')->find($id);
+        $questions = $known === null ? $request->questions() : [];
+        if ($questions !== []) {
+            return $request->expectsJson()
+                ? response()->json(['questions' => $questions], 409)
+                : redirect()->route('runs.show', $challenge)->withInput()->with('questions', $questions);
+        }
+        $run = $known ?? $logRun($request->group()->setRelation('challenge', $challenge), $id, $request->record(), $request->readingIds());
         $run->load('car.group');
         if ($run->car->group->challenge_id !== $challenge->id) {
             // An id is the device's own; one that names a run elsewhere is none of ours.
-            return redirect()->route('runs.show', $challenge)->withErrors(['id' => 'The page was out of date. Log the run again.'])->withInput($request->except('id'));
+            $said = 'The page was out of date. Log the run again.';
+
+            return $request->expectsJson()
+                ? response()->json(['errors' => ['id' => [$said]]], 422)
+                : redirect()->route('runs.show', $challenge)->withErrors(['id' => $said])->withInput($request->except('id'));
+        }
+        $said = RunWords::summary($run, $challenge->units);
+        if ($request->expectsJson()) {
+            return response()->json(['id' => $run->id, 'said' => $said], $known === null ? 201 : 200);
         }
 
-        return redirect()->route('runs.show', $challenge)
+        return redirect()->to($request->input('back') === 'group' ? route('groups.own', [$challenge, $run->car->group_id]) : route('runs.show', $challenge))
             ->with('logged', $run->id)
-            ->with('status', 'Logged: ' . RunWords::summary($run, $challenge->units) . '.');
+            ->with('status', "Logged: {$said}.");
     }
 
     public function update(RunRequest $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
-        /** @var User $user */
-        $user = $request->user();
-        $change->edit(
-            $run,
-            $user,
-            $request->group()->setRelation('challenge', $challenge),
-            $request->record(),
-        );
+        /** @var User|Device $by */
+        $by = $request->user();
+        $edition = $request->input('edition');
+        try {
+            $change->edit($run, $by, $request->group()->setRelation('challenge', $challenge), $request->record(), is_numeric($edition) ? (int) $edition : null);
+        } catch (RunHasChanged $changed) {
+            $last = $changed->run->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
 
-        return redirect()->to(route('runs.index', [$challenge, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")
+            // What was typed stays in the form; saving it again is then a choice, not a chance.
+            return redirect()->to(route('runs.index', [$challenge, 'edit' => $run->id, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")
+                ->withInput($request->except('edition'))
+                ->with('conflict', ['by' => $last?->by() ?? 'somebody', 'now' => ChangeRun::onRecord($changed->run)]);
+        }
+
+        return redirect()->to($request->input('back') === 'group' ? route('groups.own', [$challenge, $run->refresh()->load('car')->car->group_id]) : route('runs.index', [$challenge, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")
             ->with('status', 'Corrected. The old values stay on record below the run.');
     }
 
     public function destroy(Request $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
-        /** @var User $user */
-        $user = $request->user();
-        $change->undo($run, $user);
+        /** @var User|Device $by */
+        $by = $request->user();
+        $change->undo($run, $by);
 
         return redirect()->back(fallback: route('runs.show', $challenge))
             ->with('status', 'Taken back: ' . RunWords::summary($run->load('car.group'), $challenge->units) . '.')
@@ -86,10 +120,10 @@ final class RunController
 
     public function restore(Request $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
-        /** @var User $user */
-        $user = $request->user();
+        /** @var User|Device $by */
+        $by = $request->user();
         if ($run->trashed()) {
-            $change->restore($run, $user);
+            $change->restore($run, $by);
         }
 
         return redirect()->back(fallback: route('runs.show', $challenge))

@@ -46,6 +46,7 @@ final class ChallengeRequest extends FormRequest
             'air_temperature' => ['nullable', 'string', $this->isTemperature(...)],
             'design' => ['nullable', Rule::in(['free', 'held'])],
             'push_is_foul' => ['nullable', 'boolean'],
+            'void_is_retried' => ['nullable', 'boolean'],
             'most_balloons' => ['nullable', 'integer', 'between:1,6'],
             'most_straws' => ['nullable', 'integer', 'between:1,60'],
             'heaviest' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, static fn(float $kg): ?string => $kg >= 0.005 && $kg <= 10.0 ? null : 'The heaviest car must be from ' . $units->show(0.005, Scale::Weight) . ' to ' . $units->show(10.0, Scale::Weight) . '. Check the unit.')],
@@ -118,6 +119,7 @@ final class ChallengeRequest extends FormRequest
                 ? array_values(array_map(static fn(Step $step): string => $step->value, array_filter(Step::cases(), fn(Step $step): bool => $this->boolean("free_{$step->value}"))))
                 : null,
             'push_is_foul' => $this->input('push_is_foul') === null || $this->boolean('push_is_foul'),
+            'void_is_retried' => $this->input('void_is_retried') === null || $this->boolean('void_is_retried'),
             'most_balloons' => $this->input('most_balloons'),
             'most_straws' => $this->input('most_straws'),
             'heaviest' => ReadsAs::read($this->input('heaviest'), $this->unitSystem()->unit(Scale::Weight) ?? Unit::Gram),

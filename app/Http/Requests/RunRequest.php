@@ -6,12 +6,19 @@ namespace App\Http\Requests;
 
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Models\Run;
+use App\Reading\ClassRecord;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Trials\Inflation;
+use Skivo\Core\Trials\InflationKind;
+use Skivo\Core\Trials\Plausibility;
 use Skivo\Core\Trials\RunRecord;
 use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
@@ -23,17 +30,28 @@ final class RunRequest extends FormRequest
     public function rules(): array
     {
         $units = $this->challenge()->units;
+        $distance = static fn(float $metres): ?string => Limits::distanceComplaint($metres, $units);
+        $time = static fn(float $seconds): ?string => Limits::timeComplaint($seconds, $units);
 
         return [
             'id' => [Rule::requiredIf($this->isMethod('post')), 'uuid'],
             'group' => ['required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
-            'distance' => ['nullable', 'string', 'required_without:void', new ReadsAs($this->bareUnit(), static fn(float $metres): ?string => Limits::distanceComplaint($metres, $units))],
-            'time' => ['nullable', 'string', new ReadsAs(Unit::Second, static fn(float $seconds): ?string => Limits::timeComplaint($seconds, $units))],
-            'drift' => ['nullable', 'string', new ReadsAs($this->bareUnit(), fn(float $metres): ?string => $metres > 0.0 && $this->input('drift_side') === null ? 'Say to which side it drifted: left or right, seen from behind the car.' : Limits::distanceComplaint($metres, $units))],
+            'distance' => ['nullable', 'string', 'required_without:void', new ReadsAs($this->bareUnit(), $distance)],
+            'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time)],
+            'total_time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time)],
+            'limp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), $distance)],
+            'drift' => ['nullable', 'string', new ReadsAs($this->bareUnit(), fn(float $metres): ?string => $metres > 0.0 && $this->input('drift_side') === null ? 'Say to which side it drifted: left or right, seen from behind the car.' : $distance($metres))],
             'drift_side' => ['nullable', Rule::enum(Side::class)],
             'load' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, static fn(float $kilograms): ?string => Limits::loadComplaint($kilograms, $units))],
+            'lane' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
+            'inflation_kind' => ['nullable', Rule::enum(InflationKind::class)],
+            'inflation_strokes' => ['nullable', 'integer', 'between:1,500', 'required_if:inflation_kind,strokes'],
+            'inflation_size' => ['nullable', 'string', 'required_if:inflation_kind,diameter,circumference', new ReadsAs($units->unit(Scale::Body) ?? Unit::Centimetre, static fn(float $metres): ?string => $metres >= 0.02 && $metres <= 4.0 ? null : 'The balloon must be from ' . $units->show(0.02, Scale::Body) . ' to ' . $units->show(4.0, Scale::Body) . '. Check the unit.')],
             'void' => ['nullable', Rule::enum(VoidReason::class)],
             'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
+            'confirmed' => ['nullable', 'string', 'max:200'],
+            'edition' => ['nullable', 'integer'],
+            'readings' => ['nullable', 'string', 'max:4000'],
         ];
     }
 
@@ -44,8 +62,27 @@ final class RunRequest extends FormRequest
             'group.*' => 'Choose the group that ran.',
             'distance.required_without' => 'Type where the car stopped, or choose why the try is void.',
             'void' => 'Choose one of the reasons.',
+            'lane.*' => 'The lane must be a whole number from 1 to ' . Limits::MOST_LANES . '.',
+            'inflation_strokes.*' => 'Pump strokes must be a whole number from 1 to 500.',
+            'inflation_size.required_if' => 'Type how large the balloon was, or choose another way of saying how full it was.',
             'id.*' => 'The page was out of date. Log the run again.',
         ];
+    }
+
+    public function authorize(): bool
+    {
+        $run = $this->route('run');
+        if ($run instanceof Run) {
+            // Whose run it is decides as well as whose it is to become.
+            Gate::authorize('logRuns', $run->car->group->setRelation('challenge', $this->challenge()));
+        }
+        $group = $this->input('group');
+        $group = is_numeric($group) ? $this->challenge()->groups()->find((int) $group) : null;
+        if ($group !== null) {
+            Gate::authorize('logRuns', $group->setRelation('challenge', $this->challenge()));
+        }
+
+        return true;
     }
 
     public function group(): Group
@@ -56,6 +93,7 @@ final class RunRequest extends FormRequest
     public function record(): RunRecord
     {
         $note = $this->input('note');
+        $kind = $this->enum('inflation_kind', InflationKind::class);
 
         return new RunRecord(
             ReadsAs::read($this->input('distance'), $this->bareUnit()),
@@ -65,7 +103,41 @@ final class RunRequest extends FormRequest
             ReadsAs::read($this->input('drift'), $this->bareUnit()),
             $this->enum('drift_side', Side::class),
             ReadsAs::read($this->input('load'), $this->challenge()->units->unit(Scale::Weight) ?? Unit::Gram),
+            $kind === null ? null : new Inflation(
+                $kind,
+                $kind === InflationKind::Diameter || $kind === InflationKind::Circumference
+                    ? ReadsAs::read($this->input('inflation_size'), $this->challenge()->units->unit(Scale::Body) ?? Unit::Centimetre) : null,
+                $kind === InflationKind::Strokes ? $this->integer('inflation_strokes') : null,
+            ),
+            ReadsAs::read($this->input('limp'), $this->bareUnit()),
+            ReadsAs::read($this->input('total_time'), Unit::Second),
+            $this->input('lane') === null ? null : $this->integer('lane'),
         );
+    }
+
+    /**
+     * What looks like a slip of the pen and has not been confirmed yet.
+     *
+     * @return array<string, string> by field
+     */
+    public function questions(): array
+    {
+        $challenge = $this->challenge();
+        $plausibility = new Plausibility(
+            $challenge->lane_length->quantity->si(),
+            $challenge->timed_length?->quantity->si(),
+            ClassRecord::of($challenge)->usualDistance(),
+            $challenge->units,
+        );
+        $confirmed = explode(',', (string) $this->input('confirmed'));
+
+        return array_diff_key($plausibility->questions($this->record()), array_flip($confirmed));
+    }
+
+    /** @return list<string> the readings that filled its fields */
+    public function readingIds(): array
+    {
+        return array_values(array_filter(explode(',', (string) $this->input('readings')), Str::isUuid(...)));
     }
 
     private function bareUnit(): Unit

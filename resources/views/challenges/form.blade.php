@@ -64,6 +64,13 @@
             @error('scoring')<p class="error">{{ $message }}</p>@enderror
         </fieldset>
         <fieldset>
+            <legend class="field-label mb-1">A void try</legend>
+            <div class="choices max-w-2xl">
+                <x-choice name="void_is_retried" value="1" :checked="$challenge->void_is_retried" hint="under its own number">is made again</x-choice>
+                <x-choice name="void_is_retried" value="0" :checked="! $challenge->void_is_retried" hint="as if it had not been there">is lost</x-choice>
+            </div>
+        </fieldset>
+        <fieldset>
             <legend class="field-label mb-1">A push at the start</legend>
             <div class="choices max-w-2xl">
                 <x-choice name="push_is_foul" value="1" :checked="$challenge->push_is_foul" hint="the car must move by itself; a pushed try is void">is a foul</x-choice>

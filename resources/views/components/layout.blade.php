@@ -1,4 +1,8 @@
-@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null])
+@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null, 'live' => false])
+@php
+    $actor = auth()->user();
+    $device = $actor instanceof \App\Models\Device ? $actor : null;
+@endphp
 <!DOCTYPE html>
 <html lang="en">
 <head>
@@ -8,18 +12,20 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body>
+<body @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" data-state="{{ route('runs.state', $challenge) }}" data-revision="{{ $challenge->revision() }}" @endif>
     <a class="skip" href="#main">Skip to the content</a>
     <x-mark-shapes />
     <header class="page masthead">
-        <a class="brand" href="{{ auth()->check() ? route('challenges.index') : route('sign-in') }}">Skivo</a>
+        <a class="brand" href="{{ $device !== null ? route('join.home') : (auth()->check() ? route('challenges.index') : route('sign-in')) }}">Skivo</a>
         <div class="masthead-titles">
             <h1><bdi>{{ $heading ?? $challenge?->name ?? $title }}</bdi></h1>
             @if ($line !== null || $challenge?->exists)
                 <p class="masthead-line"><bdi>{{ $line ?? ($challenge->question ?? \App\Wording\StandingWords::rule($challenge)) }}</bdi></p>
             @endif
         </div>
-        @auth
+        @if ($device !== null)
+            <p class="masthead-tools small">{{ $device->role->label() }}</p>
+        @elseif ($actor !== null)
             <div class="masthead-tools">
                 @if ($challenge?->exists)
                     <form class="switch" method="post" action="{{ route('units.update', $challenge) }}">
@@ -36,6 +42,7 @@
                         @if ($challenge?->exists)
                             <a href="{{ route('runs.index', $challenge) }}">Every run on record</a>
                             <a href="{{ route('sheet.show', $challenge) }}">Class sheet (CSV)</a>
+                            <a href="{{ route('devices.index', $challenge) }}">Tablets and the board</a>
                             <a href="{{ route('what-if.show', $challenge) }}">What if…</a>
                             <a href="{{ route('parts.index', $challenge) }}">Parts list</a>
                         @endif
@@ -45,9 +52,9 @@
                     </div>
                 </details>
             </div>
-        @endauth
+        @endif
     </header>
-    @if ($challenge?->exists && $record !== null)
+    @if ($challenge?->exists && $record !== null && $device === null)
         <x-stage-line :challenge="$challenge" :record="$record" :stage="$stage" />
     @else
         <div class="page"><hr class="border-t-[1.5px] border-ink"></div>

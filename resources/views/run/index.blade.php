@@ -34,6 +34,13 @@
                                 <td colspan="10">
                                     <form method="post" action="{{ route('runs.update', [$challenge, $run, 'edit' => $run->id, 'page' => $page]) }}" class="py-2">
                                         @csrf @method('put')
+                                        <input type="hidden" name="edition" value="{{ $run->edition }}">
+                                        @if (session('conflict'))
+                                            <div class="caution !mt-0 mb-4" role="alert">
+                                                <p><strong>{{ session('conflict')['by'] }} changed this run in the meantime.</strong> Now on record: <bdi>{{ implode('; ', array_map(fn ($field, $value) => "{$field} {$value}", array_keys(array_filter(session('conflict')['now'], fn ($value) => $value !== null)), array_filter(session('conflict')['now'], fn ($value) => $value !== null))) }}</bdi>.</p>
+                                                <p>What you typed is below. Save it over theirs, or leave it as it is.</p>
+                                            </div>
+                                        @endif
                                         <div class="form-grid">
                                             <div class="field">
                                                 <label for="f-group">Group</label>
@@ -59,6 +66,10 @@
                                                     @foreach (VoidReason::cases() as $reason)<option value="{{ $reason->value }}" @selected(old('void', $run->void_reason?->value) === $reason->value)>{{ $reason->value }}</option>@endforeach
                                                 </select>
                                             </div>
+                                            <x-field name="total_time" label="Whole run" optional :value="$run->total_time?->text" inputmode="decimal" />
+                                            <x-field name="limp" label="Balloon limp at" optional :value="$run->limp?->text" inputmode="decimal" />
+                                            <x-field name="lane" label="Lane" optional :value="$run->lane" inputmode="numeric" />
+                                            <input type="hidden" name="inflation_kind" value="{{ $run->inflation_kind?->value }}"><input type="hidden" name="inflation_size" value="{{ $run->inflation_size?->text }}"><input type="hidden" name="inflation_strokes" value="{{ $run->inflation_strokes }}">
                                             <x-field name="note" label="Note" optional :value="$run->note" maxlength="1000" />
                                         </div>
                                         <p class="actions mt-4">
@@ -96,7 +107,7 @@
                                 <td></td>
                                 <td colspan="9">
                                     {{ match ($change->kind) { 'edited' => 'Corrected', 'undone' => 'Taken back', default => 'Put back' } }}
-                                    by <bdi>{{ $change->user->name }}</bdi>, <x-moment :at="$change->made_at" />{{ $change->kind === 'edited' ? ':' : '.' }}
+                                    by <bdi>{{ $change->by() }}</bdi>, <x-moment :at="$change->made_at" />{{ $change->kind === 'edited' ? ':' : '.' }}
                                     @if ($change->kind === 'edited')<bdi>{{ implode('; ', RunWords::differences($change->before, $change->after)) }}</bdi>@endif
                                 </td>
                             </tr>

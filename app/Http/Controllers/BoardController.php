@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Challenge;
+use App\Models\Device;
+use App\Reading\ClassRecord;
+use App\Reading\Floor;
+use App\Reading\FloorState;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Skivo\Core\Challenge\DeviceRole;
+
+/** The floor for the whole room, by a link of its own that can be cut off. */
+final class BoardController
+{
+    public function show(string $token): View
+    {
+        $challenge = $this->challenge($token);
+        $record = ClassRecord::of($challenge);
+
+        return view('board.show', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record), 'token' => $token]);
+    }
+
+    public function state(Request $request, string $token): JsonResponse
+    {
+        $state = FloorState::of($this->challenge($token), $request->getSchemeAndHttpHost());
+
+        return response()->json(['revision' => $state['revision'], 'html' => ['board' => $state['html']['board']], 'groups' => [], 'next' => null]);
+    }
+
+    private function challenge(string $token): Challenge
+    {
+        $device = Device::withToken($token);
+
+        return $device?->role === DeviceRole::Board ? $device->challenge : abort(404);
+    }
+}

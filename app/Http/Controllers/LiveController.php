@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+
+/** Tells a page whether anything has changed: one number, and nothing where it is still the same. */
+final class LiveController
+{
+    public function show(Request $request, int $live): Response
+    {
+        $tag = '"' . (int) DB::table('revisions')->where('challenge_id', $live)->value('number') . '"';
+
+        return $request->headers->get('If-None-Match') === $tag
+            ? response('', 304, ['ETag' => $tag])
+            : response($tag, 200, ['ETag' => $tag, 'Content-Type' => 'application/json']);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Reading\ClassRecord;
+use App\Reading\Floor;
+use Illuminate\Contracts\View\View;
+
+/** What a group's own tablet shows: its car and its runs. */
+final class OwnGroupController
+{
+    public function show(Challenge $challenge, Group $group): View
+    {
+        $record = ClassRecord::of($challenge);
+
+        return view('devices.group', [
+            'challenge' => $challenge,
+            'record' => $record,
+            'floor' => new Floor($record),
+            'group' => $record->groups->firstWhere('id', $group->id) ?? $group,
+        ]);
+    }
+}

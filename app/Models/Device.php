@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Auth\Authenticatable;
+use Illuminate\Contracts\Auth\Access\Authorizable as AuthorizableContract;
+use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\Access\Authorizable;
+use Illuminate\Support\Str;
+use Skivo\Core\Challenge\DeviceRole;
+
+/**
+ * A tablet, a board or an instrument that joined one challenge, without an account.
+ *
+ * @property string $id
+ * @property int $challenge_id
+ * @property int|null $group_id
+ * @property DeviceRole $role
+ * @property string $name
+ * @property string $token_hash
+ * @property CarbonImmutable $created_at
+ * @property CarbonImmutable|null $seen_at
+ * @property CarbonImmutable|null $revoked_at
+ * @property-read Challenge $challenge
+ * @property-read Group|null $group
+ */
+final class Device extends Model implements AuthenticatableContract, AuthorizableContract
+{
+    use Authenticatable;
+    use Authorizable;
+    use HasUuids;
+
+    public const COOKIE = 'skivo_device';
+
+    public const UPDATED_AT = null;
+
+    protected $dateFormat = 'Y-m-d H:i:s.vP';
+
+    protected $fillable = ['role', 'group_id', 'name', 'token_hash', 'seen_at', 'revoked_at'];
+
+    protected $hidden = ['token_hash'];
+
+    protected $casts = [
+        'role' => DeviceRole::class,
+        'created_at' => 'immutable_datetime',
+        'seen_at' => 'immutable_datetime',
+        'revoked_at' => 'immutable_datetime',
+    ];
+
+    /**
+     * Joins a device to a challenge.
+     *
+     * @return array{self, string} the device, and its token, which nobody can find out again
+     */
+    public static function join(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null): array
+    {
+        $token = Str::random(40);
+        $device = new self(['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => self::hash($token)]);
+        $device->challenge()->associate($challenge);
+        $device->save();
+
+        return [$device, $token];
+    }
+
+    /** The device with this token, unless it was cut off. Notes, about once a minute, that it was seen. */
+    public static function withToken(?string $token): ?self
+    {
+        if ($token === null || $token === '') {
+            return null;
+        }
+        $device = self::query()->where('token_hash', self::hash($token))->whereNull('revoked_at')->whereHas('challenge')->first();
+        if ($device !== null && ($device->seen_at === null || $device->seen_at->lessThan(now()->subMinute()))) {
+            $device->forceFill(['seen_at' => now()])->saveQuietly();
+        }
+
+        return $device;
+    }
+
+    public static function hash(string $token): string
+    {
+        return hash('sha256', $token);
+    }
+
+    /** @return BelongsTo<Challenge, $this> */
+    public function challenge(): BelongsTo
+    {
+        return $this->belongsTo(Challenge::class);
+    }
+
+    /** @return BelongsTo<Group, $this> */
+    public function group(): BelongsTo
+    {
+        return $this->belongsTo(Group::class);
+    }
+
+    public function isFor(Challenge $challenge, DeviceRole ...$roles): bool
+    {
+        return $this->challenge_id === $challenge->id && in_array($this->role, $roles, true);
+    }
+
+    public function getRememberTokenName(): string
+    {
+        return '';
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Device;
+use App\Models\Group;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+use Skivo\Core\Challenge\DeviceRole;
+
+/** A group's car and runs: its educator's, and its own device's while groups are not locked. */
+final class GroupPolicy
+{
+    public function see(User|Device $actor, Group $group): Response
+    {
+        return $this->isTheirs($actor, $group) ? Response::allow() : Response::denyAsNotFound();
+    }
+
+    /** Change the record of its car. */
+    public function build(User|Device $actor, Group $group): Response
+    {
+        return match (true) {
+            !$this->isTheirs($actor, $group) => Response::denyAsNotFound(),
+            $actor instanceof Device && $group->challenge->groups_are_locked => Response::deny('Groups are locked just now. Ask the adult who runs the challenge.'),
+            default => Response::allow(),
+        };
+    }
+
+    /** Log or change its runs. */
+    public function logRuns(User|Device $actor, Group $group): Response
+    {
+        return $actor instanceof Device && $actor->challenge_id === $group->challenge_id && $actor->role === DeviceRole::Log
+            ? Response::allow() : $this->build($actor, $group);
+    }
+
+    private function isTheirs(User|Device $actor, Group $group): bool
+    {
+        return $actor instanceof User
+            ? $group->challenge->user_id === $actor->id
+            : $actor->role === DeviceRole::Group && $actor->group_id === $group->id;
+    }
+}

@@ -1,0 +1,75 @@
+import { attachFloors } from './floor.js';
+import { attachTimes } from './times.js';
+
+const EVERY = 1200;
+
+/**
+ * Follows the class: asks a short question often, and only where the answer is new asks for what changed. Pieces of the
+ * page that show it are replaced; what somebody is typing in is left alone.
+ */
+export function attachLive(root) {
+    const page = root.querySelector('[data-live]');
+    if (page === null) {
+        return;
+    }
+    let tag = `"${page.dataset.revision}"`;
+    let asking = false;
+
+    const replace = (name, html) => {
+        const piece = root.querySelector(`[data-piece="${name}"]`);
+        if (piece === null || html === undefined || (piece.contains(document.activeElement) && document.activeElement.matches('input, select, textarea'))) {
+            return;
+        }
+        const focused = piece.contains(document.activeElement) ? document.activeElement.getAttribute('aria-label') : null;
+        piece.innerHTML = html;
+        attachFloors(piece);
+        attachTimes(piece);
+        if (focused !== null) {
+            piece.querySelector(`[aria-label="${CSS.escape(focused)}"]`)?.focus({ preventScroll: true });
+        }
+    };
+
+    const refresh = async () => {
+        const response = await fetch(page.dataset.state, { headers: { Accept: 'application/json' }, credentials: 'same-origin' });
+        if (!response.ok) {
+            if (response.status === 401 || response.status === 403 || response.status === 404) {
+                document.dispatchEvent(new CustomEvent('skivo:gone'));
+            }
+            return;
+        }
+        const state = await response.json();
+        tag = `"${state.revision}"`;
+        for (const [name, html] of Object.entries(state.html)) {
+            replace(name, html);
+        }
+        document.dispatchEvent(new CustomEvent('skivo:state', { detail: state }));
+    };
+
+    const ask = async (force = false) => {
+        if (asking) {
+            return;
+        }
+        asking = true;
+        try {
+            const response = await fetch(page.dataset.live, { headers: { 'If-None-Match': tag }, cache: 'no-store', credentials: 'omit' });
+            page.dataset.connection = 'there';
+            if (force || response.status === 200) {
+                await refresh();
+            }
+        } catch {
+            page.dataset.connection = 'gone';
+        } finally {
+            asking = false;
+        }
+    };
+
+    setInterval(ask, EVERY);
+    document.addEventListener('skivo:changed', () => ask());
+    document.addEventListener('skivo:ask', () => ask(true));
+    document.addEventListener('visibilitychange', () => {
+        if (!document.hidden) {
+            ask();
+        }
+    });
+    ask(page.dataset.fresh === undefined);
+}

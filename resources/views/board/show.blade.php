@@ -1,0 +1,15 @@
+<!DOCTYPE html>
+<html lang="en" class="board-page">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="robots" content="noindex">
+    <title>{{ $challenge->name }} · Skivo</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite(['resources/css/app.css', 'resources/js/app.js'])
+</head>
+<body class="board" data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" data-state="{{ route('board.state', $token) }}" data-revision="{{ $challenge->revision() }}" data-fresh>
+    <x-mark-shapes />
+    <main id="main" data-piece="board">@include('board.floor')</main>
+</body>
+</html>

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\LiveController;
+use App\Http\Controllers\WhatIfController;
+use Illuminate\Support\Facades\Route;
+
+// Answered many times a second, without session: a page that was opened under its policy hands out an address that is
+// signed, and with it these can be asked.
+
+// The run model itself knows nothing of any class.
+Route::controller(WhatIfController::class)->prefix('what-if/{units}')->name('what-if.')->group(function (): void {
+    Route::get('run', 'run')->name('run');
+    Route::get('sweep', 'sweep')->name('sweep');
+});
+
+// Whether anything has changed in a class; what it was, the page then asks for under its policy.
+Route::get('live/{live}', [LiveController::class, 'show'])->name('live')->where('live', '[0-9]{1,18}');
