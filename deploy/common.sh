@@ -236,6 +236,22 @@ database_down() {
     return 0
 }
 
+# Runs one statement $2 in database $1 and prints what it answers.
+database_sql() {
+    PGPASSWORD="$(setting DB_PASSWORD)" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -d "$1" -X -q -t -A -v ON_ERROR_STOP=1 -c "$2"
+}
+
+# What a database holds, in words.
+database_holds() {
+    database_sql "$1" "SELECT (SELECT count(*) FROM users) || ' educators, ' || (SELECT count(*) FROM challenges) || ' challenges, ' || (SELECT count(*) FROM groups)
+        || ' groups, ' || (SELECT count(*) FROM runs) || ' runs' || coalesce((SELECT ', the newest of ' || to_char(max(logged_at), 'YYYY-MM-DD HH24:MI') FROM runs HAVING count(*) > 0), '')"
+}
+
+# Writes everything into file $1.
+database_dump() {
+    PGPASSWORD="$(setting DB_PASSWORD)" "$PG_BIN/pg_dump" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -Fc --no-owner -f "$1" skivo
+}
+
 # ---------------------------------------------------------------- the web server
 
 pid_runs() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }

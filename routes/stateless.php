@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\LiveController;
+use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\WhatIfController;
+use App\Models\Reading;
+use Illuminate\Routing\Middleware\ValidateSignature;
 use Illuminate\Support\Facades\Route;
 
 // Answered many times a second, without session: a page that was opened under its policy hands out an address that is
@@ -14,6 +17,10 @@ Route::controller(WhatIfController::class)->prefix('what-if/{units}')->name('wha
     Route::get('run', 'run')->name('run');
     Route::get('sweep', 'sweep')->name('sweep');
 });
+
+// Where instruments post what they measured, each with its token.
+Route::post('api/readings', [ReadingController::class, 'store'])->name('readings.store')
+    ->withoutMiddleware(ValidateSignature::relative(['d', 'x', 'y']))->middleware(['throttle:readings', 'auth:device'])->can('post', Reading::class);
 
 // Whether anything has changed in a class; what it was, the page then asks for under its policy.
 Route::get('live/{live}', [LiveController::class, 'show'])->name('live')->where('live', '[0-9]{1,18}');

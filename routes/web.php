@@ -24,6 +24,7 @@ use App\Http\Controllers\SafetyController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\TimetableController;
+use App\Http\Controllers\TraceController;
 use App\Http\Controllers\UndoController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\WhatIfController;
@@ -144,6 +145,11 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('runs', 'index')->name('index');
             Route::delete('runs/{run}', 'destroy')->name('destroy');
             Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
+        });
+
+        Route::controller(TraceController::class)->prefix('runs/{run}/trace')->name('trace.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::post('', 'store')->name('store');
         });
 
         Route::controller(WhatIfController::class)->prefix('what-if')->name('what-if.')->group(function (): void {

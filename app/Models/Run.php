@@ -93,6 +93,12 @@ final class Run extends Model
         return $this->hasMany(RunChange::class)->orderBy('id');
     }
 
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('measured_at');
+    }
+
     /** Whether it was logged after another run. Compares what the database wrote: all of it is in one form. */
     public function isAfter(self $other): bool
     {

@@ -56,12 +56,6 @@ final class ChallengePolicy
         return $this->seeFloor($actor, $challenge);
     }
 
-    /** Post what an instrument measured. */
-    public function postReadings(User|Device $actor, Challenge $challenge): Response
-    {
-        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Instrument) ? Response::allow() : $this->ownedBy($actor, $challenge);
-    }
-
     private function ownedBy(User|Device $actor, Challenge $challenge): Response
     {
         return $actor instanceof User && $challenge->user_id === $actor->id ? Response::allow() : Response::denyAsNotFound();

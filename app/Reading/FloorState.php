@@ -42,6 +42,11 @@ final readonly class FloorState
             'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
                 'order' => 'run.order', 'floor' => 'run.floor', 'said' => 'run.said', 'figures' => 'run.figures', 'board' => 'board.floor',
             ]),
+            'stages' => [
+                'build' => "{$record->carsRecorded()}/{$record->groups->count()}",
+                'check' => "{$record->carsChecked()}/{$record->groups->count()}",
+                'run' => "{$record->countedTries()}/{$record->triesInAll()}",
+            ],
             'groups' => $record->groups->map(static fn(Group $group): array => [
                 'id' => $group->id,
                 'name' => $group->name,

@@ -24,6 +24,12 @@ export function attachBuild(root) {
             // Without a connection the drawing stays as it was; nothing typed is lost.
         }
     };
+    for (const button of form.querySelectorAll('[data-fill]')) {
+        button.addEventListener('click', () => {
+            form.elements[button.dataset.fill].value = button.dataset.value;
+            form.dispatchEvent(new Event('input'));
+        });
+    }
     form.addEventListener('input', () => {
         clearTimeout(waiting);
         waiting = setTimeout(draw, 180);

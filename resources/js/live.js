@@ -1,3 +1,4 @@
+import { attachFigures } from './figure.js';
 import { attachFloors } from './floor.js';
 import { attachTimes } from './times.js';
 
@@ -29,7 +30,30 @@ export function attachLive(root) {
         }
     };
 
+    // A page without a state of its own is asked for again, and its parts that show the class are taken from that.
+    const reload = async () => {
+        const response = await fetch(location.href, { headers: { Accept: 'text/html' }, credentials: 'same-origin' });
+        if (!response.ok) {
+            return;
+        }
+        const fresh = new DOMParser().parseFromString(await response.text(), 'text/html');
+        tag = `"${fresh.querySelector('[data-live]')?.dataset.revision}"`;
+        for (const part of root.querySelectorAll('[data-part]')) {
+            const now = fresh.querySelector(`[data-part="${part.dataset.part}"]`);
+            if (now !== null && !(part.contains(document.activeElement) && document.activeElement.matches('input, select, textarea'))) {
+                part.innerHTML = now.innerHTML;
+                attachFloors(part);
+                attachFigures(part);
+                attachTimes(part);
+            }
+        }
+    };
+
     const refresh = async () => {
+        if (page.dataset.state === undefined) {
+            await reload();
+            return;
+        }
         const response = await fetch(page.dataset.state, { headers: { Accept: 'application/json' }, credentials: 'same-origin' });
         if (!response.ok) {
             if (response.status === 401 || response.status === 403 || response.status === 404) {
@@ -39,6 +63,15 @@ export function attachLive(root) {
         }
         const state = await response.json();
         tag = `"${state.revision}"`;
+        const stages = root.querySelector('[data-part="stages"]');
+        if (stages !== null && state.stages !== undefined) {
+            for (const [stage, progress] of Object.entries(state.stages)) {
+                const shown = stages.querySelector(`[data-stage="${stage}"] .num`);
+                if (shown !== null) {
+                    shown.textContent = progress;
+                }
+            }
+        }
         for (const [name, html] of Object.entries(state.html)) {
             replace(name, html);
         }
@@ -71,5 +104,5 @@ export function attachLive(root) {
             ask();
         }
     });
-    ask(page.dataset.fresh === undefined);
+    ask(page.dataset.state !== undefined && page.dataset.fresh === undefined);
 }

@@ -42,6 +42,7 @@ final class CarController
             'car' => $car,
             'kit' => $kit,
             'fromKit' => $fromKit,
+            'scale' => $challenge->readings()->where('kind', 'mass')->whereNull('run_id')->where('measured_at', '>', now()->subMinutes(10))->reorder('measured_at', 'desc')->first(),
             'reading' => new CarReading($shown, $plan, $kit, $car->allowances ?? []),
         ]);
     }

@@ -95,6 +95,10 @@
                             </div>
                         </details>
                     @endif
+                    @if ($step === Step::Mass && $scale !== null)
+                        @php($weighed = str_replace("\u{00A0}", ' ', $units->show((float) ($scale->data['value_kg'] ?? 0.0), \Skivo\Core\Quantity\Scale::Weight)))
+                        <p class="small mt-2">The scale showed <span class="num">{{ $weighed }}</span> <x-moment :at="$scale->measured_at" />. <button type="button" class="button plain" data-fill="mass" data-value="{{ $weighed }}">Take it</button></p>
+                    @endif
                     @if ($step === Step::Mass)<x-field class="mt-4" name="note" label="Note" optional :value="$choices->note" maxlength="1000" />@endif
                 </section>
             @endforeach

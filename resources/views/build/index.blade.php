@@ -3,7 +3,7 @@
     $units = $challenge->units;
     $waiting = $record->groups->first(fn ($group) => $group->currentCar()?->choices->isEmpty() !== false);
 @endphp
-<x-layout :title="'Build · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
+<x-layout :title="'Build · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question" live="page">
     <div class="lead-in">
         <div>
             <h2>Groups and their cars</h2>
@@ -16,7 +16,7 @@
         @endif
     </div>
     @if ($record->groups->isNotEmpty())
-        <div class="build-list">
+        <div class="build-list" data-part="cars">
             @foreach ($record->groups as $group)
                 @php($car = $group->currentCar())
                 <div class="build-row">

@@ -5,7 +5,7 @@
     $items = count(CheckItem::cases());
     $waiting = collect($progress->rows)->first(fn ($row) => $row['built'] > 0 && $row['card']?->isReady() !== true && $row['counted'] < $row['allowed']);
 @endphp
-<x-layout :title="'Check · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="check" :line="$challenge->question">
+<x-layout :title="'Check · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="check" :line="$challenge->question" live="page">
     <div class="lead-in">
         <div><h2>Who is how far</h2><p class="small mt-1">A car with something to mend may still run; it is marked so on the floor.</p></div>
         <p class="actions no-print">
@@ -16,7 +16,7 @@
     @if ($progress->rows === [])
         <div class="py-6 prose"><p class="mb-4">There are no groups yet. Add them under Build; then their cars can be checked here.</p><a class="button do" href="{{ route('groups.index', $challenge) }}">To the groups</a></div>
     @else
-        <div class="scroll-x" tabindex="0" role="region" aria-label="Progress of every group">
+        <div class="scroll-x" tabindex="0" role="region" aria-label="Progress of every group" data-part="progress">
             <table class="figures-table progress">
                 <thead><tr><th scope="col">Group</th><th scope="col">Built</th><th scope="col">Checked</th><th scope="col">Run</th><th scope="col">Next</th><th scope="col"><span class="sr-only">Pages</span></th></tr></thead>
                 <tbody>

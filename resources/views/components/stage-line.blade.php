@@ -10,10 +10,10 @@
     ];
 @endphp
 <nav class="page" aria-label="Stages of the challenge">
-    <div class="stages">
+    <div class="stages" data-part="stages">
         <ol>
             @foreach ($stages as $key => [$name, $address, $progress, $done])
-                <li>
+                <li data-stage="{{ $key }}">
                     <a href="{{ $address }}" @class(['done' => $done]) @if ($stage === $key) aria-current="page" @endif>
                         {{ $name }}
                         @if ($progress !== null)<span class="num">{{ $progress }}</span>@endif

@@ -5,7 +5,7 @@
     $timed = $record->hasTimes();
     $address = fn (Factor $factor, Outcome $outcome) => route('findings.show', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
 @endphp
-<x-layout :title="'Findings · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">
+<x-layout :title="'Findings · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question" live="page">
     <nav class="factors" aria-label="What to set against distance">
         @if ($timed)
             <span class="switch mr-3">
@@ -20,7 +20,7 @@
             <a href="{{ $address($factor, $relation->outcome) }}" @class(['none' => $counts[$factor->value] === 0]) aria-current="{{ $factor === $relation->factor ? 'true' : 'false' }}">{{ $factor->label() }}<span class="num">{{ $counts[$factor->value] }}</span></a>
         @endforeach
     </nav>
-    <div class="findings-layout">
+    <div class="findings-layout" data-part="findings">
         <section class="min-w-0" aria-label="{{ ucfirst($relation->outcome->value) }} against {{ $relation->factor->label() }}">
             <div class="figure" data-relation>
                 <script type="application/json">@json($relation->figure(), JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>

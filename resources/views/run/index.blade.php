@@ -5,7 +5,7 @@
     $units = $challenge->units;
     $page = $runs->currentPage();
 @endphp
-<x-layout :title="'Runs · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
+<x-layout :title="'Runs · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question" :live="$editing === '' ? 'page' : false">
     <div class="lead-in">
         <div>
             <h2>Every run on record</h2>
@@ -17,7 +17,7 @@
     @if ($runs->isEmpty())
         <p class="py-8">Nothing has been logged yet.</p>
     @else
-        <div class="scroll-x mb-8" tabindex="0" role="region" aria-label="Runs">
+        <div class="scroll-x mb-8" tabindex="0" role="region" aria-label="Runs" data-part="runs">
             <table class="figures-table">
                 <thead>
                     <tr>
@@ -95,6 +95,7 @@
                                         @if ($run->trashed())
                                             <form method="post" action="{{ route('runs.restore', [$challenge, $run]) }}">@csrf<button class="button plain">Put back</button></form>
                                         @else
+                                            <a class="button plain" href="{{ route('trace.show', [$challenge, $run]) }}" aria-label="Trace: {{ RunWords::summary($run, $units) }}">Trace</a>
                                             <a class="button plain" href="{{ route('runs.index', [$challenge, 'edit' => $run->id, 'page' => $page]) }}#run-{{ $run->id }}" aria-label="Correct {{ RunWords::summary($run, $units) }}">Correct</a>
                                             <form method="post" action="{{ route('runs.destroy', [$challenge, $run]) }}">@csrf @method('delete')<button class="button plain" aria-label="Take back {{ RunWords::summary($run, $units) }}">Take back</button></form>
                                         @endif

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\Models\Device;
+use App\Models\Group;
+use App\Models\JoinCode;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Str;
+use Skivo\Core\Challenge\DeviceRole;
+
+final class DeviceTest extends FeatureTestCase
+{
+    public function testAHelperJoinsWithACodeAndLogs(): void
+    {
+        $challenge = $this->class();
+        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'log'])->assertSessionHasNoErrors();
+        $code = $challenge->joinCodes()->sole()->code;
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee(substr($code, 0, 3))->assertSee("/join/{$code}");
+
+        Auth::logout();
+        $this->get("/join/{$code}")->assertSee($code);
+        $this->post('/join', ['code' => strtolower(substr($code, 0, 3) . ' ' . substr($code, 3)), 'name' => 'lane 2'])->assertRedirect('/joined')->assertCookie(Device::COOKIE);
+        $device = $challenge->devices()->sole();
+        self::assertSame([DeviceRole::Log, 'lane 2'], [$device->role, $device->name]);
+    }
+
+    public function testALogDeviceSeesTheFloorAndNothingElse(): void
+    {
+        $challenge = $this->class();
+        $keel = $challenge->groups()->where('name', 'Keel')->sole();
+        $run = $challenge->runs()->firstOrFail();
+        $this->as($challenge, DeviceRole::Log);
+
+        $this->get("/challenges/{$challenge->id}")->assertOk()->assertSee('Log run')->assertDontSee('Sign out')->assertDontSee('Findings');
+        $this->log($challenge, 'Keel', ['distance' => '140'])->assertSessionHasNoErrors();
+        $this->put("/challenges/{$challenge->id}/order", ['do' => "repair:{$keel->id}"])->assertRedirect("/challenges/{$challenge->id}");
+        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '330'])->assertSessionHasNoErrors();
+        self::assertSame($challenge->devices()->sole()->id, $run->changes()->sole()->device_id);
+        foreach (['plan', 'findings', 'devices', 'sheet/csv', 'runs', "groups/{$keel->id}", "groups/{$keel->id}/own", "groups/{$keel->id}/car"] as $page) {
+            $status = $this->get("/challenges/{$challenge->id}/{$page}")->getStatusCode();
+            self::assertContains($status, [302, 404], $page);
+        }
+        $this->delete("/challenges/{$challenge->id}/runs/{$run->id}")->assertRedirect('/sign-in');
+        $other = $this->class();
+        $this->get("/challenges/{$other->id}")->assertNotFound();
+        $this->log($other, 'Keel', ['distance' => '1'])->assertNotFound();
+    }
+
+    public function testAGroupSeesAndEditsOnlyItsOwn(): void
+    {
+        $challenge = $this->class();
+        [$keel, $reef] = [$challenge->groups()->where('name', 'Keel')->sole(), $challenge->groups()->where('name', 'Reef')->sole()];
+        $theirs = $challenge->runs()->where('distance_m', 4.2)->sole();
+        $ours = $challenge->runs()->where('distance_m', 1.18)->sole();
+        $this->as($challenge, DeviceRole::Group, $keel);
+        $path = "/challenges/{$challenge->id}";
+
+        $this->get("{$path}/groups/{$keel->id}/own")->assertOk()->assertSee('Our runs')->assertSee('118')->assertDontSee('Halyard');
+        $this->put("{$path}/groups/{$keel->id}/car", ['nozzle_bore' => '6', 'save_as' => 'correction'])->assertRedirect("{$path}/groups/{$keel->id}/own");
+        $this->log($challenge, 'Keel', ['distance' => '150', 'back' => 'group'])->assertRedirect("{$path}/groups/{$keel->id}/own");
+        $this->put("{$path}/runs/{$ours->id}", ['group' => $keel->id, 'distance' => '119', 'back' => 'group'])->assertSessionHasNoErrors();
+        self::assertSame('119 cm', $ours->refresh()->distance?->text);
+
+        $this->get($path)->assertNotFound();
+        $this->get("{$path}/groups/{$reef->id}/own")->assertNotFound();
+        $this->get("{$path}/groups/{$reef->id}/car")->assertNotFound();
+        $this->put("{$path}/groups/{$reef->id}/car", ['nozzle_bore' => '20'])->assertNotFound();
+        $this->log($challenge, 'Reef', ['distance' => '500'])->assertNotFound();
+        $this->put("{$path}/runs/{$theirs->id}", ['group' => $keel->id, 'distance' => '1'])->assertNotFound();
+        $this->put("{$path}/runs/{$ours->id}", ['group' => $reef->id, 'distance' => '1'])->assertNotFound();
+        self::assertSame(4.2, $theirs->refresh()->distance?->quantity->si());
+
+        $challenge->update(['groups_are_locked' => true]);
+        $this->get("{$path}/groups/{$keel->id}/own")->assertOk()->assertSee('Just now nothing can be changed here')->assertDontSee('Log run');
+        $this->log($challenge, 'Keel', ['distance' => '150'])->assertForbidden();
+        $this->put("{$path}/groups/{$keel->id}/car", ['nozzle_bore' => '6'])->assertForbidden();
+    }
+
+    public function testWhoIsCutOffIsOut(): void
+    {
+        $challenge = $this->class();
+        $device = $this->as($challenge, DeviceRole::Log);
+        $this->get("/challenges/{$challenge->id}")->assertOk();
+        $this->asEducator();
+        $this->delete("/challenges/{$challenge->id}/devices/{$device->id}")->assertSessionHasNoErrors();
+        $other = $this->class();
+        $this->delete("/challenges/{$other->id}/devices/{$device->id}")->assertNotFound();
+        Auth::guard('web')->logout();
+        Auth::forgetGuards();
+
+        $this->get("/challenges/{$challenge->id}")->assertRedirect('/sign-in');
+        $this->postJson("/challenges/{$challenge->id}/runs", ['id' => (string) Str::uuid7(), 'distance' => '1'])->assertUnauthorized();
+    }
+
+    public function testCodesExpireAndAreNotGuessed(): void
+    {
+        $challenge = $this->class();
+        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => (string) $challenge->groups()->value('id')])->assertSessionHasNoErrors();
+        $code = $challenge->joinCodes()->sole();
+        self::assertSame(1, preg_match('/^[' . JoinCode::LETTERS . ']{7}$/', $code->code));
+        $this->travel(JoinCode::MINUTES + 1)->minutes();
+        $this->post('/join', ['code' => $code->code])->assertSessionHasErrors('code');
+        $this->travelBack();
+        $this->delete("/challenges/{$challenge->id}/devices/codes/{$code->id}");
+        for ($guess = 0; $guess < 9; $guess++) {
+            $this->post('/join', ['code' => JoinCode::draw()])->assertSessionHasErrors('code');
+        }
+        $this->post('/join', ['code' => $code->code])->assertTooManyRequests();
+        self::assertSame(0, $challenge->devices()->count());
+    }
+
+    public function testTheBoardHasALinkOfItsOwnThatCanBeCutOff(): void
+    {
+        $challenge = $this->class();
+        [$id, $token] = $this->post("/challenges/{$challenge->id}/devices", ['role' => 'board'])->getSession()->get('made');
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee("/board/{$token}");
+        Auth::logout();
+
+        $this->get("/board/{$token}")->assertOk()->assertSee('Across the hall')->assertSee('Halyard')->assertSee('Next up')->assertDontSee('Log run');
+        $this->getJson("/board/{$token}/state")->assertOk()->assertJsonMissingPath('token')->assertJsonPath('html.board', fn(string $html): bool => str_contains($html, 'Halyard'));
+        $this->get('/board/' . Str::random(40))->assertNotFound();
+        Device::query()->findOrFail($id)->update(['revoked_at' => now()]);
+        $this->get("/board/{$token}")->assertNotFound();
+        $this->getJson("/board/{$token}/state")->assertNotFound();
+    }
+
+    public function testABoardsTokenLogsNothing(): void
+    {
+        $challenge = $this->class();
+        $this->as($challenge, DeviceRole::Board);
+        $this->log($challenge, 'Keel', ['distance' => '140'])->assertNotFound();
+        $this->get("/challenges/{$challenge->id}")->assertNotFound();
+    }
+
+    private function as(Challenge $challenge, DeviceRole $role, ?Group $group = null): Device
+    {
+        Auth::guard('web')->logout();
+        Auth::forgetGuards();
+        [$device, $token] = Device::join($challenge, $role, 'Tablet', $group);
+        $this->withCookie(Device::COOKIE, $token);
+
+        return $device;
+    }
+
+    private function asEducator(): void
+    {
+        Auth::forgetGuards();
+        $this->actingAs($this->educator);
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\Models\Group;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\Scenario;
+
+final class RunDayTest extends FeatureTestCase
+{
+    public function testEverythingAboutARunIsKeptAsTyped(): void
+    {
+        $challenge = $this->class();
+        $this->log($challenge, 'Keel', [
+            'distance' => '140', 'time' => '1.2', 'total_time' => '4.05', 'limp' => '60 cm', 'drift' => '4 in', 'drift_side' => 'left', 'load' => '20', 'lane' => '1',
+            'inflation_kind' => 'circumference', 'inflation_size' => '62', 'note' => 'n',
+        ])->assertSessionHasNoErrors();
+        $run = $challenge->runs()->where('note', 'n')->sole();
+
+        self::assertSame(['4.05 s', '60 cm', '62 cm', 'circumference', 1, '4 in'], [
+            $run->total_time?->text, $run->limp?->text, $run->inflation_size?->text, $run->inflation_kind?->value, $run->lane, $run->drift?->text,
+        ]);
+        self::assertSame([0.6, 4.05], [$run->toCore()->limpM, $run->toCore()->totalTimeS]);
+        $this->log($challenge, 'Keel', ['distance' => '140', 'inflation_kind' => 'strokes'])->assertSessionHasErrors('inflation_strokes');
+        $this->log($challenge, 'Keel', ['distance' => '140', 'inflation_kind' => 'diameter'])->assertSessionHasErrors('inflation_size');
+        $this->log($challenge, 'Keel', ['distance' => '140', 'inflation_kind' => 'strokes', 'inflation_strokes' => '12', 'lane' => '99'])->assertSessionHasErrors('lane');
+    }
+
+    public function testAnOddRunIsQuestionedAndLoggedWhenConfirmed(): void
+    {
+        $challenge = $this->class();
+        $id = (string) Str::uuid7();
+        $this->log($challenge, 'Keel', ['id' => $id, 'distance' => '318 m'])->assertSessionHasErrors('distance');
+        $this->log($challenge, 'Keel', ['id' => $id, 'distance' => '31.8 m'])->assertSessionHasNoErrors()->assertSessionHas('questions');
+        self::assertNull($challenge->runs()->find($id), 'nothing is logged before the answer');
+        $this->get("/challenges/{$challenge->id}")->assertSee('31.8 m')->assertSee('lies beyond the lane')->assertSee('value="distance"', false);
+        $this->log($challenge, 'Keel', ['id' => $id, 'distance' => '31.8 m', 'limp' => '50 m', 'confirmed' => 'distance'])->assertSessionHas('questions');
+        $this->log($challenge, 'Keel', ['id' => $id, 'distance' => '31.8 m', 'confirmed' => 'distance'])->assertSessionMissing('questions');
+        self::assertNotNull($challenge->runs()->find($id));
+    }
+
+    public function testALaneIsToldExactlyWhatBecameOfARun(): void
+    {
+        $challenge = $this->class();
+        $id = (string) Str::uuid4();
+        $keel = $this->named($challenge, 'Keel')->id;
+        $post = fn(array $run): TestResponse => $this->postJson("/challenges/{$challenge->id}/runs", $run + ['id' => $id, 'group' => $keel]);
+
+        $post(['distance' => '3.1'])->assertStatus(409)->assertJsonPath('questions.distance', "3.1\u{00A0}cm is far shorter than the class is used to. Is the unit right?");
+        $post(['distance' => 'far'])->assertStatus(422)->assertJsonPath('errors.distance.0', fn(string $said): bool => str_contains($said, '“far” is not a length'));
+        $post(['distance' => '140'])->assertCreated()->assertJsonPath('said', "Keel, try 3, 140\u{00A0}cm");
+        $post(['distance' => '140'])->assertOk()->assertJsonPath('id', $id);
+        $post(['distance' => '999'])->assertOk()->assertJsonPath('said', "Keel, try 3, 140\u{00A0}cm");
+        self::assertSame(1, $challenge->runs()->whereKey($id)->count());
+    }
+
+    public function testRepairingSkippingAndWithdrawingOnTheFloor(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['lanes' => 2]), "group\nBowline\nCleat\nFender\nHalyard\n");
+        $do = fn(string $act, string $group): TestResponse => $this->put("/challenges/{$challenge->id}/order", ['do' => "{$act}:{$this->named($challenge, $group)->id}"]);
+        $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(['Lane 1', 'Bowline', 'Lane 2', 'Cleat', 'Next', 'Fender and Halyard']);
+
+        $do('repair', 'Bowline')->assertSessionHas('status', 'Bowline repairs, and keeps its place.');
+        $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(['Lane 1', 'Fender', 'Lane 2', 'Cleat', 'Bowline', 'repairs']);
+        $do('ready', 'Bowline');
+        $do('skip', 'Cleat');
+        $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(['Lane 1', 'Bowline', 'Next', 'Cleat']);
+        $do('withdraw', 'Halyard');
+        $this->get("/challenges/{$challenge->id}")->assertSee('has withdrawn')->assertSee('0/9');
+        $do('return', 'Halyard');
+        $this->log($challenge, 'Cleat', ['distance' => '200']);
+        self::assertNull($this->named($challenge, 'Cleat')->skipped_try, 'who runs has had its turn');
+        $do('explode', 'Cleat')->assertSessionHasErrors('do');
+        $this->put("/challenges/{$challenge->id}/order", ['do' => 'skip:999999'])->assertNotFound();
+    }
+
+    public function testAVoidTryIsLostWhereTheRuleSaysSo(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 2, 'void_is_retried' => false]), "group\nKeel\n");
+        $this->log($challenge, 'Keel', ['void' => 'burst']);
+        $this->log($challenge, 'Keel', ['distance' => '200']);
+
+        self::assertSame([1, 2], $challenge->runs()->orderBy('logged_at')->pluck('try')->all());
+        $this->get("/challenges/{$challenge->id}")->assertSee('all tries are in');
+    }
+
+    public function testTwoWhoCorrectTheSameRunChooseKnowingly(): void
+    {
+        $challenge = $this->class();
+        $run = $challenge->runs()->where('distance_m', 4.2)->sole();
+        $halyard = $this->named($challenge, 'Halyard')->id;
+        $path = "/challenges/{$challenge->id}/runs/{$run->id}";
+        $this->put($path, ['group' => $halyard, 'distance' => '402', 'edition' => 1])->assertSessionMissing('conflict');
+        $this->put($path, ['group' => $halyard, 'distance' => '240', 'note' => 'mine', 'edition' => 1])->assertSessionHas('conflict');
+
+        self::assertSame('402 cm', $run->refresh()->distance?->text, 'nothing is lost silently');
+        $this->get("/challenges/{$challenge->id}/runs?edit={$run->id}")
+            ->assertSee("{$this->educator->name} changed this run in the meantime.")->assertSee('distance 402 cm')->assertSee('value="240"', false)->assertSee('name="edition" value="2"', false);
+        $this->put($path, ['group' => $halyard, 'distance' => '240', 'note' => 'mine', 'edition' => 2])->assertSessionMissing('conflict');
+        self::assertSame('240 cm', $run->refresh()->distance?->text);
+    }
+
+    public function testTheLastActionIsUndoneWhateverItWas(): void
+    {
+        $challenge = $this->class();
+        $undo = fn(): string => (string) session()->get('status', '') . $this->post("/challenges/{$challenge->id}/undo")->getSession()->get('status');
+        $this->travel(1)->seconds();
+        $this->log($challenge, 'Keel', ['distance' => '140', 'drift' => '4 in', 'drift_side' => 'right', 'inflation_kind' => 'diameter', 'inflation_size' => '20', 'note' => 'first']);
+        $run = $challenge->runs()->where('note', 'first')->sole();
+        $this->travel(1)->seconds();
+        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $this->named($challenge, 'Keel')->id, 'distance' => '150', 'note' => 'second']);
+        self::assertNull($run->refresh()->drift);
+        $this->travel(1)->seconds();
+
+        self::assertStringContainsString('As it was before: Keel, try 3', $undo());
+        $run->refresh();
+        self::assertSame(['140 cm', 'first', '4 in', 'right', '20 cm', 'diameter'], [$run->distance?->text, $run->note, $run->drift?->text, $run->drift_side?->value, $run->inflation_size?->text, $run->inflation_kind?->value]);
+        $this->travel(1)->seconds();
+        self::assertStringContainsString('As it was before', $undo(), 'and the undoing too');
+        $this->delete("/challenges/{$challenge->id}/runs/{$run->id}");
+        $this->travel(1)->seconds();
+        self::assertStringContainsString('Back on record', $undo());
+        $empty = Scenario::challenge($this->educator);
+        $this->post("/challenges/{$empty->id}/undo")->assertSessionHas('status', 'There is nothing to take back.');
+    }
+
+    public function testAPollCostsNothingUntilSomethingChanges(): void
+    {
+        $challenge = $this->class();
+        $this->settle();
+        preg_match('~data-live="([^"]+)"~', (string) $this->get("/challenges/{$challenge->id}")->getContent(), $found);
+        $address = html_entity_decode($found[1]);
+        $tag = (string) $this->get($address)->assertOk()->headers->get('ETag');
+
+        $this->get($address, ['If-None-Match' => $tag])->assertStatus(304);
+        $this->log($challenge, 'Keel', ['distance' => '140']);
+        $this->settle();
+        self::assertNotSame($tag, $this->get($address, ['If-None-Match' => $tag])->assertOk()->headers->get('ETag'));
+        $this->get(str_replace("live/{$challenge->id}", 'live/1', $address))->assertForbidden();
+
+        $state = $this->getJson("/challenges/{$challenge->id}/floor")->assertOk();
+        self::assertStringContainsString('Keel', $state->json('html.floor'));
+        self::assertSame($challenge->revision(), $state->json('revision'));
+        self::assertSame(['try 4 of 3', null], [$state->json('groups.2.try'), $state->json('groups.2.lane')]);
+    }
+
+    public function testTheStateIsDrawnOnceForAll(): void
+    {
+        $challenge = $this->class();
+        $this->settle();
+        config(['cache.default' => 'array']);
+        $this->getJson("/challenges/{$challenge->id}/floor")->assertOk();
+        $queries = 0;
+        Challenge::getConnectionResolver()->connection()->listen(static function () use (&$queries): void {
+            $queries++;
+        });
+        $this->getJson("/challenges/{$challenge->id}/floor")->assertOk();
+
+        self::assertLessThanOrEqual(4, $queries);
+    }
+
+    /** What is deferred to the end of a transaction, now: here none ever ends. */
+    private function settle(): void
+    {
+        Challenge::getConnectionResolver()->connection()->statement('SET CONSTRAINTS ALL IMMEDIATE');
+        Challenge::getConnectionResolver()->connection()->statement('SET CONSTRAINTS ALL DEFERRED');
+        Challenge::getConnectionResolver()->connection()->statement('UPDATE revisions SET transaction = NULL');
+    }
+
+    private function named(Challenge $challenge, string $name): Group
+    {
+        return $challenge->groups()->where('name', $name)->sole();
+    }
+}
