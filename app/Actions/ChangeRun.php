@@ -99,25 +99,23 @@ final class ChangeRun
      */
     public static function fromRecord(array $held): RunRecord
     {
-        $read = static fn(string $field, Unit $unit): ?Entry => isset($held[$field]) ? (new QuantityReader())->read((string) $held[$field], $unit) : null;
+        $read = static fn(string|int|null $typed, Unit $unit): ?Entry => $typed === null ? null : (new QuantityReader())->read((string) $typed, $unit);
         $drift = explode(' ', (string) ($held['drift'] ?? ''));
         $side = Side::tryFrom((string) end($drift));
-        $held['drift'] = $side === null ? ($held['drift'] ?? null) : implode(' ', array_slice($drift, 0, -1));
         $balloon = explode(' ', (string) ($held['balloon'] ?? ''), 2);
         $kind = InflationKind::tryFrom($balloon[0]);
-        $held['size'] = $kind === InflationKind::Diameter || $kind === InflationKind::Circumference ? $balloon[1] ?? null : null;
 
         return new RunRecord(
-            $read('distance', Unit::Metre),
-            $read('time', Unit::Second),
+            $read($held['distance'] ?? null, Unit::Metre),
+            $read($held['time'] ?? null, Unit::Second),
             VoidReason::tryFrom((string) ($held['void'] ?? '')),
             isset($held['note']) ? (string) $held['note'] : null,
-            $read('drift', Unit::Metre),
+            $read($side === null ? $held['drift'] ?? null : implode(' ', array_slice($drift, 0, -1)), Unit::Metre),
             $side,
-            $read('load', Unit::Kilogram),
-            $kind === null ? null : new Inflation($kind, $read('size', Unit::Metre), $kind === InflationKind::Strokes ? (int) ($balloon[1] ?? 0) : null),
-            $read('limp mark', Unit::Metre),
-            $read('total time', Unit::Second),
+            $read($held['load'] ?? null, Unit::Kilogram),
+            $kind === null ? null : new Inflation($kind, $read($kind === InflationKind::Diameter || $kind === InflationKind::Circumference ? $balloon[1] ?? null : null, Unit::Metre), $kind === InflationKind::Strokes ? (int) ($balloon[1] ?? 0) : null),
+            $read($held['limp mark'] ?? null, Unit::Metre),
+            $read($held['total time'] ?? null, Unit::Second),
             isset($held['lane']) ? (int) $held['lane'] : null,
         );
     }

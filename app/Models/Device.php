@@ -104,6 +104,12 @@ final class Device extends Model implements AuthenticatableContract, Authorizabl
         return $this->challenge_id === $challenge->id && in_array($this->role, $roles, true);
     }
 
+    /** It has none: its token is all it knows. */
+    public function getAuthPassword(): string
+    {
+        return '';
+    }
+
     public function getRememberTokenName(): string
     {
         return '';

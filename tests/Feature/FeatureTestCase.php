@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Scenario;
@@ -26,6 +27,15 @@ abstract class FeatureTestCase extends TestCase
         $this->actingAs($this->educator);
     }
 
+    /** After a device was there: each request of a test is served by the same application. */
+    protected function asEducator(): static
+    {
+        Auth::forgetGuards();
+        Auth::shouldUse('web');
+
+        return $this->actingAs($this->educator, 'web');
+    }
+
     protected function class(): Challenge
     {
         return Scenario::withClass(Scenario::challenge($this->educator));
@@ -38,5 +48,13 @@ abstract class FeatureTestCase extends TestCase
             'id' => (string) Str::uuid7(),
             'group' => $challenge->groups()->where('name', $group)->value('id'),
         ]);
+    }
+
+    /** What is deferred to the end of a transaction, now: here none ever ends. */
+    protected function settle(): void
+    {
+        Challenge::getConnectionResolver()->connection()->statement('SET CONSTRAINTS ALL IMMEDIATE');
+        Challenge::getConnectionResolver()->connection()->statement('SET CONSTRAINTS ALL DEFERRED');
+        Challenge::getConnectionResolver()->connection()->statement('UPDATE revisions SET transaction = NULL');
     }
 }

@@ -36,7 +36,8 @@ final class ReadingTest extends FeatureTestCase
         $this->readings($gates)->assertCreated()->assertJson(['taken' => 2, 'known' => 0]);
         $this->readings($gates)->assertOk()->assertJson(['taken' => 0, 'known' => 2]);
 
-        $waiting = $this->actingAs($this->educator)->getJson("/challenges/{$this->challenge->id}/floor")->json('readings');
+        $this->settle();
+        $waiting = $this->asEducator()->getJson("/challenges/{$this->challenge->id}/floor")->assertOk()->json('readings');
         self::assertSame(['time' => '1.234'], $waiting[1]['fields']);
         $this->log($this->challenge, 'Keel', ['distance' => '140', 'time' => '1.234', 'lane' => '1', 'readings' => $waiting[1]['ids'], 'note' => 'gated'])->assertSessionHasNoErrors();
         $run = $this->challenge->runs()->where('note', 'gated')->sole();
@@ -57,7 +58,8 @@ final class ReadingTest extends FeatureTestCase
     {
         $body = (string) shell_exec('php ' . dirname(__DIR__, 2) . "/devices/{$command} --print --seed 5");
         $this->post('/api/readings', json_decode($body, true), ['Authorization' => "Bearer {$this->token}", 'Accept' => 'application/json'])->assertCreated();
-        $waiting = $this->actingAs($this->educator)->getJson("/challenges/{$this->challenge->id}/floor")->json('readings');
+        $this->settle();
+        $waiting = $this->asEducator()->getJson("/challenges/{$this->challenge->id}/floor")->json('readings');
 
         self::assertEqualsCanonicalizing(array_keys($fields), array_keys($waiting[1]['fields']));
         foreach ($fields as $field => $pattern) {
@@ -71,13 +73,13 @@ final class ReadingTest extends FeatureTestCase
         $this->post('/api/readings', json_decode($body, true), ['Authorization' => "Bearer {$this->token}", 'Accept' => 'application/json'])->assertCreated();
         $group = $this->challenge->groups()->firstOrFail();
 
-        $this->actingAs($this->educator)->get("/challenges/{$this->challenge->id}/groups/{$group->id}/car")->assertSee('The scale showed')->assertSee('data-value="58 g"', false);
+        $this->asEducator()->get("/challenges/{$this->challenge->id}/groups/{$group->id}/car")->assertSee('The scale showed')->assertSee('data-value="58 g"', false);
     }
 
     public function testATraceIsDrawnAndAFileIsBroughtIn(): void
     {
         $run = $this->challenge->runs()->where('distance_m', 4.2)->sole();
-        $this->actingAs($this->educator);
+        $this->asEducator();
         $path = "/challenges/{$this->challenge->id}/runs/{$run->id}/trace";
         $this->get($path)->assertOk()->assertSee('No trace was taken of this run');
         $body = json_decode((string) shell_exec('php ' . dirname(__DIR__, 2) . '/devices/motion-sensor.php --print --seed 2'), true);
@@ -121,7 +123,7 @@ final class ReadingTest extends FeatureTestCase
 
     public function testWhoHasNoTokenPostsNothing(): void
     {
-        Auth::logout();
+        Auth::forgetGuards();
         $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]])->assertUnauthorized();
         $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]], ['Authorization' => 'Bearer ' . Str::random(40)])->assertUnauthorized();
         [, $board] = Device::join($this->challenge, DeviceRole::Board, 'board');
@@ -147,7 +149,7 @@ final class ReadingTest extends FeatureTestCase
         $this->readings([$this->gate(0.0, 1.0)])->assertCreated();
         $reading = $this->challenge->readings()->sole();
         $other = $this->class();
-        $this->actingAs($this->educator)->log($other, 'Keel', ['distance' => '140', 'readings' => $reading->id])->assertSessionHasNoErrors();
+        $this->asEducator()->log($other, 'Keel', ['distance' => '140', 'readings' => $reading->id])->assertSessionHasNoErrors();
 
         self::assertNull($reading->refresh()->run_id);
     }

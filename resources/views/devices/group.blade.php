@@ -41,5 +41,6 @@
             @endforeach
         </ul>
     </section>
-    @unless ($locked)<x-slot:foot>@include('run.entry', ['groups' => collect([$group]), 'only' => $group])</x-slot:foot>@endunless
+    @unless ($locked)<x-slot:foot>@include('run.entry', ['groups' => collect([$group]), 'only' => $group])</x-slot:foot>
+    @endunless
 </x-layout>

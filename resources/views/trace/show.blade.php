@@ -18,6 +18,7 @@
             ['Speed', "{$unit}/s", fn ($p) => $p->speedMS * $long, 120],
             ['Acceleration', "{$unit}/s²", fn ($p) => $p->accelerationMS2 * $long, 120],
         ];
+        $top = 8;
         $stepOf = function (float $span, int $most) { foreach ([0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100] as $step) { if ($span / $step <= $most) { return $step; } } return 1000; };
     }
 @endphp
@@ -37,7 +38,6 @@
         </div>
         <figure>
             <svg class="drawing trace" viewBox="0 0 {{ $width }} 470" role="img" aria-label="Place, speed and acceleration over time">
-                @php($top = 8)
                 @foreach ($panels as [$title, $symbol, $value, $height])
                     @php
                         $values = array_map($value, $points);
