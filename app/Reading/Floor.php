@@ -30,6 +30,9 @@ final readonly class Floor
 
     public bool $isOver;
 
+    /** @var list<int> */
+    private array $coming;
+
     public function __construct(ClassRecord $record)
     {
         $groups = array_values($record->groups->all());
@@ -39,6 +42,7 @@ final readonly class Floor
             $this->next = $this->repairing = [];
             $this->proposed = null;
             $this->isOver = true;
+            $this->coming = [];
 
             return;
         }
@@ -58,11 +62,24 @@ final readonly class Floor
         $this->repairing = array_map(static fn(int $group): Group => $groups[$group], $order->repairing);
         $this->proposed = $order->proposed();
         $this->isOver = $order->isOver();
+        // Whose turn it is, who stands at the other lanes, who is next; then the rounds after that.
+        $first = array_map(static fn(Turn $turn): int => $turn->group, array_filter([$this->proposed, ...array_values($order->atLane), ...$order->next]));
+        $rest = array_map(static fn(Turn $turn): int => $turn->group, $order->coming);
+        foreach ($first = array_values(array_unique($first)) as $group) {
+            unset($rest[array_search($group, $rest, true)]);
+        }
+        $this->coming = array_map(static fn(int $group): int => $groups[$group]->id, [...$first, ...array_values($rest)]);
     }
 
     public function proposedGroup(): ?Group
     {
         return $this->proposed === null ? null : ($this->lanes[$this->proposed->lane][0] ?? null);
+    }
+
+    /** @return list<int> the groups of the turns that are still to come, those at the lanes first */
+    public function coming(): array
+    {
+        return $this->coming;
     }
 
     /** At which lane a group stands; null where it stands at none. */

@@ -54,6 +54,7 @@ final readonly class FloorState
                 'lane' => $floor->laneOf($group),
             ])->values()->all(),
             'next' => $floor->proposedGroup()?->id,
+            'coming' => $floor->coming(),
             'readings' => WaitingReadings::of($challenge),
         ];
     }

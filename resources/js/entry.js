@@ -88,6 +88,18 @@ export function attachEntry(root) {
             open(true);
         }
     };
+    // Whose turns are still to come, so that the next one stands here before the server has been asked.
+    let coming = JSON.parse(strip.dataset.coming ?? '[]');
+    const callNext = () => {
+        const ran = coming.indexOf(Number(fields.group.value));
+        if (ran >= 0) {
+            coming.splice(ran, 1);
+        }
+        if (fields.group.options !== undefined && coming.length > 0) {
+            fields.group.value = coming[0];
+        }
+        sayTry();
+    };
     const clear = () => {
         for (const field of fields) {
             if (field.type !== 'hidden' && !['group', 'drift_side', 'inflation_kind', 'inflation_size', 'inflation_strokes'].includes(field.name)) {
@@ -100,6 +112,7 @@ export function attachEntry(root) {
         fields.id.value = newId();
         mark([]);
         show([]);
+        callNext();
         document.dispatchEvent(new CustomEvent('skivo:cleared'));
         fields.distance.focus({ preventScroll: true });
     };
@@ -141,14 +154,17 @@ export function attachEntry(root) {
 
     let sending = false;
     form.addEventListener('submit', async (event) => {
-        if (!queue.works()) {
-            return;
-        }
         event.preventDefault();
         if (sending) {
             return;
         }
         sending = true;
+        await queue.opened;
+        if (!queue.works()) {
+            // A browser that keeps nothing: as a form, then.
+            form.submit();
+            return;
+        }
         const typed = Object.fromEntries([...new FormData(form)].filter(([name, value]) => value !== '' && name !== '_token'));
         // Handed over to the queue, and so safe, before anything is said.
         const name = fields.group.selectedOptions?.[0]?.textContent.trim() ?? '';
@@ -173,6 +189,9 @@ export function attachEntry(root) {
                 option.dataset.try = group.try;
                 option.dataset.lane = group.lane ?? '';
             }
+        }
+        if (!typing) {
+            coming = detail.coming;
         }
         if (!typing && detail.next !== null && fields.group.options !== undefined && errors.hidden) {
             fields.group.value = detail.next;
@@ -311,7 +330,6 @@ function runQueue(strip, token, on) {
                     response = await post(run);
                 } catch {
                     // No connection: it waits, and so do those behind it.
-                    on.kept(run);
                     later();
                     break;
                 }
@@ -326,7 +344,6 @@ function runQueue(strip, token, on) {
                 }
                 if (response.status >= 500 || response.status === 419 || response.status === 429) {
                     // The server is unwell, or the session is being renewed: it has not taken the run.
-                    on.kept(run);
                     later();
                     break;
                 }
@@ -350,12 +367,15 @@ function runQueue(strip, token, on) {
             send();
         }
     });
-    window.addEventListener('online', () => {
+    const now = () => {
         patience = 1000;
         send();
-    });
+    };
+    window.addEventListener('online', now);
+    document.addEventListener('skivo:there', now);
 
     return {
+        opened,
         works: () => store !== null,
         async add(run) {
             const held = (await all()).find((each) => each.id === run.id);
@@ -366,6 +386,10 @@ function runQueue(strip, token, on) {
             }
             await draw();
             await send();
+            const waits = (await all()).find((each) => each.id === run.id);
+            if (waits !== undefined && waits.messages === undefined) {
+                on.kept(run);
+            }
         },
     };
 }

@@ -85,6 +85,9 @@ export function attachLive(root) {
         asking = true;
         try {
             const response = await fetch(page.dataset.live, { headers: { 'If-None-Match': tag }, cache: 'no-store', credentials: 'omit' });
+            if (page.dataset.connection === 'gone') {
+                document.dispatchEvent(new CustomEvent('skivo:there'));
+            }
             page.dataset.connection = 'there';
             if (force || response.status === 200) {
                 await refresh();

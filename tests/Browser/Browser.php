@@ -173,7 +173,37 @@ final class Browser
             }
             usleep(50_000);
         }
-        throw new \RuntimeException('It did not come about: ' . mb_substr($this->text(), 0, 400));
+        throw new \RuntimeException('It did not come about. The page: ' . mb_substr($this->text(), 0, 400));
+    }
+
+    /** Waits until a part of the page says something. */
+    public function waitFor(string $text, string $css = 'body'): self
+    {
+        return $this->wait(function () use ($text, $css): bool {
+            try {
+                return str_contains($this->text($css), $text);
+            } catch (\Facebook\WebDriver\Exception\WebDriverException) {
+                // Not there yet, or being replaced just now.
+                return false;
+            }
+        });
+    }
+
+    /** Presses Log run, and waits until the run is told to be safe. */
+    public function logRun(string $says = 'Logged:'): self
+    {
+        $this->find('.entry .log')->click();
+
+        return $this->waitFor($says, '.flash');
+    }
+
+    /** Pulls the network cable, or puts it back. */
+    public function online(bool $isOnline): self
+    {
+        $this->chromium('Network.enable');
+        $this->chromium('Network.emulateNetworkConditions', ['offline' => !$isOnline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+
+        return $this;
     }
 
     /** The page at rest: fonts loaded, figures drawn, nothing moving. */

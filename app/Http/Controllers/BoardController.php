@@ -29,7 +29,7 @@ final class BoardController
     {
         $state = FloorState::of($this->challenge($token), $request->getSchemeAndHttpHost());
 
-        return response()->json(['revision' => $state['revision'], 'html' => ['board' => $state['html']['board']], 'groups' => [], 'next' => null]);
+        return response()->json(['revision' => $state['revision'], 'html' => ['board' => $state['html']['board']], 'groups' => [], 'next' => null, 'coming' => []]);
     }
 
     private function challenge(string $token): Challenge

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Models\Challenge;
+use App\Models\Device;
+use Facebook\WebDriver\WebDriverKeys;
+use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\Quantity\QuantityReader;
+use Skivo\Core\Quantity\Unit;
+
+/** Several devices at once, a network that comes and goes, and hands that are full. */
+final class RunDayTest extends BrowserTestCase
+{
+    /** @var list<Browser> */
+    private array $others = [];
+
+    protected function tearDown(): void
+    {
+        foreach ($this->others as $browser) {
+            $browser->quit();
+        }
+        $this->others = [];
+        parent::tearDown();
+    }
+
+    /** Farthest needs one number; all goals together still no more than three. */
+    public function testALoggedRunTakesAtMostThreeInputsAndEnter(): void
+    {
+        $challenge = $this->class(['awards' => ['fastest', 'straightest'], 'timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $asked = array_filter($browser->all('.entry input, .entry select'), static fn($field): bool => $field->isDisplayed());
+        $toType = array_filter($asked, static fn($field): bool => !in_array($field->getAttribute('name'), ['group', 'drift_side'], true));
+        self::assertCount(3, $toType, 'distance, time and drift; whose turn it is stands there already');
+
+        $browser->keys('140', WebDriverKeys::TAB, '1.2', WebDriverKeys::TAB, '5', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3, 140 cm, 1.20 s, 5 cm left.', '.flash');
+        self::assertSame(1, $challenge->runs()->where('drift_m', 0.05)->count());
+    }
+
+    public function testTheStopwatchFillsTheRun(): void
+    {
+        $challenge = $this->class(['awards' => ['fastest'], 'timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->keys(WebDriverKeys::ESCAPE, 'w');
+        $browser->keys(WebDriverKeys::SPACE);
+        usleep(400_000);
+        $browser->keys(WebDriverKeys::SPACE);
+        usleep(400_000);
+        $browser->keys(WebDriverKeys::SPACE);
+
+        $time = (float) $browser->find('[name=time]')->getAttribute('value');
+        $total = (float) $browser->find('[name=total_time]')->getAttribute('value');
+        self::assertGreaterThan(0.3, $time);
+        self::assertLessThan(1.5, $time);
+        self::assertGreaterThan($time + 0.3, $total);
+        self::assertStringContainsString('± 0.2 s', str_replace("\u{00A0}", ' ', $browser->text('.watch')));
+        self::assertSame('distance', $browser->focused());
+        $browser->keys('140', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3', '.flash');
+        self::assertEqualsWithDelta($total, $challenge->runs()->whereNotNull('total_time_s')->sole()->total_time?->quantity->si(), 1e-9);
+        self::assertSame('0.00', $browser->text('[data-watch-time]'), 'ready for the next run');
+    }
+
+    public function testASlipIsQuestionedInPlaceAndASecondEnterConfirmsIt(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->keys('2.33', WebDriverKeys::ENTER)->waitFor('far shorter than the class is used to', '.entry [role=alert]');
+        self::assertSame('2.33', $browser->find('[name=distance]')->getAttribute('value'));
+        self::assertSame(11, $challenge->runs()->whereNull('void_reason')->count(), 'nothing is logged yet');
+        $browser->keys(WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3', '.flash');
+
+        $browser->keys('2.4', WebDriverKeys::ENTER)->waitFor('far shorter', '.entry [role=alert]');
+        $browser->keys(' m', WebDriverKeys::ENTER)->waitFor('Logged: Reef', '.flash');
+        self::assertCount(2, $browser->consoleErrors(), 'the browser notes that it was questioned');
+        self::assertSame(1, $challenge->runs()->where('distance_m', 2.4)->count());
+    }
+
+    public function testAnEducatorAHelperAndTheBoardFollowEachOther(): void
+    {
+        $challenge = $this->class();
+        [, $boardToken] = Device::join($challenge, DeviceRole::Board, 'board');
+        $this->signIn()->visit("/challenges/{$challenge->id}/devices")->press('Open joining');
+        self::assertCount(1, $this->browser->settle()->all('.qr svg'), 'a code to scan');
+        $code = $challenge->joinCodes()->sole()->code;
+        $this->browser->visit("/challenges/{$challenge->id}");
+        $helper = $this->another()->visit('/join')->fill('code', $code)->press('Join');
+        self::assertSame("/challenges/{$challenge->id}", $helper->path());
+        $board = $this->another()->size(1280, 720)->visit("/board/{$boardToken}");
+
+        $helper->keys('251', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3, 251 cm.', '.flash');
+        $start = microtime(true);
+        $board->waitFor('251 cm', '.board-last');
+        $this->browser->waitFor('Undo the last: Keel, try 3', '.said');
+        self::assertLessThan(2.5, microtime(true) - $start, 'within two seconds, and what asking takes');
+
+        // What the educator does, the helper sees; and typing is not disturbed.
+        $helper->keys('99');
+        $this->browser->press('Undo the last');
+        $helper->waitFor('2 of 3, 1 void', '.floor');
+        self::assertSame('99', $helper->find('[name=distance]')->getAttribute('value'));
+        // Cut off, it is out.
+        $challenge->devices()->where('role', 'log')->update(['revoked_at' => now()]);
+        $helper->visit("/challenges/{$challenge->id}");
+        self::assertSame('/sign-in', $helper->path());
+        self::assertSame([], $board->accessibilityProblems());
+    }
+
+    public function testRunsOfAnHourWithoutNetworkAreSentInOrderAndOnce(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->helper($challenge);
+        $browser->visit("/challenges/{$challenge->id}")->online(false);
+        foreach (['251', '3.2', '140'] as $distance) {
+            $browser->keys($distance, WebDriverKeys::ENTER)->waitFor('Waiting to be sent: ', '.waiting');
+            $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
+        }
+        self::assertCount(3, $browser->all('[data-waiting-run]'));
+        self::assertSame(12, $challenge->runs()->count());
+
+        // The page is opened anew from nothing but what the device kept.
+        $browser->online(true);
+        $browser->wait(fn(): bool => $challenge->runs()->count() === 14);
+        $browser->waitFor('In question', '.waiting');
+        self::assertStringContainsString('3.2', $browser->text('.waiting'));
+        self::assertSame([2.51, 1.4], $challenge->runs()->orderBy('logged_at')->get()->slice(12)->map(static fn($run): ?float => $run->distance?->quantity->si())->values()->all());
+        $browser->driver->navigate()->refresh();
+        $browser->waitFor('In question', '.waiting');
+        $browser->driver->executeScript('[...document.querySelectorAll(".waiting button")].find((each) => each.textContent === "It is right").click()');
+        $browser->wait(fn(): bool => $challenge->runs()->count() === 15);
+        $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
+    }
+
+    public function testAReloadWhileTheServerIsUnreachableLosesNothing(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->helper($challenge);
+        $browser->visit("/challenges/{$challenge->id}");
+        // The run is on its way for ever: the lid is closed on it.
+        $browser->chromium('Network.enable');
+        $browser->chromium('Network.setBlockedURLs', ['urls' => ["*challenges/{$challenge->id}/runs"]]);
+        $browser->keys('251', WebDriverKeys::ENTER)->waitFor('Waiting to be sent: Keel, 251', '.waiting');
+        $browser->driver->navigate()->refresh();
+        $browser->waitFor('Waiting to be sent: Keel, 251', '.waiting');
+        self::assertSame(12, $challenge->runs()->count());
+
+        $browser->chromium('Network.setBlockedURLs', ['urls' => []]);
+        $browser->driver->navigate()->refresh();
+        $browser->wait(fn(): bool => $challenge->runs()->count() === 13);
+        $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
+    }
+
+    public function testADoubleTapLogsOnce(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->keys('251');
+        $browser->driver->executeScript('const button = document.querySelector(".entry .log"); button.click(); button.click(); button.click();');
+        $browser->waitFor('Logged: Keel', '.flash')->settle()->settle();
+
+        self::assertSame(13, $challenge->runs()->count());
+    }
+
+    private function helper(Challenge $challenge): Browser
+    {
+        $challenge->joinCodes()->create(['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()]);
+
+        return $this->another()->visit('/join')->fill('code', $code)->press('Join');
+    }
+
+    private function another(): Browser
+    {
+        return $this->others[] = Browser::start((string) getenv('DRIVER'), (string) getenv('SITE'));
+    }
+}
