@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Exceptions\DiskIsFull;
 use App\Http\Middleware\MendText;
 use App\Http\Middleware\SendSecurityHeaders;
 use Illuminate\Foundation\Application;
@@ -36,6 +37,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/challenges');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // A full disk shows as this from the database, and as that from a session's file.
+        $exceptions->map(static fn(Throwable $fault): Throwable => DiskIsFull::causedBy($fault) ? new DiskIsFull($fault) : $fault);
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create()

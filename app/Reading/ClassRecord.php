@@ -15,7 +15,6 @@ use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Check\CheckCard;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\Point;
-use Skivo\Core\Trials\Sample;
 use Skivo\Core\Trials\Tries;
 
 /** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
@@ -111,17 +110,6 @@ final readonly class ClassRecord
         $last = $this->lastRun();
 
         return $last === null ? null : $this->groups->first(static fn(Group $group): bool => $group->cars->contains('id', $last->car_id));
-    }
-
-    /** A distance that the class is used to (m): the middle one of all that count; null before there are five. */
-    public function usualDistance(): ?float
-    {
-        $distances = [];
-        foreach ($this->triesByCar as $tries) {
-            array_push($distances, ...($tries->distances()->values ?? []));
-        }
-
-        return count($distances) < 5 ? null : (new Sample($distances))->median();
     }
 
     public function voidTries(): int

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Trials\Tries;
 
 /**
- * What every screen at the floor shows just now, drawn once for all of them: kept under the challenge's revision, so
+ * What every screen at the floor shows just now, drawn once for all of them: kept with the challenge's revision, so
  * that it is made anew only when something has changed.
  */
 final readonly class FloorState
@@ -24,39 +24,75 @@ final readonly class FloorState
      */
     public static function of(Challenge $challenge, string $site): array
     {
-        $revision = $challenge->revision();
-        $key = "floor:{$challenge->id}:{$revision}:" . md5($site);
+        return self::drawnOnce($challenge, 'floor:' . md5($site), static function (ClassRecord $record, Floor $floor) use ($challenge): array {
+            $with = ['challenge' => $challenge, 'record' => $record, 'floor' => $floor];
 
-        return Cache::get($key) ?? Cache::lock("{$key}:lock", 10)->block(8, static fn(): array => Cache::remember($key, self::KEEP_SECONDS, static fn(): array => self::drawn($challenge, $revision)));
+            return [
+                'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
+                    'order' => 'run.order', 'floor' => 'run.floor', 'said' => 'run.said', 'figures' => 'run.figures',
+                ]),
+                'stages' => [
+                    'build' => "{$record->carsRecorded()}/{$record->groups->count()}",
+                    'check' => "{$record->carsChecked()}/{$record->groups->count()}",
+                    'run' => "{$record->countedTries()}/{$record->triesInAll()}",
+                ],
+                'groups' => $record->groups->map(static fn(Group $group): array => [
+                    'id' => $group->id,
+                    'name' => $group->name,
+                    'try' => self::tryInWords($record->tries($group->currentCar())),
+                    'lane' => $floor->laneOf($group),
+                ])->values()->all(),
+                'next' => $floor->proposedGroup()?->id,
+                'coming' => $floor->coming(),
+                'readings' => WaitingReadings::of($challenge),
+            ];
+        });
     }
 
-    /** @return array<string, mixed> */
-    private static function drawn(Challenge $challenge, int $revision): array
+    /** @return array<string, mixed> what the board shows, and nothing else */
+    public static function ofBoard(Challenge $challenge): array
     {
-        $record = ClassRecord::of($challenge);
-        $floor = new Floor($record);
-        $with = ['challenge' => $challenge, 'record' => $record, 'floor' => $floor];
+        return self::drawnOnce($challenge, 'board', static fn(ClassRecord $record, Floor $floor): array => [
+            'html' => ['board' => view('board.floor', ['challenge' => $challenge, 'record' => $record, 'floor' => $floor])->render()],
+            'groups' => [],
+            'next' => null,
+            'coming' => [],
+        ]);
+    }
 
-        return [
-            'revision' => $revision,
-            'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
-                'order' => 'run.order', 'floor' => 'run.floor', 'said' => 'run.said', 'figures' => 'run.figures', 'board' => 'board.floor',
-            ]),
-            'stages' => [
-                'build' => "{$record->carsRecorded()}/{$record->groups->count()}",
-                'check' => "{$record->carsChecked()}/{$record->groups->count()}",
-                'run' => "{$record->countedTries()}/{$record->triesInAll()}",
-            ],
-            'groups' => $record->groups->map(static fn(Group $group): array => [
-                'id' => $group->id,
-                'name' => $group->name,
-                'try' => self::tryInWords($record->tries($group->currentCar())),
-                'lane' => $floor->laneOf($group),
-            ])->values()->all(),
-            'next' => $floor->proposedGroup()?->id,
-            'coming' => $floor->coming(),
-            'readings' => WaitingReadings::of($challenge),
-        ];
+    /**
+     * One request draws what is new; whoever asks meanwhile gets what was drawn before, which says so by its revision, and
+     * asks again.
+     *
+     * @param \Closure(ClassRecord, Floor): array<string, mixed> $draw
+     *
+     * @return array<string, mixed>
+     */
+    private static function drawnOnce(Challenge $challenge, string $what, \Closure $draw): array
+    {
+        $revision = $challenge->revision();
+        $key = "state:{$challenge->id}:{$what}";
+        $held = Cache::get($key);
+        if (is_array($held) && $held['revision'] === $revision) {
+            return $held;
+        }
+        $drawn = static function () use ($challenge, $draw, $key, $revision): array {
+            $record = ClassRecord::of($challenge);
+            $state = ['revision' => $revision] + $draw($record, new Floor($record));
+            Cache::put($key, $state, self::KEEP_SECONDS);
+
+            return $state;
+        };
+        $lock = Cache::lock("{$key}:lock", 10);
+        if ($lock->get()) {
+            try {
+                return $drawn();
+            } finally {
+                $lock->release();
+            }
+        }
+
+        return is_array($held) ? $held : $drawn();
     }
 
     public static function tryInWords(Tries $tries): string

@@ -260,6 +260,7 @@ function runQueue(strip, token, on) {
     let busy = false;
     let again = null;
     let patience = 1000;
+    let notice = '';
 
     const draw = async () => {
         // What is still in the strip is mended there.
@@ -270,7 +271,7 @@ function runQueue(strip, token, on) {
             line.dataset.waitingRun = run.id;
             const words = document.createElement('span');
             words.textContent = run.messages === undefined
-                ? `Waiting to be sent: ${run.said}`
+                ? `Waiting to be sent: ${run.said}${notice === '' ? '' : `. ${notice}`}`
                 : `${run.isQuestion ? 'In question' : 'Not taken'}: ${run.said}. ${run.messages.join(' ')}`;
             line.append(words);
             if (run.messages !== undefined) {
@@ -336,6 +337,7 @@ function runQueue(strip, token, on) {
                 if (response.ok) {
                     await store.delete('runs', run.order);
                     patience = 1000;
+                    notice = '';
                     on.logged(run, (await response.json()).said);
                     continue;
                 }
@@ -344,6 +346,8 @@ function runQueue(strip, token, on) {
                 }
                 if (response.status >= 500 || response.status === 419 || response.status === 429) {
                     // The server is unwell, or the session is being renewed: it has not taken the run.
+                    const answer = await response.json().catch(() => ({}));
+                    notice = response.status === 507 || response.status === 503 ? answer.message ?? '' : '';
                     later();
                     break;
                 }

@@ -2,7 +2,7 @@ import { attachFigures } from './figure.js';
 import { attachFloors } from './floor.js';
 import { attachTimes } from './times.js';
 
-const EVERY = 1200;
+const EVERY = 1000;
 
 /**
  * Follows the class: asks a short question often, and only where the answer is new asks for what changed. Pieces of the
@@ -90,7 +90,12 @@ export function attachLive(root) {
             }
             page.dataset.connection = 'there';
             if (force || response.status === 200) {
+                const announced = Number((response.headers.get('ETag') ?? '').replaceAll('"', ''));
                 await refresh();
+                // Somebody else's request was drawing it just then.
+                if (Number(tag.replaceAll('"', '')) < announced) {
+                    setTimeout(ask, 250);
+                }
             }
         } catch {
             page.dataset.connection = 'gone';

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use PHPUnit\Framework\TestCase;
+use Tests\RunsSkivo;
 
 /** bin/skivo start and stop, from nothing, in a folder of their own. */
 final class StartTest extends TestCase
 {
-    private string $var;
+    use RunsSkivo;
 
     protected function setUp(): void
     {
@@ -80,44 +81,8 @@ final class StartTest extends TestCase
         self::assertStringContainsString('anyone on the same network can now open this page', $said);
     }
 
-    /** @return array{int, string} */
-    private function skivo(string ...$words): array
-    {
-        $environment = ['VAR' => $this->var] + array_diff_key(getenv(), array_flip(['APP_ENV', 'SKIVO_VAR', 'CACHE_STORE', 'SESSION_DRIVER', 'LOG_CHANNEL', 'BCRYPT_ROUNDS', 'DB_PERSISTENT', 'DEMO_PASSWORD', 'PG_OPTIONS']));
-        // Into a file: what starts in the background would keep a pipe open.
-        $out = tempnam(sys_get_temp_dir(), 'skivo');
-        $process = proc_open([dirname(__DIR__, 2) . '/bin/skivo', ...$words], [1 => ['file', $out, 'w'], 2 => ['file', $out, 'a']], $pipes, null, $environment);
-        self::assertIsResource($process);
-        $status = proc_close($process);
-        $said = (string) file_get_contents($out);
-        unlink($out);
-
-        return [$status, $said];
-    }
-
     private function page(int $port): string
     {
         return (string) @file_get_contents("http://127.0.0.1:{$port}/sign-in");
-    }
-
-    private function freePort(): int
-    {
-        $server = stream_socket_server('tcp://127.0.0.1:0');
-        self::assertIsResource($server);
-
-        return (int) explode(':', (string) stream_socket_get_name($server, false))[1];
-    }
-
-    private function forget(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->cluster()) . ' ' . escapeshellarg($this->var));
-    }
-
-    /** Where the database is: as root in a folder that others may not enter, outside of it. */
-    private function cluster(): string
-    {
-        $outside = '/var/lib/postgresql/skivo-' . substr(hash('sha256', $this->var), 0, 12);
-
-        return is_dir($outside) ? $outside : "{$this->var}/pg";
     }
 }

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\ImportSheet;
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\User;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
@@ -16,6 +17,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
+use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Nozzle\Tube;
@@ -44,6 +46,12 @@ final class Bench extends Command
     private const CLIENTS = 8;
 
     private const TURNS = 480;
+
+    /** A busy run day. */
+    private const POLLERS = 30;
+    private const LOGGERS = 10;
+    private const DAY_SECONDS = 60;
+    private const LOG_EVERY_SECONDS = 4.0;
 
     private const DESIGNS = [
         [], ['mass' => 0.03, 'f' => 0.008], ['bore' => 0.00635, 'wider' => 0.0095, 'widest' => 0.0127, 'tube' => 0.1], ['size' => 0.28, 'f' => 0.06], ['mass' => 0.12, 'bore' => 0.01],
@@ -81,6 +89,7 @@ final class Bench extends Command
 
         $this->model();
         $this->dragging($client, $challenge);
+        $this->runDay($client, $import, $educator);
 
         return self::SUCCESS;
     }
@@ -157,6 +166,124 @@ final class Bench extends Command
         $times = array_slice($times, 40);
         sort($times);
         $this->line(sprintf('What-if with %d clients dragging at once: median %.0f ms, 95 %% within %.0f ms.', self::CLIENTS, $this->quantile($times, 0.5), $this->quantile($times, 0.95)));
+    }
+
+    /**
+     * A busy run day: devices that follow the class, and devices that log, for a minute. Counts what was told to be safe
+     * and compares with what is stored.
+     */
+    private function runDay(Client $client, ImportSheet $import, User $educator): void
+    {
+        $challenge = $this->challenge($educator, self::RUNS);
+        $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(1)));
+        $groups = $challenge->groups()->pluck('id')->all();
+        $before = $challenge->runs()->count();
+        $site = (string) $this->argument('site');
+        $page = (string) $client->get("/challenges/{$challenge->id}")->getBody();
+        $live = preg_match('~data-live="([^"]+)"~', $page, $found) === 1 ? html_entity_decode($found[1]) : throw new \RuntimeException('The page does not follow the class.');
+        $token = preg_match('/name="_token" value="(\w+)"/', $page, $found) === 1 ? $found[1] : '';
+        $cookies = [];
+        foreach (range(1, self::LOGGERS) as $number) {
+            [, $key] = Device::join($challenge, DeviceRole::Log, "bench {$number}");
+            $cookies[] = $key;
+        }
+        $multi = curl_multi_init();
+        $handles = [];
+        $due = [];
+        $start = hrtime(true);
+        $seconds = static fn(): float => (hrtime(true) - $start) / 1e9;
+        $handle = static function (int $key) use (&$handles): \CurlHandle {
+            $handles[$key] = curl_init();
+            curl_setopt_array($handles[$key], [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HEADER => true]);
+
+            return $handles[$key];
+        };
+        // Pollers ask as a page does; loggers have pages of their own, each with its session.
+        $tags = array_fill(0, self::POLLERS, '');
+        foreach (range(0, self::POLLERS + self::LOGGERS - 1) as $key) {
+            $handle($key);
+            $due[$key] = $key < self::POLLERS ? $key * 1.0 / self::POLLERS : random_int(0, 1000) / 1000 * self::LOG_EVERY_SECONDS;
+        }
+        $tokens = [];
+        foreach ($cookies as $number => $key) {
+            $own = $handles[self::POLLERS + $number];
+            curl_setopt_array($own, [CURLOPT_URL => "{$site}/challenges/{$challenge->id}", CURLOPT_HTTPHEADER => ["Authorization: Bearer {$key}"]]);
+            $tokens[$number] = preg_match('/name="_token" value="(\w+)"/', (string) curl_exec($own), $found) === 1 ? $found[1] : $token;
+        }
+        $polls = $logs = $confirmed = $states = [];
+        $wantsState = array_fill(0, self::POLLERS, false);
+        $changed = 0;
+        $sent = [];
+        $running = 0;
+        while ($seconds() < self::DAY_SECONDS || $sent !== []) {
+            foreach ($due as $key => $at) {
+                if ($at > $seconds() || isset($sent[$key]) || $seconds() >= self::DAY_SECONDS) {
+                    continue;
+                }
+                if ($key < self::POLLERS) {
+                    $sent[$key] = $wantsState[$key] ? 'state' : 'poll';
+                    curl_setopt_array($handles[$key], $wantsState[$key]
+                        ? [CURLOPT_URL => "{$site}/challenges/{$challenge->id}/floor", CURLOPT_HTTPHEADER => ['Accept: application/json', "Authorization: Bearer {$cookies[0]}"]]
+                        : [CURLOPT_URL => $site . $live, CURLOPT_HTTPHEADER => ["If-None-Match: {$tags[$key]}"]]);
+                } else {
+                    $number = $key - self::POLLERS;
+                    $sent[$key] = $id = (string) Str::uuid();
+                    curl_setopt_array($handles[$key], [
+                        CURLOPT_URL => "{$site}/challenges/{$challenge->id}/runs",
+                        CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $groups[random_int(0, count($groups) - 1)], 'distance' => (string) random_int(150, 400)]),
+                        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$tokens[$number]}", "Authorization: Bearer {$cookies[$number]}"],
+                    ]);
+                }
+                curl_multi_add_handle($multi, $handles[$key]);
+            }
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.005);
+            while (($done = curl_multi_info_read($multi)) !== false) {
+                $key = (int) array_search($done['handle'], $handles, true);
+                $status = curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE);
+                $took = 1000 * curl_getinfo($done['handle'], CURLINFO_TOTAL_TIME);
+                if ($key < self::POLLERS) {
+                    $wasState = $sent[$key] === 'state';
+                    $wantsState[$key] = !$wasState && $status === 200;
+                    if ($status === 304) {
+                        $polls[] = $took;
+                    } elseif ($wasState) {
+                        $states[] = $took;
+                    } elseif ($status === 200) {
+                        $changed++;
+                        $tags[$key] = preg_match('/^etag: (\S+)/im', (string) curl_multi_getcontent($done['handle']), $found) === 1 ? $found[1] : '';
+                    }
+                    // What changed is fetched at once, as a page does.
+                    $due[$key] = $seconds() + ($wantsState[$key] ? 0.0 : 1.0);
+                } else {
+                    $logs[] = $took;
+                    if ($status === 201) {
+                        $confirmed[] = $sent[$key];
+                    }
+                    // Lanes don't keep time with each other.
+                    $due[$key] = $seconds() + self::LOG_EVERY_SECONDS * random_int(500, 1500) / 1000;
+                }
+                curl_multi_remove_handle($multi, $done['handle']);
+                unset($sent[$key]);
+            }
+        }
+        sort($states);
+        sort($polls);
+        sort($logs);
+        $stored = $challenge->runs()->pluck('runs.id')->all();
+        $lost = count(array_diff($confirmed, $stored));
+        $this->line(sprintf(
+            'A run day of %d s: %d devices polling, %d logging. %d runs told to be safe of %d sent, %d stored, %d lost, %d twice or untold.',
+            self::DAY_SECONDS,
+            self::POLLERS,
+            self::LOGGERS,
+            count($confirmed),
+            count($logs),
+            count($stored) - $before,
+            $lost,
+            count($stored) - $before - count($confirmed) + $lost,
+        ));
+        $this->line(sprintf('  logging a run: median %.0f ms, 95 %% within %.0f ms; an unchanged poll (%d of them, %d changed): median %.1f ms, 95 %% within %.1f ms; what changed: median %.0f ms, 95 %% within %.0f ms.', $this->quantile($logs, 0.5), $this->quantile($logs, 0.95), count($polls), $changed, $this->quantile($polls, 0.5), $this->quantile($polls, 0.95), $this->quantile($states, 0.5), $this->quantile($states, 0.95)));
     }
 
     private function challenge(User $educator, int $tries): Challenge

@@ -11,7 +11,6 @@ use App\Reading\Floor;
 use App\Reading\FloorState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Skivo\Core\Challenge\DeviceRole;
 
 /** The floor for the whole room, by a link of its own that can be cut off. */
@@ -25,11 +24,9 @@ final class BoardController
         return view('board.show', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record), 'token' => $token]);
     }
 
-    public function state(Request $request, string $token): JsonResponse
+    public function state(string $token): JsonResponse
     {
-        $state = FloorState::of($this->challenge($token), $request->getSchemeAndHttpHost());
-
-        return response()->json(['revision' => $state['revision'], 'html' => ['board' => $state['html']['board']], 'groups' => [], 'next' => null, 'coming' => []]);
+        return response()->json(FloorState::ofBoard($this->challenge($token)));
     }
 
     private function challenge(string $token): Challenge

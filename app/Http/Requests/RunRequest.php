@@ -7,7 +7,6 @@ namespace App\Http\Requests;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
-use App\Reading\ClassRecord;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -126,7 +125,7 @@ final class RunRequest extends FormRequest
         $plausibility = new Plausibility(
             $challenge->lane_length->quantity->si(),
             $challenge->timed_length?->quantity->si(),
-            ClassRecord::of($challenge)->usualDistance(),
+            $challenge->usualDistance(),
             $challenge->units,
         );
         $confirmed = explode(',', (string) $this->input('confirmed'));

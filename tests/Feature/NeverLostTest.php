@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Str;
+use PDO;
+use PHPUnit\Framework\TestCase;
+use Tests\RunsSkivo;
+
+/** A run that was confirmed survives whatever happens to the machine; one that was not is sent again, and is there once. */
+final class NeverLostTest extends TestCase
+{
+    use RunsSkivo;
+
+    private int $port;
+
+    private \CurlHandle $client;
+
+    private string $token = '';
+
+    private int $challenge = 0;
+
+    /** @var list<int> */
+    private array $groups = [];
+
+    protected function setUp(): void
+    {
+        $this->var = dirname(__DIR__, 2) . '/var/never-lost';
+        $this->forget();
+        mkdir($this->var, 0755, true);
+        $this->port = $this->freePort();
+        $this->client = curl_init();
+        curl_setopt_array($this->client, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20]);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->skivo('stop');
+        $this->forget();
+    }
+
+    public function testKillingAnyPartInTheMiddleOfTrafficLosesAndDoublesNothing(): void
+    {
+        $this->start();
+        $ids = [];
+        $confirmedFirst = 0;
+        foreach (range(1, 48) as $number) {
+            $ids[] = $id = (string) Str::uuid();
+            $kill = match ($number % 8) {
+                2 => fn() => $this->kill("{$this->var}/run/php-fpm.pid", true),
+                4 => fn() => $this->kill("{$this->var}/run/nginx.pid", true),
+                6 => fn() => $this->kill("{$this->cluster()}/postmaster.pid", false),
+                default => null,
+            };
+            $status = $this->log($id, $number, $kill, $number % 3 * 4000);
+            $confirmedFirst += $status === 201 ? 1 : 0;
+            if ($kill !== null) {
+                self::assertSame(0, $this->skivo('start', '--empty')[0]);
+            }
+            for ($again = 0; $status !== 201 && $status !== 200 && $again < 10; $again++) {
+                usleep(200_000);
+                $status = $this->log($id, $number);
+            }
+            self::assertContains($status, [200, 201], "run {$number}");
+        }
+        // And all of them once more, as a device does that never heard the answer.
+        foreach (array_slice($ids, -6) as $id) {
+            self::assertSame(200, $this->log($id, 1));
+        }
+
+        self::assertGreaterThanOrEqual(24, $confirmedFirst, 'most were safe at once');
+        sort($ids);
+        self::assertSame($ids, $this->stored());
+    }
+
+    public function testAFullDiskIsSaidAndNothingConfirmedIsLost(): void
+    {
+        exec('mount -t tmpfs -o size=260m tmpfs ' . escapeshellarg($this->var) . ' 2>/dev/null', $said, $mounted);
+        if ($mounted !== 0) {
+            self::markTestSkipped('Only root can make a small disk to fill.');
+        }
+        try {
+            chmod($this->var, 0755);
+            $this->start();
+            $before = (string) Str::uuid();
+            self::assertSame(201, $this->log($before, 1));
+            // To the last byte, whatever the database has set aside for itself.
+            exec('dd if=/dev/zero of=' . escapeshellarg("{$this->var}/ballast") . ' bs=4k 2>/dev/null');
+            $refused = [];
+            for ($number = 2; $number < 400 && count($refused) < 3; $number++) {
+                $id = (string) Str::uuid();
+                $status = $this->log($id, $number);
+                if ($status === 201) {
+                    continue;
+                }
+                self::assertGreaterThanOrEqual(500, $status);
+                $refused[$id] = $this->said();
+            }
+            self::assertNotSame([], $refused, 'the disk was not full');
+            self::assertStringContainsString('no room left on the disk', implode(' ', $refused));
+
+            unlink("{$this->var}/ballast");
+            self::assertSame(0, $this->skivo('start', '--empty')[0]);
+            foreach (array_keys($refused) as $id) {
+                self::assertContains($this->log($id, 7), [200, 201]);
+            }
+            self::assertContains($before, $this->stored());
+            self::assertSame([], array_diff(array_keys($refused), $this->stored()));
+        } finally {
+            $this->skivo('stop');
+            exec('umount ' . escapeshellarg($this->var));
+        }
+    }
+
+    public function testABackupComesBackAndABrokenOneDoesNot(): void
+    {
+        $this->start();
+        $kept = (string) Str::uuid();
+        self::assertSame(201, $this->log($kept, 1));
+        $file = "{$this->var}/kept.dump";
+        [$status, $said] = $this->skivo('backup', $file);
+        self::assertSame(0, $status, $said);
+        self::assertStringContainsString('1 educators, 1 challenges, 3 groups, 1 runs', $said);
+        self::assertSame(1, $this->skivo('backup', $file)[0], 'a file that is there is not written over');
+
+        $later = (string) Str::uuid();
+        self::assertSame(201, $this->log($later, 2));
+        file_put_contents("{$this->var}/broken.dump", substr((string) file_get_contents($file), 0, (int) (0.8 * filesize($file))));
+        file_put_contents("{$this->var}/other.dump", 'no backup at all');
+        foreach (['broken.dump', 'other.dump', 'missing.dump'] as $bad) {
+            [$status, $said] = $this->skivo('restore', "{$this->var}/{$bad}", '--yes');
+            self::assertSame(1, $status, $bad);
+            self::assertCount(2, $this->stored(), $said);
+        }
+        [$status, $said] = $this->skivo('restore', $file);
+        self::assertSame(1, $status, 'it asks first');
+        self::assertStringContainsString('It would replace  1 educators, 1 challenges, 3 groups, 2 runs', $said);
+
+        [$status, $said] = $this->skivo('restore', $file, '--yes');
+        self::assertSame(0, $status, $said);
+        self::assertSame([$kept], $this->stored());
+        self::assertSame(200, $this->log($kept, 1), 'it serves again');
+        // What was replaced was kept aside, and comes back the same way.
+        self::assertSame(1, preg_match('~kept in (\S+)\.$~m', $said, $found));
+        self::assertSame(0, $this->skivo('restore', $found[1], '--yes')[0]);
+        self::assertCount(2, $this->stored());
+    }
+
+    /** Starts it with one educator and a class, signed in. */
+    private function start(): void
+    {
+        [$status, $said] = $this->skivo('start', '--port', (string) $this->port, '--empty');
+        self::assertSame(0, $status, $said);
+        $this->page('/register');
+        $this->send('/register', ['_token' => $this->token, 'name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password', 'password_confirmation' => 'a long password']);
+        $this->page('/challenges/new');
+        $this->send('/challenges', ['_token' => $this->token, 'name' => 'Class', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '20', 'units' => 'metric', 'lane_length' => '6 m']);
+        $this->challenge = (int) $this->database()->query('SELECT id FROM challenges')->fetchColumn();
+        $this->send("/challenges/{$this->challenge}/plan/safety", ['_token' => $this->token, '_method' => 'put']);
+        $this->send("/challenges/{$this->challenge}/groups", ['_token' => $this->token, 'names' => "One\nTwo\nThree"]);
+        $this->groups = array_map(intval(...), $this->database()->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
+        self::assertCount(3, $this->groups);
+        $this->page("/challenges/{$this->challenge}");
+    }
+
+    /** Logs a run; so many microseconds after it was sent, something happens. */
+    private function log(string $id, int $number, ?callable $meanwhile = null, int $after = 0): int
+    {
+        curl_setopt_array($this->client, [
+            CURLOPT_URL => "http://127.0.0.1:{$this->port}/challenges/{$this->challenge}/runs",
+            CURLOPT_POST => true,
+            CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $this->groups[$number % 3], 'distance' => (string) (200 + $number)]),
+            CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$this->token}"],
+        ]);
+        $several = curl_multi_init();
+        curl_multi_add_handle($several, $this->client);
+        $sent = hrtime(true);
+        do {
+            curl_multi_exec($several, $running);
+            if ($meanwhile !== null && (hrtime(true) - $sent) / 1000 >= $after) {
+                $meanwhile();
+                $meanwhile = null;
+            }
+            curl_multi_select($several, 0.0005);
+        } while ($running > 0);
+        curl_multi_remove_handle($several, $this->client);
+        if ($meanwhile !== null) {
+            $meanwhile();
+        }
+
+        return curl_getinfo($this->client, CURLINFO_RESPONSE_CODE);
+    }
+
+    private function said(): string
+    {
+        return (string) curl_multi_getcontent($this->client);
+    }
+
+    private function page(string $path): void
+    {
+        curl_setopt_array($this->client, [CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);
+        $html = (string) curl_exec($this->client);
+        self::assertSame(1, preg_match('/name="_token" value="(\w+)"/', $html, $found), $path);
+        $this->token = $found[1];
+    }
+
+    /** @param array<string, string> $fields */
+    private function send(string $path, array $fields): void
+    {
+        curl_setopt_array($this->client, [CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($fields), CURLOPT_HTTPHEADER => []]);
+        curl_exec($this->client);
+        self::assertSame(302, curl_getinfo($this->client, CURLINFO_RESPONSE_CODE), $path);
+    }
+
+    /** As when the power goes: no word of warning. */
+    private function kill(string $pidFile, bool $withChildren): void
+    {
+        $pid = (int) explode("\n", (string) file_get_contents($pidFile))[0];
+        $children = $withChildren ? array_filter(array_map(intval(...), explode("\n", (string) shell_exec("pgrep -P {$pid}")))) : [];
+        foreach ([$pid, ...$children] as $each) {
+            posix_kill($each, SIGKILL);
+        }
+    }
+
+    /** @return list<string> the ids of all runs, in order */
+    private function stored(): array
+    {
+        return $this->database()->query('SELECT id::text FROM runs ORDER BY id::text')->fetchAll(PDO::FETCH_COLUMN);
+    }
+
+    private function database(): PDO
+    {
+        $settings = parse_ini_file("{$this->var}/.env", false, INI_SCANNER_RAW);
+        self::assertIsArray($settings);
+
+        return new PDO("pgsql:host=127.0.0.1;port={$settings['DB_PORT']};dbname=skivo", 'skivo', $settings['DB_PASSWORD'], [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+    }
+}
