@@ -70,6 +70,10 @@ enum Column: string
     case Drift = 'drift';
     case DriftSide = 'drift side';
     case Load = 'load carried';
+    case TotalTime = 'total time';
+    case LimpMark = 'limp mark';
+    case Filled = 'filled';
+    case Lane = 'lane';
     case Void = 'void';
     case RunNote = 'run note';
 
@@ -98,7 +102,8 @@ enum Column: string
     public function unit(UnitSystem $units): ?Unit
     {
         return match ($this) {
-            self::Distance, self::Drift => $units->unit(Scale::Distance),
+            self::Distance, self::Drift, self::LimpMark => $units->unit(Scale::Distance),
+            self::TotalTime => $units->unit(Scale::Stopwatch),
             self::Load => $units->unit(Scale::Weight),
             self::Time => $units->unit(Scale::Stopwatch),
             default => $this->choice()?->bareUnit($units),

@@ -15,6 +15,7 @@ use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Rolling\WheelMount;
+use Skivo\Core\Trials\Inflation;
 use Skivo\Core\Trials\RunRecord;
 use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
@@ -224,7 +225,7 @@ final class SheetReader
         $before = count($this->problems);
         $lastColumn = (int) array_key_last($columns);
         $group = '';
-        $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = null;
+        $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = $total = $limp = $filled = $lane = null;
         $version = 1;
         $quantities = $counts = $kinds = [];
         $measure = null;
@@ -249,6 +250,10 @@ final class SheetReader
                     Column::Void => $void = self::void($cell),
                     Column::Distance => $distance = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
                     Column::Time => $time = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+                    Column::TotalTime => $total = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+                    Column::LimpMark => $limp = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+                    Column::Filled => $filled = Inflation::read($cell, $this->quantities, $this->units),
+                    Column::Lane => $lane = self::whole($cell, 1, Limits::MOST_LANES),
                     Column::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
                     Column::DriftSide => $side = Side::tryFrom(mb_strtolower($cell)) ?? throw new \InvalidArgumentException("“{$cell}” is no side. Write left or right."),
                     Column::Load => $load = $this->quantity($cell, $unit, Limits::loadComplaint(...)),
@@ -261,7 +266,7 @@ final class SheetReader
         if ($group === '' && count($this->problems) === $before) {
             $this->problems[] = new Problem($line, Column::Group->value, 'The group’s name is missing.');
         }
-        $hasRun = array_filter([$try, $distance, $time, $void, $runNote, $drift, $side, $load], static fn($each): bool => $each !== null) !== [];
+        $hasRun = array_filter([$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane], static fn($each): bool => $each !== null) !== [];
         if ($hasRun && $distance === null && $void === null && count($this->problems) === $before) {
             $this->problems[] = new Problem($line, Column::Distance->value, 'The run has neither a distance nor a reason why it is void.');
         }
@@ -278,7 +283,7 @@ final class SheetReader
             $mark,
             $version,
             new Car($quantities, $counts, $kinds, $measure, $note),
-            $hasRun ? new RunRow($try ?? 0, new RunRecord($distance, $time, $void, $runNote, $drift, $drift === null ? null : $side, $load)) : null,
+            $hasRun ? new RunRow($try ?? 0, new RunRecord($distance, $time, $void, $runNote, $drift, $drift === null ? null : $side, $load, $filled, $limp, $total, $lane)) : null,
         );
     }
 

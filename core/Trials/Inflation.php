@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Skivo\Core\Trials;
 
 use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\QuantityReader;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
 
 /** How full the balloon was in one run. */
 final readonly class Inflation
@@ -18,6 +22,37 @@ final readonly class Inflation
         public ?Entry $size = null,
         public ?int $strokes = null,
     ) {}
+
+    /** As in "full", "12 strokes", "20 cm" or "62 cm around". */
+    public function inWords(): string
+    {
+        return match ($this->kind) {
+            InflationKind::Full => 'full',
+            InflationKind::Strokes => "{$this->strokes} strokes",
+            InflationKind::Diameter => $this->size->text ?? '',
+            InflationKind::Circumference => ($this->size->text ?? '') . ' around',
+        };
+    }
+
+    /**
+     * The other way round.
+     *
+     * @throws \InvalidArgumentException where it says no such thing
+     */
+    public static function read(string $words, QuantityReader $reader, UnitSystem $units): self
+    {
+        $words = mb_strtolower(trim($words));
+        if ($words === 'full') {
+            return new self(InflationKind::Full);
+        }
+        if (preg_match('/^(\d{1,3}) strokes?$/', $words, $found) === 1 && (int) $found[1] >= 1 && (int) $found[1] <= 500) {
+            return new self(InflationKind::Strokes, null, (int) $found[1]);
+        }
+        $isAround = str_ends_with($words, ' around');
+        $size = $reader->read($isAround ? substr($words, 0, -7) : $words, $units->unit(Scale::Body) ?? Unit::Centimetre);
+
+        return new self($isAround ? InflationKind::Circumference : InflationKind::Diameter, $size);
+    }
 
     public function agreesWith(self $other): bool
     {

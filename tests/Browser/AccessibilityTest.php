@@ -11,7 +11,7 @@ final class AccessibilityTest extends BrowserTestCase
 {
     public function testAxeFindsNothingBeforeSigningIn(): void
     {
-        foreach (['/sign-in', '/register'] as $path) {
+        foreach (['/sign-in', '/register', '/join', '/join/ABCDEF2'] as $path) {
             self::assertSame([], $this->signOut()->visit($path)->accessibilityProblems(), $path);
         }
     }
@@ -29,7 +29,7 @@ final class AccessibilityTest extends BrowserTestCase
                 '', '/plan', '/groups', "/groups/{$group->id}", "/groups/{$group->id}/car", '/runs', "/runs?edit={$run->id}",
                 '/findings?against=bore', '/findings?against=wheel-kind', '/sheet',
                 '/plan/materials', '/plan/materials/labels', '/plan/cuts', '/plan/timetable', '/plan/safety', '/plan/brief/class', '/plan/brief/helpers',
-                '/check', '/check/tolerances', "/groups/{$group->id}/check", "/groups/{$group->id}/car?kit=1", "/groups/{$group->id}/car/versions",
+                '/devices', "/runs/{$run->id}/trace", "/groups/{$group->id}/own", '/check', '/check/tolerances', "/groups/{$group->id}/check", "/groups/{$group->id}/car?kit=1", "/groups/{$group->id}/car/versions",
                 "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/diagnosis?seen=veers&drift=30&over=200",
             ]),
             ...array_map(static fn(string $page): string => "/challenges/{$empty->id}{$page}", ['', '/groups', '/runs', '/findings', '/check', '/plan/timetable']),

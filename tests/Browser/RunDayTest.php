@@ -149,6 +149,24 @@ final class RunDayTest extends BrowserTestCase
         $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
     }
 
+    public function testWhatTheGateSawFillsTheRunAndTheAdultConfirms(): void
+    {
+        $challenge = $this->class(['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre), 'awards' => ['fastest']]);
+        [, $token] = Device::join($challenge, DeviceRole::Instrument, 'gate');
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $gate = sprintf('php %s --site %s --token %s --lane 1 --missing 0 2>&1', escapeshellarg(dirname(__DIR__, 2) . '/devices/timing-gate.php'), escapeshellarg((string) getenv('SITE')), escapeshellarg($token));
+        self::assertStringContainsString('201', (string) shell_exec($gate));
+        $browser->wait(fn(): bool => $browser->find('[name=time]')->getAttribute('value') !== '');
+        self::assertMatchesRegularExpression('/^1\.\d{3}$/', (string) $browser->find('[name=time]')->getAttribute('value'));
+        self::assertStringContainsString('From the instruments: time 1.', $browser->text('.entry'));
+        self::assertSame(12, $challenge->runs()->count(), 'nothing is logged by itself');
+
+        $browser->keys('140', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3, 140 cm, 1.', '.flash');
+        $run = $challenge->runs()->where('distance_m', 1.4)->sole();
+        self::assertGreaterThanOrEqual(2, $run->readings()->count());
+        $browser->wait(fn(): bool => $browser->find('[name=time]')->getAttribute('value') === '');
+    }
+
     public function testADoubleTapLogsOnce(): void
     {
         $challenge = $this->class();

@@ -23,6 +23,8 @@ use Skivo\Core\Sheet\Separator;
 use Skivo\Core\Sheet\SheetReader;
 use Skivo\Core\Sheet\SheetRow;
 use Skivo\Core\Sheet\SheetWriter;
+use Skivo\Core\Trials\Inflation;
+use Skivo\Core\Trials\InflationKind;
 use Skivo\Core\Trials\RunRecord;
 use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
@@ -160,7 +162,12 @@ final class ClassSheetTest extends TestCase
                 $measure,
                 $text,
             );
-            $run = new RunRow(1, new RunRecord($length($distance / 1000), new Entry(Quantity::fromSi($part / 77, Dimension::Time), 'typed'), $void, $text, $length($part / 900), $part % 2 === 0 ? Side::Left : Side::Right, new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed')));
+            $run = new RunRow(1, new RunRecord($length($distance / 1000), new Entry(Quantity::fromSi($part / 77, Dimension::Time), 'typed'), $void, $text, $length($part / 900), $part % 2 === 0 ? Side::Left : Side::Right, new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed'), match ($part % 4) {
+                0 => null,
+                1 => new Inflation(InflationKind::Full),
+                2 => new Inflation(InflationKind::Strokes, null, $part % 400 + 1),
+                default => new Inflation(InflationKind::Circumference, new Entry(Quantity::of(621, Unit::Millimetre), '62.1 cm')),
+            }, $length($part / 1000), new Entry(Quantity::fromSi($part / 50, Dimension::Time), 'typed'), $part % 12 + 1));
             $csv = (new SheetWriter($units, $separator))->write([new SheetRow(0, $text, 'hull-half', 2, $car, $run)]);
             // Read under the other system: the header must say it all.
             $other = $units === UnitSystem::Metric ? UnitSystem::Imperial : UnitSystem::Metric;

@@ -10,7 +10,6 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Challenge\NextRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
@@ -124,27 +123,6 @@ final class PropertiesTest extends TestCase
             foreach ($places as $index => $place) {
                 self::assertLessThanOrEqual($index + 1, $place->rank);
                 self::assertTrue($index === 0 || $places[$index - 1]->score >= $place->score);
-            }
-        });
-    }
-
-    public function testProposingAndRunningBringsEveryGroupToItsTries(): void
-    {
-        $this->limitTo(60)->forAll(Generators::choose(1, 12), Generators::choose(1, 5), Generators::choose(0, 9))->then(function (int $groups, int $tries, int $luck): void {
-            $runs = array_fill(0, $groups, []);
-            $last = null;
-            for ($turn = 0; $turn < 2 * $groups * $tries; $turn++) {
-                $next = NextRun::propose(array_map(static fn(int $group): Entrant => new Entrant((string) $group, new Tries($runs[$group], $tries)), array_keys($runs)), $last);
-                if ($next === null) {
-                    break;
-                }
-                // Every so often a try is void, and must come round again.
-                $isVoid = $luck > 0 && $turn % ($luck + 2) === 0 && $turn < $groups * $tries;
-                $runs[(int) $next->id][] = new Run("{$turn}", $next->tries->next(), 1.0, null, $isVoid ? \Skivo\Core\Trials\VoidReason::WheelOff : null);
-                $last = $next->id;
-            }
-            foreach ($runs as $ofGroup) {
-                self::assertCount($tries, (new Tries($ofGroup, $tries))->counted);
             }
         });
     }

@@ -63,6 +63,9 @@
         @if (session('status'))
             <div class="flash" role="status">
                 <span><bdi>{{ session('status') }}</bdi></span>
+                @if (session('undo'))
+                    <form method="post" action="{{ route(session('undo')[0], $challenge) }}">@csrf @method('put')<button class="button plain" name="do" value="{{ session('undo')[1] }}">Undo</button></form>
+                @endif
                 @if (session('putBack'))
                     <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">Put it back</button></form>
                 @endif

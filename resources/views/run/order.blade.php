@@ -21,6 +21,7 @@
                     <span class="lane-acts no-print">
                         <button class="button plain" form="order" name="do" value="repair:{{ $group->id }}" aria-label="Repair: {{ $name($group) }}">Repair</button>
                         <button class="button plain" form="order" name="do" value="skip:{{ $group->id }}" aria-label="Skip: {{ $name($group) }}">Skip</button>
+                        <button class="button plain" form="order" name="do" value="withdraw:{{ $group->id }}" aria-label="Withdraw: {{ $name($group) }}">Withdraw</button>
                     </span>
                 @endif
             </div>
