@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\Run;
+use App\Models\RunChange;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Quantity\Entry;
@@ -144,9 +145,7 @@ final class ChangeRun
      */
     private function record(Run $run, User|Device $by, string $kind, array $before, array $after): void
     {
-        $run->changes()->create([
-            'user_id' => $by instanceof User ? $by->id : null,
-            'device_id' => $by instanceof Device ? $by->id : null,
+        $run->changes()->create(RunChange::madeBy($by) + [
             'kind' => $kind,
             'before' => $before,
             'after' => $after,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Car;
+use App\Models\CarChange;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
@@ -52,7 +53,7 @@ final class RecordCar
             $new['note'] = $after->note;
         }
         if ($new !== []) {
-            $car->changes()->create(['user_id' => $by instanceof User ? $by->id : null, 'device_id' => $by instanceof Device ? $by->id : null, 'before' => $old, 'after' => $new]);
+            $car->changes()->create(CarChange::madeBy($by) + ['before' => $old, 'after' => $new]);
         }
     }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\MadeBySomebody;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A correction of a car's record: what stood there before.
@@ -15,11 +15,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, string|int|null> $before by choice, as typed
  * @property array<string, string|int|null> $after by choice, as typed
  * @property CarbonImmutable $made_at
- * @property-read User|null $user
- * @property-read Device|null $device
  */
 final class CarChange extends Model
 {
+    use MadeBySomebody;
+
     public const CREATED_AT = 'made_at';
 
     public const UPDATED_AT = null;
@@ -29,22 +29,4 @@ final class CarChange extends Model
     protected $fillable = ['user_id', 'device_id', 'before', 'after'];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'made_at' => 'immutable_datetime'];
-
-    /** @return BelongsTo<Device, $this> */
-    public function device(): BelongsTo
-    {
-        return $this->belongsTo(Device::class);
-    }
-
-    /** Who it was, as people know them. */
-    public function by(): string
-    {
-        return $this->user->name ?? $this->device->name ?? 'a device that is gone';
-    }
-
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
-    {
-        return $this->belongsTo(User::class);
-    }
 }

@@ -4,26 +4,24 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\MadeBySomebody;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * What someone changed on a logged run, and what stood there before.
  *
  * @property int $id
  * @property string $run_id
- * @property int|null $user_id
- * @property string|null $device_id
  * @property string $kind edited, undone or restored
  * @property array<string, string|int|null> $before by column, as typed
  * @property array<string, string|int|null> $after by column, as typed
  * @property CarbonImmutable $made_at
- * @property-read User|null $user
- * @property-read Device|null $device
  */
 final class RunChange extends Model
 {
+    use MadeBySomebody;
+
     public const CREATED_AT = 'made_at';
 
     public const UPDATED_AT = null;
@@ -33,22 +31,4 @@ final class RunChange extends Model
     protected $fillable = ['user_id', 'device_id', 'kind', 'before', 'after'];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'made_at' => 'immutable_datetime'];
-
-    /** @return BelongsTo<Device, $this> */
-    public function device(): BelongsTo
-    {
-        return $this->belongsTo(Device::class);
-    }
-
-    /** Who it was, as people know them. */
-    public function by(): string
-    {
-        return $this->user->name ?? $this->device->name ?? 'a device that is gone';
-    }
-
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
-    {
-        return $this->belongsTo(User::class);
-    }
 }

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Concerns;
+
+use App\Models\Device;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * For what a person at their own device, or at one that joined, did.
+ *
+ * @property int|null $user_id
+ * @property string|null $device_id
+ * @property-read User|null $user
+ * @property-read Device|null $device
+ */
+trait MadeBySomebody
+{
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Device, $this> */
+    public function device(): BelongsTo
+    {
+        return $this->belongsTo(Device::class);
+    }
+
+    /** Who it was, as people know them. */
+    public function by(): string
+    {
+        return $this->user->name ?? $this->device->name ?? 'a device that is gone';
+    }
+
+    /** @return array{user_id: int|null, device_id: string|null} the columns that say who */
+    public static function madeBy(User|Device $by): array
+    {
+        return ['user_id' => $by instanceof User ? $by->id : null, 'device_id' => $by instanceof Device ? $by->id : null];
+    }
+}
