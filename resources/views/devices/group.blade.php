@@ -6,7 +6,7 @@
     $car = $group->currentCar();
     $locked = $challenge->groups_are_locked;
 @endphp
-<x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->name">
+<x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->name" live="page">
     <div class="lead-in">
         <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-8 !h-8" /><span>Our car{{ ($car->version ?? 1) > 1 ? ", version {$car->version}" : '' }}</span></h2>
         @if ($locked)<p class="small">Just now nothing can be changed here.</p>@else<a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ $car === null || $car->choices->isEmpty() ? 'Record our car' : 'Change our car' }}</a>@endif
@@ -14,7 +14,7 @@
     @if ($car !== null && ! $car->choices->isEmpty())
         <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)<div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
     @endif
-    <section class="pb-8" aria-labelledby="our-runs">
+    <section class="pb-8" aria-labelledby="our-runs" data-part="runs">
         <h2 id="our-runs" class="mb-2">Our runs</h2>
         <x-errors />
         @php($runs = $group->cars->flatMap(fn ($each) => $each->runs->map(fn ($run) => [$each, $run]))->reverse()->values())
