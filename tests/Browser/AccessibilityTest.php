@@ -57,6 +57,7 @@ final class AccessibilityTest extends BrowserTestCase
         $challenge = $this->class();
         $this->signIn()->visit("/challenges/{$challenge->id}")->fill('distance', 'far')->find('.entry .log')->click();
         $this->browser->waitFor('is not a length', '.entry [role=alert]');
+        self::assertCount(1, $this->browser->consoleErrors(), 'the browser notes that it was refused');
         self::assertSame([], $this->browser->accessibilityProblems());
         $this->browser->visit("/challenges/{$challenge->id}/sheet")->fill('text', "group,distance\nNew,300\n")->press('Look at it first');
         self::assertSame([], $this->browser->accessibilityProblems());

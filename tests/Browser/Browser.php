@@ -94,7 +94,16 @@ final class Browser
 
     public function text(string $css = 'body'): string
     {
-        return $this->find($css)->getText();
+        for ($tries = 0; ; $tries++) {
+            try {
+                return $this->find($css)->getText();
+            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException $replaced) {
+                // The page replaced it just then.
+                if ($tries === 5) {
+                    throw $replaced;
+                }
+            }
+        }
     }
 
     public function fill(string $name, string $value): self
