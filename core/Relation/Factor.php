@@ -27,6 +27,11 @@ enum Factor: string
     case WheelMount = 'wheel-mount';
     case Chassis = 'chassis';
     case Surface = 'surface';
+    case Balloons = 'balloons';
+    case NozzleAngle = 'nozzle-angle';
+    case EndPlay = 'end-play';
+    case Bearing = 'bearing';
+    case Joint = 'joint';
 
     public function label(): string
     {
@@ -45,6 +50,11 @@ enum Factor: string
             self::WheelMount => 'how wheels are mounted',
             self::Chassis => 'chassis',
             self::Surface => 'surface',
+            self::Balloons => 'number of balloons',
+            self::NozzleAngle => 'nozzle angle',
+            self::EndPlay => 'end play',
+            self::Bearing => 'axle and bearing',
+            self::Joint => 'joint',
         };
     }
 
@@ -52,11 +62,12 @@ enum Factor: string
     public function scale(): ?Scale
     {
         return match ($this) {
-            self::NozzleBore, self::WheelDiameter => Scale::Part,
+            self::NozzleBore, self::WheelDiameter, self::EndPlay => Scale::Part,
             self::OutletArea => Scale::Area,
             self::NozzleLength, self::BalloonSize, self::BalloonNominal => Scale::Body,
             self::Mass => Scale::Weight,
             self::PumpStrokes => Scale::Count,
+            self::NozzleAngle => Scale::Angle,
             default => null,
         };
     }
@@ -88,6 +99,11 @@ enum Factor: string
             self::WheelMount => $car->kind(Choice::WheelMount),
             self::Chassis => $car->kind(Choice::Chassis),
             self::Surface => $car->kind(Choice::Surface),
+            self::Balloons => $car->number(Choice::Balloons) === null ? null : (string) (int) $car->number(Choice::Balloons),
+            self::NozzleAngle => $car->number(Choice::NozzleAngle),
+            self::EndPlay => $car->number(Choice::EndPlay),
+            self::Bearing => $car->kind(Choice::Bearing),
+            self::Joint => $car->kind(Choice::Joint),
         };
     }
 }

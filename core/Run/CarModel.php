@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Run;
 
+use Skivo\Core\Balloon\PumpCurve;
 use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Build\Car;
 use Skivo\Core\Build\Catalogue;
@@ -23,9 +24,6 @@ final readonly class CarModel
     public const STEPPED_WIDER_M = 0.0095;
     public const STEPPED_WIDEST_M = 0.0127;
 
-    /** What a pump stroke holds where nobody has measured it (m³): from memory, a hand balloon pump. */
-    private const STROKE_M3 = 0.00025;
-
     /** @param array<string, Origin> $origins by the value of a Setting */
     private function __construct(
         public Settings $settings,
@@ -35,8 +33,9 @@ final readonly class CarModel
     /**
      * @param string|null $surface of the challenge, where the car has none of its own
      * @param float|null $temperature of the air (°C); the usual one where it was not noted
+     * @param PumpCurve|null $pump as the class measured it; a usual pump where it did not
      */
-    public static function of(Car $car, Catalogue $catalogue, ?string $surface = null, ?float $temperature = null): self
+    public static function of(Car $car, Catalogue $catalogue, ?string $surface = null, ?float $temperature = null, ?PumpCurve $pump = null): self
     {
         $values = [];
         $origins = [];
@@ -92,7 +91,7 @@ final readonly class CarModel
         $size = $car->number(Choice::BalloonSize);
         $strokes = $car->number(Choice::PumpStrokes);
         $set(Setting::BalloonSize, $size === null ? null : ($car->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size), Origin::Measured);
-        $set(Setting::BalloonSize, $strokes === null ? null : (6 / M_PI * ($strokes * self::STROKE_M3 + M_PI / 6 * $balloon->value('relaxed_m') ** 3)) ** (1 / 3), Origin::Assumed);
+        $set(Setting::BalloonSize, $strokes === null ? null : ($pump ?? PumpCurve::usual($balloon->value('relaxed_m')))->diameterM($strokes), $pump === null ? Origin::Assumed : Origin::Measured);
 
         $part(PartKind::Wheel, $car->kind(Choice::WheelKind));
         $part(PartKind::Bearing, $car->kind(Choice::Bearing));
@@ -108,6 +107,12 @@ final readonly class CarModel
         }
 
         return new self(Settings::of($values), $origins);
+    }
+
+    /** The same with a value that was measured by itself. */
+    public function with(Setting $setting, float $value): self
+    {
+        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins);
     }
 
     /**

@@ -28,6 +28,17 @@ final readonly class Design
         OutOfRange::check('start.speed_m_s', $startSpeedMS, 0.0, 10.0);
     }
 
+    /** The push of all balloons together as the run begins, along the nozzle (N): count·parallel·ρ·A·v². */
+    public function firstThrustN(): float
+    {
+        if (!$this->balloon->isInflated()) {
+            return 0.0;
+        }
+        $speed = $this->nozzle->exitSpeed($this->balloon->gaugePressurePa($this->balloon->inflatedDiameterM), $this->air->densityKgM3(), $this->air->viscosityPaS());
+
+        return $this->balloon->count * $this->air->densityKgM3() * $this->nozzle->outletAreaM2() * $speed ** 2;
+    }
+
     public function with(?Balloon $balloon = null, ?Nozzle $nozzle = null, ?Vehicle $vehicle = null): self
     {
         return new self($balloon ?? $this->balloon, $nozzle ?? $this->nozzle, $vehicle ?? $this->vehicle, $this->air, $this->startSpeedMS);

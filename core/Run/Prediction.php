@@ -27,13 +27,18 @@ final readonly class Prediction
         public Interval $band,
     ) {}
 
-    public static function of(Settings $settings, bool $withTrajectory = true): self
+    /**
+     * @param float|null $frictionError by which f may be off, as a share of it (95 %); the usual where null
+     * @param float|null $pressureError likewise for the balloon's pressure
+     */
+    public static function of(Settings $settings, bool $withTrajectory = true, ?float $frictionError = null, ?float $pressureError = null): self
     {
         $run = Simulator::run($settings->design(), withTrajectory: $withTrajectory);
-        $error = $settings->frictionIsMeasured() ? self::FRICTION_MEASURED : self::FRICTION_ESTIMATED;
+        $error = $frictionError ?? ($settings->frictionIsMeasured() ? self::FRICTION_MEASURED : self::FRICTION_ESTIMATED);
+        $pressure = $pressureError ?? self::PRESSURE;
         $distance = static fn(float $friction, float $pressure): float => Simulator::run($settings->design($friction, $pressure), self::ROUGHLY)->distanceM;
-        $less = hypot($run->distanceM - $distance(1.0 + $error, 1.0), $run->distanceM - $distance(1.0, 1.0 - self::PRESSURE));
-        $more = hypot($distance(1.0 - $error, 1.0) - $run->distanceM, $distance(1.0, 1.0 + self::PRESSURE) - $run->distanceM);
+        $less = hypot($run->distanceM - $distance(1.0 + $error, 1.0), $run->distanceM - $distance(1.0, 1.0 - $pressure));
+        $more = hypot($distance(1.0 - $error, 1.0) - $run->distanceM, $distance(1.0, 1.0 + $pressure) - $run->distanceM);
 
         return new self($settings, $run, new Interval(max(0.0, $run->distanceM - $less), $run->distanceM + $more));
     }

@@ -22,6 +22,7 @@ enum Setting: string
     case Balloons = 'balloons';
     case RelaxedDiameter = 'relaxed';
     case Film = 'film';
+    case Pressure = 'pressure';
     case Mass = 'mass';
     case WheelDiameter = 'wheel';
     case WheelMass = 'wheelmass';
@@ -53,6 +54,7 @@ enum Setting: string
             self::Balloons => 'Balloons',
             self::RelaxedDiameter => 'Balloon, relaxed',
             self::Film => 'Film thickness',
+            self::Pressure => 'Balloon’s pressure, times the usual',
             self::Mass => 'Mass, ready to run',
             self::WheelDiameter => 'Wheels',
             self::WheelMass => 'Mass of one wheel',
@@ -103,6 +105,7 @@ enum Setting: string
             self::Balloons => [1.0, 4.0, 1.0, 1.0],
             self::RelaxedDiameter => [0.02, 0.15, 0.06, 0.001],
             self::Film => [0.0001, 0.001, 0.00025, 0.00001],
+            self::Pressure => [0.2, 5.0, 1.0, 0.05],
             self::Mass => [0.01, 0.4, 0.06, 0.001],
             self::WheelDiameter => [0.015, 0.2, 0.03, 0.001],
             self::WheelMass => [0.0002, 0.1, 0.0025, 0.0001],

@@ -103,7 +103,7 @@ final readonly class Settings
                 $this->get(Setting::Film),
                 $this->get(Setting::BalloonSize),
                 (int) $this->get(Setting::Balloons),
-                300_000.0 * $pressure,
+                300_000.0 * $pressure * $this->get(Setting::Pressure),
             ),
             new Nozzle($tubes, (int) $this->get(Setting::Outlets), angleDeg: $this->get(Setting::Angle)),
             new Vehicle(

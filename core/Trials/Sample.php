@@ -15,7 +15,7 @@ final readonly class Sample
 {
     public int $n;
 
-    /** @var list<float> in the order of the tries */
+    /** @var non-empty-list<float> in the order of the tries */
     public array $values;
 
     /**

@@ -23,6 +23,8 @@ final class LayersTest
                 Selector::inNamespace('Brick\Math'),
                 Selector::classname('/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|stdClass|IntlChar)$/', true),
                 Selector::classname('/^(BackedEnum|UnitEnum|Closure)$/', true),
+                // Chance, but with a seed: the same every time.
+                Selector::classname('/^Random.(Randomizer|Engine.Xoshiro256StarStar)$/', true),
             )
             ->because('the rules of the job and its computation stand alone, without framework, database or web');
     }

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Bench;
+
+use Skivo\Core\Quantity\Dimension;
+use Skivo\Core\Quantity\Scale;
+
+/** One reading of a bench test: what it is called, on which scale it is read, and how far a careful reading may be off. */
+final readonly class BenchField
+{
+    /**
+     * @param float $least in SI
+     * @param float $greatest in SI
+     * @param float $halfWidth within which a careful reading lies (SI): common practice, no source
+     */
+    public function __construct(
+        public string $label,
+        public Scale $scale,
+        public float $least,
+        public float $greatest,
+        public float $halfWidth,
+    ) {}
+
+    /** Standard uncertainty of a reading that may lie anywhere within its half width: a/√3 (GUM 4.3.7). */
+    public function uncertainty(): float
+    {
+        return $this->halfWidth / sqrt(3.0);
+    }
+
+    public function dimension(): Dimension
+    {
+        return match ($this->scale) {
+            Scale::Weight => Dimension::Mass,
+            Scale::Stopwatch => Dimension::Time,
+            default => Dimension::Length,
+        };
+    }
+}

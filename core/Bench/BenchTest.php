@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Bench;
+
+use Skivo\Core\Quantity\Scale;
+
+/**
+ * The tests that measure a car's forces, with what each reads and what follows from it.
+ *
+ * The balances behind them, on a level floor, with g = 9.80665 m/s² and m_eff = m and what the wheels' spin adds:
+ *
+ * - Ramp and roll-out: the height h is spent on rolling over the horizontal distance d, m·g·h = f·m·g·d.
+ * - Tilt: at a steady roll m·g·sin α = f·m·g·cos α, so f = rise/run.
+ * - Pull: F = f·m·g, read on a scale as a mass, so f = Δm/m.
+ * - Coast-down: a = f·g·m/m_eff is steady. Over a gap s ahead of a last d it takes t = (√(2a(d+s)) − √(2ad))/a,
+ *   so a = 2(√(d+s) − √d)²/t²: speed at a mark and v² = 2ad put together.
+ * - Static thrust: T = Δm·g.
+ * - First stretch: from rest s = ½at², so T = m_eff·2s/t² + f·m·g, m_eff with the air that is carried along.
+ * - Pressure: a column of water of height h bears ρ·g·h; 1 cmH2O = 98.0665 Pa (NIST SP 811).
+ */
+enum BenchTest: string
+{
+    case Ramp = 'ramp';
+    case Tilt = 'tilt';
+    case Pull = 'pull';
+    case CoastDown = 'coast-down';
+    case StaticThrust = 'static-thrust';
+    case FirstStretch = 'first-stretch';
+    case Pressure = 'pressure';
+    case Spin = 'spin';
+
+    private const GRAVITY = 9.80665;
+
+    /** Of a metre of water (Pa). */
+    private const METRE_OF_WATER = 9806.65;
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Ramp => 'Ramp and roll-out',
+            self::Tilt => 'Tilt',
+            self::Pull => 'Steady pull',
+            self::CoastDown => 'Coast-down',
+            self::StaticThrust => 'Push on a scale',
+            self::FirstStretch => 'First stretch',
+            self::Pressure => 'Balloon pressure',
+            self::Spin => 'Wheel spin',
+        };
+    }
+
+    /** What the car's model input it replaces; null where it only compares. */
+    public function measures(): ?Force
+    {
+        return match ($this) {
+            self::Ramp, self::Tilt, self::Pull, self::CoastDown => Force::Friction,
+            self::StaticThrust, self::FirstStretch => Force::Thrust,
+            self::Pressure => Force::Pressure,
+            self::Spin => null,
+        };
+    }
+
+    /** @return list<BenchField> in the order in which they are read */
+    public function fields(): array
+    {
+        $stopwatch = static fn(string $label): BenchField => new BenchField($label, Scale::Stopwatch, 0.02, 300.0, 0.1);
+
+        return match ($this) {
+            self::Ramp => [new BenchField('Release height', Scale::Body, 0.002, 2.0, 0.001), new BenchField('Release to stop, level', Scale::Distance, 0.02, 40.0, 0.01)],
+            self::Tilt => [new BenchField('Rise', Scale::Body, 0.001, 2.0, 0.002), new BenchField('Run', Scale::Distance, 0.05, 10.0, 0.005)],
+            self::Pull => [new BenchField('Pull, read as a mass', Scale::Weight, 0.0001, 5.0, 0.0005)],
+            self::CoastDown => [new BenchField('Between the two marks', Scale::Distance, 0.05, 10.0, 0.005), $stopwatch('Time from mark to mark'), new BenchField('Second mark to stop', Scale::Distance, 0.0, 40.0, 0.01)],
+            self::StaticThrust => [new BenchField('Scale reading', Scale::Weight, 0.0001, 5.0, 0.0005)],
+            self::FirstStretch => [new BenchField('Stretch', Scale::Distance, 0.05, 5.0, 0.005), $stopwatch('Time from release')],
+            self::Pressure => [new BenchField('Water, difference of the two sides', Scale::Body, 0.005, 3.0, 0.002), new BenchField('Balloon’s diameter then', Scale::Body, 0.03, 0.6, 0.003)],
+            self::Spin => [$stopwatch('Turns for')],
+        };
+    }
+
+    /**
+     * What one repeat shows: f (no unit), thrust (N), pressure over the model's (no unit), or seconds.
+     *
+     * @param list<float> $reading SI, one for each field
+     */
+    public function value(array $reading, Circumstances $car): float
+    {
+        return $this->compute($reading, $car->massKg, $car->friction->value, $car);
+    }
+
+    /**
+     * The mean of repeats with its uncertainty: from their scatter, the reading errors, and what else goes in. The
+     * reading errors count once whatever the number of repeats, since one eye and one tape make the same error.
+     *
+     * @param non-empty-list<list<float>> $readings SI, a repeat each
+     */
+    public function result(array $readings, Circumstances $car): Estimate
+    {
+        $values = array_map(fn(array $reading): float => $this->value($reading, $car), $readings);
+        $inputs = ['m' => $car->massKg, 'f' => $car->friction->value];
+        $errors = ['m' => $car->massUncertaintyKg, 'f' => $car->friction->standardUncertainty];
+        foreach ($this->fields() as $index => $field) {
+            $inputs["{$index}"] = array_sum(array_column($readings, $index)) / count($readings);
+            // A short reading can't be off by more than itself.
+            $errors["{$index}"] = min($field->uncertainty(), 0.5 * $inputs["{$index}"]);
+        }
+        $count = count($this->fields());
+        $error = Propagation::through(
+            fn(array $at): float => $this->compute(array_map(static fn(int $index): float => $at["{$index}"], range(0, $count - 1)), $at['m'], $at['f'], $car),
+            $inputs,
+            $errors,
+        );
+
+        return Estimate::ofRepeats($values, $error);
+    }
+
+    /** @param list<float> $reading */
+    private function compute(array $reading, float $mass, float $friction, Circumstances $car): float
+    {
+        return match ($this) {
+            self::Ramp, self::Tilt => $reading[0] / $reading[1],
+            self::Pull => $reading[0] / $mass,
+            self::CoastDown => 2.0 * (sqrt($reading[2] + $reading[0]) - sqrt($reading[2])) ** 2 / $reading[1] ** 2 / self::GRAVITY * $car->rollingInertia,
+            self::StaticThrust => $reading[0] * self::GRAVITY,
+            self::FirstStretch => $mass * ($car->startingInertia * 2.0 * $reading[0] / $reading[1] ** 2 + $friction * self::GRAVITY),
+            self::Pressure => $reading[0] * self::METRE_OF_WATER / ($car->pressureAt)($reading[1]),
+            self::Spin => $reading[0],
+        };
+    }
+}

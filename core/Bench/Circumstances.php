@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Bench;
+
+/** What a bench test needs to know of the car besides its readings. */
+final readonly class Circumstances
+{
+    /**
+     * @param float $massKg of the car, ready to run, balloon empty
+     * @param float $massUncertaintyKg standard
+     * @param float $rollingInertia m_eff/m while it rolls without thrust: 1 and what its wheels' spin adds
+     * @param float $startingInertia m_eff/m as it starts: with the air in the balloon and half of what that displaces
+     * @param Estimate $friction f as known so far: of the first stretch's thrust, the resistance is a part
+     * @param \Closure(float): float $pressureAt the model's gauge pressure (Pa) of a balloon filled to a diameter (m)
+     */
+    public function __construct(
+        public float $massKg,
+        public float $massUncertaintyKg,
+        public float $rollingInertia,
+        public float $startingInertia,
+        public Estimate $friction,
+        public \Closure $pressureAt,
+    ) {}
+}

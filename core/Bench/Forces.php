@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Bench;
+
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Prediction;
+use Skivo\Core\Run\Setting;
+
+/**
+ * The forces of one version of a car: rolling coefficient and thrust, each measured on the bench or else estimated
+ * from the parts, beside what the model has; and the model's input with what was measured in its place.
+ */
+final readonly class Forces
+{
+    /** A kitchen scale that shows whole grams. */
+    private const MASS_UNCERTAINTY_KG = 0.0005;
+
+    /** What half a 95 % interval holds of standard uncertainties. */
+    private const HALF_95 = 1.96;
+
+    /**
+     * @param CarModel $model the input of the run model, measured values in place
+     * @param Estimate $friction f
+     * @param list<BenchTest> $frictionFrom the tests behind it; none where it is estimated from the parts
+     * @param Estimate $thrust the first push (N)
+     * @param list<BenchTest> $thrustFrom likewise
+     * @param Estimate $pressure over the usual balloon's, as it enters the model
+     * @param Estimate $modelFriction from the parts alone
+     * @param Estimate $modelThrust from the parts alone (N)
+     * @param array<string, Estimate> $results of every test that was done, by its value
+     * @param bool $isBeyondModel whether the measured thrust asks for a pressure that no balloon has
+     */
+    private function __construct(
+        public CarModel $model,
+        public Estimate $friction,
+        public array $frictionFrom,
+        public Estimate $thrust,
+        public array $thrustFrom,
+        public Estimate $pressure,
+        public Estimate $modelFriction,
+        public Estimate $modelThrust,
+        public array $results,
+        public bool $isBeyondModel,
+    ) {}
+
+    /**
+     * @param CarModel $model from the parts
+     * @param array<string, non-empty-list<list<float>>> $readings by the value of a BenchTest: repeats, each with its readings (SI)
+     */
+    public static function of(CarModel $model, array $readings): self
+    {
+        $fromParts = $model->settings->rollingCoefficient();
+        $modelFriction = new Estimate($fromParts, Prediction::FRICTION_ESTIMATED / self::HALF_95 * $fromParts);
+        $usualPressure = new Estimate(1.0, Prediction::PRESSURE / self::HALF_95);
+        $modelThrust = self::thrustAt($model, $usualPressure);
+
+        $results = [];
+        $measure = /** @return list<BenchTest> */ static function (Force $force, Circumstances $car) use ($readings, &$results): array {
+            $done = array_values(array_filter(BenchTest::cases(), static fn(BenchTest $test): bool => $test->measures() === $force && isset($readings[$test->value])));
+            foreach ($done as $test) {
+                $results[$test->value] = $test->result($readings[$test->value], $car);
+            }
+
+            return $done;
+        };
+        $together = /** @param list<BenchTest> $tests */ static function (array $tests) use (&$results): ?Estimate {
+            $found = array_map(static fn(BenchTest $test): Estimate => $results[$test->value], $tests);
+
+            return $found === [] ? null : Estimate::weighted($found);
+        };
+
+        $frictionFrom = $measure(Force::Friction, self::circumstances($model, $modelFriction));
+        $friction = $together($frictionFrom) ?? $modelFriction;
+        if ($frictionFrom !== []) {
+            $model = $model->with(Setting::MeasuredFriction, max(0.001, min(0.5, $friction->value)));
+        }
+        $car = self::circumstances($model, $friction);
+        $pressureFrom = $measure(Force::Pressure, $car);
+        $pressure = $together($pressureFrom) ?? $usualPressure;
+        $thrustFrom = $measure(Force::Thrust, $car);
+        $thrust = $together($thrustFrom);
+        $beyond = false;
+        if ($thrust !== null) {
+            $needed = self::pressureFor($model, $thrust->value);
+            $beyond = $needed === null;
+            // Thrust goes with the pressure to a power close to one, so the relative uncertainty is the same.
+            $pressure = $needed === null ? $pressure : new Estimate($needed, $needed * $thrust->standardUncertainty / $thrust->value, $thrust->degreesOfFreedom);
+        }
+        $pressureIsMeasured = ($pressureFrom !== [] || $thrustFrom !== []) && !$beyond;
+        if ($pressureIsMeasured) {
+            [$least, $greatest] = Setting::Pressure->range();
+            $model = $model->with(Setting::Pressure, max($least, min($greatest, $pressure->value)));
+        }
+        if (isset($readings[BenchTest::Spin->value])) {
+            $results[BenchTest::Spin->value] = BenchTest::Spin->result($readings[BenchTest::Spin->value], $car);
+        }
+
+        return new self(
+            $model,
+            $friction,
+            $frictionFrom,
+            $thrust ?? self::thrustAt($model, $pressure),
+            $thrustFrom === [] ? $pressureFrom : $thrustFrom,
+            $pressure,
+            $modelFriction,
+            $modelThrust,
+            $results,
+            $beyond,
+        );
+    }
+
+    public function frictionIsMeasured(): bool
+    {
+        return $this->frictionFrom !== [];
+    }
+
+    public function thrustIsMeasured(): bool
+    {
+        return $this->thrustFrom !== [] && !$this->isBeyondModel;
+    }
+
+    /** How far the run goes with these forces, and the band that their uncertainties leave. */
+    public function prediction(bool $withTrajectory = false): Prediction
+    {
+        $relative = static fn(Estimate $estimate): float => min(0.9, ($estimate->interval()->high - $estimate->value) / $estimate->value);
+
+        return Prediction::of($this->model->settings, $withTrajectory, $relative($this->friction), $relative($this->pressure));
+    }
+
+    private static function circumstances(CarModel $model, Estimate $friction): Circumstances
+    {
+        $design = $model->settings->design();
+        $vehicle = $design->vehicle;
+        $balloon = $design->balloon;
+        $rolling = 1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg;
+        $air = 1.5 * $balloon->count * $design->air->densityKgM3() * $balloon->inflatedVolumeM3() / $vehicle->massKg;
+
+        return new Circumstances(
+            $vehicle->massKg,
+            self::MASS_UNCERTAINTY_KG,
+            $rolling,
+            $rolling + $air,
+            $friction,
+            // Below this a film is hardly stretched, and a reading of it says nothing.
+            static fn(float $diameter): float => $balloon->gaugePressurePa(max($diameter, 1.05 * $balloon->relaxedDiameterM)),
+        );
+    }
+
+    private static function thrustAt(CarModel $model, Estimate $pressure): Estimate
+    {
+        $thrust = $model->settings->design()->firstThrustN();
+        $relative = $pressure->value > 0.0 ? $pressure->standardUncertainty / $pressure->value : 0.0;
+
+        return new Estimate($thrust, $relative * $thrust, $pressure->degreesOfFreedom);
+    }
+
+    /** The pressure, over the usual, at which the model gives this first push; null where none within reach does. */
+    private static function pressureFor(CarModel $model, float $thrustN): ?float
+    {
+        [$least, $greatest] = Setting::Pressure->range();
+        $factor = 1.0;
+        for ($i = 0; $i < 60; $i++) {
+            $now = $model->settings->with(Setting::Pressure, $factor)->design()->firstThrustN();
+            if ($now <= 0.0) {
+                return null;
+            }
+            $next = max($least, min($greatest, $factor * $thrustN / $now));
+            if (abs($next - $factor) < 1e-9 * $factor) {
+                return abs($now / $thrustN - 1.0) < 1e-6 ? $factor : null;
+            }
+            $factor = $next;
+        }
+
+        return $factor;
+    }
+}
