@@ -57,7 +57,7 @@ final readonly class Forces
         $modelThrust = self::thrustAt($model, $usualPressure);
 
         $results = [];
-        $measure = /** @return list<BenchTest> */ static function (Force $force, Circumstances $car) use ($readings, &$results): array {
+        $measure = static function (Force $force, Circumstances $car) use ($readings, &$results): array {
             $done = array_values(array_filter(BenchTest::cases(), static fn(BenchTest $test): bool => $test->measures() === $force && isset($readings[$test->value])));
             foreach ($done as $test) {
                 $results[$test->value] = $test->result($readings[$test->value], $car);
@@ -65,22 +65,17 @@ final readonly class Forces
 
             return $done;
         };
-        $together = /** @param list<BenchTest> $tests */ static function (array $tests) use (&$results): ?Estimate {
-            $found = array_map(static fn(BenchTest $test): Estimate => $results[$test->value], $tests);
-
-            return $found === [] ? null : Estimate::weighted($found);
-        };
 
         $frictionFrom = $measure(Force::Friction, self::circumstances($model, $modelFriction));
-        $friction = $together($frictionFrom) ?? $modelFriction;
+        $friction = self::together($frictionFrom, $results) ?? $modelFriction;
         if ($frictionFrom !== []) {
             $model = $model->with(Setting::MeasuredFriction, max(0.001, min(0.5, $friction->value)));
         }
         $car = self::circumstances($model, $friction);
         $pressureFrom = $measure(Force::Pressure, $car);
-        $pressure = $together($pressureFrom) ?? $usualPressure;
+        $pressure = self::together($pressureFrom, $results) ?? $usualPressure;
         $thrustFrom = $measure(Force::Thrust, $car);
-        $thrust = $together($thrustFrom);
+        $thrust = self::together($thrustFrom, $results);
         $beyond = false;
         if ($thrust !== null) {
             $needed = self::pressureFor($model, $thrust->value);
@@ -127,6 +122,17 @@ final readonly class Forces
         $relative = static fn(Estimate $estimate): float => min(0.9, ($estimate->interval()->high - $estimate->value) / $estimate->value);
 
         return Prediction::of($this->model->settings, $withTrajectory, $relative($this->friction), $relative($this->pressure));
+    }
+
+    /**
+     * @param list<BenchTest> $tests
+     * @param array<string, Estimate> $results
+     */
+    private static function together(array $tests, array $results): ?Estimate
+    {
+        $found = array_values(array_intersect_key($results, array_flip(array_map(static fn(BenchTest $test): string => $test->value, $tests))));
+
+        return $found === [] ? null : Estimate::weighted($found);
     }
 
     private static function circumstances(CarModel $model, Estimate $friction): Circumstances

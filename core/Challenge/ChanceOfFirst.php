@@ -44,7 +44,6 @@ final readonly class ChanceOfFirst
             return [array_key_first($samples) => 1.0] + $chances;
         }
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        $score = self::scorer($scoring);
         for ($draw = 0; $draw < $draws; $draw++) {
             $best = -INF;
             $first = [];
@@ -54,7 +53,7 @@ final readonly class ChanceOfFirst
                 foreach ($values as $value) {
                     $drawn[] = $n === 1 ? $value : $values[$random->getInt(0, $n - 1)];
                 }
-                $scored = $score($drawn);
+                $scored = self::score($scoring, $drawn);
                 if ($scored > $best) {
                     $best = $scored;
                     $first = [$id];
@@ -70,13 +69,13 @@ final readonly class ChanceOfFirst
         return $chances;
     }
 
-    /** @return \Closure(non-empty-list<float>): float the score, where more is better */
-    private static function scorer(Scoring $scoring): \Closure
+    /** @param non-empty-list<float> $values where more is better */
+    private static function score(Scoring $scoring, array $values): float
     {
         return match ($scoring) {
-            Scoring::Best => /** @param non-empty-list<float> $values */ static fn(array $values): float => max($values),
-            Scoring::Mean => /** @param non-empty-list<float> $values */ static fn(array $values): float => array_sum($values) / count($values),
-            Scoring::Median => /** @param non-empty-list<float> $values */ static fn(array $values): float => (new Sample($values))->median(),
+            Scoring::Best => max($values),
+            Scoring::Mean => array_sum($values) / count($values),
+            Scoring::Median => (new Sample($values))->median(),
         };
     }
 }

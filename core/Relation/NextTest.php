@@ -135,17 +135,20 @@ final readonly class NextTest
             $x[] = is_float($beside) ? $beside : 0.0;
             $kinds[is_string($beside) ? $beside : ''][] = $number;
         }
-        $squares = /** @param non-empty-list<float> $values */ static function (array $values): float {
-            $mean = array_sum($values) / count($values);
-
-            return array_sum(array_map(static fn(float $each): float => ($each - $mean) ** 2, $values));
-        };
         if ($y === []) {
             return 0.0;
         }
 
         return $other?->isNumber() === true
-            ? $squares($y) * (1.0 - (LeastSquares::fit($x, $y)->rSquared ?? 0.0))
-            : array_sum(array_map($squares, $kinds));
+            ? self::squares($y) * (1.0 - (LeastSquares::fit($x, $y)->rSquared ?? 0.0))
+            : array_sum(array_map(self::squares(...), $kinds));
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function squares(array $values): float
+    {
+        $mean = array_sum($values) / count($values);
+
+        return array_sum(array_map(static fn(float $each): float => ($each - $mean) ** 2, $values));
     }
 }

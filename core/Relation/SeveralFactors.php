@@ -53,15 +53,14 @@ final readonly class SeveralFactors
                 $y[] = $car->sample->mean();
             }
         }
-        $none = /** @param array{Factor, Factor}|null $pair */ static fn(?array $pair): self => new self($factors, [], [], [], $pair, count($rows));
         if (count($factors) < 2 || count($rows) < count($factors) + 1 + self::SPARE_CARS) {
-            return $none(null);
+            return new self($factors, [], [], [], null, count($rows));
         }
         // Centred and scaled, so that the inflation can be read off, and nothing is lost to large numbers.
         [$scaled, $spread] = self::scaled($rows);
         $model = in_array(0.0, $spread, true) ? null : LinearModel::fit($scaled, $y);
         if ($model === null || self::inflation($model) > self::GREATEST_INFLATION) {
-            return $none(self::closest($cars, $factors));
+            return new self($factors, [], [], [], self::closest($cars, $factors), count($rows));
         }
         $t = new StudentT($model->degreesOfFreedom);
         $slopes = $intervals = $pValues = [];

@@ -11,13 +11,16 @@ use Skivo\Core\Trials\Interval;
 /**
  * The model set to a class: one factor on the friction of all cars whose f is only estimated, and one on the speed at
  * which air leaves all nozzles whose thrust is (the discharge factor; pressure goes with its square), fitted to the
- * distances, and to where balloons went limp, by least squares of the relative misses (Gauss and Newton, with
- * Levenberg's damping: Quart. Appl. Math. 2, 164, 1944).
+ * distances, to where balloons went limp, and to the times over the timed length, by least squares of the relative
+ * misses (Gauss and Newton, with Levenberg's damping: Quart. Appl. Math. 2, 164, 1944).
+ *
+ * Distances by themselves hardly tell a slower jet from more friction, since both enter as thrust over resistance; a
+ * slower jet also makes the start slower, so times do.
  *
  * How well the class would have been foretold without a car, is told by leaving each one out: the factors without it are
  * one Gauss–Newton step away, and the model is run with them.
  *
- * Where distances alone can't tell friction from discharge, only friction is fitted, and it says so.
+ * Where the class's data can't tell friction from discharge, only friction is fitted, and it says so.
  */
 final readonly class Calibration
 {
@@ -27,8 +30,8 @@ final readonly class Calibration
 
     private const TOLERANCE = 1e-4;
 
-    /** Beyond this correlation of the two factors the distances can't tell them apart. Common practice, no source. */
-    private const INSEPARABLE = 0.98;
+    /** Where one of the two factors may be twice as large or half, the distances can't tell them apart. Common practice, no source. */
+    private const INSEPARABLE = 2.0;
 
     private const FRICTION_WITHIN = [0.1, 20.0];
 
@@ -39,7 +42,7 @@ final readonly class Calibration
      * @param Interval|null $frictionInterval at 95 %; null where it was not fitted
      * @param float $discharge factor on the exit speed; 1 where it was not fitted
      * @param Interval|null $dischargeInterval likewise
-     * @param bool $areInseparable whether the discharge was left alone since distances can't tell it from friction
+     * @param bool $areInseparable whether the discharge was left alone since the data can't tell it from friction
      * @param array<string, float> $before the model's distances without any factor (m), by the id of the car
      * @param array<string, float> $after with the factors
      * @param array<string, float> $leftOut with the factors that the other cars give
@@ -66,6 +69,7 @@ final readonly class Calibration
      */
     public static function of(array $observations): ?self
     {
+        $observations = array_values(array_filter($observations, static fn(Observation $each): bool => $each->distanceM > 0.0));
         $fitsFriction = count(array_filter($observations, static fn(Observation $each): bool => !$each->frictionIsMeasured)) >= 2;
         $fitsDischarge = count(array_filter($observations, static fn(Observation $each): bool => !$each->pressureIsMeasured)) >= 2;
         $n = count($observations);
@@ -75,7 +79,7 @@ final readonly class Calibration
         $inseparable = false;
         if ($fitsFriction && $fitsDischarge) {
             $both = $n >= 5 ? self::fit($observations, ['friction', 'discharge']) : null;
-            $inseparable = $both === null || $both['correlation'] > self::INSEPARABLE;
+            $inseparable = $both === null || max(array_map(static fn(Interval $interval): float => sqrt($interval->high / $interval->low), $both['intervals'])) > self::INSEPARABLE;
             $fit = $inseparable ? self::fit($observations, ['friction']) : $both;
         } else {
             $fit = self::fit($observations, [$fitsFriction ? 'friction' : 'discharge']);
@@ -89,7 +93,6 @@ final readonly class Calibration
             $after[$each->id] = self::run($each, $fit['at'])[0];
             $leftOut[$each->id] = self::run($each, self::without($fit, $index))[0];
         }
-        $miss = /** @param array<string, float> $distances */ static fn(array $distances): float => sqrt(array_sum(array_map(static fn(Observation $each): float => ($distances[$each->id] / $each->distanceM - 1.0) ** 2, $observations)) / $n);
 
         return new self(
             exp($fit['at']['friction'] ?? 0.0),
@@ -100,10 +103,21 @@ final readonly class Calibration
             $before,
             $after,
             $leftOut,
-            $miss($before),
-            $miss($after),
-            $miss($leftOut),
+            self::typicalMiss($observations, $before),
+            self::typicalMiss($observations, $after),
+            self::typicalMiss($observations, $leftOut),
         );
+    }
+
+    /**
+     * @param list<Observation> $observations
+     * @param array<string, float> $distances
+     */
+    private static function typicalMiss(array $observations, array $distances): float
+    {
+        $squares = array_map(static fn(Observation $each): float => ($distances[$each->id] / $each->distanceM - 1.0) ** 2, $observations);
+
+        return sqrt(array_sum($squares) / count($squares));
     }
 
     /** The settings of a car with the class's factors on what is only estimated. */
@@ -124,9 +138,9 @@ final readonly class Calibration
 
     /**
      * @param list<Observation> $observations
-     * @param list<string> $names of the factors
+     * @param non-empty-list<string> $names of the factors
      *
-     * @return array{at: array<string, float>, intervals: array<string, Interval>, correlation: float, rows: array<int, list<list<float>>>, misses: array<int, list<float>>}|null
+     * @return array{at: array<string, float>, intervals: non-empty-array<string, Interval>, rows: array<int, list<list<float>>>, misses: array<int, list<float>>}|null
      */
     private static function fit(array $observations, array $names): ?array
     {
@@ -178,7 +192,6 @@ final readonly class Calibration
         return [
             'at' => $at,
             'intervals' => $intervals,
-            'correlation' => count($names) < 2 ? 0.0 : abs($model->covariance[0][1]) / max($model->errors[0] * $model->errors[1], 1e-300),
             'rows' => $rows,
             'misses' => $misses,
         ];
@@ -202,7 +215,7 @@ final readonly class Calibration
     }
 
     /**
-     * Relative misses of each car: of its distance, and of its limp mark where it has one.
+     * Relative misses of each car: of its distance, and of its limp mark and its time where it has them.
      *
      * @param list<Observation> $observations
      * @param array<string, float> $at logarithms of the factors
@@ -212,9 +225,16 @@ final readonly class Calibration
     private static function misses(array $observations, array $at): array
     {
         return array_map(static function (Observation $each) use ($at): array {
-            [$distance, $limp] = self::run($each, $at);
+            [$distance, $limp, $time] = self::run($each, $at);
+            $misses = [$distance / $each->distanceM - 1.0];
+            if (($each->limpM ?? 0.0) > 0.0) {
+                $misses[] = $limp / $each->limpM - 1.0;
+            }
+            if (self::isTimed($each)) {
+                $misses[] = $time / $each->timeS - 1.0;
+            }
 
-            return $each->limpM === null ? [$distance / $each->distanceM - 1.0] : [$distance / $each->distanceM - 1.0, $limp / $each->limpM - 1.0];
+            return $misses;
         }, $observations);
     }
 
@@ -292,6 +312,11 @@ final readonly class Calibration
         return $at;
     }
 
+    private static function isTimed(Observation $each): bool
+    {
+        return ($each->timeS ?? 0.0) > 0.0 && ($each->timedLengthM ?? 0.0) > 0.0;
+    }
+
     /** @param array<int, list<float>> $misses */
     private static function squares(array $misses): float
     {
@@ -301,15 +326,17 @@ final readonly class Calibration
     /**
      * @param array<string, float> $at
      *
-     * @return array{float, float} where it stops, and where its balloon goes limp (m)
+     * @return array{float, float, float} where it stops, and where its balloon goes limp (m); the time over the timed length (s)
      */
     private static function run(Observation $each, array $at): array
     {
         $run = Simulator::run($each->settings->design(
             $each->frictionIsMeasured ? 1.0 : exp($at['friction'] ?? 0.0),
             $each->pressureIsMeasured ? 1.0 : exp(2.0 * ($at['discharge'] ?? 0.0)),
-        ), self::TOLERANCE);
+        ), self::TOLERANCE, self::isTimed($each));
+        // A car that stops short of it would have taken longer still.
+        $time = self::isTimed($each) ? $run->timeAt((float) $each->timedLengthM) ?? 2.0 * (float) $each->timeS : 0.0;
 
-        return [$run->distanceM, $run->balloonEmpty->distanceM ?? $run->distanceM];
+        return [$run->distanceM, $run->balloonEmpty->distanceM ?? $run->distanceM, $time];
     }
 }

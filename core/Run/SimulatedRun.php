@@ -29,4 +29,28 @@ final readonly class SimulatedRun
         public EnergyLedger $energy,
         public array $trajectory,
     ) {}
+
+    /**
+     * When it passed a place (s), the acceleration between two moments taken as steady.
+     *
+     * @return float|null null where it never came so far, or the trajectory was not asked for
+     */
+    public function timeAt(float $placeM): ?float
+    {
+        $before = null;
+        foreach ($this->trajectory as $moment) {
+            if ($moment->distanceM >= $placeM && $before !== null) {
+                $gap = $placeM - $before->distanceM;
+                $duration = $moment->timeS - $before->timeS;
+                $acceleration = $duration > 0.0 ? ($moment->speedMS - $before->speedMS) / $duration : 0.0;
+                $root = sqrt(max(0.0, $before->speedMS ** 2 + 2.0 * $acceleration * $gap));
+                $needed = $before->speedMS + $root;
+
+                return $before->timeS + ($needed > 0.0 ? 2.0 * $gap / $needed : $duration);
+            }
+            $before = $moment;
+        }
+
+        return null;
+    }
 }

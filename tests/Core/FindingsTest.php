@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\ChanceOfFirst;
+use Skivo\Core\Challenge\Entrant;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standings;
+use Skivo\Core\Relation\ComparedCar;
+use Skivo\Core\Relation\Confounding;
+use Skivo\Core\Relation\Difference;
+use Skivo\Core\Relation\Effect;
+use Skivo\Core\Relation\Factor;
+use Skivo\Core\Relation\NextTest;
+use Skivo\Core\Relation\Ruling;
+use Skivo\Core\Relation\School;
+use Skivo\Core\Relation\SeveralFactors;
+use Skivo\Core\Run\Calibration;
+use Skivo\Core\Run\Observation;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Run\Simulator;
+use Skivo\Core\Trials\Grubbs;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\Tries;
+use Skivo\Core\Trials\Verdict;
+use Tests\GeneratedClass;
+
+/** What a class's cars say of its choices. */
+final class FindingsTest extends TestCase
+{
+    public function testCarsDifferOnlyInWhatNobodyWouldCallTheSame(): void
+    {
+        $one = GeneratedClass::choices(6.0, 60.0);
+        self::assertSame([], Difference::between($one, GeneratedClass::choices(6.2, 62.0)), 'hand-made parts');
+        self::assertSame([Factor::NozzleBore], Difference::between($one, GeneratedClass::choices(8.0, 62.0)));
+        self::assertSame([Factor::NozzleBore, Factor::Mass], Difference::between($one, GeneratedClass::choices(8.0, 70.0)));
+        self::assertSame([Factor::WheelKind], Difference::between($one, GeneratedClass::choices(6.0, 60.0, 'jar lids')));
+        self::assertSame([], Difference::between($one, GeneratedClass::choices(6.0, 60.0, 'Bottle caps')));
+    }
+
+    public function testFairPairsArePooledWithEachCarInOneOfThem(): void
+    {
+        $class = new GeneratedClass(3, fromTryToTry: 0.05);
+        $cars = [
+            $class->car('a', 6.0, 50.0, 2.0), $class->car('b', 8.0, 50.0, 2.4),
+            $class->car('c', 6.0, 70.0, 1.5), $class->car('d', 8.0, 70.0, 1.9), $class->car('e', 10.0, 70.0, 2.4),
+            // One car that was rebuilt, and one that differs in two things from all others.
+            $class->car('f1', 6.0, 90.0, 1.0, group: 'f'), $class->car('f2', 8.0, 90.0, 1.4, group: 'f', version: 2),
+            $class->car('g', 12.0, 120.0, 3.0),
+        ];
+        $effects = Effect::all($cars);
+        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::NozzleBore))[0];
+        self::assertSame(['f1-f2', 'c-e', 'a-b'], array_map(static fn($pair): string => "{$pair->less->id}-{$pair->more->id}", $bore->pairs), 'rebuilt first, then the farthest apart');
+        self::assertSame(3, $bore->ahead);
+        self::assertEqualsWithDelta((0.4 + 0.9 + 0.4) / 3, $bore->mean, 0.1);
+        self::assertTrue($bore->isPooled());
+        // By hand: the mean of three differences, t for two degrees of freedom is 4.303.
+        $differences = array_map(static fn($pair): float => $pair->difference(), $bore->pairs);
+        $sample = new Sample($differences);
+        self::assertEqualsWithDelta($sample->mean() - 4.302653 * (float) $sample->standardError(), (float) $bore->interval?->low, 1e-4);
+        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::Mass))[0];
+        self::assertSame(0, $mass->ahead, 'the heavier one stayed behind in all pairs');
+        self::assertLessThan(0.0, $mass->mean);
+    }
+
+    public function testOnePairSpeaksOfItsTwoCarsAlone(): void
+    {
+        $class = new GeneratedClass(4, fromTryToTry: 0.05);
+        $effect = Effect::all([$class->car('a', 6.0, 60.0, 2.0), $class->car('b', 8.0, 60.0, 3.0)])[0];
+        self::assertFalse($effect->isPooled());
+        self::assertSame(Verdict::ClearlyApart, $effect->verdict);
+        self::assertFalse($effect->isClear(), 'two cars make no finding');
+        $single = Effect::all([$class->car('a', 6.0, 60.0, 2.0, 1), $class->car('b', 8.0, 60.0, 3.0, 1)])[0];
+        self::assertNull($single->interval);
+        self::assertSame(Verdict::NoSpreadYet, $single->verdict);
+        self::assertSame([], Effect::all([]));
+    }
+
+    public function testAClassWhereBoreMattersAndMassDoesNotSaysSo(): void
+    {
+        // Wide nozzles go a metre farther whatever the mass: no friction that grows with it, by decree.
+        $class = new GeneratedClass(11, fromCarToCar: 0.08, fromTryToTry: 0.05);
+        $cars = [];
+        foreach ([50.0, 60.0, 72.0, 88.0] as $index => $mass) {
+            $cars[] = $class->car("n{$index}", 6.0, $mass, 2.0);
+            $cars[] = $class->car("w{$index}", 9.0, $mass, 3.0);
+        }
+        $effects = Effect::all($cars);
+        self::assertSame([], Confounding::among($cars));
+        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::NozzleBore))[0];
+        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::Mass))[0];
+        self::assertTrue($bore->isClear());
+        self::assertTrue($bore->interval?->contains(1.0));
+        self::assertFalse($mass->isClear());
+
+        $several = SeveralFactors::of($cars);
+        self::assertTrue($several->isSeparable());
+        self::assertSame([Factor::NozzleBore, Factor::Mass], $several->factors);
+        self::assertTrue($several->intervals[0]->contains(1.0 / 0.003));
+        self::assertTrue($several->intervals[1]->contains(0.0));
+
+        $rulings = Ruling::all($cars, $effects, [], $several, Settings::of([]));
+        $of = static fn(School $school): Ruling => array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
+        self::assertTrue($of(School::WiderNozzle)->isSupported);
+        self::assertFalse($of(School::WiderNozzle)->byRegression);
+        self::assertNull($of(School::LighterCar)->isSupported);
+        self::assertFalse($of(School::MoreAir)->varies);
+        self::assertSame(1, $of(School::LargerWheels)->modelSays, 'larger wheels on the same axle lower f');
+        self::assertNull($of(School::Joint)->modelSays);
+    }
+
+    public function testConfoundedChoicesAreNamedAndTheNextTestTakesThemApart(): void
+    {
+        // Every wide nozzle sits on a light car.
+        $class = new GeneratedClass(12);
+        $cars = [];
+        foreach ([[5.0, 92.0], [6.0, 80.0], [7.0, 70.0], [8.0, 60.0], [9.0, 50.0]] as $index => [$bore, $mass]) {
+            $cars[] = $class->car("c{$index}", $bore, $mass, 1.0 + $index / 2);
+        }
+        $confounded = Confounding::among($cars);
+        self::assertCount(1, $confounded);
+        self::assertSame([Factor::NozzleBore, Factor::Mass], [$confounded[0]->one, $confounded[0]->other]);
+        self::assertGreaterThan(0.98, $confounded[0]->share);
+        $several = SeveralFactors::of([...$cars, $class->car('c5', 10.0, 41.0, 4.0)]);
+        self::assertFalse($several->isSeparable());
+        self::assertSame([Factor::NozzleBore, Factor::Mass], $several->confounded);
+        self::assertSame([], Effect::all($cars));
+        $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, null), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
+        self::assertNull($ruling->isSupported);
+        self::assertSame(Factor::Mass, $ruling->confoundedWith);
+
+        $next = NextTest::propose($cars, [], $confounded);
+        self::assertNotNull($next);
+        self::assertSame([Factor::NozzleBore, Factor::Mass], [$next->factor, $next->confoundedWith]);
+        // One of the ends of the line crosses over to the other end's bore: that breaks it most.
+        self::assertContains($next->car->id, ['c0', 'c4']);
+        self::assertSame($next->car->id === 'c0' ? 0.009 : 0.005, $next->to);
+        self::assertNull(NextTest::propose([$cars[0], $cars[0], $cars[0], $cars[0]], [], []));
+    }
+
+    public function testKindsThatGoAlongAreFoundToo(): void
+    {
+        $class = new GeneratedClass(13);
+        $car = static fn(string $id, float $bore, string $wheels): ComparedCar => new ComparedCar($id, $id, 1, GeneratedClass::choices($bore, 60.0, $wheels), $class->tries(2.0));
+        $cars = [$car('a', 6.0, 'caps'), $car('b', 6.0, 'caps'), $car('c', 9.0, 'lids'), $car('d', 9.0, 'lids'), $car('e', 9.0, 'lids')];
+        self::assertEqualsWithDelta(1.0, (float) Confounding::shareOf($cars, Factor::NozzleBore, Factor::WheelKind), 1e-12);
+        self::assertSame([Factor::NozzleBore, Factor::WheelKind], [Confounding::among($cars)[0]->one, Confounding::among($cars)[0]->other]);
+        $next = NextTest::propose($cars, [], Confounding::among($cars));
+        self::assertSame(Factor::NozzleBore, $next?->factor);
+        self::assertNull(Confounding::shareOf(array_slice($cars, 0, 3), Factor::NozzleBore, Factor::WheelKind), 'too few cars');
+        self::assertNull(Confounding::shareOf($cars, Factor::NozzleBore, Factor::Mass), 'mass does not vary');
+    }
+
+    public function testTheChanceOfBeingFirstIsThatOfAllEqualDraws(): void
+    {
+        // Two groups of two tries: of 4 × 4 draws of the best, counted by hand: A has 3 in three of four, B 2 in three.
+        // A first: A=3 (3/4). A=1 (1/4) and B=0 (1/4): 1/16. Together 13/16.
+        $chances = ChanceOfFirst::of($this->standings(['A' => [1.0, 3.0], 'B' => [0.0, 2.0]])->places, new Award(Goal::Farthest), Scoring::Best);
+        self::assertEqualsWithDelta(13 / 16, $chances['A'], 0.012);
+        self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-9);
+        $same = ChanceOfFirst::of($this->standings(['A' => [1.0, 3.0], 'B' => [0.0, 2.0]])->places, new Award(Goal::Farthest), Scoring::Best);
+        self::assertSame($chances, $same, 'the same seed, the same draws');
+        self::assertSame(['A' => 1.0, 'B' => 0.0], ChanceOfFirst::of($this->standings(['A' => [5.0, 6.0], 'B' => [1.0, 2.0]])->places, new Award(Goal::Farthest), Scoring::Median));
+        $tied = ChanceOfFirst::of($this->standings(['A' => [2.0], 'B' => [2.0]])->places, new Award(Goal::Farthest), Scoring::Mean);
+        self::assertEqualsWithDelta(0.5, $tied['A'], 1e-9);
+        self::assertSame([], ChanceOfFirst::of([], new Award(Goal::Farthest), Scoring::Mean));
+    }
+
+    public function testAClassThatDiffersByChanceAloneHasNobodyClearlyBehind(): void
+    {
+        $tight = ['A' => [2.00, 2.01, 2.02], 'B' => [1.90, 1.91, 1.92], 'C' => [1.2, 2.0, 2.8], 'D' => [1.1, 2.0, 2.9], 'E' => [1.0, 1.9, 2.9]];
+        $standings = $this->standings($tight);
+        self::assertFalse($standings->classDiffers);
+        self::assertSame([], array_filter($standings->places, static fn($place): bool => $place->againstLeader?->verdict === Verdict::ClearlyApart));
+        self::assertTrue($this->standings(['A' => [2.0, 2.1, 2.2], 'B' => [1.0, 1.1, 1.2]])->classDiffers);
+        self::assertNull($this->standings(['A' => [2.0], 'B' => [1.0]])->classDiffers);
+    }
+
+    public function testAnOutlierIsNamedByGrubbsAndSmallSamplesHaveNone(): void
+    {
+        // NIST/SEMATECH e-Handbook 1.3.5.17.1, eight masses (from memory): G = 2.4687 on the last one.
+        $grubbs = Grubbs::of(new Sample([199.31, 199.53, 200.19, 200.82, 201.92, 201.95, 202.18, 245.57]));
+        self::assertNotNull($grubbs);
+        self::assertEqualsWithDelta(2.4687, $grubbs->g, 1e-4);
+        self::assertSame(7, $grubbs->index);
+        self::assertTrue($grubbs->isOutlier());
+        self::assertNull(Grubbs::of(new Sample([1.0, 9.0])));
+        self::assertNull(Grubbs::of(new Sample([1.0, 1.0, 1.0])));
+        self::assertFalse(Grubbs::of(new Sample([1.0, 1.1, 1.3]))?->isOutlier());
+    }
+
+    public function testACalibrationFindsTheFactorsThatMadeTheClass(): void
+    {
+        $observations = [];
+        foreach ([[6, 50, 0.01], [7, 60, 0.02], [8, 55, 0.03], [9, 70, 0.02], [6, 80, 0.006], [8, 65, 0.035]] as $index => [$bore, $mass, $crr]) {
+            $settings = Settings::of([Setting::Bore->value => $bore / 1000, Setting::Mass->value => $mass / 1000, Setting::WheelLoss->value => $crr]);
+            $run = Simulator::run($settings->design(1.4, 0.9 ** 2), 1e-6, true);
+            $observations[] = new Observation("{$index}", $settings, $run->distanceM, $index % 2 === 0 ? $run->balloonEmpty?->distanceM : null, $run->timeAt(1.0), 1.0);
+        }
+        $calibration = Calibration::of($observations);
+        self::assertNotNull($calibration);
+        self::assertFalse($calibration->areInseparable);
+        self::assertEqualsWithDelta(1.4, $calibration->friction, 0.01);
+        self::assertEqualsWithDelta(0.9, $calibration->discharge, 0.005);
+        self::assertLessThan(0.005, $calibration->missAfter);
+        self::assertLessThan(0.01, $calibration->missLeftOut);
+        self::assertGreaterThan(0.2, $calibration->missBefore);
+        $applied = $calibration->applyTo($observations[0]);
+        self::assertEqualsWithDelta(1.4 * $observations[0]->settings->rollingCoefficient(), $applied->rollingCoefficient(), 0.001);
+        self::assertEqualsWithDelta($observations[0]->distanceM, Simulator::run($applied->design())->distanceM, 0.02);
+    }
+
+    public function testWhatTheBenchMeasuredNoFactorTouches(): void
+    {
+        $settings = Settings::of([Setting::MeasuredFriction->value => 0.06]);
+        $distance = Simulator::run($settings->design())->distanceM;
+        $measured = static fn(int $id): Observation => new Observation("m{$id}", $settings, $distance * (1 + 0.02 * $id), frictionIsMeasured: true, pressureIsMeasured: true);
+        self::assertNull(Calibration::of([$measured(0), $measured(1), $measured(-1)]), 'nothing is left to fit');
+        self::assertNull(Calibration::of([new Observation('a', $settings, 1.0), new Observation('b', $settings, 1.0)]), 'too few cars');
+        $free = static fn(int $id): Observation => new Observation("f{$id}", Settings::of([]), Simulator::run(Settings::of([])->design(2.0))->distanceM * (1 + 0.01 * $id));
+        $calibration = Calibration::of([$measured(0), $free(1), $free(-1)]);
+        self::assertNotNull($calibration);
+        self::assertTrue($calibration->areInseparable, 'two kinds of cars can’t tell friction from thrust');
+        self::assertEqualsWithDelta(2.0, $calibration->friction, 0.1);
+        self::assertSame(1.0, $calibration->discharge);
+        self::assertNull($calibration->dischargeInterval);
+        self::assertEqualsWithDelta($distance, $calibration->after['m0'], 1e-3);
+    }
+
+    public function testOddRecordsDoNotStopIt(): void
+    {
+        $class = new GeneratedClass(5);
+        $bare = new ComparedCar('x', 'x', 1, new \Skivo\Core\Build\Car(), $class->tries(1.0));
+        self::assertSame([], Effect::all([$bare, $bare, $bare]));
+        self::assertSame([], Confounding::among([$bare, $bare, $bare, $bare]));
+        self::assertFalse(SeveralFactors::of([$bare])->isSeparable());
+        self::assertSame(0.008, GeneratedClass::choices(8.0, 1.0)->number(Choice::NozzleBore));
+    }
+
+    /** @param array<string, list<float>> $groups */
+    private function standings(array $groups): Standings
+    {
+        $entrants = [];
+        foreach ($groups as $id => $distances) {
+            $entrants[] = new Entrant($id, new Tries(array_map(static fn(int $try, float $distance): Run => new Run("{$id}{$try}", $try + 1, $distance), array_keys($distances), $distances), count($distances)));
+        }
+
+        return Standings::of($entrants, new Award(Goal::Farthest), Scoring::Mean);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Relation\ComparedCar;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Run\Simulator;
+use Skivo\Core\Trials\Sample;
+
+/** Classes whose truth is known: the run model's distances, with scatter from car to car and from try to try. */
+final class GeneratedClass
+{
+    private Randomizer $chance;
+
+    /** @var array<string, float> */
+    private array $distances = [];
+
+    public function __construct(
+        int $seed,
+        /** From car to car of one design (m). */
+        private readonly float $fromCarToCar = 0.0,
+        /** From try to try of one car (m). */
+        private readonly float $fromTryToTry = 0.15,
+    ) {
+        $this->chance = new Randomizer(new Xoshiro256StarStar($seed));
+    }
+
+    /** A draw from the standard normal distribution (Box & Muller, Ann. Math. Stat. 29, 610, 1958). */
+    public function normal(): float
+    {
+        return sqrt(-2.0 * log($this->chance->getInt(1, 1_000_000_000) / 1_000_000_001)) * cos(2 * M_PI * $this->chance->getInt(1, 1_000_000_000) / 1_000_000_001);
+    }
+
+    /** How far the model says such a car goes (m). */
+    public function distance(float $boreMm, float $massG = 60.0, float $friction = 0.05): float
+    {
+        return $this->distances["{$boreMm} {$massG} {$friction}"] ??= Simulator::run(Settings::of([
+            Setting::Bore->value => $boreMm / 1000, Setting::Mass->value => $massG / 1000, Setting::MeasuredFriction->value => $friction,
+        ])->design())->distanceM;
+    }
+
+    /** The tries of one car whose own truth is so many metres. */
+    public function tries(float $truth, int $tries = 3): Sample
+    {
+        return new Sample(array_map(fn(): float => $truth + $this->fromTryToTry * $this->normal(), range(1, max(1, $tries))));
+    }
+
+    /** A car with what is recorded of it, and its tries. */
+    public function car(string $id, float $boreMm, float $massG, float $meanM, int $tries = 3, ?string $group = null, int $version = 1): ComparedCar
+    {
+        return new ComparedCar($id, $group ?? $id, $version, self::choices($boreMm, $massG), $this->tries($meanM + $this->fromCarToCar * $this->normal(), $tries));
+    }
+
+    public static function choices(float $boreMm, float $massG, string $wheels = 'bottle caps'): Car
+    {
+        return new Car([
+            Choice::NozzleBore->value => new Entry(Quantity::fromSi($boreMm / 1000, Choice::NozzleBore->dimension()), "{$boreMm} mm"),
+            Choice::Mass->value => new Entry(Quantity::fromSi($massG / 1000, Choice::Mass->dimension()), "{$massG} g"),
+        ], [], [Choice::WheelKind->value => $wheels]);
+    }
+}
