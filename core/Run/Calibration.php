@@ -24,11 +24,11 @@ use Skivo\Core\Trials\Interval;
  */
 final readonly class Calibration
 {
-    private const STEP = 0.02;
+    private const STEP = 0.01;
 
     private const ROUNDS = 25;
 
-    private const TOLERANCE = 1e-4;
+    private const TOLERANCE = 1e-5;
 
     /** Where one of the two factors may be twice as large or half, the distances can't tell them apart. Common practice, no source. */
     private const INSEPARABLE = 2.0;
@@ -250,12 +250,12 @@ final readonly class Calibration
     {
         $beside = [];
         foreach ($names as $name) {
-            $beside[] = self::misses($observations, [$name => $at[$name] + self::STEP] + $at);
+            $beside[] = [self::misses($observations, [$name => $at[$name] - self::STEP] + $at), self::misses($observations, [$name => $at[$name] + self::STEP] + $at)];
         }
         $rows = [];
         foreach ($misses as $index => $own) {
-            foreach ($own as $which => $miss) {
-                $rows[$index][$which] = array_map(static fn(array $moved): float => ($moved[$index][$which] - $miss) / self::STEP, $beside);
+            foreach (array_keys($own) as $which) {
+                $rows[$index][$which] = array_map(static fn(array $moved): float => ($moved[1][$index][$which] - $moved[0][$index][$which]) / (2 * self::STEP), $beside);
             }
         }
 

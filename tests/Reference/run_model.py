@@ -10,7 +10,7 @@ from scipy.optimize import brentq
 G = 9.80665
 
 
-def solve(design, method="DOP853", rtol=1e-12, atol=1e-15, fine=True):
+def solve(design, method="DOP853", rtol=1e-12, atol=1e-15, fine=True, place=None):
     air = {"temperature_c": 20, "pressure_pa": 101325, "relative_humidity": 0.5, **design.get("air", {})}
     b = {"count": 1, "modulus_pa": 300000, "hardening": 0.1, "drag_coefficient": 0.47, **design["balloon"]}
     n = {"parallel": 1, "entry_loss": 0.5, "extra_loss": 0, "angle_deg": 0, **design["nozzle"]}
@@ -84,6 +84,7 @@ def solve(design, method="DOP853", rtol=1e-12, atol=1e-15, fine=True):
     stood_still = lambda _, y: y[1] if _ > 1e-9 else 1.0
     went_empty.terminal = stood_still.terminal = True
     went_empty.direction = stood_still.direction = -1
+    passed = None
     for blowing in (True, False):
         if stopped:
             break
@@ -92,12 +93,14 @@ def solve(design, method="DOP853", rtol=1e-12, atol=1e-15, fine=True):
             continue
         events = [stood_still, went_empty] if blowing else [stood_still]
         run = solve_ivp(rhs(blowing), (time, time + 1e5), y, method=method, rtol=rtol, atol=atol, events=events, dense_output=True)
+        if place is not None and passed is None and run.y[0, -1] >= place:
+            passed = float(brentq(lambda at: run.sol(at)[0] - place, run.t[0], run.t[-1]))
         if fine:
             peak = max(peak, float(run.sol(np.linspace(run.t[0], run.t[-1], 4001))[1].max()))
         time, y, stopped = float(run.t[-1]), run.y[:, -1].copy(), len(run.t_events[0]) > 0
         if blowing and not stopped:
             y[2] = empty
             limp = {"time_s": time, "distance_m": float(y[0]), "speed_m_s": float(y[1])}
-    return {"moves": bool(moves), "distance_m": float(y[0]), "stop_time_s": time, "peak_speed_m_s": peak, "impulse_n_s": float(y[3]),
+    return {"moves": bool(moves), "distance_m": float(y[0]), "stop_time_s": time, "peak_speed_m_s": peak, "passed_s": passed, "impulse_n_s": float(y[3]),
             **out, "balloon_empty": limp,
             "energy_j": {"stored": float(y[7]), "thrust_work": float(y[4]), "rolling": float(y[5]), "drag": float(y[6])}}

@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Bench\Circumstances;
+use Skivo\Core\Bench\Estimate;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\ChanceOfFirst;
+use Skivo\Core\Challenge\Entrant;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standings;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Relation\AnalysisOfVariance;
+use Skivo\Core\Relation\ComparedCar;
+use Skivo\Core\Relation\Confounding;
+use Skivo\Core\Relation\Effect;
+use Skivo\Core\Relation\Factor;
+use Skivo\Core\Relation\SeveralFactors;
+use Skivo\Core\Run\Calibration;
+use Skivo\Core\Run\Observation;
+use Skivo\Core\Run\Setting;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Run\Simulator;
+use Skivo\Core\Trials\Grubbs;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\Tries;
+
+/** The statistics behind the findings against certified values and SciPy. */
+final class FindingsStatisticsTest extends TestCase
+{
+    use AgreesClosely;
+
+    /** NIST Statistical Reference Datasets, analysis of variance, SiRstv: resistivity of silicon on five instruments, certified values. */
+    public function testAnalysisOfVarianceOnCertifiedData(): void
+    {
+        $analysis = AnalysisOfVariance::of([
+            [196.3052, 196.1240, 196.1890, 196.2569, 196.3403],
+            [196.3042, 196.3825, 196.1669, 196.3257, 196.0422],
+            [196.1303, 196.2005, 196.2889, 196.0343, 196.1811],
+            [196.2795, 196.1748, 196.1494, 196.1485, 195.9885],
+            [196.2119, 196.1051, 196.1850, 196.0052, 196.2090],
+        ]);
+        self::assertNotNull($analysis);
+        self::assertSame([4, 20], [$analysis->degreesBetween, $analysis->degreesWithin]);
+        // Nine digits, as many as double precision leaves of values that agree in their first three.
+        self::assertRelative(1.18046237440255, $analysis->f, 1e-9, 'F');
+    }
+
+    public function testPooledEffectsAgainstSciPy(): void
+    {
+        $cases = [];
+        $effects = [];
+        mt_srand(11);
+        for ($case = 0; $case < 25; $case++) {
+            $cars = $differences = [];
+            for ($pair = 0; $pair < 2 + $case % 5; $pair++) {
+                $samples = [];
+                foreach ([6, 9] as $bore) {
+                    $values = array_map(static fn(): float => $bore / 3 + mt_rand(0, 1000) / 1500, [1, 2, 3]);
+                    $samples[] = new Sample($values);
+                    // Families of mass, so that only two cars are a pair.
+                    $cars[] = $this->car("{$pair}-{$bore}", $bore / 1000, 0.03 * 1.3 ** $pair, $values);
+                }
+                $differences[] = $samples[1]->mean() - $samples[0]->mean();
+            }
+            $cases[] = $differences;
+            $effects[] = array_values(array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === Factor::NozzleBore))[0];
+        }
+        $expected = SciPy::ask('out = [[float(np.mean(d)), *map(float, stats.t.interval(0.95, len(d) - 1, np.mean(d), stats.sem(d))), float(stats.ttest_1samp(d, 0).pvalue)] for d in data]', $cases);
+        foreach ($effects as $index => $effect) {
+            foreach ([$effect->mean, $effect->interval?->low, $effect->interval?->high, $effect->pValue] as $which => $value) {
+                self::assertRelative($expected[$index][$which], (float) $value, 1e-8, "case {$index}, value {$which}");
+            }
+        }
+    }
+
+    public function testSeveralFactorsAgainstNumPy(): void
+    {
+        mt_srand(5);
+        $cars = $rows = $y = [];
+        for ($i = 0; $i < 14; $i++) {
+            $bore = mt_rand(40, 110) / 10_000;
+            $mass = mt_rand(30, 110) / 1000;
+            $values = array_map(static fn(): float => 300 * $bore - 8 * $mass + mt_rand(0, 1000) / 2500, [1, 2, 3]);
+            $cars[] = $this->car("{$i}", $bore, $mass, $values);
+            $rows[] = [1.0, $bore, $mass];
+            $y[] = (new Sample($values))->mean();
+        }
+        $several = SeveralFactors::of($cars);
+        $expected = SciPy::ask(<<<'PY'
+            X, y = np.array(data['x']), np.array(data['y'])
+            b, ss, *_ = np.linalg.lstsq(X, y, rcond=None)
+            dof = len(y) - X.shape[1]
+            se = np.sqrt(np.diag(np.linalg.inv(X.T @ X)) * ss[0] / dof)
+            t = stats.t.ppf(0.975, dof)
+            out = [[b[j], b[j] - t * se[j], b[j] + t * se[j], 2 * stats.t.sf(abs(b[j] / se[j]), dof)] for j in (1, 2)]
+            PY, ['x' => $rows, 'y' => $y]);
+        self::assertTrue($several->isSeparable());
+        foreach ([0, 1] as $j) {
+            foreach ([$several->slopes[$j], $several->intervals[$j]->low, $several->intervals[$j]->high, $several->pValues[$j]] as $which => $value) {
+                self::assertRelative($expected[$j][$which], $value, 1e-7, "factor {$j}, value {$which}");
+            }
+        }
+    }
+
+    public function testHowCloselyChoicesGoAlongAgainstSciPy(): void
+    {
+        mt_srand(3);
+        $cases = [];
+        $shares = [];
+        for ($case = 0; $case < 20; $case++) {
+            $cars = $data = [];
+            for ($i = 0; $i < 12; $i++) {
+                $bore = mt_rand(4, 9) / 1000;
+                $mass = mt_rand(0, 3) === 0 ? 0.05 : 6 * $bore + mt_rand(1, 9) / 1000;
+                [$wheels, $mount] = [['caps', 'lids', 'discs'][($i + mt_rand(0, 1)) % 3], ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 3) === 0 ? 0 : $i % 2]];
+                $cars[] = $this->car("{$i}", $bore, $mass, [1.0], $wheels, $mount);
+                $data[] = [$bore, $mass, $wheels, $mount];
+            }
+            $cases[] = $data;
+            $shares[] = [Confounding::shareOf($cars, Factor::NozzleBore, Factor::Mass), Confounding::shareOf($cars, Factor::NozzleBore, Factor::WheelKind), Confounding::shareOf($cars, Factor::WheelKind, Factor::WheelMount)];
+        }
+        $expected = SciPy::ask(<<<'PY'
+            from scipy.stats.contingency import association, crosstab
+            out = []
+            for rows in data:
+                b, m, w, a = (np.array(c) for c in zip(*rows))
+                b, m = b.astype(float), m.astype(float)
+                total = np.sum((b - b.mean()) ** 2)
+                eta = sum(np.sum(w == k) * (b[w == k].mean() - b.mean()) ** 2 for k in set(w)) / total
+                out.append([stats.pearsonr(b, m)[0] ** 2, float(eta), float(association(crosstab(w, a)[1], method='cramer', correction=False)) ** 2])
+            PY, $cases);
+        foreach ($shares as $index => $three) {
+            foreach ($three as $which => $share) {
+                self::assertRelative($expected[$index][$which], (float) $share, 1e-9, "case {$index}, value {$which}");
+            }
+        }
+    }
+
+    public function testGrubbsCriticalValuesAgainstSciPysT(): void
+    {
+        $expected = SciPy::ask('out = [float((n - 1) / np.sqrt(n) * np.sqrt(t ** 2 / (n - 2 + t ** 2))) for n in data for t in [stats.t.ppf(1 - 0.025 / n, n - 2)]]', range(3, 40));
+        foreach (range(3, 40) as $index => $n) {
+            self::assertRelative($expected[$index], Grubbs::of(new Sample(array_map(floatval(...), range(1, $n))))->critical ?? 0.0, 1e-8, "n = {$n}");
+        }
+    }
+
+    public function testTheChanceOfBeingFirstAgainstAllDraws(): void
+    {
+        $groups = [[3.1, 2.7, 3.4], [3.3, 2.9, 3.0], [2.5, 3.6, 2.9]];
+        $expected = SciPy::ask(<<<'PY'
+            from itertools import product
+            means = [[sum(d) / 3 for d in product(g, repeat=3)] for g in data]
+            out = [0, 0, 0]
+            for draw in product(*means):
+                best = [i for i in range(3) if draw[i] > max(draw) - 1e-12]
+                for i in best: out[i] += 1 / len(best) / 27 ** 3
+            PY, $groups);
+        $entrants = [];
+        foreach ($groups as $id => $distances) {
+            $entrants[] = new Entrant("g{$id}", new Tries(array_map(static fn(int $try, float $distance): Run => new Run("{$id}{$try}", $try + 1, $distance), [0, 1, 2], $distances), 3));
+        }
+        $award = new Award(Goal::Farthest);
+        $chances = ChanceOfFirst::of(Standings::of($entrants, $award, Scoring::Mean)->places, $award, Scoring::Mean);
+        foreach ($expected as $id => $chance) {
+            // Three standard errors of a share of 10,000 draws.
+            self::assertEqualsWithDelta($chance, $chances["g{$id}"], 3 * sqrt($chance * (1 - $chance) / ChanceOfFirst::DRAWS), "group {$id}");
+        }
+    }
+
+    public function testUncertaintiesOfTheBenchAgainstAMonteCarlo(): void
+    {
+        // GUM supplement 1 (JCGM 101:2008): draw the inputs and look at the result; here 400,000 draws of a coast-down.
+        $car = new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.004), static fn(float $diameter): float => 2000.0);
+        $coast = BenchTest::CoastDown->result([[0.5, 0.6, 0.8]], $car);
+        $stretch = BenchTest::FirstStretch->result([[0.6, 1.1]], $car);
+        [$coasted, $stretched] = SciPy::ask(<<<'PY'
+            rng = np.random.default_rng(1); n = 400000
+            within = lambda at, a: at + rng.uniform(-a, a, n)
+            s, t, d = within(0.5, 0.005), within(0.6, 0.1), within(0.8, 0.01)
+            f = 2 * (np.sqrt(d + s) - np.sqrt(d)) ** 2 / t ** 2 / 9.80665 * 1.05
+            s, t, m, mu = within(0.6, 0.005), within(1.1, 0.1), rng.normal(0.06, 0.0005, n), rng.normal(0.04, 0.004, n)
+            out = [float(np.std(f)), float(np.std(m * (1.1 * 2 * s / t ** 2 + mu * 9.80665)))]
+            PY, null);
+        // First order leaves out what bends over ±0.1 s: a few percent.
+        self::assertRelative($coasted, $coast->standardUncertainty, 0.06, 'coast-down');
+        self::assertRelative($stretched, $stretch->standardUncertainty, 0.03, 'first stretch');
+    }
+
+    public function testACalibrationAgainstSciPysLeastSquares(): void
+    {
+        $observations = $designs = [];
+        // A class as the model would have it with factors of 1.6 and 0.92, and misses of a few percent.
+        foreach ([[6.0, 50, 1.03, 0.97], [7.0, 60, 0.96, 1.02], [8.0, 55, 1.05, 1.01], [9.0, 66, 0.98, 0.99], [7.0, 75, 1.01, 1.03], [8.0, 80, 0.95, 0.98]] as $index => [$bore, $mass, $far, $long]) {
+            $settings = Settings::of([Setting::Bore->value => $bore / 1000, Setting::Mass->value => $mass / 1000, Setting::Breakaway->value => 1.0]);
+            $run = Simulator::run($settings->design(1.6, 0.92 ** 2), withTrajectory: true);
+            [$distance, $time] = [$far * $run->distanceM, $long * $run->timeAt(1.0)];
+            $observations[] = new Observation("{$index}", $settings, $distance, null, $time, 1.0);
+            $designs[] = [
+                'air' => ['temperature_c' => 20], 'f' => $settings->rollingCoefficient(), 'distance' => $distance, 'time' => $time,
+                'balloon' => ['relaxed_diameter_m' => 0.06, 'film_thickness_m' => 0.00025, 'inflated_diameter_m' => 0.2],
+                'nozzle' => ['segments' => [['bore_m' => $bore / 1000, 'length_m' => 0.15]]],
+                'car' => ['mass_kg' => $mass / 1000, 'wheel_equivalent_mass_kg' => $settings->design()->vehicle->wheelEquivalentMassKg, 'body_drag_area_m2' => $settings->design()->vehicle->bodyDragAreaM2],
+            ];
+        }
+        $calibration = Calibration::of($observations);
+        [$friction, $discharge] = SciPy::ask('import sys as _s; _s.path.insert(0, ' . json_encode(__DIR__, JSON_UNESCAPED_SLASHES) . ")\n" . <<<'PY'
+            import copy, run_model
+            from scipy.optimize import least_squares
+            def misses(p):
+                out = []
+                for each in data:
+                    d = copy.deepcopy(each)
+                    d['car']['rolling_coefficient'] = d['f'] * np.exp(p[0])
+                    d['balloon']['modulus_pa'] = 300000 * np.exp(2 * p[1])
+                    r = run_model.solve(d, 'RK45', 1e-7, 1e-10, False, 1.0)
+                    out += [r['distance_m'] / d['distance'] - 1, r['passed_s'] / d['time'] - 1]
+                return out
+            fit = least_squares(misses, [0.0, 0.0], diff_step=1e-3, x_scale=0.1, xtol=1e-6)
+            out = [float(v) for v in np.exp(fit.x)]
+            PY, $designs);
+        self::assertNotNull($calibration);
+        self::assertRelative($friction, $calibration->friction, 2e-3, 'friction');
+        self::assertRelative($discharge, $calibration->discharge, 2e-3, 'discharge');
+    }
+
+    /** @param non-empty-list<float> $values */
+    private function car(string $id, float $boreM, float $massKg, array $values, string $wheels = 'caps', string $mount = 'fixed to the axle'): ComparedCar
+    {
+        $entry = static fn(Choice $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), "{$si}");
+
+        return new ComparedCar($id, $id, 1, new Car(
+            [Choice::NozzleBore->value => $entry(Choice::NozzleBore, $boreM), Choice::Mass->value => $entry(Choice::Mass, $massKg)],
+            [],
+            [Choice::WheelKind->value => $wheels, Choice::WheelMount->value => $mount],
+        ), new Sample($values));
+    }
+}
