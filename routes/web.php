@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CarController;
@@ -137,6 +138,13 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::put('check/tolerances', 'updateTolerances')->name('tolerances.update');
             Route::get('groups/{group}/check', 'edit')->name('edit');
             Route::put('groups/{group}/check', 'update')->name('update');
+        });
+
+        Route::controller(BenchController::class)->name('bench.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+            Route::get('bench', 'index')->name('index');
+            Route::put('bench/pump', 'pump')->name('pump');
+            Route::get('groups/{group}/bench', 'edit')->name('edit');
+            Route::put('groups/{group}/bench/{test}', 'update')->name('update');
         });
 
         Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);

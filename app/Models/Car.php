@@ -28,6 +28,9 @@ use Skivo\Core\Trials\Tries;
  * @property-read Collection<int, CheckReading> $checkReadings
  * @property-read Collection<int, Allowance> $allowances
  * @property-read Collection<int, CarChange> $changes
+ * @property-read Collection<int, BenchReading> $benchReadings
+ * @property-read Collection<int, Prediction> $predictions
+ * @property-read bool $bench_readings_exists where it was asked for
  */
 final class Car extends Model
 {
@@ -68,6 +71,18 @@ final class Car extends Model
     public function changes(): HasMany
     {
         return $this->hasMany(CarChange::class)->orderBy('id');
+    }
+
+    /** @return HasMany<BenchReading, $this> */
+    public function benchReadings(): HasMany
+    {
+        return $this->hasMany(BenchReading::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Prediction, $this> */
+    public function predictions(): HasMany
+    {
+        return $this->hasMany(Prediction::class)->orderBy('try');
     }
 
     /** What was checked on this version, judged by the limits of the challenge. */

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Balloon\PumpCurve;
 use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Build\Step;
 use Skivo\Core\Challenge\Award;
@@ -126,6 +127,18 @@ final class Challenge extends Model
     public function readings(): HasMany
     {
         return $this->hasMany(Reading::class)->orderBy('measured_at');
+    }
+
+    /** @return HasMany<PumpReading, $this> */
+    public function pumpReadings(): HasMany
+    {
+        return $this->hasMany(PumpReading::class)->orderBy('strokes')->orderBy('id');
+    }
+
+    /** The class's pump as it was measured; null where it was not, or says nothing. */
+    public function pumpCurve(): ?PumpCurve
+    {
+        return PumpCurve::fit($this->pumpReadings()->get()->map(static fn(PumpReading $reading): array => [$reading->strokes, $reading->diameterM()])->values()->all());
     }
 
     /** A distance that the class is used to (m): the middle one of all that are not void; null before there are five. */

@@ -36,7 +36,7 @@ final readonly class ClassRecord
 
     private function __construct(public Challenge $challenge)
     {
-        $this->groups = $challenge->groups()->with(['cars.runs', 'cars.checkReadings'])->get()->toBase();
+        $this->groups = $challenge->groups()->with(['cars' => static fn($cars) => $cars->withExists('benchReadings'), 'cars.runs', 'cars.checkReadings'])->get()->toBase();
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
         $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge)])->all();
         $tolerances = $challenge->checkTolerances();
@@ -149,6 +149,12 @@ final readonly class ClassRecord
     public function carsRecorded(): int
     {
         return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->choices->isEmpty() === false)->count();
+    }
+
+    /** How many groups have measured a force of their newest car. */
+    public function carsMeasured(): int
+    {
+        return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->bench_readings_exists === true)->count();
     }
 
     /**

@@ -16,6 +16,7 @@ use Illuminate\Support\Str;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Balloon\SizeMeasure;
+use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Build\Car as Choices;
 use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Build\Caution;
@@ -95,6 +96,18 @@ final class DemoSeeder extends Seeder
         'Keel' => ['0.6', '0.2', '1', null, null, true, true],
     ];
 
+    /** What the bench measured: on which cars a ramp and three roll-outs, a push on the scale, a spin. */
+    private const BENCH = [
+        'Bowline' => [BenchTest::Ramp, BenchTest::StaticThrust, BenchTest::Spin], 'Halyard' => [BenchTest::Ramp], 'Cleat' => [BenchTest::Ramp],
+        'Reef 2' => [BenchTest::Ramp, BenchTest::StaticThrust], 'Keel' => [BenchTest::Ramp, BenchTest::StaticThrust],
+    ];
+
+    /** The class's pump: strokes, and the circumference that they made (cm). */
+    private const PUMP = [[5, '44.5'], [10, '55.8'], [15, '63.4'], [20, '69.9']];
+
+    /** What groups expected before their tries, in cm. */
+    private const EXPECTED = ['Bowline' => [300, 340, 345], 'Halyard' => [500, 430, 425], 'Cleat' => [200, 250, 260], 'Reef' => [250, 180, 175], 'Keel' => [400, 150], 'Thimble' => [350, 400, 380]];
+
     /** From try to try a car's distance scatters by about so much of it. */
     private const SCATTER = 0.05;
 
@@ -116,6 +129,9 @@ final class DemoSeeder extends Seeder
     ];
 
     private Randomizer $chance;
+
+    /** What is measured beside the runs has a chance of its own, so that the runs stay as they are. */
+    private Randomizer $beside;
 
     public function run(ChangeRun $change): void
     {
@@ -158,9 +174,17 @@ final class DemoSeeder extends Seeder
         }
         $time = CarbonImmutable::parse('2026-05-08 09:30:00 UTC');
         $this->chance = new Randomizer(new Xoshiro256StarStar(2026));
+        $this->beside = new Randomizer(new Xoshiro256StarStar(58));
+        foreach (self::BENCH as $name => $tests) {
+            $this->measure($cars[$name], $name, $educator, $tests);
+        }
+        foreach (self::PUMP as [$strokes, $around]) {
+            $challenge->pumpReadings()->create(['strokes' => $strokes, 'size' => $this->entry($around, Unit::Centimetre), 'measured_as' => SizeMeasure::Circumference]);
+        }
         foreach (self::RUNS as [$name, $void, $note]) {
-            [$distance, $seconds, $drift] = $void === null ? $this->ran($cars[$name], $name) : [null, null, null];
-            $this->log($cars[$name], $time, $distance, $seconds, $drift, $void, $note);
+            [$distance, $seconds, $drift, $limp] = $void === null ? $this->ran($cars[$name], $name) : [null, null, null, null];
+            $this->expect($cars[$name], $name, $time);
+            $this->log($cars[$name], $time, $distance, $seconds, $drift, $void, $note, $limp);
             $time = $time->addSeconds(95);
         }
         // A slip of the pen, mended.
@@ -220,10 +244,38 @@ final class DemoSeeder extends Seeder
         return $car;
     }
 
+    /** @param list<BenchTest> $tests */
+    private function measure(Car $car, string $name, User $educator, array $tests): void
+    {
+        $thrust = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->design()->firstThrustN();
+        foreach ($tests as $test) {
+            foreach ([1, 2, 3] as $repeat) {
+                $around = fn(float $share): float => 1.0 + $share * $this->normal($this->beside);
+                $reading = $car->benchReadings()->make(['test' => $test, 'user_id' => $educator->id]);
+                $reading->put(match ($test) {
+                    BenchTest::Ramp => [$this->entry('12 cm', Unit::Centimetre), $this->entry(number_format(12 / self::FRICTION[$name] * $around(0.05), 0, '.', '') . ' cm', Unit::Centimetre)],
+                    BenchTest::StaticThrust => [$this->entry(number_format(1000 * $thrust / 9.80665 * $around(0.06), 1, '.', '') . ' g', Unit::Gram)],
+                    default => [$this->entry(number_format(4.5 * $around(0.1), 1) . ' s', Unit::Second)],
+                });
+                $reading->save();
+            }
+        }
+    }
+
+    /** What a group said before its next try. */
+    private function expect(Car $car, string $name, CarbonImmutable $run): void
+    {
+        $try = $car->runs()->whereNull('void_reason')->count() + 1;
+        $expected = self::EXPECTED[$name][$try - 1] ?? null;
+        if ($expected !== null && $car->predictions()->where('try', $try)->doesntExist()) {
+            $car->predictions()->create(['try' => $try, 'distance' => $this->entry("{$expected} cm", Unit::Centimetre), 'made_at' => $run->subMinute()]);
+        }
+    }
+
     /**
      * What the tape and the stopwatch showed: the run model's word on the car as it really was, and scatter.
      *
-     * @return array{string, string, float} cm, s over the first metre, and cm to the left of the line
+     * @return array{string, string, float, string|null} cm, s over the first metre, cm to the left of the line, and on some cars cm to where the balloon went limp
      */
     private function ran(Car $car, string $name): array
     {
@@ -243,6 +295,8 @@ final class DemoSeeder extends Seeder
             number_format(100 * $distance, 0, '.', ''),
             number_format($seconds * (1.0 + 0.03 * $this->normal()), 2),
             round(100 * $drift),
+            $run->balloonEmpty === null || !in_array($name, ['Bowline', 'Cleat', 'Sheepshank', 'Keel'], true) ? null
+                : number_format(100 * $run->balloonEmpty->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->normal($this->beside)), 0, '.', ''),
         ];
     }
 
@@ -271,14 +325,14 @@ final class DemoSeeder extends Seeder
     }
 
     /** A draw from the standard normal distribution (Box & Muller, Ann. Math. Stat. 29, 610, 1958). */
-    private function normal(): float
+    private function normal(?Randomizer $chance = null): float
     {
-        $uniform = fn(): float => $this->chance->getInt(1, 1_000_000) / 1_000_001;
+        $uniform = fn(): float => ($chance ?? $this->chance)->getInt(1, 1_000_000) / 1_000_001;
 
         return sqrt(-2.0 * log($uniform())) * cos(2 * M_PI * $uniform());
     }
 
-    private function log(Car $car, CarbonImmutable $time, ?string $distance, ?string $seconds, ?float $drift, ?VoidReason $void, ?string $note): Run
+    private function log(Car $car, CarbonImmutable $time, ?string $distance, ?string $seconds, ?float $drift, ?VoidReason $void, ?string $note, ?string $limp = null): Run
     {
         $run = new Run([
             'id' => (string) Str::uuid7($time),
@@ -292,6 +346,7 @@ final class DemoSeeder extends Seeder
             $note,
             $drift === null ? null : $this->entry(abs($drift) . ' cm', Unit::Centimetre),
             $drift === null || $drift === 0.0 ? null : ($drift > 0.0 ? Side::Left : Side::Right),
+            limp: $limp === null ? null : $this->entry($limp, Unit::Centimetre),
         ));
         $car->runs()->save($run);
 

@@ -1,6 +1,6 @@
 import { attachFloors } from './floor.js';
 import { attachFigures } from './figure.js';
-import { attachBuild, attachFollow, attachPrint } from './build.js';
+import { attachBuild, attachFollow, attachPrint, attachTake } from './build.js';
 import { attachEntry } from './entry.js';
 import { attachKeys } from './keys.js';
 import { attachLive } from './live.js';
@@ -25,3 +25,4 @@ attachLive(document);
 attachBuild(document);
 attachFollow(document);
 attachPrint(document);
+attachTake(document);

@@ -43,6 +43,19 @@ export function attachFollow(root) {
     }
 }
 
+/** What a scale has just read goes into the first empty field of its form. */
+export function attachTake(root) {
+    for (const button of root.querySelectorAll('[data-take]')) {
+        button.addEventListener('click', () => {
+            const field = [...button.form.querySelectorAll('.repeats input')].find((each) => each.value === '');
+            if (field !== undefined) {
+                field.value = button.dataset.take;
+                field.focus();
+            }
+        });
+    }
+}
+
 export function attachPrint(root) {
     for (const button of root.querySelectorAll('[data-print]')) {
         button.addEventListener('click', () => window.print());

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
 use App\Reading\WhatIf;
 use App\Wording\Sentence;
@@ -29,11 +30,12 @@ final class WhatIfController
     {
         $record = ClassRecord::of($challenge);
         $catalogue = $challenge->catalogue();
+        $forces = new ClassForces($record);
         $cars = [];
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
                 if (!$car->choices->isEmpty()) {
-                    $cars[$car->id] = [$group, $car, CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c)];
+                    $cars[$car->id] = [$group, $car, $forces->of($car)->model ?? CarModel::of($car->choices, $catalogue)];
                 }
             }
         }

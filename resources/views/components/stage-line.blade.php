@@ -5,6 +5,7 @@
         'plan' => ['Plan', route('challenges.edit', $challenge), null, $challenge->safety_read_at !== null],
         'build' => ['Build', route('groups.index', $challenge), "{$record->carsRecorded()}/{$groups}", $groups > 0 && $record->carsRecorded() === $groups],
         'check' => ['Check', route('checks.index', $challenge), "{$record->carsChecked()}/{$groups}", $groups > 0 && $record->carsChecked() === $groups],
+        'bench' => ['Bench', route('bench.index', $challenge), "{$record->carsMeasured()}/{$groups}", $groups > 0 && $record->carsMeasured() === $groups],
         'run' => ['Run', route('runs.show', $challenge), "{$record->countedTries()}/{$record->triesInAll()}", $groups > 0 && $record->countedTries() === $record->triesInAll()],
         'findings' => ['Findings', route('findings.show', $challenge), null, false],
     ];

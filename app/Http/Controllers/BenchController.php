@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\BenchRequest;
+use App\Http\Requests\PumpRequest;
+use App\Models\BenchReading;
+use App\Models\Car;
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Models\PumpReading;
+use App\Models\User;
+use App\Reading\ClassForces;
+use App\Reading\ClassRecord;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Bench\BenchTest;
+
+/** The bench: what measures a car's forces, and what came out, for the class and for each car. */
+final class BenchController
+{
+    /** A scale's reading that is older belongs to something else. */
+    private const SCALE_MINUTES = 10;
+
+    public function index(Challenge $challenge): View
+    {
+        $record = ClassRecord::of($challenge);
+
+        return view('bench.index', [
+            'challenge' => $challenge,
+            'record' => $record,
+            'forces' => new ClassForces($record),
+            'pumped' => $challenge->pumpReadings()->get(),
+        ]);
+    }
+
+    public function edit(Request $request, Challenge $challenge, Group $group): View
+    {
+        $record = ClassRecord::of($challenge);
+        $own = $record->groups->firstWhere('id', $group->id) ?? $group;
+        $car = $this->version($own, $request);
+
+        return view('bench.car', [
+            'challenge' => $challenge,
+            'record' => $record,
+            'group' => $own,
+            'car' => $car,
+            'forces' => $car === null ? null : (new ClassForces($record))->of($car),
+            'readings' => $car === null ? collect() : $car->benchReadings()->get()->groupBy(static fn(BenchReading $reading): string => $reading->test->value),
+            'weighed' => $challenge->readings()->whereIn('kind', ['mass', 'thrust'])->where('measured_at', '>', now()->subMinutes(self::SCALE_MINUTES))->reorder('measured_at', 'desc')->limit(4)->get(),
+        ]);
+    }
+
+    public function update(BenchRequest $request, Challenge $challenge, Group $group, BenchTest $test): RedirectResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $version = DB::transaction(function () use ($request, $group, $test, $user): int {
+            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            $car = $this->version($group->load('cars'), $request) ?? $group->carToRun();
+            $car->benchReadings()->where('test', $test->value)->delete();
+            foreach ($request->repeats() as $entries) {
+                $reading = $car->benchReadings()->make(['user_id' => $user->id, 'test' => $test]);
+                $reading->put($entries);
+                $reading->save();
+            }
+
+            return $car->version;
+        });
+
+        return redirect()->to(route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $version]) . "#{$test->value}")
+            ->with('status', $request->repeats() === [] ? "{$test->label()}: cleared." : "{$test->label()} of {$group->name} is saved.");
+    }
+
+    public function pump(PumpRequest $request, Challenge $challenge): RedirectResponse
+    {
+        DB::transaction(static function () use ($request, $challenge): void {
+            $challenge->pumpReadings()->delete();
+            foreach ($request->readings() as [$strokes, $size]) {
+                $challenge->pumpReadings()->save(new PumpReading(['strokes' => $strokes, 'size' => $size, 'measured_as' => $request->measuredAs()]));
+            }
+        });
+
+        return redirect()->to(route('bench.index', $challenge) . '#pump')->with('status', 'The pump is saved: it serves every car whose strokes were counted.');
+    }
+
+    /** The version that is asked for, else the newest. */
+    private function version(Group $group, Request $request): ?Car
+    {
+        return $group->cars->firstWhere('version', $request->integer('version')) ?? $group->currentCar();
+    }
+}

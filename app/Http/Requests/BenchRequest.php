@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Challenge;
+use App\Rules\ReadsAs;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
+use Skivo\Core\Bench\BenchField;
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
+
+/**
+ * The repeats of one bench test as typed, a row each. Empty rows are left out; in a row that has something, what is left
+ * empty is as in the row above.
+ */
+final class BenchRequest extends FormRequest
+{
+    public const MOST_REPEATS = 12;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $rules = [];
+        for ($row = 0; $row < self::MOST_REPEATS; $row++) {
+            foreach ($this->test()->fields() as $index => $field) {
+                $rules[self::key($row, $index)] = ['nullable', 'string', 'max:60', new ReadsAs($this->unit($field), fn(float $si): ?string => $this->complaint($field, $si))];
+            }
+        }
+
+        return $rules;
+    }
+
+    /** @return list<callable(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $rows = $this->filledRows();
+            $first = array_key_first($rows);
+            foreach ($first === null ? [] : $this->test()->fields() as $index => $field) {
+                if ($rows[$first][$index] === '') {
+                    $validator->errors()->add(self::key($first, $index), "{$field->label} is missing in the first row.");
+                }
+            }
+        }];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['*.max' => 'That is too long for a reading.'];
+    }
+
+    /** The name of a field. */
+    public static function key(int $row, int $index): string
+    {
+        return "r{$row}_{$index}";
+    }
+
+    public function test(): BenchTest
+    {
+        $test = $this->route('test');
+
+        return $test instanceof BenchTest ? $test : BenchTest::from((string) $test);
+    }
+
+    /** @return list<list<Entry>> a repeat each, with an entry for each field */
+    public function repeats(): array
+    {
+        $repeats = [];
+        foreach ($this->filledRows() as $row) {
+            $above = $repeats[count($repeats) - 1] ?? [];
+            $repeat = [];
+            foreach ($this->test()->fields() as $index => $field) {
+                $entry = ReadsAs::read($row[$index], $this->unit($field)) ?? $above[$index] ?? null;
+                if ($entry !== null) {
+                    $repeat[] = $entry;
+                }
+            }
+            $repeats[] = $repeat;
+        }
+
+        return $repeats;
+    }
+
+    /** @return array<int, list<string>> by the number of the row on the page; those that have something */
+    private function filledRows(): array
+    {
+        $rows = [];
+        for ($row = 0; $row < self::MOST_REPEATS; $row++) {
+            $texts = array_map(fn(int $index): string => trim((string) $this->string(self::key($row, $index))), array_keys($this->test()->fields()));
+            if (implode('', $texts) !== '') {
+                $rows[$row] = $texts;
+            }
+        }
+
+        return $rows;
+    }
+
+    private function complaint(BenchField $field, float $si): ?string
+    {
+        $units = $this->units();
+
+        return $si >= $field->least && $si <= $field->greatest ? null
+            : "{$field->label}: from {$units->show($field->least, $field->scale, 1)} to {$units->show($field->greatest, $field->scale)}. Check the unit.";
+    }
+
+    private function unit(BenchField $field): Unit
+    {
+        return $this->units()->unit($field->scale) ?? Unit::Second;
+    }
+
+    private function units(): UnitSystem
+    {
+        $challenge = $this->route('challenge');
+
+        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Challenge;
+use App\Rules\ReadsAs;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Balloon\SizeMeasure;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
+
+/** How large a balloon is after so many pump strokes, a row each; empty rows are left out. */
+final class PumpRequest extends FormRequest
+{
+    private const MOST_ROWS = 20;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $units = $this->units();
+        $rules = ['measured_as' => ['required', Rule::enum(SizeMeasure::class)]];
+        for ($row = 0; $row < self::MOST_ROWS; $row++) {
+            $rules["strokes_{$row}"] = ['nullable', 'integer', 'between:1,500', "required_with:size_{$row}"];
+            $rules["size_{$row}"] = ['nullable', 'string', 'max:60', "required_with:strokes_{$row}", new ReadsAs($this->unit(), static fn(float $si): ?string => Choice::BalloonSize->complaint($si, $units))];
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $messages = ['measured_as.*' => 'Say whether it was measured across or around.'];
+        for ($row = 0; $row < self::MOST_ROWS; $row++) {
+            $messages["strokes_{$row}.required_with"] = 'After how many strokes?';
+            $messages["size_{$row}.required_with"] = 'How large was it then?';
+            $messages["strokes_{$row}.*"] = 'Strokes: a whole number from 1 to 500.';
+        }
+
+        return $messages;
+    }
+
+    public function measuredAs(): SizeMeasure
+    {
+        return SizeMeasure::from($this->string('measured_as')->toString());
+    }
+
+    /** @return list<array{int, Entry}> */
+    public function readings(): array
+    {
+        $readings = [];
+        for ($row = 0; $row < self::MOST_ROWS; $row++) {
+            $entry = ReadsAs::read($this->input("size_{$row}"), $this->unit());
+            if ($entry !== null) {
+                $readings[] = [$this->integer("strokes_{$row}"), $entry];
+            }
+        }
+
+        return $readings;
+    }
+
+    private function unit(): Unit
+    {
+        return $this->units()->unit(Scale::Body) ?? Unit::Centimetre;
+    }
+
+    private function units(): UnitSystem
+    {
+        $challenge = $this->route('challenge');
+
+        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Models\BenchReading;
+use App\Models\Car;
+use App\Models\Challenge;
+use App\Models\Group;
+use Illuminate\Support\Collection;
+use Skivo\Core\Balloon\PumpCurve;
+use Skivo\Core\Bench\Estimate;
+use Skivo\Core\Bench\Forces;
+use Skivo\Core\Bench\WorkBalance;
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Trials\Run;
+
+/** The forces of every car of a class: what the bench measured, and what the parts say where it did not. */
+final readonly class ClassForces
+{
+    /** @var array<int, Forces> by the id of the car; of those that have anything recorded */
+    public array $ofCars;
+
+    public ?PumpCurve $pump;
+
+    public function __construct(public ClassRecord $record)
+    {
+        $challenge = $record->challenge;
+        $this->pump = $challenge->pumpCurve();
+        $cars = $record->groups->flatMap(static fn(Group $group) => $group->cars)->filter(static fn(Car $car): bool => !$car->choices->isEmpty() || $car->bench_readings_exists);
+        $readings = BenchReading::query()->whereIn('car_id', $cars->pluck('id'))->orderBy('id')->get()->groupBy('car_id');
+        $catalogue = $challenge->catalogue();
+        $this->ofCars = $cars->mapWithKeys(fn(Car $car): array => [$car->id => Forces::of(
+            CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c, $this->pump),
+            self::byTest($readings->get($car->id) ?? new Collection()),
+        )])->all();
+    }
+
+    /** The input of the run model for one car, with what the bench measured in its place. */
+    public static function modelOf(Challenge $challenge, Car $car): CarModel
+    {
+        return Forces::of(
+            CarModel::of($car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve()),
+            self::byTest($car->benchReadings),
+        )->model;
+    }
+
+    public function of(?Car $car): ?Forces
+    {
+        return $this->ofCars[$car->id ?? 0] ?? null;
+    }
+
+    /** Thrust over resistance straight from the floor: of a car's counted runs that have a limp mark. */
+    public function marksOf(Car $car): ?Estimate
+    {
+        $marked = array_filter($this->record->tries($car)->counted, static fn(Run $run): bool => ($run->limpM ?? 0.0) > 0.0 && ($run->distanceM ?? 0.0) > 0.0);
+
+        return WorkBalance::ofMarks(array_map(static fn(Run $run): array => [(float) $run->limpM, (float) $run->distanceM], array_values($marked)));
+    }
+
+    /**
+     * @param Collection<int, BenchReading> $readings
+     *
+     * @return array<string, non-empty-list<list<float>>>
+     */
+    private static function byTest(Collection $readings): array
+    {
+        $byTest = [];
+        foreach ($readings as $reading) {
+            $values = $reading->values();
+            if (count($values) === count($reading->test->fields())) {
+                $byTest[$reading->test->value][] = $values;
+            }
+        }
+
+        return $byTest;
+    }
+}
