@@ -19,7 +19,9 @@ use App\Http\Controllers\MaterialsController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OwnGroupController;
 use App\Http\Controllers\PartController;
+use App\Http\Controllers\PredictionController;
 use App\Http\Controllers\RegistrationController;
+use App\Http\Controllers\ReportController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SafetyController;
 use App\Http\Controllers\SessionController;
@@ -64,6 +66,7 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
     Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
     Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
+    Route::put('groups/{group}/prediction', [PredictionController::class, 'update'])->name('predictions.update')->can('logRuns', 'group');
     Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
     Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
         Route::get('', 'edit')->name('edit')->can('see', 'group');
@@ -179,7 +182,19 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::delete('{device}', 'destroy')->name('destroy');
         });
 
-        Route::get('findings', [FindingsController::class, 'show'])->name('findings.show');
+        Route::controller(FindingsController::class)->prefix('findings')->name('findings.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::get('choices', 'choices')->name('choices');
+            Route::get('model', 'model')->name('model');
+            Route::get('awards', 'awards')->name('awards');
+            Route::get('csv', 'download')->name('download');
+        });
+
+        Route::controller(ReportController::class)->prefix('report')->name('report.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::get('notebooks', 'notebooks')->name('notebooks');
+            Route::get('certificates', 'certificates')->name('certificates');
+        });
 
         Route::controller(SheetController::class)->prefix('sheet')->name('sheet.')->group(function (): void {
             Route::get('', 'show')->name('show');

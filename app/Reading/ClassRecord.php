@@ -11,6 +11,7 @@ use App\Models\Run;
 use Illuminate\Support\Collection;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
+use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Check\CheckCard;
 use Skivo\Core\Relation\Factor;
@@ -65,11 +66,11 @@ final readonly class ClassRecord
     }
 
     /** Where everyone stands for one award, each by the newest version of their car that has what it takes. */
-    public function standingsFor(Award $award): Standings
+    public function standingsFor(Award $award, ?Scoring $scoring = null): Standings
     {
         return Standings::of(array_values($this->groups->map(
             fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($this->standingCar($group, $award))),
-        )->all()), $award, $this->challenge->scoring);
+        )->all()), $award, $scoring ?? $this->challenge->scoring);
     }
 
     /** The check card of a group's newest car; null before there is a car. */

@@ -83,18 +83,9 @@ final readonly class RelationWords
 
     private function claim(Trend $trend): string
     {
-        [$more, $less] = match ($this->reading->factor) {
-            Factor::NozzleBore => ['Wider bores', 'Narrower bores'],
-            Factor::OutletArea => ['Larger outlets', 'Smaller outlets'],
-            Factor::NozzleLength => ['Longer nozzles', 'Shorter nozzles'],
-            Factor::BalloonSize, Factor::BalloonNominal => ['Bigger balloons', 'Smaller balloons'],
-            Factor::PumpStrokes => ['More pump strokes', 'Fewer pump strokes'],
-            Factor::Mass => ['Heavier cars', 'Lighter cars'],
-            default => ['Larger wheels', 'Smaller wheels'],
-        };
         // The kind that did more of the outcome is named, so that the sentence is about going far, or being quick.
         $wantsMore = $this->reading->outcome === Outcome::Distance;
-        $subject = ($trend === Trend::Rises) === $wantsMore ? $more : $less;
+        $subject = FactorWords::many($this->reading->factor, ($trend === Trend::Rises) === $wantsMore);
 
         return $subject . ($wantsMore ? ' went farther here:' : ' were quicker here:');
     }

@@ -119,9 +119,24 @@ final readonly class Forces
     /** How far the run goes with these forces, and the band that their uncertainties leave. */
     public function prediction(bool $withTrajectory = false): Prediction
     {
-        $relative = static fn(Estimate $estimate): float => min(0.9, ($estimate->interval()->high - $estimate->value) / $estimate->value);
+        return Prediction::of($this->model->settings, $withTrajectory, $this->frictionShare(), $this->pressureShare());
+    }
 
-        return Prediction::of($this->model->settings, $withTrajectory, $relative($this->friction), $relative($this->pressure));
+    /** By which f may be off, as a share of it (95 %). */
+    public function frictionShare(): float
+    {
+        return self::share($this->friction);
+    }
+
+    /** By which the balloon's pressure may be off, as a share of it (95 %). */
+    public function pressureShare(): float
+    {
+        return self::share($this->pressure);
+    }
+
+    private static function share(Estimate $estimate): float
+    {
+        return min(0.9, ($estimate->interval()->high - $estimate->value) / $estimate->value);
     }
 
     /**

@@ -30,25 +30,39 @@ final readonly class WorkBalance
         public Interval $interval,
         public float $stretchM,
         public float $distanceM,
+        /** Of that, likewise. */
+        public Interval $distanceInterval,
     ) {}
 
-    /** From a car's forces, by the run model; null where it would not start. */
-    public static function of(Forces $forces): ?self
+    /**
+     * By the run model; null where the car would not start.
+     *
+     * @param float $friction by which f may be off, as a share of it (95 %)
+     * @param float $pressure likewise for the balloon's pressure
+     */
+    public static function of(Settings $settings, float $friction, float $pressure): ?self
     {
-        $settings = $forces->model->settings;
         $middle = self::solve($settings, 1.0, 1.0);
         if ($middle === null) {
             return null;
         }
-        $share = static fn(Estimate $estimate): float => min(0.9, ($estimate->interval()->high - $estimate->value) / $estimate->value);
-        $friction = $share($forces->friction);
-        $pressure = $share($forces->pressure);
-        $ratio = static fn(float $f, float $p): float => self::solve($settings, $f, $p)[0] ?? 1.0;
-        $more = hypot($ratio(1.0 - $friction, 1.0) - $middle[0], $ratio(1.0, 1.0 + $pressure) - $middle[0]);
-        $less = hypot($middle[0] - $ratio(1.0 + $friction, 1.0), $middle[0] - $ratio(1.0, 1.0 - $pressure));
+        // A car that would not start any more goes nowhere, and its thrust just fails to beat the resistance.
+        $beside = array_map(static fn(array $factors): array => self::solve($settings, ...$factors) ?? [1.0, 0.0, 0.0], [
+            [1.0 - $friction, 1.0], [1.0, 1.0 + $pressure], [1.0 + $friction, 1.0], [1.0, 1.0 - $pressure],
+        ]);
+        $around = static function (int $which) use ($middle, $beside): Interval {
+            [$slippery, $strong, $stiff, $weak] = array_column($beside, $which);
+
+            return new Interval(
+                $middle[$which] - hypot($middle[$which] - $stiff, $middle[$which] - $weak),
+                $middle[$which] + hypot($slippery - $middle[$which], $strong - $middle[$which]),
+            );
+        };
+        $ratio = $around(0);
+        $distance = $around(2);
 
         // Where the balloon still blows at the stop, thrust and resistance are equal: less than 1 is not to be had.
-        return new self($middle[0], new Interval(max(1.0, $middle[0] - $less), $middle[0] + $more), $middle[1], $middle[2]);
+        return new self($middle[0], new Interval(max(1.0, $ratio->low), $ratio->high), $middle[1], $middle[2], new Interval(max(0.0, $distance->low), $distance->high));
     }
 
     /**
@@ -74,8 +88,13 @@ final readonly class WorkBalance
         return Estimate::ofRepeats(array_map(static fn(array $mark): float => $mark[1] / $mark[0], $marks), $error);
     }
 
-    /** @return array{float, float, float}|null ratio, stretch and distance */
-    private static function solve(Settings $settings, float $friction, float $pressure): ?array
+    /**
+     * @param float $friction factor on f
+     * @param float $pressure factor on the balloon's pressure
+     *
+     * @return array{float, float, float}|null ratio, stretch and distance (m); null where it does not start
+     */
+    public static function solve(Settings $settings, float $friction, float $pressure): ?array
     {
         $run = Simulator::run($settings->design($friction, $pressure), self::TOLERANCE);
         $stretch = $run->balloonEmpty->distanceM ?? $run->distanceM;

@@ -26,7 +26,8 @@ final readonly class Confounding
     ) {}
 
     /**
-     * Every pair of choices that is confounded here, the closest first.
+     * Every pair of choices that is confounded here, in the order in which choices matter to a run: nozzle before balloon
+     * before mass before wheels.
      *
      * @param list<ComparedCar> $cars
      *
@@ -44,8 +45,6 @@ final readonly class Confounding
                 }
             }
         }
-        usort($found, static fn(self $a, self $b): int => $b->share <=> $a->share);
-
         return $found;
     }
 

@@ -9,10 +9,13 @@ namespace Skivo\Core\Relation;
  *
  * A rebuilt car is a fair pair by itself. Among all that would be one for the choice in question, the one is proposed
  * that adds most of what the other choice does not account for: the squares of the choice about its fit on the other,
- * after the new car less before. One over them is the variance of the choice's slope.
+ * after the new car less before. One over them is the variance of the choice's slope. A number is changed by half at most,
+ * where that can be: more than that makes another car of it.
  */
 final readonly class NextTest
 {
+    private const BY_AT_MOST = 1.6;
+
     private function __construct(
         public Factor $factor,
         public ComparedCar $car,
@@ -52,7 +55,7 @@ final readonly class NextTest
         }
         $before = self::apart($cars, $factor, $other, null);
         $best = null;
-        $most = -INF;
+        $most = [false, -INF];
         foreach ($newest as $car) {
             $own = $factor->of($car->choices);
             if ($own === null) {
@@ -62,8 +65,9 @@ final readonly class NextTest
                 if (Difference::isSame($factor, $own, $value)) {
                     continue;
                 }
-                $gain = self::apart($cars, $factor, $other, [$car, $value]) - $before;
-                if ($gain > $most * (1.0 + 1e-9) || $best === null) {
+                $near = !is_float($own) || !is_float($value) || ($own > 0.0 && $value > 0.0 && max($own / $value, $value / $own) <= self::BY_AT_MOST + 1e-9);
+                $gain = [$near, round(self::apart($cars, $factor, $other, [$car, $value]) - $before, 12)];
+                if ($gain > $most) {
                     [$most, $best] = [$gain, new self($factor, $car, $own, $value, $other)];
                 }
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Relation;
 
+use Skivo\Core\Quantity\OutOfRange;
 use Skivo\Core\Run\Settings;
 use Skivo\Core\Run\Simulator;
 
@@ -25,7 +26,7 @@ final readonly class Ruling
      * @param bool $byRegression whether the verdict rests on the regression, which is weaker than fair pairs
      * @param Factor|null $confoundedWith what goes along with it here
      * @param bool $varies whether the class has more than one value of it at all
-     * @param int|null $modelSays 1 where the model agrees with the claim for a typical car here, −1 where it does not, 0 where it makes no difference; null where the model has no opinion
+     * @param int<-1, 1>|null $modelSays 1 where the model agrees with the claim for a typical car here, −1 where it does not, 0 where it makes no difference; null where the model has no opinion
      */
     private function __construct(
         public School $school,
@@ -93,6 +94,7 @@ final readonly class Ruling
         return $several->slopes[$index] <=> 0.0;
     }
 
+    /** @return int<-1, 1>|null */
     private static function opinion(School $school, Settings $typical): ?int
     {
         $setting = $school->setting();
@@ -110,11 +112,11 @@ final readonly class Ruling
         try {
             $distance = static fn(float $value): float => Simulator::run($typical->with($setting, max($least, min($greatest, $value)))->design(), 1e-4)->distanceM;
             $difference = $distance($more) - $distance($less);
-        } catch (\Skivo\Core\Quantity\OutOfRange) {
+        } catch (OutOfRange) {
             return null;
         }
         $typicalDistance = $distance($at);
 
-        return abs($difference) <= self::HARDLY * max($typicalDistance, 1e-6) ? 0 : ($difference > 0.0 ? 1 : -1) * $school->direction();
+        return abs($difference) <= self::HARDLY * max($typicalDistance, 1e-6) ? 0 : (($difference > 0.0) === ($school->direction() > 0) ? 1 : -1);
     }
 }

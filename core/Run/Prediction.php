@@ -46,14 +46,6 @@ final readonly class Prediction
     /** What takes most of the push. */
     public function regime(): Regime
     {
-        $energy = $this->run->energy;
-        $spent = $energy->rolling + $energy->drag + $energy->carriedOff;
-
-        return match (true) {
-            !$this->run->moves || $spent === 0.0 => Regime::DoesNotStart,
-            $energy->rolling >= 0.6 * $spent => Regime::Rolling,
-            $energy->rolling <= 0.4 * $spent => Regime::Air,
-            default => Regime::Both,
-        };
+        return $this->run->moves ? Regime::of($this->run->energy) : Regime::DoesNotStart;
     }
 }

@@ -11,4 +11,16 @@ enum Regime
     case Rolling;
     case Air;
     case Both;
+
+    public static function of(EnergyLedger $energy): self
+    {
+        $spent = $energy->rolling + $energy->drag + $energy->carriedOff;
+
+        return match (true) {
+            $spent === 0.0 => self::DoesNotStart,
+            $energy->rolling >= 0.6 * $spent => self::Rolling,
+            $energy->rolling <= 0.4 * $spent => self::Air,
+            default => self::Both,
+        };
+    }
 }

@@ -54,14 +54,15 @@ final class DemoSeeder extends Seeder
     private const CARS = [
         'Bowline' => [['8 mm', 1, '12 cm', 'wide straw', '20 cm', '58 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
         'Halyard' => [['9 mm', 1, '10 cm', 'wide straw', '21.5 cm', '52 g', 'jar lids', '58 mm', 'turning', 'foam board']],
-        'Cleat' => [['7 mm', 1, '12 cm', 'wide straw', '19 cm', '61 g', 'bottle caps', '32 mm', 'still', 'corrugated card']],
+        'Cleat' => [['7 mm', 1, '12 cm', 'wide straw', '19.5 cm', '60 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
         'Fender' => [['7 mm', 1, '15 cm', 'wide straw', '60 cm around', '66 g', 'bottle caps', '30 mm', 'turning', 'corrugated card']],
         'Reef' => [
             ['6 mm', 1, '18 cm', 'drinking straw', '18 cm', '74 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
             ['6 mm', 3, '12 cm', 'bundle of straws', '19 cm', '68 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
+            ['7 mm', 3, '12 cm', 'bundle of straws', '19 cm', '68 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
         ],
         'Sheepshank' => [['6 mm', 1, '14 cm', 'drinking straw', '19.5 cm', '55 g', 'optical discs', '120 mm', 'still', 'craft stick']],
-        'Thimble' => [['8 mm', 1, '9 cm', 'wide straw', '20.5 cm', '49 g', 'jar lids', '55 mm', 'still', 'foam board']],
+        'Thimble' => [['8 mm', 1, '10 cm', 'wide straw', '20.5 cm', '51 g', 'jar lids', '58 mm', 'turning', 'foam board']],
         'Keel' => [['5 mm', 1, '20 cm', 'drinking straw', '18.5 cm', '92 g', 'bottle caps', '30 mm', 'turning', 'plastic bottle']],
     ];
 
@@ -70,13 +71,13 @@ final class DemoSeeder extends Seeder
      * larger than its parts' by glue, tape and crooked axles.
      */
     private const FRICTION = [
-        'Bowline' => 0.115, 'Halyard' => 0.165, 'Cleat' => 0.095, 'Fender' => 0.088, 'Reef' => 0.055, 'Reef 2' => 0.105,
-        'Sheepshank' => 0.095, 'Thimble' => 0.16, 'Keel' => 0.034,
+        'Bowline' => 0.115, 'Halyard' => 0.165, 'Cleat' => 0.106, 'Fender' => 0.088, 'Reef' => 0.055, 'Reef 2' => 0.105, 'Reef 3' => 0.090,
+        'Sheepshank' => 0.095, 'Thimble' => 0.150, 'Keel' => 0.034,
     ];
 
     /** By how much each car's axles are out of parallel (°), to the left; a drift on the floor shows it. */
     private const CROOKED = [
-        'Bowline' => 0.05, 'Halyard' => -0.02, 'Cleat' => 0.30, 'Fender' => -0.55, 'Reef' => 0.12, 'Reef 2' => 0.12, 'Sheepshank' => -0.15, 'Thimble' => 0.08, 'Keel' => 0.20,
+        'Bowline' => 0.05, 'Halyard' => -0.02, 'Cleat' => 0.30, 'Fender' => -0.55, 'Reef' => 0.12, 'Reef 2' => 0.12, 'Reef 3' => 0.12, 'Sheepshank' => -0.15, 'Thimble' => 0.08, 'Keel' => 0.20,
     ];
 
     /** By kind of chassis: length, width, thickness (cm). */
@@ -91,7 +92,7 @@ final class DemoSeeder extends Seeder
         'Halyard' => ['3', '2', '1', '1', true, true, true],
         'Cleat' => ['5', '1', '0.5', '2', true, true, true],
         'Fender' => ['6', '2', '1', '0', true, true, true],
-        'Reef 2' => ['2', '3', '4', '1', true, true, true],
+        'Reef 3' => ['2', '3', '4', '1', true, true, true],
         'Sheepshank' => ['7', '1.5', '2', '0', true, true, null],
         'Keel' => ['0.6', '0.2', '1', null, null, true, true],
     ];
@@ -99,7 +100,7 @@ final class DemoSeeder extends Seeder
     /** What the bench measured: on which cars a ramp and three roll-outs, a push on the scale, a spin. */
     private const BENCH = [
         'Bowline' => [BenchTest::Ramp, BenchTest::StaticThrust, BenchTest::Spin], 'Halyard' => [BenchTest::Ramp], 'Cleat' => [BenchTest::Ramp],
-        'Reef 2' => [BenchTest::Ramp, BenchTest::StaticThrust], 'Keel' => [BenchTest::Ramp, BenchTest::StaticThrust],
+        'Reef 3' => [BenchTest::Ramp, BenchTest::StaticThrust], 'Sheepshank' => [BenchTest::Ramp], 'Thimble' => [BenchTest::Ramp], 'Keel' => [BenchTest::Ramp, BenchTest::StaticThrust],
     ];
 
     /** The class's pump: strokes, and the circumference that they made (cm). */
@@ -125,7 +126,7 @@ final class DemoSeeder extends Seeder
         ['Reef', null, null], ['Sheepshank', null, null], ['Thimble', null, null],
         ['Keel', VoidReason::NoStart, 'straw pinched'],
         ['Reef 2', null, null], ['Cleat', null, null], ['Reef 2', null, null],
-        ['Fender', VoidReason::BalloonOff, null],
+        ['Fender', VoidReason::BalloonOff, null], ['Reef 2', null, null], ['Reef 3', null, null], ['Reef 3', null, null],
     ];
 
     private Randomizer $chance;
@@ -166,7 +167,7 @@ final class DemoSeeder extends Seeder
             $group = $challenge->groups()->create(['name' => $name, 'mark' => Mark::all()[$challenge->groups()->count()], 'position' => $position]);
             foreach ($versions as $index => $choices) {
                 $car = $this->car($group, $index + 1, $choices);
-                $cars[$index === 0 ? $name : "{$name} 2"] = $car;
+                $cars[$index === 0 ? $name : "{$name} " . ($index + 1)] = $car;
             }
         }
         foreach (self::CHECKS as $name => $found) {
@@ -188,9 +189,9 @@ final class DemoSeeder extends Seeder
             $time = $time->addSeconds(95);
         }
         // A slip of the pen, mended.
-        [$distance, $seconds, $drift] = $this->ran($cars['Reef 2'], 'Reef 2');
-        $run = $this->log($cars['Reef 2'], $time, strrev($distance), $seconds, $drift, null, null);
-        $change->edit($run, $educator, $cars['Reef 2']->group, new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
+        [$distance, $seconds, $drift] = $this->ran($cars['Reef 3'], 'Reef 3');
+        $run = $this->log($cars['Reef 3'], $time, strrev($distance), $seconds, $drift, null, null);
+        $change->edit($run, $educator, $cars['Reef 3']->group, new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
         $run->changes()->update(['made_at' => $time->addMinute()]);
     }
 
@@ -201,7 +202,7 @@ final class DemoSeeder extends Seeder
         $around = str_ends_with($balloon, ' around');
         $car = $group->cars()->make([
             'version' => $version,
-            'reason' => $version > 1 ? 'Three straws push harder than one, and the axle rubbed less without the extra card.' : null,
+            'reason' => [2 => 'Three straws push harder than one, and the axle rubbed less without the extra card.', 3 => 'Only the straws are wider now, to see what that does.'][$version] ?? null,
         ]);
         [$chassisLength, $chassisWidth, $chassisHeight] = self::CHASSIS[$chassis];
         [$thickness, $wheelMass] = self::WHEELS[$wheels];

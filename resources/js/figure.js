@@ -30,10 +30,10 @@ function drawRelation(data, width, tip) {
     const tapeHeight = 32;
     const height = data.numeric ? (narrow ? 340 : 430) : Math.max(200, data.kinds.length * 84);
     const canvas = svg('svg', { viewBox: `0 0 ${width} ${height + tapeHeight + 34}`, role: 'group', 'aria-label': 'Cars by distance and choice' });
-    const most = Math.max(...data.points.flatMap((point) => [point.y, ...point.tries]), 1e-6);
+    const most = Math.max(...data.points.flatMap((point) => [point.y, ...point.tries]), ...data.points.map((point) => Math.min(point.yHigh ?? 0, 1.3 * point.y)), 1e-6);
     const x = scaleLinear([0, most * 1.08], [left, width - 2]);
     const max = most * 1.08;
-    svg('rect', { x: left, y: 26, width: width - left, height, class: 'board' }, canvas);
+    svg('rect', { x: left, y: 26, width: width - left, height, class: 'floor-board' }, canvas);
     for (const value of multiples(labelStep(data.tape, x(1) - x(0)), max).slice(1)) {
         svg('line', { x1: x(value), x2: x(value), y1: 26, y2: 26 + height, class: 'grid' }, canvas);
     }
@@ -58,8 +58,9 @@ function drawRelation(data, width, tip) {
 
 function drawNumbers(canvas, data, x, { left, width, height, tip }) {
     const values = data.points.map((point) => point.x);
-    const low = Math.min(...values);
-    const high = Math.max(...values);
+    // Intervals reach beyond the marks, but may not push them all into one corner.
+    const low = Math.min(...values, ...data.points.map((point) => Math.max(point.xLow ?? point.x, 0.5 * point.x)));
+    const high = Math.max(...values, ...data.points.map((point) => Math.min(point.xHigh ?? point.x, 1.4 * point.x)));
     const margin = high > low ? (high - low) * 0.14 : Math.max(high * 0.2, 1);
     const y = scaleLinear([Math.max(0, low - margin), high + margin], [26 + height, 26]);
     for (const value of y.ticks(6)) {
@@ -80,7 +81,15 @@ function drawNumbers(canvas, data, x, { left, width, height, tip }) {
         }
         svg('path', { d: line().x((each) => x(each.y)).y((each) => y(each.x))(data.curve), class: 'fit' }, clipped);
     }
+    if ((data.model ?? []).length > 0) {
+        svg('path', { d: line().x((each) => x(each.y)).y((each) => y(each.x))(data.model), class: 'model' }, clipped);
+    }
     for (const point of data.points) {
+        if (point.xLow !== undefined) {
+            const cross = svg('g', { class: `mark-${point.mark.split('-')[0]}`, 'aria-hidden': 'true' }, clipped);
+            const across = point.yLow === null ? '' : `M${x(point.yLow)} ${y(point.x)}H${x(point.yHigh)}`;
+            svg('path', { d: `M${x(point.y)} ${y(point.xLow)}V${y(point.xHigh)}${across}`, class: 'cross' }, cross);
+        }
         drawPoint(canvas, point, x, y(point.x), tip);
     }
 }
@@ -113,7 +122,7 @@ function drawPoint(canvas, point, x, y, tip) {
         }
     }
     const said = `${point.name}: ${point.factor}, ${point.shown}`;
-    const group = svg('g', { class: 'point', tabindex: '0', role: 'img', 'aria-label': said }, canvas);
+    const group = svg('g', { class: point.open ? 'point open' : 'point', tabindex: '0', role: 'img', 'aria-label': said }, canvas);
     svg('circle', { cx: x(point.y), cy: y, r: 17, class: 'halo', 'pointer-events': 'all' }, group);
     drawMark(group, point.mark, x(point.y), y, 21, point.older ? 'older' : '');
     tip(group, said);

@@ -18,7 +18,7 @@ try {
     $class = $browser->path();
     foreach ([
         'plan' => '/plan', 'materials' => '/plan/materials', 'cut-sizes' => '/plan/cuts', 'timetable' => '/plan/timetable',
-        'build' => '/groups', 'check' => '/check', 'run' => '', 'runs' => '/runs', 'findings' => '/findings?against=bore',
+        'build' => '/groups', 'check' => '/check', 'run' => '', 'runs' => '/runs', 'findings' => '/findings/choices?against=bore',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }

@@ -17,6 +17,7 @@ use Skivo\Core\Relation\Confounding;
 use Skivo\Core\Relation\Difference;
 use Skivo\Core\Relation\Effect;
 use Skivo\Core\Relation\Factor;
+use Skivo\Core\Relation\LeastSquares;
 use Skivo\Core\Relation\NextTest;
 use Skivo\Core\Relation\Ruling;
 use Skivo\Core\Relation\School;
@@ -140,9 +141,19 @@ final class FindingsTest extends TestCase
         $next = NextTest::propose($cars, [], $confounded);
         self::assertNotNull($next);
         self::assertSame([Factor::NozzleBore, Factor::Mass], [$next->factor, $next->confoundedWith]);
-        // One of the ends of the line crosses over to the other end's bore: that breaks it most.
-        self::assertContains($next->car->id, ['c0', 'c4']);
-        self::assertSame($next->car->id === 'c0' ? 0.009 : 0.005, $next->to);
+        // By trying them all: the one after which the bores lie farthest about their line over the masses.
+        $squares = static function (array $points): float {
+            $line = LeastSquares::fit(array_column($points, 1), array_column($points, 0));
+            $mean = array_sum(array_column($points, 0)) / count($points);
+
+            return array_sum(array_map(static fn(array $point): float => ($point[0] - $mean) ** 2, $points)) * (1.0 - ($line->rSquared ?? 0.0));
+        };
+        $points = [[0.005, 0.092], [0.006, 0.08], [0.007, 0.07], [0.008, 0.06], [0.009, 0.05]];
+        $most = max(array_map(static fn(array $point): float => max(array_map(
+            static fn(array $other): float => max($point[0] / $other[0], $other[0] / $point[0]) > 1.6 + 1e-9 ? 0.0 : $squares([...$points, [$other[0], $point[1]]]),
+            $points,
+        )), $points));
+        self::assertEqualsWithDelta($most, $squares([...$points, [$next->to, $next->car->choices->number(Choice::Mass)]]), 1e-12);
         self::assertNull(NextTest::propose([$cars[0], $cars[0], $cars[0], $cars[0]], [], []));
     }
 

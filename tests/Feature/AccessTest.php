@@ -76,7 +76,7 @@ final class AccessTest extends FeatureTestCase
             self::assertContains($response->getStatusCode(), [200, 404], $path);
         }
         $this->delete("/challenges/{$challenge->id}/runs/not-a-uuid")->assertNotFound();
-        $this->get("/challenges/{$challenge->id}/findings?against[]=x&of=nonsense")->assertOk();
+        $this->get("/challenges/{$challenge->id}/findings/choices?against[]=x&of=nonsense")->assertOk();
         $this->get("/challenges/{$challenge->id}/runs?edit=%FF")->assertOk();
     }
 

@@ -35,7 +35,7 @@ final class BenchTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")->assertSee('measured: ramp and roll-out')->assertSee('f = 0.115 ±');
         $this->get("/challenges/{$challenge->id}/bench")->assertSee('One car’s friction is measured')->assertSee('1/4');
         // What if starts from it.
-        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")->assertOk()->assertSee('f:0.115', false);
+        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")->assertOk()->assertSee('f:0.1148', false);
 
         $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/ramp", ['r0_0' => ''])->assertSessionHas('status', 'Ramp and roll-out: cleared.');
         self::assertSame(0, BenchReading::query()->count());

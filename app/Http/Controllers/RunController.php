@@ -41,14 +41,18 @@ final class RunController
 
     public function index(Request $request, Challenge $challenge): View
     {
+        $cars = array_values(array_filter(array_map(intval(...), explode(',', $request->string('cars')->toString())), static fn(int $id): bool => $id > 0));
+
         return view('run.index', [
             'challenge' => $challenge,
+            'behind' => $cars !== [],
             'record' => ClassRecord::of($challenge),
             'runs' => $challenge->runs()
                 ->withTrashed()
+                ->when($cars !== [], static fn($runs) => $runs->whereIn('car_id', $cars))
                 ->with(['car.group', 'changes.user', 'changes.device'])
                 ->orderByDesc('logged_at')->orderByDesc('id')
-                ->simplePaginate(self::RUNS_A_PAGE),
+                ->simplePaginate(self::RUNS_A_PAGE)->withQueryString(),
             'editing' => $request->string('edit')->toString(),
         ]);
     }

@@ -14,6 +14,14 @@
     @if ($car !== null && ! $car->choices->isEmpty())
         <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)<div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
     @endif
+    @unless ($locked)
+        @php($expected = $car?->predictions->firstWhere('try', $record->tries($car)->next()))
+        <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction">
+            @csrf @method('put')
+            <x-measure name="predicted" :label="'How far will try ' . $record->tries($car)->next() . ' go?'" :value="$expected?->distance->text" :unit="$units->symbol(Scale::Distance)" />
+            <button class="button">{{ $expected === null ? 'That is our prediction' : 'Change our prediction' }}</button>
+        </form>
+    @endunless
     <section class="pb-8" aria-labelledby="our-runs" data-part="runs">
         <h2 id="our-runs" class="mb-2">Our runs</h2>
         <x-errors />

@@ -1,69 +1,71 @@
 @php
-    use App\Reading\Outcome;
-    use App\Wording\RelationWords;
-    use Skivo\Core\Relation\Factor;
-    $timed = $record->hasTimes();
-    $address = fn (Factor $factor, Outcome $outcome) => route('findings.show', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
+    use App\Reading\Counting;
+    use Skivo\Core\Run\Prediction;
+    $headline = $words->headline();
+    $effects = $words->effects();
+    $next = $words->nextTest();
+    $enough = count($findings->cars) >= 3;
+    $several = $words->severalFactors();
+    $marked = array_map(fn ($id) => $words->name($id), array_keys($findings->marks));
+    $off = $words->offTheLine();
 @endphp
 <x-layout :title="'Findings · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question" live="page">
-    <nav class="factors" aria-label="What to set against distance">
-        @if ($timed)
-            <span class="switch mr-3">
-                <a href="{{ $address($relation->factor, Outcome::Distance) }}" aria-current="{{ $relation->outcome === Outcome::Distance ? 'true' : 'false' }}">Distance</a>
-                <a href="{{ $address($relation->factor, Outcome::Time) }}" aria-current="{{ $relation->outcome === Outcome::Time ? 'true' : 'false' }}">Time</a>
-            </span>
-            <span class="of">against</span>
-        @else
-            <span class="of">Distance against</span>
-        @endif
-        @foreach (Factor::cases() as $factor)
-            <a href="{{ $address($factor, $relation->outcome) }}" @class(['none' => $counts[$factor->value] === 0]) aria-current="{{ $factor === $relation->factor ? 'true' : 'false' }}">{{ $factor->label() }}<span class="num">{{ $counts[$factor->value] }}</span></a>
-        @endforeach
-    </nav>
+    <x-findings-pages :challenge="$challenge" here="class" :counting="$findings->counting" />
     <div class="findings-layout" data-part="findings">
-        <section class="min-w-0" aria-label="{{ ucfirst($relation->outcome->value) }} against {{ $relation->factor->label() }}">
-            <div class="figure" data-relation>
-                <script type="application/json">@json($relation->figure(), JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
-                <div data-stage></div>
-            </div>
-            <p class="small mt-2">
-                Each mark is one car: the mean of its counted tries, which lie small around it.
-                @if ($relation->factor->isNumber() && count($relation->relation->points) > 2) The line is the least-squares fit; the shaded band is where the line may lie, the dashes where one more car may, both at 95 %. @endif
-                @if (! $relation->factor->isNumber()) The bar below each kind is the mean of its cars with its 95 % interval. @endif
-            </p>
-            <details class="disclosure mt-2">
-                <summary>The numbers behind the figure</summary>
-                <div class="scroll-x" tabindex="0" role="region" aria-label="The numbers behind the figure">
-                    <table class="figures-table">
-                        <thead><tr><th scope="col">Car</th><th scope="col" class="num">{{ ucfirst($relation->factor->label()) }}</th><th scope="col" class="num">Mean {{ $relation->outcome->value }}</th><th scope="col" class="num">Tries</th></tr></thead>
-                        <tbody>
-                            @foreach ($relation->relation->points as $point)
-                                @php([$group, $car] = $relation->cars[(int) $point->id])
-                                <tr>
-                                    <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi>@if ($group->cars->count() > 1)<span class="small">version {{ $car->version }}</span>@endif</span></th>
-                                    <td class="num">{{ is_float($point->x) ? $relation->showFactor($point->x) : $point->x }}</td>
-                                    <td class="num">{{ $relation->showOutcome($point->y) }}</td>
-                                    <td class="num">{{ $relation->outcome->measure($record->tries($car))->n ?? 0 }}</td>
-                                </tr>
-                            @endforeach
-                        </tbody>
-                    </table>
-                    @if (! $relation->factor->isNumber() && $relation->relation->kinds !== [])
-                        <table class="figures-table mt-4">
-                            <thead><tr><th scope="col">Kind</th><th scope="col" class="num">Cars</th><th scope="col" class="num">Mean</th><th scope="col" class="num">Spread (s)</th></tr></thead>
-                            <tbody>
-                                @foreach ($relation->relation->kinds as $kind => $sample)
-                                    <tr><th scope="row">{{ $kind }}</th><td class="num">{{ $sample->n }}</td><td class="num">{{ $relation->showOutcome($sample->mean()) }}</td><td class="num">{{ $sample->standardDeviation() === null ? 'one car: none' : $relation->showOutcome($sample->standardDeviation()) }}</td></tr>
-                                @endforeach
-                            </tbody>
-                        </table>
-                    @endif
-                </div>
-            </details>
+        <section class="min-w-0" aria-label="Distance against thrust over resistance">
+            <x-class-figure :challenge="$challenge" :figure="$figure" :words="$words" :counting="$findings->counting" />
+            <p class="small mt-3 prose">By work and energy, distance = (thrust ÷ resistance) × the stretch over which the balloon blew. @if ($marked !== []) {{ \App\Wording\Lists::and($marked, 9) }} {{ count($marked) === 1 ? 'has' : 'have' }} the ratio straight from two marks on the floor, limp and stop. @endif Filled marks are measured; hollow ones rest on the parts and on the class’s friction.</p>
         </section>
         <section class="said" aria-label="In words">
-            <x-sentences :sentences="(new RelationWords($relation))->finding()" big />
-            <p class="small mt-5 border-t border-rule pt-3">Cars differ in more than one choice, so a trend can have another cause that goes along with it. To be sure, change one thing on one car and run it again.</p>
+            <x-sentences :sentences="[$headline]" big />
+            @if ($next !== null)<p class="next-test"><strong>{{ $next->lead }}</strong> {{ $next->rest }}</p>@endif
+            <form method="get" action="{{ route('findings.show', $challenge) }}" class="mt-4 no-print">
+                <span class="switch">@foreach (Counting::cases() as $each)<a href="{{ route('findings.show', [$challenge] + ($each === Counting::Rule ? [] : ['tries' => $each->value])) }}" aria-current="{{ $each === $findings->counting ? 'true' : 'false' }}">{{ $each->label() }}</a>@endforeach</span>
+            </form>
+            @if ($words->voids() !== null)<p class="small mt-2">{{ $words->voids() }}</p>@endif
+            <ul class="claims">@foreach ($words->outliers() as [$sentence, $cars])<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach</ul>
         </section>
     </div>
+    @if ($enough)
+        <section class="findings-part" aria-labelledby="mattered">
+            <h2 id="mattered">What mattered</h2>
+            <div>
+                @if ($effects === [])<p class="prose">No two cars differ in one choice only, so no choice can be judged by itself.</p>@endif
+                <ul class="claims">
+                    @foreach ($effects as [$sentence, $cars])<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach
+                    @foreach ($words->confounded() as $sentence)<x-claim :challenge="$challenge" :sentence="$sentence" :cars="array_map(fn ($car) => $car->id, $findings->cars)" />@endforeach
+                    @if ($several !== null)<x-claim :challenge="$challenge" :sentence="$several" :cars="array_map(fn ($car) => $car->id, $findings->cars)" />@endif
+                </ul>
+                @if ($words->manyLookedAt() !== null)<p class="small mt-2 prose">{{ $words->manyLookedAt() }}</p>@endif
+                <p class="small mt-2 prose">A fair pair is two cars that differ in one choice only, sizes within a twentieth counting as the same; a rebuilt car is one with its older self. No car is in two pairs of one choice, so that each pair is a witness of its own.</p>
+            </div>
+        </section>
+        <section class="findings-part" aria-labelledby="schools">
+            <h2 id="schools">Which school was right here</h2>
+            <div class="scroll-x" tabindex="0" role="region" aria-label="Where practitioners disagree">
+                <table class="figures-table schools">
+                    <thead><tr><th scope="col">Some say</th><th scope="col">Here</th><th scope="col">By what</th><th scope="col">The model</th></tr></thead>
+                    <tbody>
+                        @php($regime = $findings->typical === null ? null : $words->regime())
+                        @foreach ($findings->rulings as $ruling)
+                            <tr>
+                                <th scope="row">{{ $ruling->school->claim() }}<span class="small block font-normal">others: {{ $ruling->school->otherwise() }}</span></th>
+                                <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $words->verdict($ruling) }}</td>
+                                <td>{{ $words->evidence($ruling) }} @if ($ruling->effect !== null)<x-behind :challenge="$challenge" :cars="$words->behind($ruling->effect)" />@endif</td>
+                                <td class="small">{{ $words->reason($ruling, $regime) }}</td>
+                            </tr>
+                        @endforeach
+                        <tr><th scope="row">Best, mean or median counts<span class="small block font-normal">another name may win by another rule</span></th><td class="verdict font-bold">{{ $words->scoringVerdict()->lead }}</td><td>{{ $words->scoringVerdict()->rest }}</td><td class="small">The mean uses every try; the best rewards one lucky one; the median shrugs off one bad one.</td></tr>
+                        <tr><th scope="row">Same car for all, or free design<span class="small block font-normal">results that compare, or room to invent</span></th><td class="verdict">{{ $effects === [] ? 'no fair pair' : count($findings->effects) . ' choice' . (count($findings->effects) === 1 ? '' : 's') . ' with fair pairs' }}</td><td>{{ $effects === [] ? 'These designs are too free to compare: none differs from another in one thing only.' : 'Where cars were alike but for one thing, results compare; the rest is invention.' }}</td><td class="small"></td></tr>
+                    </tbody>
+                </table>
+            </div>
+        </section>
+        @if ($off !== [])
+            <section class="findings-part" aria-labelledby="off">
+                <h2 id="off">Who lies off the line</h2>
+                <ul class="claims">@foreach ($off as [$sentence, $cars])<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach</ul>
+            </section>
+        @endif
+    @endif
 </x-layout>

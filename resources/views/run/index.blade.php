@@ -8,7 +8,8 @@
 <x-layout :title="'Runs · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question" :live="$editing === '' ? 'page' : false">
     <div class="lead-in">
         <div>
-            <h2>Every run on record</h2>
+            <h2>{{ $behind ? 'The runs behind a finding' : 'Every run on record' }}</h2>
+            @if ($behind)<p class="mt-1"><a href="{{ route('runs.index', $challenge) }}">Every run on record</a> · <a href="{{ route('findings.show', $challenge) }}">Back to the findings</a></p>@endif
             <p class="small prose mt-1">Newest first. A correction replaces what counts; the old value stays here, with who changed it and when. A run taken back can be put back.</p>
         </div>
         <a class="button" href="{{ route('runs.show', $challenge) }}">Back to the floor</a>

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Reading\CarReading;
+use App\Reading\ClassFigure;
+use App\Reading\ClassFindings;
+use App\Reading\ClassForces;
+use App\Reading\ClassPlan;
+use App\Reading\ClassRecord;
+use App\Reading\PredictionsReading;
+use App\Wording\FindingWords;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+/** What goes home on paper: the report of the class, a notebook sheet for each group, certificates. */
+final class ReportController
+{
+    public function show(Challenge $challenge): View
+    {
+        $record = ClassRecord::of($challenge);
+        $findings = ClassFindings::of($record);
+
+        return view('report.show', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'figure' => new ClassFigure($record, $findings), 'forces' => new ClassForces($record), 'cautions' => ClassPlan::of($challenge)->cautions(),
+        ]);
+    }
+
+    /** A sheet for each group, or for the one that is asked for. */
+    public function notebooks(Request $request, Challenge $challenge): View
+    {
+        $record = ClassRecord::of($challenge);
+        $plan = ClassPlan::of($challenge);
+        $asked = $request->integer('group');
+        $groups = $record->groups->filter(static fn(Group $group): bool => $asked === 0 || $group->id === $asked)->values();
+
+        return view('report.notebooks', [
+            'challenge' => $challenge, 'record' => $record, 'groups' => $groups, 'predictions' => PredictionsReading::of($record),
+            'drawn' => $groups->mapWithKeys(static fn(Group $group): array => [$group->id => $group->currentCar() === null ? null : new CarReading($group->currentCar()->choices, $plan, $plan->kitCar())])->all(),
+        ]);
+    }
+
+    public function certificates(Challenge $challenge): View
+    {
+        $record = ClassRecord::of($challenge);
+
+        return view('report.certificates', [
+            'challenge' => $challenge, 'record' => $record,
+            'findings' => ClassFindings::of($record), 'predictions' => PredictionsReading::of($record),
+        ]);
+    }
+}

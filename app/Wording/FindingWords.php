@@ -1,0 +1,380 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use App\Models\Car;
+use App\Models\Group;
+use App\Reading\ClassFindings;
+use App\Reading\ClassRecord;
+use App\Reading\Counting;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standing;
+use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Check\CheckVerdict;
+use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Relation\Effect;
+use Skivo\Core\Relation\Factor;
+use Skivo\Core\Relation\FairPair;
+use Skivo\Core\Relation\Ruling;
+use Skivo\Core\Run\Regime;
+use Skivo\Core\Trials\Interval;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Verdict;
+
+/** What a class found out, in words first; every claim with the cars behind it. */
+final readonly class FindingWords
+{
+    /** So many effects looked at are no longer few: by chance alone one of twenty looks clear. */
+    private const MANY = 4;
+
+    private UnitSystem $units;
+
+    /** @var array<int, array{Group, Car}> by the id of the car */
+    public array $cars;
+
+    public function __construct(private ClassRecord $record, private ClassFindings $findings)
+    {
+        $this->units = $record->challenge->units;
+        $cars = [];
+        foreach ($record->groups as $group) {
+            foreach ($group->cars as $car) {
+                $cars[$car->id] = [$group, $car];
+            }
+        }
+        $this->cars = $cars;
+    }
+
+    /** As in "Reef, version 2". */
+    public function name(int|string $car): string
+    {
+        [$group, $model] = $this->cars[(int) $car] ?? [null, null];
+
+        return $group === null || $model === null ? 'a car' : $group->name . ($group->cars->count() > 1 ? ", version {$model->version}" : '');
+    }
+
+    /** What the page says first. */
+    public function headline(): Sentence
+    {
+        $cars = count($this->findings->cars);
+        if ($cars < 3) {
+            return new Sentence($cars === 0 ? 'Nothing to say yet.' : ($cars === 1 ? 'One car makes no finding.' : 'Two cars make no finding.'), $cars === 0
+                ? 'Findings need cars with tries that count: log the first runs, and record what each group chose.'
+                : 'Two points always lie on a line. It takes three cars at least, better six, and pairs that differ in one choice only.');
+        }
+        $clear = array_values(array_filter($this->findings->effects, static fn(Effect $effect): bool => $effect->isClear()));
+        if ($clear !== []) {
+            return $this->effect($clear[0]);
+        }
+        $confounded = $this->findings->confounded[0] ?? null;
+        if ($confounded !== null) {
+            return new Sentence('These cars can’t tell what mattered.', ucfirst("{$confounded->one->label()} and {$confounded->other->label()} go along with each other here, so either could be the cause. The next test takes them apart."));
+        }
+
+        return new Sentence('Nothing is clear yet.', $this->findings->effects === []
+            ? 'No two cars differ in one choice only. A fair pair needs one car that is built like another but for one thing; rebuilding one thing on a car makes one at once.'
+            : 'The fair pairs there are don’t agree closely enough, or are too few.');
+    }
+
+    /** As in "A wider bore went farther in 4 of 5 fair pairs, by 38 cm on average (12 to 64)." */
+    public function effect(Effect $effect): Sentence
+    {
+        $pairs = count($effect->pairs);
+        $kinds = $effect->from !== null && $effect->to !== null;
+        $more = $effect->mean >= 0.0;
+        [$winner, $loser] = $kinds
+            ? [FactorWords::value($effect->factor, $more ? $effect->to : $effect->from, $this->units), FactorWords::value($effect->factor, $more ? $effect->from : $effect->to, $this->units)]
+            : [FactorWords::one($effect->factor, $more), null];
+        $ahead = $more ? $effect->ahead : $pairs - $effect->ahead;
+        $by = $this->distance(abs($effect->mean));
+        $interval = $this->interval($effect->interval, $more);
+        if (!$effect->isPooled()) {
+            $pair = $effect->pairs[0];
+            $judged = match ($effect->verdict) {
+                Verdict::ClearlyApart => 'Their tries tell them apart',
+                Verdict::TooCloseToCall => 'Their tries can’t tell them apart',
+                Verdict::NoSpreadYet => 'One of them has a single try',
+            };
+
+            return new Sentence(
+                ucfirst($effect->factor->label()) . ': one fair pair.',
+                "{$this->name($more ? $pair->more->id : $pair->less->id)} went {$by} farther than {$this->name($more ? $pair->less->id : $pair->more->id)}{$interval}, with " . ($kinds ? "{$winner} instead of {$loser}" : $winner)
+                    . ". {$judged}; two cars make no finding about the choice.",
+            );
+        }
+        $against = $loser === null ? '' : " than {$loser}";
+
+        return $effect->isClear()
+            ? new Sentence(ucfirst($winner) . " went farther{$against}", "in {$ahead} of {$pairs} fair pairs, by {$by} on average{$interval}.")
+            : new Sentence('No clear effect of ' . $effect->factor->label() . '.', ucfirst($winner) . " went farther{$against} in {$ahead} of {$pairs} fair pairs, by {$by} on average{$interval}: too close to call.");
+    }
+
+    /** @return list<array{Sentence, list<string>}> each effect with the cars behind it */
+    public function effects(): array
+    {
+        return array_map(fn(Effect $effect): array => [
+            $this->effect($effect),
+            $this->behind($effect),
+        ], $this->findings->effects);
+    }
+
+    /** That many effects were looked at; null where they are few. */
+    public function manyLookedAt(): ?string
+    {
+        $pooled = count(array_filter($this->findings->effects, static fn(Effect $effect): bool => $effect->isPooled()));
+
+        return $pooled < self::MANY ? null : "{$pooled} choices were looked at. Where nothing matters, one in twenty looks clear by chance: believe most what was expected before, and test the rest again.";
+    }
+
+    /** @return list<Sentence> what goes along with what, and so can't be told apart */
+    public function confounded(): array
+    {
+        $said = [];
+        foreach (array_slice($this->findings->confounded, 0, 4) as $pair) {
+            $said[] = new Sentence(ucfirst($pair->one->label()) . ' and ' . $pair->other->label(), 'go along with each other: ' . number_format(100 * $pair->share) . ' % of the one is the other’s. Their effects can’t be told apart.');
+        }
+
+        return $said;
+    }
+
+    public function severalFactors(): ?Sentence
+    {
+        $several = $this->findings->several;
+        if (count($several->factors) < 2) {
+            return null;
+        }
+        $names = Lists::and(array_map(static fn(Factor $factor): string => $factor->label(), $several->factors), 9);
+        if ($several->isSeparable()) {
+            $clear = [];
+            foreach ($several->factors as $index => $factor) {
+                if (!$several->intervals[$index]->contains(0.0)) {
+                    $clear[] = FactorWords::one($factor, $several->slopes[$index] > 0.0);
+                }
+            }
+
+            return new Sentence('All at once:', $clear === [] ? "with {$names} in one regression over {$several->cars} cars, none is clear." : "with {$names} in one regression over {$several->cars} cars, " . Lists::and($clear) . ' went farther, the others held. Weaker than fair pairs: what nobody recorded is not held.');
+        }
+        if ($several->confounded !== null) {
+            return new Sentence('All at once:', "a regression over {$names} is no use here, since {$several->confounded[0]->label()} and {$several->confounded[1]->label()} can’t be told apart.");
+        }
+
+        return new Sentence('All at once:', "{$names} vary, more than {$several->cars} cars with all of them on record can tell apart" . ($several->carsMissing() > 0 ? "; it would take {$several->carsMissing()} more" : '') . '.');
+    }
+
+    public function nextTest(): ?Sentence
+    {
+        $next = $this->findings->next;
+        if ($next === null) {
+            return null;
+        }
+        $expected = $this->findings->nextExpectedM;
+        $why = $next->confoundedWith === null
+            ? "No fair pair settles {$next->factor->label()} yet."
+            : "That takes {$next->factor->label()} and {$next->confoundedWith->label()} apart best.";
+
+        return new Sentence(
+            "Next fair test: {$this->name($next->car->id)} changes {$next->factor->label()}",
+            'from ' . FactorWords::value($next->factor, $next->from, $this->units) . ' to ' . FactorWords::value($next->factor, $next->to, $this->units) . ", and nothing else. {$why}"
+                . ($expected === null ? '' : ' The model expects it to go ' . ($expected >= 0.0 ? "{$this->distance($expected)} farther." : "{$this->distance(-$expected)} less far.")),
+        );
+    }
+
+    /** The verdict on a school, as one word or three. */
+    public function verdict(Ruling $ruling): string
+    {
+        return match ($ruling->isSupported) {
+            true => 'supported here',
+            false => 'not supported here',
+            null => 'can’t tell',
+        };
+    }
+
+    /** @return list<string> the cars behind an effect */
+    public function behind(Effect $effect): array
+    {
+        return array_merge(...array_map(static fn(FairPair $pair): array => [$pair->less->id, $pair->more->id], $effect->pairs));
+    }
+
+    /** What the typical car here spends its push on. */
+    public function regime(): ?Regime
+    {
+        return $this->findings->typical === null ? null : Regime::of($this->findings->energies[$this->findings->typical]);
+    }
+
+    /** Whether it matters here how tries count: who comes first by the best, the mean and the median. */
+    public function scoringVerdict(): Sentence
+    {
+        $names = $this->record->groups->mapWithKeys(static fn(Group $group): array => [$group->id => $group->name]);
+        $first = [];
+        foreach (Scoring::cases() as $scoring) {
+            $places = $this->record->standingsFor($this->record->challenge->mainAward(), $scoring)->places;
+            $first[$scoring->value] = Lists::and(array_values(array_map(
+                static fn(Standing $place): string => $names[(int) $place->entrant->id] ?? '',
+                array_filter($places, static fn(Standing $place): bool => $place->rank === 1),
+            )));
+        }
+
+        return match (true) {
+            $first['mean'] === '' => new Sentence('can’t tell', 'No try counts yet.'),
+            count(array_unique($first)) === 1 => new Sentence('makes no difference', "{$first['mean']} comes first by each of them."),
+            default => new Sentence('makes a difference', "By the best {$first['best']}, by the mean {$first['mean']}, by the median {$first['median']}."),
+        };
+    }
+
+    /** The data behind it, or what is missing. */
+    public function evidence(Ruling $ruling): string
+    {
+        $effect = $ruling->effect;
+        $factor = $ruling->school->factor();
+
+        return match (true) {
+            $ruling->isSupported !== null && $ruling->byRegression => 'By the regression over all cars, not by fair pairs.',
+            $effect !== null && $effect->isPooled() => ($effect->mean >= 0.0 ? $effect->ahead : count($effect->pairs) - $effect->ahead) . ' of ' . count($effect->pairs) . " fair pairs, by {$this->distance(abs($effect->mean))}{$this->interval($effect->interval, $effect->mean >= 0.0)}.",
+            $effect !== null => 'One fair pair only.',
+            !$ruling->varies => "Every car here has the same {$factor->label()}, or it is not on record.",
+            $ruling->confoundedWith !== null => "No fair pair, and {$factor->label()} goes along with {$ruling->confoundedWith->label()}.",
+            default => 'No fair pair: no two cars differ in this alone.',
+        };
+    }
+
+    /** What the model has to say of it, for a typical car of this class. */
+    public function reason(Ruling $ruling, ?Regime $regime): string
+    {
+        $said = match ($ruling->modelSays) {
+            1 => 'The model agrees',
+            -1 => 'The model would have it the other way round',
+            0 => 'The model has it make no difference',
+            null => null,
+        };
+
+        return $said === null ? 'The model has no opinion.' : $said . match ($regime) {
+            Regime::Rolling => ' for a car that spends its push on friction.',
+            Regime::Air => ' for a car that spends its push on the air.',
+            Regime::Both => ' for a car that spends its push on friction and air alike.',
+            default => '.',
+        };
+    }
+
+    /** @return list<array{Sentence, list<string>}> cars that are not where the model has them, with what was noted of them */
+    public function offTheLine(): array
+    {
+        $said = [];
+        foreach ($this->findings->cars as $compared) {
+            $balance = $this->findings->balances[(int) $compared->id] ?? null;
+            $mean = $compared->sample->mean();
+            if ($balance === null || $balance->distanceInterval->contains($mean)) {
+                continue;
+            }
+            $short = $mean < $balance->distanceM;
+            $noted = $this->noted((int) $compared->id);
+            $said[] = [new Sentence(
+                $this->name($compared->id) . ($short ? ' stopped short:' : ' outran the model:'),
+                "{$this->distance($mean)}, where its forces would take it {$this->distance($balance->distanceInterval->low)} to {$this->distance($balance->distanceInterval->high)}."
+                    . ($noted === [] ? ($short ? ' Nothing is noted of it: check it, and measure its friction.' : ' Measure its friction: it may be less than estimated.') : ' Noted: ' . Lists::and($noted, 9) . '.'),
+            ), [$compared->id]];
+        }
+
+        return $said;
+    }
+
+    /** @return list<Sentence> */
+    public function calibration(): array
+    {
+        $calibration = $this->findings->calibration;
+        if ($calibration === null) {
+            return [new Sentence('Too few cars to set the model to this class.', 'It takes three with a distance, and two whose friction or thrust is only estimated.')];
+        }
+        $said = [];
+        $factor = static fn(float $value, Interval $interval): string => number_format($value, 2) . ' times (' . number_format($interval->low, 2) . ' to ' . number_format($interval->high, 2) . ')';
+        if ($calibration->frictionInterval !== null) {
+            $said[] = new Sentence('Friction here is ' . $factor($calibration->friction, $calibration->frictionInterval), 'what the parts say, over the cars where it was not measured.');
+        }
+        if ($calibration->dischargeInterval !== null) {
+            $said[] = new Sentence('Air leaves at ' . $factor($calibration->discharge, $calibration->dischargeInterval), 'the model’s speed; thrust goes with its square.');
+        } elseif ($calibration->areInseparable) {
+            $said[] = new Sentence('Thrust is left as it is.', 'A weaker push and more friction look alike from where cars stop. Times over a set length, or a push on the scale, would tell.');
+        }
+        $percent = static fn(float $share): string => number_format(100 * $share) . ' %';
+        $said[] = new Sentence('The model is off by', "{$percent($calibration->missBefore)} of the distance before, {$percent($calibration->missAfter)} after, and {$percent($calibration->missLeftOut)} for a car that it was not set by.", 'Root mean square. The last figure is the honest one: each car is left out in turn, and foretold from the others.');
+
+        return $said;
+    }
+
+    /** @return list<array{Sentence, list<string>}> */
+    public function outliers(): array
+    {
+        $said = [];
+        foreach ($this->findings->outliers as $car => [$run, $grubbs]) {
+            $said[] = [new Sentence("One try of {$this->name($car)} lies far from its others:", "{$this->distance($grubbs->value)}. " . ($this->findings->counting === Counting::WithoutOutliers ? 'It is left out below.' : 'It counts all the same.'), 'Grubbs’ test: G = ' . number_format($grubbs->g, 2) . ', above ' . number_format($grubbs->critical, 2) . ' for this many tries at 5 %.'), [(string) $car]];
+        }
+
+        return $said;
+    }
+
+    /** How the void tries are treated here; null where none has a distance. */
+    public function voids(): ?string
+    {
+        $void = $this->findings->voidMeasured;
+        $tries = $void === 1 ? 'One void try was measured' : "{$void} void tries were measured";
+
+        return $void === 0 ? null : $tries . ($this->findings->counting === Counting::WithVoid ? ', and ' . ($void === 1 ? 'is' : 'are') . ' in here.' : ', and left out by the rule.');
+    }
+
+    /** @return list<string> what was noted of a car that could make it stop short */
+    public function noted(int $id): array
+    {
+        [$group, $car] = $this->cars[$id] ?? [null, null];
+        if ($group === null || $car === null) {
+            return [];
+        }
+        $card = $group->currentCar()?->id === $id ? $this->record->card($group) : null;
+        $noted = array_map(static fn(CheckItem $item): string => match ($item) {
+            CheckItem::Spin => 'wheels that stop soon',
+            CheckItem::EndPlay => 'its end play',
+            CheckItem::Wobble => 'a wheel that wobbles',
+            CheckItem::Parallel => 'axles out of parallel',
+            CheckItem::Drift => 'a drift when rolled by hand',
+            CheckItem::Airtight => 'a leak at the joint',
+            CheckItem::BalloonClears => 'a balloon that drags',
+            CheckItem::NozzleStraight => 'a nozzle not straight or crushed',
+            CheckItem::PointsOff => 'points left on',
+        }, $card === null ? [] : $this->faulty($card));
+        $tries = $this->record->tries($car);
+        $drift = $tries->each(static fn(Run $run): ?float => $run->driftM === null || ($run->distanceM ?? 0.0) <= 0.0 ? null : abs($run->driftM) / $run->distanceM);
+        if ($drift !== null && $drift->mean() > 0.08) {
+            $noted[] = "a drift of {$this->units->show($drift->mean(), Scale::Slope)}";
+        }
+        $void = count($tries->void);
+        if ($void > 0) {
+            $noted[] = $void === 1 ? 'a void try' : "{$void} void tries";
+        }
+
+        return $noted;
+    }
+
+    public function distance(float $metres): string
+    {
+        return $this->units->show($metres, Scale::Distance);
+    }
+
+    /** @return list<CheckItem> */
+    private function faulty(CheckCard $card): array
+    {
+        return array_values(array_filter([...$card->with(CheckVerdict::Fix), ...$card->with(CheckVerdict::Note)], static fn(CheckItem $item): bool => $item !== CheckItem::PointsOff));
+    }
+
+    /** As in " (12 to 64)"; turned round where less of it went farther. */
+    private function interval(?Interval $interval, bool $more): string
+    {
+        if ($interval === null) {
+            return '';
+        }
+        [$low, $high] = $more ? [$interval->low, $interval->high] : [-$interval->high, -$interval->low];
+        $figure = fn(float $metres): string => str_replace('-', '−', $this->units->figure($metres, Scale::Distance));
+
+        return " ({$figure($low)} to {$figure($high)})";
+    }
+}

@@ -1,0 +1,42 @@
+@php
+    use App\Wording\GoalWords;
+    use App\Wording\Lists;
+    use Skivo\Core\Trials\Verdict;
+    $units = $challenge->units;
+    $names = $record->groups->keyBy('id');
+    $certificates = [];
+    foreach ($challenge->allAwards() as $award) {
+        $standings = $record->standingsFor($award);
+        $first = array_values(array_filter($standings->places, fn ($place) => $place->rank === 1));
+        $close = array_map(fn ($place) => $names[(int) $place->entrant->id]->name, $standings->tooCloseToLeader());
+        foreach ($first as $place) {
+            $certificates[] = [
+                'group' => $names[(int) $place->entrant->id],
+                'title' => ucfirst(GoalWords::award($award, $units)),
+                'score' => $units->show($place->score, $award->goal->scale()),
+                'said' => count($first) > 1 ? 'shared by ' . Lists::and(array_map(fn ($each) => $names[(int) $each->entrant->id]->name, $first)) : ($close === [] ? null : 'too close to call against ' . Lists::and($close)),
+            ];
+        }
+    }
+    $best = array_key_first($predictions->foresights);
+    if ($best !== null) {
+        $certificates[] = ['group' => $names[$best], 'title' => 'Best foresight', 'score' => $units->show($predictions->foresights[$best]->typicalMiss(), \Skivo\Core\Quantity\Scale::Distance) . ' off on average', 'said' => null];
+    }
+@endphp
+<x-layout :title="'Certificates · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">
+    <x-report-pages :challenge="$challenge" here="certificates" say="One a page, landscape." />
+    @if ($certificates === [])<p class="prose pb-6">No award has a first yet: it takes a try with what the award needs.</p>@endif
+    <div class="certificates">
+        @foreach ($certificates as $certificate)
+            <article class="certificate">
+                <p class="certificate-place">{{ $challenge->name }}</p>
+                <h2>{{ $certificate['title'] }}</h2>
+                <p class="certificate-group with-mark"><x-mark :mark="$certificate['group']->mark" class="!w-14 !h-14" /><span>{{ $certificate['group']->name }}</span></p>
+                <p class="certificate-score num">{{ $certificate['score'] }}</p>
+                @if ($certificate['said'] !== null)<p>{{ $certificate['said'] }}</p>@endif
+                <svg class="certificate-tape" viewBox="0 0 600 30" aria-hidden="true"><rect width="600" height="30" />@for ($i = 0; $i <= 60; $i++)<line x1="{{ 10 * $i }}" x2="{{ 10 * $i }}" y1="0" y2="{{ $i % 10 === 0 ? 30 : ($i % 5 === 0 ? 16 : 9) }}" />@endfor</svg>
+                <div class="certificate-foot"><span>Date</span><span>Signed</span></div>
+            </article>
+        @endforeach
+    </div>
+</x-layout>
