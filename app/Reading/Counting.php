@@ -22,9 +22,9 @@ enum Counting: string
     public function label(): string
     {
         return match ($this) {
-            self::Rule => 'tries that count',
-            self::WithVoid => 'with void tries',
-            self::WithoutOutliers => 'without outliers',
+            self::Rule => 'counted tries',
+            self::WithVoid => 'with void',
+            self::WithoutOutliers => 'no outliers',
         };
     }
 

@@ -31,6 +31,9 @@ final readonly class FindingWords
     /** So many effects looked at are no longer few: by chance alone one of twenty looks clear. */
     private const MANY = 4;
 
+    /** A car for whose thrust over resistance a typical one would have come so many times as far lies off the line. */
+    private const OFF_THE_LINE = 1.7;
+
     private UnitSystem $units;
 
     /** @var array<int, array{Group, Car}> by the id of the car */
@@ -258,10 +261,29 @@ final readonly class FindingWords
         };
     }
 
-    /** @return list<array{Sentence, list<string>}> cars that are not where the model has them, with what was noted of them */
+    /**
+     * Cars that are not where the model has them, with what was noted of them; and those that lie off the line of the
+     * others since their balloons blew over another stretch.
+     *
+     * @return list<array{Sentence, list<string>}>
+     */
     public function offTheLine(): array
     {
         $said = [];
+        $typical = $this->findings->balances[$this->findings->typical ?? 0] ?? null;
+        foreach ($typical === null ? [] : $this->findings->cars as $compared) {
+            $car = (int) $compared->id;
+            $balance = $this->findings->balances[$car] ?? null;
+            // How much farther a typical car with this ratio would have come.
+            $times = ($this->findings->ratioOf($car) ?? 0.0) * $typical->stretchM / $compared->sample->mean();
+            if ($balance !== null && ($times > self::OFF_THE_LINE || $times < 1.0 / self::OFF_THE_LINE)) {
+                $said[] = [new Sentence(
+                    "{$this->name($car)} lies " . ($times > 1.0 ? 'above' : 'below') . ' the others:',
+                    "its balloon blew over {$this->distance($balance->stretchM)}, a typical one here over {$this->distance($typical->stretchM)}. "
+                        . ($times > 1.0 ? 'A strong push that is soon over needs a larger thrust ÷ resistance to come as far.' : 'A push that lasts comes as far with a smaller thrust ÷ resistance.'),
+                ), [(string) $car]];
+            }
+        }
         foreach ($this->findings->cars as $compared) {
             $balance = $this->findings->balances[(int) $compared->id] ?? null;
             $mean = $compared->sample->mean();

@@ -49,7 +49,8 @@ final readonly class Confounding
     }
 
     /**
-     * The choices in which the cars differ, of those that at least four of them have on record.
+     * The choices in which the cars differ, of those that at least four of them have on record. A kind that only one car has
+     * makes no difference that could be told.
      *
      * @param list<ComparedCar> $cars
      *
@@ -59,9 +60,17 @@ final readonly class Confounding
     {
         return array_values(array_filter(Difference::compared(), static function (Factor $factor) use ($cars): bool {
             $values = self::known($cars, $factor);
+            if (count($values) < self::FEWEST_CARS) {
+                return false;
+            }
+            if (!$factor->isNumber()) {
+                $held = array_count_values(array_map(static fn(float|string $kind): string => mb_strtolower(trim((string) $kind)), $values));
+
+                return count(array_filter($held, static fn(int $cars): bool => $cars > 1)) > 1;
+            }
             foreach ($values as $value) {
                 if (!Difference::isSame($factor, $value, $values[0])) {
-                    return count($values) >= self::FEWEST_CARS;
+                    return true;
                 }
             }
 

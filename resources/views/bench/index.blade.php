@@ -45,7 +45,7 @@
                 </tbody>
             </table>
         </div>
-        <p class="small mt-2">Bars are 95 % intervals: <span class="key own">measured</span> <span class="key parts">from the parts</span></p>
+        <p class="small mt-2">Bars are 95 % intervals: <span class="interval-key">measured</span> <span class="interval-key estimated">from the parts</span></p>
     @endif
     <section id="pump" class="form-part mt-6" aria-labelledby="pump-title">
         <h2 id="pump-title">The class’s pump</h2>

@@ -20,4 +20,4 @@
         <circle class="own-dot" cx="{{ $x($off($calibration->leftOut, $car)) }}" cy="{{ $y }}" r="5.5" />
     @endforeach
 </svg>
-<p class="small"><span class="key parts">the model by the parts alone; an arrow where it is farther off than is drawn</span> <span class="key own">foretold without the car</span></p>
+<p class="small"><span class="interval-key estimated">the model by the parts alone; an arrow where it is farther off than is drawn</span> <span class="interval-key">foretold without the car</span></p>

@@ -11,11 +11,11 @@
     $headline = $words->headline();
     $next = $words->nextTest();
 @endphp
-<x-layout :title="'Report · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">
+<x-layout :title="'Report · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="StandingWords::rule($challenge)">
     <x-report-pages :challenge="$challenge" here="show" say="Two to four pages." />
     <article class="sheet report">
         <header class="report-head">
-            <p class="small">{{ StandingWords::rule($challenge) }} · {{ $record->groups->count() }} groups, {{ count($findings->cars) }} cars that ran, {{ $record->countedTries() }} tries that count</p>
+            <p class="small">{{ $record->groups->count() }} groups, {{ count($findings->cars) }} cars that ran, {{ $record->countedTries() }} tries that count</p>
             <h2 class="!text-2xl">{{ $challenge->question ?? 'How far does a breath of air carry a car?' }}</h2>
         </header>
         <section class="report-answer said"><x-sentences :sentences="[$headline]" big /></section>
