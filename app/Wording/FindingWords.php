@@ -16,6 +16,7 @@ use Skivo\Core\Check\CheckItem;
 use Skivo\Core\Check\CheckVerdict;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Relation\ComparedCar;
 use Skivo\Core\Relation\Effect;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\FairPair;
@@ -343,6 +344,15 @@ final readonly class FindingWords
         $tries = $void === 1 ? 'One void try was measured' : "{$void} void tries were measured";
 
         return $void === 0 ? null : $tries . ($this->findings->counting === Counting::WithVoid ? ', and ' . ($void === 1 ? 'is' : 'are') . ' in here.' : ', and left out by the rule.');
+    }
+
+    /** The cars that the class figure leaves out, and why; null where it has all. */
+    public function notDrawn(): ?string
+    {
+        $missing = array_values(array_filter($this->findings->cars, fn(ComparedCar $car): bool => $this->findings->ratioOf((int) $car->id) === null));
+        $names = Lists::and(array_map(fn(ComparedCar $car): string => $this->name($car->id), $missing), 9);
+
+        return $missing === [] ? null : 'Not drawn: ' . $names . '. ' . (count($missing) === 1 ? 'By the model it' : 'By the model they') . ' would not start at all, so thrust over resistance is not known. Measure friction, or check bore, balloon and mass on the build sheet.';
     }
 
     /** @return list<string> what was noted of a car that could make it stop short */

@@ -33,6 +33,9 @@ final readonly class Calibration
     /** Where one of the two factors may be twice as large or half, the distances can't tell them apart. Common practice, no source. */
     private const INSEPARABLE = 2.0;
 
+    /** A factor that may be ten times as large or a tenth is none. */
+    private const USELESS = 10.0;
+
     private const FRICTION_WITHIN = [0.1, 20.0];
 
     private const DISCHARGE_WITHIN = [0.4, 2.0];
@@ -65,7 +68,7 @@ final readonly class Calibration
     /**
      * @param list<Observation> $observations one a car
      *
-     * @return self|null null where there are too few cars to fit anything: three for one factor, five for both
+     * @return self|null null where there are too few cars to fit anything: three for one factor, five for both; or where they leave a factor all but open
      */
     public static function of(array $observations): ?self
     {
@@ -79,12 +82,12 @@ final readonly class Calibration
         $inseparable = false;
         if ($fitsFriction && $fitsDischarge) {
             $both = $n >= 5 ? self::fit($observations, ['friction', 'discharge']) : null;
-            $inseparable = $both === null || max(array_map(static fn(Interval $interval): float => sqrt($interval->high / $interval->low), $both['intervals'])) > self::INSEPARABLE;
+            $inseparable = $both === null || self::looseness($both['intervals']) > self::INSEPARABLE;
             $fit = $inseparable ? self::fit($observations, ['friction']) : $both;
         } else {
             $fit = self::fit($observations, [$fitsFriction ? 'friction' : 'discharge']);
         }
-        if ($fit === null) {
+        if ($fit === null || self::looseness($fit['intervals']) > self::USELESS) {
             return null;
         }
         $before = $after = $leftOut = [];
@@ -107,6 +110,16 @@ final readonly class Calibration
             self::typicalMiss($observations, $after),
             self::typicalMiss($observations, $leftOut),
         );
+    }
+
+    /**
+     * By how many times the loosest of the factors may be larger, or smaller.
+     *
+     * @param non-empty-array<string, Interval> $intervals
+     */
+    private static function looseness(array $intervals): float
+    {
+        return max(array_map(static fn(Interval $interval): float => sqrt($interval->high / max($interval->low, 1e-300)), $intervals));
     }
 
     /**

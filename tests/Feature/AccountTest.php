@@ -100,7 +100,7 @@ final class AccountTest extends FeatureTestCase
         $challenge = $demo->challenges()->sole();
         self::assertSame('Cross the Slipway', $challenge->name);
         self::assertSame(8, $challenge->groups()->count());
-        self::assertSame(29, $challenge->runs()->count());
+        self::assertSame(32, $challenge->runs()->count());
         self::assertSame(4, $challenge->runs()->whereNotNull('void_reason')->count());
     }
 }

@@ -26,7 +26,7 @@ final class WhatIfTest extends FeatureTestCase
 
         $this->get("/challenges/{$challenge->id}/what-if")->assertOk()->assertSee('Halyard')->assertSee('"designs":{"a":""', false);
         $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()
-            ->assertSee('2 of 27 values measured', false)->assertSee('bore:0.009')->assertSee('Which is which');
+            ->assertSee('2 of 28 values measured', false)->assertSee('bore:0.009')->assertSee('Which is which');
         $this->get("/challenges/{$challenge->id}/what-if?a=bore:0.007&b=nonsense&c=bore:9")->assertOk()->assertSee('"designs":{"a":"bore:0.007"}', false);
     }
 

@@ -17,11 +17,15 @@ final class OwnGroupController
     {
         $record = ClassRecord::of($challenge);
 
+        $own = $record->groups->firstWhere('id', $group->id) ?? $group;
+        $car = $own->currentCar();
+
         return view('devices.group', [
             'challenge' => $challenge,
             'record' => $record,
             'floor' => new Floor($record),
-            'group' => $record->groups->firstWhere('id', $group->id) ?? $group,
+            'group' => $own,
+            'expected' => $car?->predictions()->where('try', $record->tries($car)->next())->first(),
         ]);
     }
 }

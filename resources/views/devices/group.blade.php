@@ -15,7 +15,6 @@
         <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)<div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
     @endif
     @unless ($locked)
-        @php($expected = $car?->predictions->firstWhere('try', $record->tries($car)->next()))
         <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction">
             @csrf @method('put')
             <x-measure name="predicted" :label="'How far will try ' . $record->tries($car)->next() . ' go?'" :value="$expected?->distance->text" :unit="$units->symbol(Scale::Distance)" />

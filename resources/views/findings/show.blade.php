@@ -14,6 +14,7 @@
     <div class="findings-layout" data-part="findings">
         <section class="min-w-0" aria-label="Distance against thrust over resistance">
             <x-class-figure :challenge="$challenge" :figure="$figure" :words="$words" :counting="$findings->counting" />
+            @if ($words->notDrawn() !== null)<p class="small mt-2 prose">{{ $words->notDrawn() }}</p>@endif
             <p class="small mt-3 prose">By work and energy, distance = (thrust ÷ resistance) × the stretch over which the balloon blew. @if ($marked !== []) {{ \App\Wording\Lists::and($marked, 9) }} {{ count($marked) === 1 ? 'has' : 'have' }} the ratio straight from two marks on the floor, limp and stop. @endif Filled marks are measured; hollow ones rest on the parts and on the class’s friction.</p>
         </section>
         <section class="said" aria-label="In words">
