@@ -23,7 +23,7 @@
                     @if ($scored === [])
                         <p class="small">No try has what it takes yet.</p>
                     @else
-                        <table class="figures-table">
+                        <div class="scroll-x" tabindex="0" role="region" aria-label="{{ ucfirst(GoalWords::award($award, $units)) }}"><table class="figures-table">
                             <thead><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col" class="num">{{ ucfirst($challenge->scoring->value) }}</th><th scope="col">Chance of being first</th><th scope="col">Against the first</th></tr></thead>
                             <tbody>
                                 @foreach ($scored as $place)
@@ -37,7 +37,7 @@
                                     </tr>
                                 @endforeach
                             </tbody>
-                        </table>
+                        </table></div>
                     @endif
                 </div>
             @endforeach

@@ -25,7 +25,7 @@
         </section>
         <section>
             <h3>Every car</h3>
-            <table class="figures-table">
+            <div class="scroll-x" tabindex="0" role="region" aria-label="Every car"><table class="figures-table">
                 <thead><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Tries</th><th scope="col" class="num">Mean ({{ $units->symbol(Scale::Distance) }})</th><th scope="col" class="num">95 %</th><th scope="col" class="num">Best</th><th scope="col" class="num">Friction f</th><th scope="col" class="num">Push (mN)</th></tr></thead>
                 <tbody>
                     @foreach ($record->lines as $line)
@@ -45,7 +45,7 @@
                         @endforeach
                     @endforeach
                 </tbody>
-            </table>
+            </table></div>
             <p class="small">≈ estimated from the parts, not measured.{{ $words->voids() === null ? '' : ' ' . $words->voids() }}</p>
         </section>
         <section class="report-figure">
