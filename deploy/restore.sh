@@ -50,6 +50,8 @@ database_sql postgres "DROP DATABASE IF EXISTS skivo_replaced" >/dev/null
 [ "$old" = nothing ] || database_sql postgres "ALTER DATABASE skivo RENAME TO skivo_replaced" >/dev/null
 database_sql postgres "ALTER DATABASE skivo_restoring RENAME TO skivo" >/dev/null
 artisan migrate --force >"$VAR/run/migrate.log" 2>&1 || { cat "$VAR/run/migrate.log" >&2; fail "the restored data could not be brought up to date. What was there before is kept aside."; }
+# What was worked out before is of other data.
+artisan cache:clear >"$VAR/run/cache.log" 2>&1 || { cat "$VAR/run/cache.log" >&2; fail "the cache could not be cleared. What went wrong is above."; }
 database_sql postgres "DROP DATABASE IF EXISTS skivo_replaced" >/dev/null
 [ -z "$port" ] || server_up "$host" "$port"
 say "Restored: $(database_holds skivo)."

@@ -33,6 +33,8 @@ if [ "$demo" = yes ]; then
     [ -n "$(setting DEMO_PASSWORD)" ] || set_setting DEMO_PASSWORD "slipway-$(random_word | cut -c1-8)"
     DEMO_PASSWORD="$(setting DEMO_PASSWORD)" artisan skivo:demo >"$VAR/run/demo.log" 2>&1 || { cat "$VAR/run/demo.log" >&2; fail "the demo data could not be stored. What went wrong is above."; }
 fi
+# What was worked out before may be of other code.
+artisan cache:clear >"$VAR/run/cache.log" 2>&1 || { cat "$VAR/run/cache.log" >&2; fail "the cache could not be cleared. What went wrong is above."; }
 artisan optimize >"$VAR/run/optimize.log" 2>&1 || { cat "$VAR/run/optimize.log" >&2; fail "the application could not be prepared. What went wrong is above."; }
 server_up "$host" "$port" 9>&-
 set_setting SERVE_PORT "$port"

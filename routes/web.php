@@ -145,6 +145,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
         Route::controller(BenchController::class)->name('bench.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
             Route::get('bench', 'index')->name('index');
+            Route::get('bench/csv', 'download')->name('download');
             Route::put('bench/pump', 'pump')->name('pump');
             Route::get('groups/{group}/bench', 'edit')->name('edit');
             Route::put('groups/{group}/bench/{test}', 'update')->name('update');
@@ -187,7 +188,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('choices', 'choices')->name('choices');
             Route::get('model', 'model')->name('model');
             Route::get('awards', 'awards')->name('awards');
-            Route::get('csv', 'download')->name('download');
+            Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['class', 'choice', 'model']);
         });
 
         Route::controller(ReportController::class)->prefix('report')->name('report.')->group(function (): void {

@@ -202,6 +202,18 @@ final readonly class FindingWords
         return array_merge(...array_map(static fn(FairPair $pair): array => [$pair->less->id, $pair->more->id], $effect->pairs));
     }
 
+    /** @return list<string> the cars behind what the page says first */
+    public function behindHeadline(): array
+    {
+        foreach ($this->findings->effects as $effect) {
+            if ($effect->isClear()) {
+                return $this->behind($effect);
+            }
+        }
+
+        return array_map(static fn(ComparedCar $car): string => $car->id, $this->findings->cars);
+    }
+
     /** What the typical car here spends its push on. */
     public function regime(): ?Regime
     {

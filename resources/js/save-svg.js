@@ -6,7 +6,12 @@ const STYLES = ['fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-dashar
 export function attachSaving(root) {
     for (const button of root.querySelectorAll('[data-save-svg]')) {
         button.addEventListener('click', () => {
-            const drawn = button.closest('section, figure, div').querySelector('.figure svg, svg.drawing') ?? root.querySelector('.figure svg');
+            // The one drawn last before the button.
+            const all = [...root.querySelectorAll('.figure svg, svg.drawing')];
+            const drawn = all.filter((each) => each.compareDocumentPosition(button) & Node.DOCUMENT_POSITION_FOLLOWING).pop();
+            if (drawn === undefined) {
+                return;
+            }
             const address = URL.createObjectURL(new Blob([standalone(drawn)], { type: 'image/svg+xml' }));
             const link = document.createElement('a');
             link.href = address;

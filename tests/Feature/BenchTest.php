@@ -37,6 +37,9 @@ final class BenchTest extends FeatureTestCase
         // What if starts from it.
         $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")->assertOk()->assertSee('f:0.1148', false);
 
+        $csv = (string) $this->get("/challenges/{$challenge->id}/bench/csv")->assertOk()->getContent();
+        self::assertStringContainsString('Bowline,1,"Ramp and roll-out",2,"Release to stop, level","101 cm",1.01', $csv);
+
         $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/ramp", ['r0_0' => ''])->assertSessionHas('status', 'Ramp and roll-out: cleared.');
         self::assertSame(0, BenchReading::query()->count());
     }

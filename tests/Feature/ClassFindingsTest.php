@@ -43,7 +43,7 @@ final class ClassFindingsTest extends FeatureTestCase
     {
         $none = Scenario::challenge($this->educator);
         $this->get("/challenges/{$none->id}/findings")->assertOk()->assertSee('Nothing to say yet.')->assertSee('log the first runs');
-        foreach (['/findings/model', '/findings/awards', '/findings/choices', '/report', '/report/notebooks', '/report/certificates', '/findings/csv'] as $page) {
+        foreach (['/findings/model', '/findings/awards', '/findings/choices', '/report', '/report/notebooks', '/report/certificates', '/findings/csv/class', '/findings/csv/choice', '/findings/csv/model', '/bench/csv'] as $page) {
             $this->get("/challenges/{$none->id}{$page}")->assertOk();
         }
         $two = $this->withSheet("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . $this->rows([[6, 60, 200], [8, 60, 300]]));
@@ -89,11 +89,16 @@ final class ClassFindingsTest extends FeatureTestCase
     public function testTheFigureComesAsNumbersInTheUnitsOfTheClass(): void
     {
         $challenge = $this->generated();
-        $csv = $this->get("/challenges/{$challenge->id}/findings/csv")->assertOk()->getContent();
+        $csv = $this->get("/challenges/{$challenge->id}/findings/csv/class")->assertOk()->getContent();
         self::assertStringContainsString('mean distance (cm)', $csv);
         self::assertGreaterThan(4, substr_count($csv, "\n"));
+        $choice = $this->get("/challenges/{$challenge->id}/findings/csv/choice?against=bore")->assertOk()->getContent();
+        self::assertStringContainsString('nozzle bore (mm)', (string) $choice);
+        self::assertSame(9, substr_count((string) $choice, "\r\n"), 'a head and eight cars');
+        self::assertSame(9, substr_count((string) $this->get("/challenges/{$challenge->id}/findings/csv/model")->assertOk()->getContent(), "\r\n"));
+        $this->get("/challenges/{$challenge->id}/findings/csv/nonsense")->assertNotFound();
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
-        self::assertStringContainsString('mean distance (in)', $this->get("/challenges/{$challenge->id}/findings/csv")->getContent());
+        self::assertStringContainsString('mean distance (in)', $this->get("/challenges/{$challenge->id}/findings/csv/class")->getContent());
     }
 
     public function testAGroupForetellsItsTryAndIsHeldToIt(): void

@@ -39,6 +39,9 @@ final class Bench extends Command
 {
     private const GROUPS = 30;
 
+    /** As many as one hall holds, for the findings, which weigh every car against every other. */
+    private const MANY_GROUPS = 40;
+
     private const RUNS = 12;
 
     private const REQUESTS = 60;
@@ -75,13 +78,18 @@ final class Bench extends Command
 
         $static = $this->time($client, '/robots.txt');
         $this->line(sprintf('%d groups × %d runs, %d requests each, one after the other, warm. Times in ms.', self::GROUPS, self::RUNS, self::REQUESTS));
-        $rows = [['static file', ...$this->figures($static), '1.0', '–']];
-        foreach (['class page' => '', 'findings' => '/findings', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => '/groups/' . $challenge->groups()->value('id') . '/car', 'checks' => '/check', 'materials' => '/plan/materials', 'timetable' => '/plan/timetable'] as $name => $page) {
-            $path = "/challenges/{$challenge->id}{$page}";
-            $times = $this->time($client, $path);
-            $rows[] = [$name, ...$this->figures($times), number_format($this->quantile($times, 0.5) / $this->quantile($static, 0.5), 1), (string) $this->queries($kernel, $educator, $path)];
-        }
-        $this->table(['page', 'median', '95 %', '× static', 'queries'], $rows);
+        $this->pages($client, $kernel, $educator, $challenge, $static, [
+            'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => '/groups/' . $challenge->groups()->value('id') . '/car',
+            'checks' => '/check', 'bench' => '/bench', 'materials' => '/plan/materials', 'timetable' => '/plan/timetable',
+        ]);
+        $many = $this->challenge($educator, self::RUNS);
+        $import->store($many, (new SheetReader(UnitSystem::Metric))->read($this->sheet(self::RUNS, self::MANY_GROUPS)));
+        $start = hrtime(true);
+        $client->get("/challenges/{$many->id}/findings");
+        $this->line(sprintf('%d groups × %d runs: what the class found out is worked out in %.0f ms, and kept until something changes.', self::MANY_GROUPS, self::RUNS, (hrtime(true) - $start) / 1e6));
+        $this->pages($client, $kernel, $educator, $many, $static, [
+            'findings' => '/findings', 'choice by choice' => '/findings/choices', 'beside the model' => '/findings/model', 'awards' => '/findings/awards', 'report' => '/report', 'notebook sheets' => '/report/notebooks',
+        ]);
 
         $sheet = $this->sheet(3);
         $start = hrtime(true);
@@ -93,6 +101,21 @@ final class Bench extends Command
         $this->runDay($client, $import, $educator);
 
         return self::SUCCESS;
+    }
+
+    /**
+     * @param list<float> $static the yardstick's times
+     * @param array<string, string> $pages
+     */
+    private function pages(Client $client, Kernel $kernel, User $educator, Challenge $challenge, array $static, array $pages): void
+    {
+        $rows = [['static file', ...$this->figures($static), '1.0', '–']];
+        foreach ($pages as $name => $page) {
+            $path = "/challenges/{$challenge->id}{$page}";
+            $times = $this->time($client, $path);
+            $rows[] = [$name, ...$this->figures($times), number_format($this->quantile($times, 0.5) / $this->quantile($static, 0.5), 1), (string) $this->queries($kernel, $educator, $path)];
+        }
+        $this->table(['page', 'median', '95 %', '× static', 'queries'], $rows);
     }
 
     /** The run model by itself, and beside SciPy's solve_ivp on the same designs. */
@@ -295,10 +318,10 @@ final class Bench extends Command
         ]);
     }
 
-    private function sheet(int $runs): string
+    private function sheet(int $runs, int $groups = self::GROUPS): string
     {
         $csv = "group,nozzle,nozzle bore (mm),outlets,nozzle length (cm),balloon diameter (cm),mass (g),wheels,wheel diameter (mm),wheel mount,chassis,try,distance (cm),time (s)\n";
-        for ($group = 1; $group <= self::GROUPS; $group++) {
+        for ($group = 1; $group <= $groups; $group++) {
             for ($try = 1; $try <= $runs; $try++) {
                 $distance = 120 + 9 * $group + (37 * $try * $group) % 41;
                 $csv .= sprintf("Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n", $group, 4 + $group % 7, 17 + $group % 5, 50 + $group, $try, $distance, 400 / $distance);

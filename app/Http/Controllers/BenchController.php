@@ -17,8 +17,10 @@ use App\Reading\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Sheet\Csv;
 
 /** The bench: what measures a car's forces, and what came out, for the class and for each car. */
 final class BenchController
@@ -86,6 +88,26 @@ final class BenchController
         });
 
         return redirect()->to(route('bench.index', $challenge) . '#pump')->with('status', 'The pump is saved: it serves every car whose strokes were counted.');
+    }
+
+    /** Every reading of every bench test, a repeat a line, as typed. */
+    public function download(Challenge $challenge): Response
+    {
+        $rows = [['group', 'version', 'test', 'repeat', 'reading', 'as typed', 'in SI']];
+        $groups = $challenge->groups()->with('cars.benchReadings')->get();
+        foreach ($groups as $group) {
+            foreach ($group->cars as $car) {
+                $repeats = [];
+                foreach ($car->benchReadings as $reading) {
+                    $repeat = $repeats[$reading->test->value] = ($repeats[$reading->test->value] ?? 0) + 1;
+                    foreach ($reading->test->fields() as $index => $field) {
+                        $rows[] = [Csv::text($group->name), (string) $car->version, $reading->test->label(), (string) $repeat, $field->label, $reading->texts()[$index], isset($reading->values()[$index]) ? (string) round($reading->values()[$index], 6) : ''];
+                    }
+                }
+            }
+        }
+
+        return response(Csv::write($rows))->header('Content-Type', 'text/csv; charset=UTF-8')->header('Content-Disposition', 'attachment; filename="bench.csv"');
     }
 
     /** The version that is asked for, else the newest. */

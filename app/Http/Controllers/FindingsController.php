@@ -10,6 +10,7 @@ use App\Reading\ClassFindings;
 use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
 use App\Reading\Counting;
+use App\Reading\FigureSheet;
 use App\Reading\Outcome;
 use App\Reading\PredictionsReading;
 use App\Reading\RelationReading;
@@ -17,9 +18,7 @@ use App\Wording\FindingWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Relation\Factor;
-use Skivo\Core\Sheet\Csv;
 
 /** What the class found out: together, choice by choice, beside the model, and who gets which award. */
 final class FindingsController
@@ -36,15 +35,12 @@ final class FindingsController
 
     public function choices(Request $request, Challenge $challenge): View
     {
-        $record = ClassRecord::of($challenge);
-        $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
-        $counts = RelationReading::countCars($record, $outcome);
-        $against = Factor::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
+        [$record, $relation, $counts] = $this->relate($request, $challenge);
 
         return view('findings.choices', [
             'challenge' => $challenge,
             'record' => $record,
-            'relation' => new RelationReading($record, $against, $outcome),
+            'relation' => $relation,
             'counts' => $counts,
         ]);
     }
@@ -71,22 +67,28 @@ final class FindingsController
         ]);
     }
 
-    /** The numbers behind the class figure. */
-    public function download(Request $request, Challenge $challenge): Response
+    /** The numbers behind a figure. */
+    public function download(Request $request, Challenge $challenge, string $figure): Response
     {
         [$record, $findings] = $this->find($request, $challenge);
-        $units = $challenge->units;
-        $unit = $units->symbol(Scale::Distance);
-        $rows = [['group', 'version', 'thrust over resistance', '95 % from', '95 % to', 'known from', "mean distance ({$unit})", "95 % from ({$unit})", "95 % to ({$unit})", 'tries', "model ({$unit})"]];
-        foreach ((new ClassFigure($record, $findings))->rows() as $row) {
-            $distance = static fn(?float $metres): string => $metres === null ? '' : $units->figure($metres, Scale::Distance, 1);
-            $rows[] = [
-                Csv::text($row['group']->name), (string) $row['car']->version, number_format($row['ratio'], 3, '.', ''), number_format($row['ratioInterval']->low, 3, '.', ''), number_format($row['ratioInterval']->high, 3, '.', ''), $row['known'],
-                $distance($row['distance']), $distance($row['distanceInterval']?->low), $distance($row['distanceInterval']?->high), (string) $row['runs'], $distance(($findings->balances[$row['car']->id] ?? null)?->distanceM),
-            ];
-        }
+        $sheet = new FigureSheet($record);
+        $csv = match ($figure) {
+            'choice' => $sheet->ofChoice($this->relate($request, $challenge)[1]),
+            'model' => $sheet->ofModel($findings),
+            default => $sheet->ofClass($findings),
+        };
 
-        return response(Csv::write($rows))->header('Content-Type', 'text/csv; charset=UTF-8')->header('Content-Disposition', 'attachment; filename="class-figure.csv"');
+        return response($csv)->header('Content-Type', 'text/csv; charset=UTF-8')->header('Content-Disposition', "attachment; filename=\"{$figure}.csv\"");
+    }
+
+    /** @return array{ClassRecord, RelationReading, array<string, int>} */
+    private function relate(Request $request, Challenge $challenge): array
+    {
+        $record = ClassRecord::of($challenge);
+        $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
+        $against = Factor::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
+
+        return [$record, new RelationReading($record, $against, $outcome), RelationReading::countCars($record, $outcome)];
     }
 
     /** @return array{ClassRecord, ClassFindings} */

@@ -4,7 +4,9 @@
     use Skivo\Core\Quantity\Scale;
     $units = $challenge->units;
     $words = new BenchWords($units);
-    $rows = $record->groups->map(fn ($group) => [$group, $group->currentCar(), $forces->of($group->currentCar())]);
+    // The newest version of every car, and older ones that were measured.
+    $rows = $record->groups->flatMap(fn ($group) => $group->cars->isEmpty() ? [[$group, null, null]] : $group->cars->reverse()
+        ->filter(fn ($car) => $car->id === $group->currentCar()->id || $car->bench_readings_exists)->map(fn ($car) => [$group, $car, $forces->of($car)])->values()->all())->values();
     $known = $rows->filter(fn ($row) => $row[2] !== null);
     $most = fn (string $force, string $model) => max(1e-6, ...$known->map(fn ($row) => max($row[2]->$force->interval()->high, $row[2]->$model->interval()->high))->values()->all() ?: [1.0]);
     [$mostFriction, $mostThrust] = [$most('friction', 'modelFriction'), $most('thrust', 'modelThrust')];
@@ -17,7 +19,7 @@
             <h2>{{ $measured->isEmpty() ? 'No force is measured yet' : ($measured->count() === 1 ? 'One car’s friction is measured' : "Friction is measured on {$measured->count()} cars") }}</h2>
             <p class="small mt-1 prose">@if ($ratio !== null)They roll with {{ BenchWords::times($ratio) }} {{ $ratio > 0.93 && $ratio < 1.07 ? 'the friction' : 'the friction that' }} their parts would have. @endif What nobody measured is estimated from the parts, and may be off by a quarter. A ramp and three roll-outs take a minute a car.</p>
         </div>
-        <p class="actions no-print"><button type="button" class="button plain" data-print>Print</button></p>
+        <p class="actions no-print"><a class="button plain" href="{{ route('bench.download', $challenge) }}">Every reading as CSV</a><button type="button" class="button plain" data-print>Print</button></p>
     </div>
     @if ($rows->isEmpty())
         <p class="prose pb-6">There are no groups yet. <a href="{{ route('groups.index', $challenge) }}">Add them under Build</a>, then measure their cars here.</p>
@@ -30,16 +32,16 @@
                 <tbody>
                     @foreach ($rows as [$group, $car, $own])
                         <tr>
-                            <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi>@if (($car->version ?? 1) > 1)<span class="small">version {{ $car->version }}</span>@endif</span></th>
+                            <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi>@if ($group->cars->count() > 1)<span class="small">version {{ $car->version }}</span>@endif</span></th>
                             @if ($own === null)
                                 <td colspan="4" class="small">nothing recorded of its car yet</td>
                             @else
                                 <td><x-interval-bar :max="$mostFriction" :estimated="$own->modelFriction" :measured="$own->frictionIsMeasured() ? $own->friction : null" :said="'f ' . $words->friction($own->friction) . ', ' . $words->origin($own->frictionFrom)" /></td>
-                                <td class="num">{{ number_format($own->friction->value, 3) }}<span class="small block">{{ $own->frictionIsMeasured() ? 'measured' : 'from parts' }}</span></td>
+                                <td class="num">{{ $words->friction($own->friction) }}<span class="small block">{{ $own->frictionIsMeasured() ? 'measured' : 'from parts' }}</span></td>
                                 <td><x-interval-bar :max="$mostThrust" :estimated="$own->modelThrust" :measured="$own->thrustIsMeasured() ? $own->thrust : null" :said="'push ' . $words->thrust($own->thrust) . ', ' . $words->origin($own->thrustFrom)" /></td>
-                                <td class="num">{{ number_format(1000 * $own->thrust->value) }}<span class="small block">{{ $own->thrustIsMeasured() ? 'measured' : 'from parts' }}</span></td>
+                                <td class="num">{{ number_format(1000 * $own->thrust->value) }} ± {{ number_format(1000 * ($own->thrust->interval()->high - $own->thrust->value)) }}<span class="small block">{{ $own->thrustIsMeasured() ? 'measured' : 'from parts' }}</span></td>
                             @endif
-                            <td class="no-print"><a class="button" href="{{ route('bench.edit', [$challenge, $group]) }}">Measure<span class="sr-only"> {{ $group->name }}</span></a></td>
+                            <td class="no-print"><a class="button" href="{{ route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car?->version]) }}">Measure<span class="sr-only"> {{ $group->name }}</span></a></td>
                         </tr>
                     @endforeach
                 </tbody>

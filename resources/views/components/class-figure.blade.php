@@ -11,7 +11,7 @@
 </div>
 <p class="small mt-2">Each mark is one car: the mean of its tries, with 95 % intervals both ways.@if (count($rows) > 2) <span class="key-line fit">the class’s own straight line, its band, and dashes for one more car</span> <span class="key-line model">the model, for a typical car here as its friction is turned</span>@endif</p>
 @if ($tools)
-    <p class="actions no-print"><button type="button" class="button plain" data-save-svg="class-figure">Save as SVG</button><a class="button plain" href="{{ route('findings.download', [$challenge, 'tries' => $counting->value]) }}">The numbers as CSV</a></p>
+    <p class="actions no-print"><button type="button" class="button plain" data-save-svg="class-figure">Save as SVG</button><a class="button plain" href="{{ route('findings.download', [$challenge, 'class', 'tries' => $counting->value]) }}">The numbers as CSV</a></p>
     <details class="disclosure">
         <summary>The numbers behind the figure</summary>
         <div class="scroll-x" tabindex="0" role="region" aria-label="The numbers behind the figure">

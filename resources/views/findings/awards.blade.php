@@ -30,7 +30,7 @@
                                     @php($group = $names[(int) $place->entrant->id])
                                     <tr>
                                         <td class="num !text-left">{{ $place->rank }}{{ $place->tied ? '=' : '' }}</td>
-                                        <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi></span></th>
+                                        <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><a class="max-w-60 truncate" href="{{ route('runs.index', [$challenge, 'cars' => $group->cars->pluck('id')->implode(',')]) }}" aria-label="{{ $group->name }}: its runs"><bdi>{{ $group->name }}</bdi></a></span></th>
                                         <td class="num">{{ $units->show($place->score, $award->goal->scale()) }}</td>
                                         <td><span class="chance"><svg class="chance-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"><rect class="whole" width="100" height="8" /><rect width="{{ round(100 * ($chances[$group->id] ?? 0), 1) }}" height="8" /></svg><span class="num">{{ ($chance = $chances[$group->id] ?? 0) > 0 && $chance < 0.005 ? '< 1' : number_format(100 * $chance) }} %</span></span></td>
                                         <td>{{ match ($place->againstLeader?->verdict) { Verdict::TooCloseToCall => 'too close to call', Verdict::ClearlyApart => 'clearly ' . GoalWords::worse($award->goal), Verdict::NoSpreadYet => 'not judged yet', null => $place->rank === 1 ? 'first' : '' } }}</td>
@@ -49,7 +49,7 @@
         <div>
             @if ($predictions->foresights !== [])
                 @php($best = array_key_first($predictions->foresights))
-                <p class="prose"><strong>{{ $names[$best]->name }} foretold best,</strong> {{ $words->distance($predictions->foresights[$best]->typicalMiss()) }} off on average. @if (count($byTry) > 1) Over the class the typical miss went from {{ $words->distance(reset($byTry)) }} on the first predictions to {{ $words->distance(end($byTry)) }} on the last. @endif</p>
+                <p class="prose"><strong>{{ $names[$best]->name }} foretold best,</strong> {{ $words->distance($predictions->foresights[$best]->typicalMiss()) }} off on average. <x-behind :challenge="$challenge" :cars="$names[$best]->cars->pluck('id')->all()" /> @if (count($byTry) > 1) Over the class the typical miss went from {{ $words->distance(reset($byTry)) }} on the first predictions to {{ $words->distance(end($byTry)) }} on the last. @endif</p>
             @else
                 <p class="prose">No prediction has met its run yet. A group says how far its next try will go, on its own tablet or here, before it runs; then its foresight can be judged.</p>
             @endif

@@ -35,7 +35,8 @@
                 @if ($relation->factor->isNumber() && count($relation->relation->points) > 2) The line is the least-squares fit; the shaded band is where the line may lie, the dashes where one more car may, both at 95 %. @endif
                 @if (! $relation->factor->isNumber()) The bar below each kind is the mean of its cars with its 95 % interval. @endif
             </p>
-            <details class="disclosure mt-2">
+            <p class="actions no-print"><button type="button" class="button plain" data-save-svg="{{ $relation->factor->value }}">Save as SVG</button><a class="button plain" href="{{ route('findings.download', [$challenge, 'choice', 'against' => $relation->factor->value, 'of' => $relation->outcome->value]) }}">The numbers as CSV</a></p>
+            <details class="disclosure">
                 <summary>The numbers behind the figure</summary>
                 <div class="scroll-x" tabindex="0" role="region" aria-label="The numbers behind the figure">
                     <table class="figures-table">

@@ -19,6 +19,7 @@
         </section>
         <section class="said" aria-label="In words">
             <x-sentences :sentences="[$headline]" big />
+            @if ($findings->cars !== [])<p><x-behind :challenge="$challenge" :cars="$words->behindHeadline()" /></p>@endif
             @if ($next !== null)<p class="next-test"><strong>{{ $next->lead }}</strong> {{ $next->rest }}</p>@endif
             <form method="get" action="{{ route('findings.show', $challenge) }}" class="mt-4 no-print">
                 <span class="switch">@foreach (Counting::cases() as $each)<a href="{{ route('findings.show', [$challenge] + ($each === Counting::Rule ? [] : ['tries' => $each->value])) }}" aria-current="{{ $each === $findings->counting ? 'true' : 'false' }}">{{ $each->label() }}</a>@endforeach</span>
