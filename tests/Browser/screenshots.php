@@ -13,17 +13,16 @@ $folder = $argv[1] ?? __DIR__ . '/../../docs/screenshots';
 $browser = Browser::start((string) getenv('DRIVER'), (string) getenv('SITE'));
 
 try {
-    $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->screenshot("{$folder}/challenges.png");
-    $browser->press('Cross the Slipway');
+    $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->press('Cross the Slipway');
     $class = $browser->path();
     foreach ([
         'plan' => '/plan', 'materials' => '/plan/materials', 'cut-sizes' => '/plan/cuts', 'timetable' => '/plan/timetable',
-        'build' => '/groups', 'check' => '/check', 'run' => '', 'runs' => '/runs', 'findings' => '/findings/choices?against=bore',
+        'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=bore', 'findings-model' => '/findings/model', 'report' => '/report',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
     $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
-    $browser->size(390, 844)->visit($class)->screenshot("{$folder}/run-phone.png");
+    $browser->size(1280, 800)->visit("{$class}/bench")->press('Measure')->screenshot("{$folder}/bench-car.png");
     $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
     $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="Card: Reef"]'))->click();
     $browser->screenshot("{$folder}/check-card.png");
@@ -39,8 +38,6 @@ try {
     $browser->visit("{$class}/devices")->press('Make a link for the board');
     $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
     $browser->visit("{$class}/what-if?a=&b=bore:0.00635,wider:0.0095,widest:0.0127,tube:0.08,size:0.24,mass:0.045&x=bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
-    $browser->driver->executeScript('document.querySelector("#sweep-title").scrollIntoView()');
-    $browser->screenshot("{$folder}/what-if-sweep.png");
 } finally {
     $browser->quit();
 }
