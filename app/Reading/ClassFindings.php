@@ -84,14 +84,13 @@ final readonly class ClassFindings
     public static function of(ClassRecord $record, Counting $counting = Counting::Rule): self
     {
         $challenge = $record->challenge;
-        $revision = $challenge->revision();
         $key = "findings:{$challenge->id}:{$counting->value}";
         $held = Cache::get($key);
-        if (is_array($held) && $held[0] === $revision && $held[1] instanceof self) {
+        if (is_array($held) && $held[0] === $record->revision && $held[1] instanceof self) {
             return $held[1];
         }
         $findings = self::find($record, $counting);
-        Cache::put($key, [$revision, $findings], self::KEEP_SECONDS);
+        Cache::put($key, [$record->revision, $findings], self::KEEP_SECONDS);
 
         return $findings;
     }

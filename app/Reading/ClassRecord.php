@@ -21,6 +21,9 @@ use Skivo\Core\Trials\Tries;
 /** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
 final readonly class ClassRecord
 {
+    /** The challenge's revision before anything was read: what is here is at least as new. */
+    public int $revision;
+
     /** @var Collection<int, Group> in the groups' own order */
     public Collection $groups;
 
@@ -37,6 +40,7 @@ final readonly class ClassRecord
 
     private function __construct(public Challenge $challenge)
     {
+        $this->revision = $challenge->revision();
         $this->groups = $challenge->groups()->with(['cars' => static fn($cars) => $cars->withExists('benchReadings'), 'cars.runs', 'cars.checkReadings'])->get()->toBase();
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
         $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge)])->all();

@@ -77,9 +77,9 @@ final readonly class FloorState
         if (is_array($held) && $held['revision'] === $revision) {
             return $held;
         }
-        $drawn = static function () use ($challenge, $draw, $key, $revision): array {
+        $drawn = static function () use ($challenge, $draw, $key): array {
             $record = ClassRecord::of($challenge);
-            $state = ['revision' => $revision] + $draw($record, new Floor($record));
+            $state = ['revision' => $record->revision] + $draw($record, new Floor($record));
             Cache::put($key, $state, self::KEEP_SECONDS);
 
             return $state;

@@ -128,7 +128,9 @@ final readonly class StandingWords
         $close = $this->names($standings->tooCloseToLeader());
         $unjudged = $this->names($standings->notJudgedYet());
         $said = [];
-        if ($close !== []) {
+        if ($close !== [] && $standings->classDiffers === false && count($others) > 1) {
+            $said[] = new Sentence('Too close to call:', Lists::and($close) . " could be as good as {$name}.", 'Taken together, the cars differ no more than tries of one car do (one-way analysis of variance, 5 %).');
+        } elseif ($close !== []) {
             $verb = count($close) === 1 ? 'its tries overlap' : 'their tries overlap';
             $said[] = new Sentence('Too close to call:', Lists::and($close) . " could be as good as {$name}; {$verb} at 95 %.");
         }

@@ -12,7 +12,8 @@ use Skivo\Core\Trials\Interval;
  * The model set to a class: one factor on the friction of all cars whose f is only estimated, and one on the speed at
  * which air leaves all nozzles whose thrust is (the discharge factor; pressure goes with its square), fitted to the
  * distances, to where balloons went limp, and to the times over the timed length, by least squares of the relative
- * misses (Gauss and Newton, with Levenberg's damping: Quart. Appl. Math. 2, 164, 1944).
+ * misses (Gauss and Newton, with Levenberg's damping: Quart. Appl. Math. 2, 164, 1944). A miss is taken over the mean of
+ * what was foretold and what was measured, so that too far and too short weigh alike.
  *
  * Distances by themselves hardly tell a slower jet from more friction, since both enter as thrust over resistance; a
  * slower jet also makes the start slower, so times do.
@@ -239,12 +240,12 @@ final readonly class Calibration
     {
         return array_map(static function (Observation $each) use ($at): array {
             [$distance, $limp, $time] = self::run($each, $at);
-            $misses = [$distance / $each->distanceM - 1.0];
+            $misses = [self::miss($distance, $each->distanceM)];
             if (($each->limpM ?? 0.0) > 0.0) {
-                $misses[] = $limp / $each->limpM - 1.0;
+                $misses[] = self::miss($limp, (float) $each->limpM);
             }
             if (self::isTimed($each)) {
-                $misses[] = $time / $each->timeS - 1.0;
+                $misses[] = self::miss($time, (float) $each->timeS);
             }
 
             return $misses;
@@ -328,6 +329,12 @@ final readonly class Calibration
     private static function isTimed(Observation $each): bool
     {
         return ($each->timeS ?? 0.0) > 0.0 && ($each->timedLengthM ?? 0.0) > 0.0;
+    }
+
+    /** From −2, where nothing was foretold, to 2. */
+    private static function miss(float $foretold, float $measured): float
+    {
+        return 2.0 * ($foretold - $measured) / ($foretold + $measured);
     }
 
     /** @param array<int, list<float>> $misses */

@@ -38,9 +38,11 @@ export function attachBuild(root) {
 
 /** A choice from which the rest of its form follows is sent at once. */
 export function attachFollow(root) {
-    for (const field of root.querySelectorAll('[data-follow]')) {
-        field.addEventListener('change', () => field.form.requestSubmit());
-    }
+    root.addEventListener('change', (event) => {
+        if (event.target.matches('[data-follow]')) {
+            event.target.form.requestSubmit();
+        }
+    });
 }
 
 /** What a scale has just read goes into the first empty field of its form. */

@@ -4,26 +4,25 @@
 const STYLES = ['fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-dasharray', 'stroke-opacity', 'opacity', 'font-family', 'font-size', 'font-weight', 'text-anchor', 'color', 'paint-order'];
 
 export function attachSaving(root) {
-    for (const button of root.querySelectorAll('[data-save-svg]')) {
-        button.addEventListener('click', () => {
-            // The one drawn last before the button.
-            const all = [...root.querySelectorAll('.figure svg, svg.drawing')];
-            const drawn = all.filter((each) => each.compareDocumentPosition(button) & Node.DOCUMENT_POSITION_FOLLOWING).pop();
-            if (drawn === undefined) {
-                return;
-            }
-            const address = URL.createObjectURL(new Blob([standalone(drawn)], { type: 'image/svg+xml' }));
-            const link = document.createElement('a');
-            link.href = address;
-            link.download = `${button.dataset.saveSvg}.svg`;
-            link.click();
-            setTimeout(() => URL.revokeObjectURL(address), 1000);
-        });
-    }
+    root.addEventListener('click', (event) => {
+        const button = event.target.closest('[data-save-svg]');
+        // The one drawn last before the button.
+        const drawn = button === null ? undefined : [...root.querySelectorAll('.figure svg, svg.drawing')]
+            .filter((each) => each.compareDocumentPosition(button) & Node.DOCUMENT_POSITION_FOLLOWING).pop();
+        if (drawn === undefined) {
+            return;
+        }
+        const address = URL.createObjectURL(new Blob([standalone(drawn)], { type: 'image/svg+xml' }));
+        const link = document.createElement('a');
+        link.href = address;
+        link.download = `${button.dataset.saveSvg}.svg`;
+        link.click();
+        setTimeout(() => URL.revokeObjectURL(address), 1000);
+    });
 }
 
 /** The figure as the text of an SVG file. */
-export function standalone(drawn) {
+function standalone(drawn) {
     const copy = drawn.cloneNode(true);
     const originals = [drawn, ...drawn.querySelectorAll('*')];
     [copy, ...copy.querySelectorAll('*')].forEach((node, index) => {

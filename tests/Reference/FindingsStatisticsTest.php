@@ -223,7 +223,7 @@ final class FindingsStatisticsTest extends TestCase
                     d['car']['rolling_coefficient'] = d['f'] * np.exp(p[0])
                     d['balloon']['modulus_pa'] = 300000 * np.exp(2 * p[1])
                     r = run_model.solve(d, 'RK45', 1e-7, 1e-10, False, 1.0)
-                    out += [r['distance_m'] / d['distance'] - 1, r['passed_s'] / d['time'] - 1]
+                    out += [2 * (p - o) / (p + o) for p, o in ((r['distance_m'], d['distance']), (r['passed_s'], d['time']))]
                 return out
             fit = least_squares(misses, [0.0, 0.0], diff_step=1e-3, x_scale=0.1, xtol=1e-6)
             out = [float(v) for v in np.exp(fit.x)]

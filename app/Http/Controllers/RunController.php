@@ -30,7 +30,7 @@ final class RunController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('run.show', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record), 'revision' => $challenge->revision()]);
+        return view('run.show', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record)]);
     }
 
     /** The floor as it is now, in pieces, for a page that is open already. */

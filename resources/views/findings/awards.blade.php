@@ -11,7 +11,7 @@
     <x-findings-pages :challenge="$challenge" here="awards" />
     <section class="findings-part" aria-labelledby="awards">
         <h2 id="awards">Awards</h2>
-        <div class="awards">
+        <div class="awards" data-part="awards">
             @foreach ($challenge->allAwards() as $award)
                 @php
                     $standings = $record->standingsFor($award);
@@ -47,6 +47,7 @@
     <section class="findings-part" aria-labelledby="predictions">
         <h2 id="predictions">Predictions</h2>
         <div>
+            <div data-part="predictions">
             @if ($predictions->foresights !== [])
                 @php($best = array_key_first($predictions->foresights))
                 <p class="prose"><strong>{{ $names[$best]->name }} foretold best,</strong> {{ $words->distance($predictions->foresights[$best]->typicalMiss()) }} off on average. <x-behind :challenge="$challenge" :cars="$names[$best]->cars->pluck('id')->all()" /> @if (count($byTry) > 1) Over the class the typical miss went from {{ $words->distance(reset($byTry)) }} on the first predictions to {{ $words->distance(end($byTry)) }} on the last. @endif</p>
@@ -72,6 +73,7 @@
                     </table>
                 </div>
             @endif
+            </div>
             <h3 class="mt-5 mb-2 no-print">Before the next try</h3>
             <x-errors />
             <ul class="predict-list no-print">

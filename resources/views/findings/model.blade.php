@@ -10,6 +10,7 @@
 @endphp
 <x-layout :title="'Beside the model · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question" live="page">
     <x-findings-pages :challenge="$challenge" here="model" :counting="$findings->counting" />
+    <div data-part="model">
     @if ($findings->cars === [])
         <p class="prose py-6">Nothing to set beside the model yet: it takes cars with tries that count.</p>
     @else
@@ -56,4 +57,5 @@
             </div>
         </section>
     @endif
+    </div>
 </x-layout>

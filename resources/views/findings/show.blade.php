@@ -28,6 +28,7 @@
             <ul class="claims">@foreach ($words->outliers() as [$sentence, $cars])<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach</ul>
         </section>
     </div>
+    <div data-part="found">
     @if ($enough)
         <section class="findings-part" aria-labelledby="mattered">
             <h2 id="mattered">What mattered</h2>
@@ -70,4 +71,5 @@
             </section>
         @endif
     @endif
+    </div>
 </x-layout>

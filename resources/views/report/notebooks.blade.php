@@ -5,6 +5,7 @@
 @endphp
 <x-layout :title="'Notebook sheets · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">
     <x-report-pages :challenge="$challenge" here="notebooks" :say="$groups->count() === 1 ? 'One page.' : 'A page for each group.'" />
+    @if ($record->groups->count() > 1)<p class="small no-print pb-3">@if ($groups->count() === 1)<a href="{{ route('report.notebooks', $challenge) }}">All groups</a> @else One alone: @endif @foreach ($record->groups as $each)<a href="{{ route('report.notebooks', [$challenge, 'group' => $each->id]) }}"><bdi>{{ \Illuminate\Support\Str::limit($each->name, 30) }}</bdi></a>{{ $loop->last ? '' : ' · ' }}@endforeach</p>@endif
     @if ($groups->isEmpty())<p class="prose pb-6">There are no groups yet.</p>@endif
     @foreach ($groups as $group)
         @php

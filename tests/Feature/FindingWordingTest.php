@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\Reading\ClassFindings;
+use App\Reading\ClassRecord;
+use App\Wording\BenchWords;
+use App\Wording\FactorWords;
+use App\Wording\FindingWords;
+use App\Wording\Sentence;
+use App\Wording\StandingWords;
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Bench\Estimate;
+use Skivo\Core\Bench\Forces;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Relation\Factor;
+use Skivo\Core\Relation\Ruling;
+use Skivo\Core\Relation\School;
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Regime;
+use Tests\Scenario;
+
+/** What is said of bench and findings, word for word. */
+final class FindingWordingTest extends FeatureTestCase
+{
+    public function testEveryTestSaysHowItIsDoneAndWhatItGives(): void
+    {
+        $words = new BenchWords(UnitSystem::Metric);
+        foreach (BenchTest::cases() as $test) {
+            self::assertNotSame([], $words->steps($test), $test->label());
+            foreach ($words->steps($test) as $step) {
+                self::assertMatchesRegularExpression('/^[A-Z].*[.?!]$/u', $step);
+            }
+            self::assertNotSame('', $words->gives($test));
+        }
+        self::assertSame('Gives the friction f, in the place of what the parts say.', $words->gives(BenchTest::Ramp));
+        self::assertSame('f = 0.098 ± 0.004', $words->result(BenchTest::Ramp, new Estimate(0.098, 0.002)));
+        self::assertSame("59 ± 4\u{00A0}mN, as of 6\u{00A0}g on a scale", $words->result(BenchTest::StaticThrust, new Estimate(0.0588399, 0.002)));
+        self::assertSame('1.20 ± 0.10 times the usual balloon’s pressure', $words->result(BenchTest::Pressure, new Estimate(1.2, 0.05)));
+        self::assertSame("4.5 ± 0.2\u{00A0}s", $words->result(BenchTest::Spin, new Estimate(4.5, 0.1)));
+        self::assertSame('0.094 to 0.102', $words->frictionInterval(new Estimate(0.098, 0.002)));
+        self::assertSame('estimated from the parts', $words->origin([]));
+        self::assertSame('measured: tilt and steady pull', $words->origin([BenchTest::Tilt, BenchTest::Pull]));
+        self::assertStringContainsString('oz on a scale', (new BenchWords(UnitSystem::Imperial))->thrust(new Estimate(0.05, 0.002)));
+    }
+
+    public function testMeasuredForcesAreHeldAgainstTheModel(): void
+    {
+        $words = new BenchWords(UnitSystem::Metric);
+        $model = CarModel::of(new Car(), Catalogue::standard());
+        $said = static fn(array $readings): ?string => ($sentence = $words->againstModel(Forces::of($model, $readings))) === null ? null : trim("{$sentence->lead} {$sentence->rest}");
+        self::assertNull($said([]));
+        $parts = $model->settings->rollingCoefficient();
+        self::assertSame('It rolls with about the friction that its parts would have.', $said(['tilt' => [[$parts, 1.0]]]));
+        self::assertStringStartsWith('It rolls with 3.0 times the friction that its parts would have. Glue, tape', (string) $said(['tilt' => [[3 * $parts, 1.0]]]));
+        $thrust = $model->settings->design()->firstThrustN() / 9.80665;
+        self::assertSame('It is pushed by 1.2 times what a usual balloon gives through this nozzle.', $said(['static-thrust' => [[1.2 * $thrust]]]));
+        self::assertStringContainsString('is not one of this balloon', (string) $said(['static-thrust' => [[3.0]]]));
+    }
+
+    public function testChoicesAreSpokenOf(): void
+    {
+        foreach (Factor::cases() as $factor) {
+            self::assertStringStartsWith('a ', FactorWords::one($factor, true));
+            self::assertNotSame(FactorWords::one($factor, true), FactorWords::one($factor, false));
+        }
+        self::assertSame('a lighter car', FactorWords::one(Factor::Mass, false));
+        self::assertSame('Wider bores', FactorWords::many(Factor::NozzleBore, true));
+        self::assertSame('3 outlets', FactorWords::value(Factor::Outlets, '3', UnitSystem::Metric));
+        self::assertSame("8\u{00A0}mm", FactorWords::value(Factor::NozzleBore, 0.008, UnitSystem::Metric));
+    }
+
+    public function testOnePairIsOnePair(): void
+    {
+        [$words, $findings] = $this->words("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . self::tries('Keel', '6,60', [200, 204, 208]) . self::tries('Reef', '8,60', [300, 304, 308]) . self::tries('Cleat', '12,120', [150, 151, 152]));
+        self::assertSame(
+            "Nozzle bore: one fair pair. Reef went 100\u{00A0}cm farther than Keel (91 to 109), with a wider bore. Their tries tell them apart; two cars make no finding about the choice.",
+            self::said($words->effects()[0][0]),
+        );
+        self::assertCount(2, $words->effects()[0][1]);
+        self::assertSame('Nothing is clear yet. The fair pairs there are don’t agree closely enough, or are too few.', self::said($words->headline()));
+        self::assertSame('One fair pair only.', $words->evidence(self::ruling($findings, School::WiderNozzle)));
+    }
+
+    public function testKindsAreNamedAndTheWinnerComesFirst(): void
+    {
+        $sheet = "group,nozzle bore (mm),mass (g),wheels,try,distance (cm)\n";
+        foreach ([5, 6, 8] as $index => $bore) {
+            $sheet .= self::tries("L{$index}", "{$bore},60,jar lids", [300 + $index, 302, 304]) . self::tries("C{$index}", "{$bore},60,bottle caps", [200, 202 + $index, 204]);
+        }
+        [$words] = $this->words($sheet);
+        $effect = self::said($words->effects()[0][0]);
+        self::assertStringStartsWith('Jar lids went farther than bottle caps in 3 of 3 fair pairs, by ', $effect);
+        self::assertSame($effect, self::said($words->headline()), 'what is clear comes first');
+    }
+
+    public function testAHeavierCarThatStaysBehindIsALighterOneThatLeads(): void
+    {
+        $sheet = "group,nozzle bore (mm),mass (g),try,distance (cm)\n";
+        foreach ([5, 6, 8] as $index => $bore) {
+            $sheet .= self::tries("L{$index}", "{$bore},40", [300 + 4 * $index, 302, 304]) . self::tries("H{$index}", "{$bore},60", [200, 202 + $index, 204]);
+        }
+        [$words, $findings] = $this->words($sheet);
+        self::assertStringStartsWith('A lighter car went farther in 3 of 3 fair pairs, by ', self::said($words->effects()[0][0]));
+        self::assertMatchesRegularExpression('/\(9\d to 10\d\)\.$/', self::said($words->effects()[0][0]), 'the interval is turned round, too');
+        $light = self::ruling($findings, School::LighterCar);
+        self::assertSame('supported here', $words->verdict($light));
+        self::assertStringContainsString('3 of 3 fair pairs', $words->evidence($light));
+        [, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet));
+        self::assertSame('not supported here', $words->verdict(self::ruling($turned, School::LighterCar)));
+        self::assertNull($words->manyLookedAt());
+        self::assertSame('The model agrees for a car that spends its push on friction.', $words->reason($light, Regime::Rolling));
+        self::assertSame('The model has no opinion.', $words->reason(self::ruling($findings, School::Joint), $words->regime()));
+        self::assertNotNull($findings->typical);
+    }
+
+    public function testTheRegressionSpeaksWhereNoPairIsFair(): void
+    {
+        // Bore and mass both vary, on no two cars alike but for one; distance follows the bore alone.
+        $sheet = "group,nozzle bore (mm),mass (g),try,distance (cm)\n";
+        foreach ([[4, 61], [5, 92], [6, 48], [7, 83], [8, 55], [9, 75], [10, 103], [11, 67]] as $index => [$bore, $mass]) {
+            $sheet .= self::tries("G{$index}", "{$bore},{$mass}", [40 * $bore, 40 * $bore + 6, 40 * $bore + ($index % 3) * 5]);
+        }
+        [$words, $findings] = $this->words($sheet);
+        self::assertSame('All at once: with nozzle bore and mass in one regression over 8 cars, a wider bore went farther, the others held. Weaker than fair pairs: what nobody recorded is not held.', self::said($words->severalFactors() ?? new Sentence('')));
+        $wide = self::ruling($findings, School::WiderNozzle);
+        self::assertSame('supported here', $words->verdict($wide));
+        self::assertSame('By the regression over all cars, not by fair pairs.', $words->evidence($wide));
+        self::assertSame('can’t tell', $words->verdict(self::ruling($findings, School::LighterCar)));
+    }
+
+    public function testMoreChoicesThanCarsAreSaidToBeSo(): void
+    {
+        $sheet = "group,nozzle bore (mm),mass (g),wheel diameter (mm),try,distance (cm)\n";
+        foreach ([[4, 61, 30], [5, 92, 60], [6, 48, 35], [7, 83, 55]] as $index => [$bore, $mass, $wheel]) {
+            $sheet .= self::tries("G{$index}", "{$bore},{$mass},{$wheel}", [200 + 10 * $index, 205, 210]);
+        }
+        [$words] = $this->words($sheet);
+        self::assertSame('All at once: nozzle bore, mass and wheel diameter vary, more than 4 cars with all of them on record can tell apart; it would take 3 more.', self::said($words->severalFactors() ?? new Sentence('')));
+    }
+
+    public function testHowTriesCountMayDecideWhoIsFirst(): void
+    {
+        [$words] = $this->words("group,try,distance\n" . self::tries('Lucky', null, [500, 200, 210]) . self::tries('Steady', null, [350, 352, 354]));
+        self::assertSame('makes a difference By the best Lucky, by the mean Steady, by the median Steady.', self::said($words->scoringVerdict()));
+        [$words] = $this->words("group,try,distance\n" . self::tries('A', null, [500, 510]) . self::tries('B', null, [300, 310]));
+        self::assertSame('makes no difference A comes first by each of them.', self::said($words->scoringVerdict()));
+        [$words] = $this->words("group\nA\nB\n");
+        self::assertSame('can’t tell No try counts yet.', self::said($words->scoringVerdict()));
+    }
+
+    public function testAClassThatDiffersByChanceIsSaidToBeSo(): void
+    {
+        $sheet = "group,try,distance\n" . self::tries('A', null, [300, 301, 302]) . self::tries('B', null, [290, 291, 292]);
+        foreach (['C', 'D', 'E', 'F'] as $name) {
+            $sheet .= self::tries($name, null, [200, 300, 380]);
+        }
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator), $sheet);
+        $said = implode(' | ', array_map(static fn(Sentence $sentence): string => self::said($sentence) . " {$sentence->small}", (new StandingWords(ClassRecord::of($challenge)))->soFar()));
+        self::assertStringContainsString('Too close to call: C, D, E and 2 more could be as good as A. Taken together, the cars differ no more than tries of one car do', $said);
+    }
+
+    public function testWhoStopsShortIsToldWithWhatWasNoted(): void
+    {
+        $sheet = "group,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),try,distance (cm),void\n";
+        foreach (['A' => 8.0, 'B' => 8.2, 'C' => 7.9, 'E' => 8.0, 'F' => 8.1, 'G' => 7.95, 'D' => 8.1] as $name => $bore) {
+            $distance = $name === 'D' ? 150 : 620;
+            foreach ([1, 2, 3] as $try) {
+                $sheet .= "{$name},{$bore},45,bottle caps,32,{$try}," . ($distance + 5 * $try) . ",\n";
+            }
+        }
+        $sheet .= "D,8.1,45,bottle caps,32,4,,wheel off\n";
+        [$words] = $this->words($sheet);
+        $off = array_map(static fn(array $each): string => self::said($each[0]), $words->offTheLine());
+        self::assertNotSame([], array_filter($off, static fn(string $said): bool => str_starts_with($said, 'D stopped short:') && str_contains($said, 'Noted: a void try.')));
+    }
+
+    /** @return array{FindingWords, ClassFindings, Challenge} */
+    private function words(string $sheet): array
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator), $sheet);
+        $record = ClassRecord::of($challenge);
+        $findings = ClassFindings::of($record);
+
+        return [new FindingWords($record, $findings), $findings, $challenge];
+    }
+
+    private static function ruling(ClassFindings $findings, School $school): Ruling
+    {
+        return array_values(array_filter($findings->rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
+    }
+
+    private static function said(Sentence $sentence): string
+    {
+        return trim("{$sentence->lead} {$sentence->rest}");
+    }
+
+    /** @param list<int> $distances */
+    private static function tries(string $group, ?string $choices, array $distances): string
+    {
+        $rows = '';
+        foreach ($distances as $try => $distance) {
+            $rows .= $group . ($choices === null ? '' : ",{$choices}") . ',' . ($try + 1) . ",{$distance}\n";
+        }
+
+        return $rows;
+    }
+}
