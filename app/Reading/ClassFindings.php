@@ -25,7 +25,7 @@ use Skivo\Core\Run\Observation;
 use Skivo\Core\Run\Setting;
 use Skivo\Core\Run\Settings;
 use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Grubbs;
+use Skivo\Core\Trials\Outlier;
 use Skivo\Core\Trials\Run;
 use Skivo\Core\Trials\Sample;
 
@@ -56,7 +56,7 @@ final readonly class ClassFindings
      * @param list<array{float, float}> $modelCurve thrust over resistance and distance (m) of a typical car
      * @param array<int, EnergyLedger> $energies by the id of the car
      * @param array<string, array<string, float>> $chances of being first, by the goal and the id of the group
-     * @param array<int, array{string, Grubbs}> $outliers the run and its test, by the id of the car
+     * @param array<int, list<Outlier>> $outliers by the id of the car
      * @param int $voidMeasured void tries that have a distance
      */
     private function __construct(
@@ -98,22 +98,26 @@ final readonly class ClassFindings
     private static function find(ClassRecord $record, Counting $counting): self
     {
         $forces = new ClassForces($record);
-        $cars = $models = $observations = $marks = $outliers = [];
+        $cars = $models = $observations = $marks = $samples = [];
         $void = 0;
+        foreach ($record->groups as $group) {
+            foreach ($group->cars as $car) {
+                $counted = $record->tries($car)->distances();
+                if ($counted !== null) {
+                    $samples[$car->id] = $counted;
+                }
+            }
+        }
+        $outliers = Outlier::among($samples);
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
                 $tries = $record->tries($car);
                 $void += count(array_filter($tries->void, static fn(Run $run): bool => $run->distanceM !== null));
-                $sample = $counting->distances($tries);
+                $sample = $counting->distances($tries, $outliers[$car->id] ?? []);
                 if ($sample === null) {
                     continue;
                 }
                 $cars[] = new ComparedCar((string) $car->id, (string) $group->id, $car->version, $car->choices, $sample);
-                $counted = $tries->distances();
-                $odd = $counted === null ? null : Grubbs::of($counted);
-                if ($odd?->isOutlier() === true) {
-                    $outliers[$car->id] = [$tries->counted[$odd->index]->id, $odd];
-                }
                 $marked = $forces->marksOf($car);
                 if ($marked !== null) {
                     $marks[$car->id] = $marked;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Trials\Grubbs;
+use Skivo\Core\Trials\Outlier;
 use Skivo\Core\Trials\Run;
 use Skivo\Core\Trials\Sample;
 use Skivo\Core\Trials\Tries;
@@ -16,7 +16,7 @@ enum Counting: string
     case Rule = 'rule';
     /** Void ones that were measured, too. */
     case WithVoid = 'void';
-    /** Those that count, less what Grubbs' test calls an outlier. */
+    /** Those that count, less those that are named as outliers. */
     case WithoutOutliers = 'outliers';
 
     public function label(): string
@@ -28,22 +28,21 @@ enum Counting: string
         };
     }
 
-    /** Distances of a car's tries; null where there is none. */
-    public function distances(Tries $tries): ?Sample
+    /**
+     * Distances of a car's tries; null where there is none.
+     *
+     * @param list<Outlier> $odd among those that count
+     */
+    public function distances(Tries $tries, array $odd): ?Sample
     {
+        $values = $tries->distances()->values ?? [];
         if ($this === self::WithVoid) {
-            $values = array_values(array_filter(array_map(static fn(Run $run): ?float => $run->distanceM, [...$tries->counted, ...$tries->void]), static fn(?float $value): bool => $value !== null));
-
-            return $values === [] ? null : new Sample($values);
+            $values = [...$values, ...array_filter(array_map(static fn(Run $run): ?float => $run->distanceM, $tries->void), static fn(?float $value): bool => $value !== null)];
         }
-        $sample = $tries->distances();
-        $odd = $this === self::WithoutOutliers && $sample !== null ? Grubbs::of($sample) : null;
-        if ($sample === null || $odd?->isOutlier() !== true) {
-            return $sample;
+        if ($this === self::WithoutOutliers) {
+            $values = array_diff_key($values, array_flip(array_map(static fn(Outlier $outlier): int => $outlier->index, $odd)));
         }
-        $kept = $sample->values;
-        array_splice($kept, $odd->index, 1);
 
-        return new Sample($kept);
+        return $values === [] ? null : new Sample(array_values($values));
     }
 }

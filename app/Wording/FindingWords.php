@@ -342,8 +342,10 @@ final readonly class FindingWords
     public function outliers(): array
     {
         $said = [];
-        foreach ($this->findings->outliers as $car => [$run, $grubbs]) {
-            $said[] = [new Sentence("One try of {$this->name($car)} lies far from its others:", "{$this->distance($grubbs->value)}. " . ($this->findings->counting === Counting::WithoutOutliers ? 'It is left out below.' : 'It counts all the same.'), 'Grubbs’ test: G = ' . number_format($grubbs->g, 2) . ', above ' . number_format($grubbs->critical, 2) . ' for this many tries at 5 %.'), [(string) $car]];
+        foreach ($this->findings->outliers as $car => $odd) {
+            foreach ($odd as $outlier) {
+                $said[] = [new Sentence("One try of {$this->name($car)} lies far from its others:", "{$this->distance($outlier->value)}. " . ($this->findings->counting === Counting::WithoutOutliers ? 'It is left out below.' : 'It counts all the same.'), 'Studentized residual ' . number_format($outlier->t, 1) . ', beyond ±' . number_format($outlier->critical, 1) . ' for the scatter and the number of this class’s tries (5 %).'), [(string) $car]];
+            }
         }
 
         return $said;

@@ -14,7 +14,8 @@ export function attachFigures(root) {
         const tip = tipFor(figure);
         let width = 0;
         const draw = () => {
-            if (stage.clientWidth !== width) {
+            // One that is taken off the page has no width any more.
+            if (stage.clientWidth > 0 && stage.clientWidth !== width) {
                 width = stage.clientWidth;
                 stage.replaceChildren(drawRelation(data, width, tip));
             }

@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use App\Models\BenchReading;
 use App\Models\Challenge;
 use Facebook\WebDriver\WebDriverKeys;
+use Illuminate\Support\Str;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Tests\GeneratedClass;
@@ -34,6 +35,48 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->browser->visit("/challenges/{$challenge->id}/bench");
         self::assertStringContainsString('One car’s friction is measured', $this->browser->text());
         self::assertCount(1, $this->browser->all('.own-dot'));
+    }
+
+    public function testWhatAScaleJustReadGoesIntoTheFirstEmptyField(): void
+    {
+        $challenge = $this->class();
+        $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
+        foreach (['0.0061', '0.0064'] as $index => $kg) {
+            $challenge->readings()->create(['id' => (string) Str::uuid7(), 'kind' => 'thrust', 'data' => ['value_kg' => (float) $kg], 'measured_at' => now()->subSeconds(20 - $index)]);
+        }
+        $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/bench");
+        $this->browser->find('#static-thrust summary')->click();
+        foreach ($this->browser->all('#static-thrust [data-take]') as $button) {
+            $button->click();
+        }
+        self::assertSame(['6.4 g', '6.1 g', ''], array_map(fn(int $row): string => (string) $this->browser->find("#static-thrust-{$row}-0")->getAttribute('value'), [0, 1, 2]));
+        $this->browser->press('Save push on a scale');
+        $this->browser->waitFor('Push on a scale of Keel is saved.');
+        self::assertSame([[0.0064], [0.0061]], BenchReading::query()->where('car_id', $keel->newestCar()?->id)->orderBy('id')->get()->map(static fn(BenchReading $reading): array => $reading->values())->all());
+    }
+
+    public function testFindingsFollowTheClassAndStillSaveTheirFigure(): void
+    {
+        $challenge = $this->class([], "group,nozzle bore (mm),mass (g),try,distance (cm)\nA,6,40,1,200\nA,6,40,2,204\nB,8,40,1,300\nB,8,40,2,304\n");
+        $this->signIn()->visit("/challenges/{$challenge->id}/findings");
+        self::assertStringContainsString('Two cars make no finding.', $this->browser->text('.findings-layout'));
+        self::assertSame([], $this->browser->all('#mattered'));
+        Scenario::withClass($challenge, "group,nozzle bore (mm),mass (g),try,distance (cm)\nC,9,60,1,250\nC,9,60,2,260\n");
+        // Within two seconds, the sections that were not there before, too.
+        $this->browser->waitFor('Nothing is clear yet.', '.findings-layout');
+        $this->browser->waitFor('What mattered');
+        self::assertGreaterThan(0, count($this->browser->all('.figure svg')));
+    }
+
+    public function testTheReportOfFortyGroupsStaysWithinItsPages(): void
+    {
+        $challenge = $this->class([], Scenario::sheet(40, 3));
+        $this->signIn();
+        [$text, $pages] = $this->printed("/challenges/{$challenge->id}/report");
+        self::assertLessThanOrEqual(4, $pages);
+        foreach (['Group 1', 'Group 40', 'Next questions', 'qualified staff come first'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
     }
 
     public function testTheClassFigureDrawsIntervalsBothWaysAndIsSavedAsAFileThatStandsByItself(): void

@@ -27,7 +27,7 @@ use Skivo\Core\Run\Observation;
 use Skivo\Core\Run\Setting;
 use Skivo\Core\Run\Settings;
 use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Grubbs;
+use Skivo\Core\Trials\Outlier;
 use Skivo\Core\Trials\Run;
 use Skivo\Core\Trials\Sample;
 use Skivo\Core\Trials\Tries;
@@ -195,17 +195,20 @@ final class FindingsTest extends TestCase
         self::assertNull($this->standings(['A' => [2.0], 'B' => [1.0]])->classDiffers);
     }
 
-    public function testAnOutlierIsNamedByGrubbsAndSmallSamplesHaveNone(): void
+    public function testAnOutlierIsNamedByTheScatterOfTheWholeClass(): void
     {
-        // NIST/SEMATECH e-Handbook 1.3.5.17.1, eight masses (from memory): G = 2.4687 on the last one.
-        $grubbs = Grubbs::of(new Sample([199.31, 199.53, 200.19, 200.82, 201.92, 201.95, 202.18, 245.57]));
-        self::assertNotNull($grubbs);
-        self::assertEqualsWithDelta(2.4687, $grubbs->g, 1e-4);
-        self::assertSame(7, $grubbs->index);
-        self::assertTrue($grubbs->isOutlier());
-        self::assertNull(Grubbs::of(new Sample([1.0, 9.0])));
-        self::assertNull(Grubbs::of(new Sample([1.0, 1.0, 1.0])));
-        self::assertFalse(Grubbs::of(new Sample([1.0, 1.1, 1.3]))?->isOutlier());
+        $samples = ['a' => new Sample([2.0, 2.1, 1.9]), 'b' => new Sample([3.0, 3.1, 2.9]), 'c' => new Sample([1.0, 1.05, 0.95]), 'd' => new Sample([4.0, 4.1, 2.2])];
+        $found = Outlier::among($samples);
+        self::assertSame(['d'], array_keys($found));
+        self::assertSame([2, 2.2], [$found['d'][0]->index, $found['d'][0]->value]);
+        self::assertLessThan(-$found['d'][0]->critical, $found['d'][0]->t);
+        // Twice as far for all of a car: the scatter is a share, so nothing changes.
+        $samples['d'] = new Sample([8.0, 8.2, 4.4]);
+        self::assertEqualsWithDelta($found['d'][0]->t, Outlier::among($samples)['d'][0]->t, 1e-9);
+        self::assertSame([], Outlier::among(['a' => new Sample([1.0, 9.0]), 'b' => new Sample([1.0])]), 'too few to tell');
+        self::assertSame([], Outlier::among(array_fill(0, 5, new Sample([2.0, 2.0, 2.0]))), 'no scatter at all');
+        $one = array_fill(0, 5, new Sample([2.0, 2.0, 2.0])) + [5 => new Sample([2.0, 2.0, 3.0])];
+        self::assertSame([5], array_keys(Outlier::among($one)));
     }
 
     public function testACalibrationFindsTheFactorsThatMadeTheClass(): void

@@ -15,6 +15,7 @@ use Skivo\Core\Relation\ComparedCar;
 use Skivo\Core\Relation\Effect;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\LeastSquares;
+use Skivo\Core\Trials\Outlier;
 use Skivo\Core\Trials\Run;
 use Skivo\Core\Trials\Tries;
 use Skivo\Core\Trials\Verdict;
@@ -73,13 +74,15 @@ final class CoverageTest extends TestCase
     public function testInAClassWithoutADifferenceClearlyFartherIsSaidInOneClassOfTwentyAtMost(): void
     {
         $class = new GeneratedClass(1935);
-        $wrong = $wrongEffects = 0;
+        $wrong = $wrongEffects = $wrongOutliers = 0;
         for ($i = 0; $i < self::CLASSES; $i++) {
-            $entrants = [];
+            $entrants = $samples = [];
             foreach (range(1, 8) as $group) {
-                $distances = $class->tries($class->distance(7.0))->values;
+                $samples[] = $sample = $class->tries($class->distance(7.0));
+                $distances = $sample->values;
                 $entrants[] = new Entrant("{$group}", new Tries(array_map(static fn(int $try): Run => new Run("{$group}-{$try}", $try, $distances[$try - 1]), [1, 2, 3]), 3));
             }
+            $wrongOutliers += (int) (Outlier::among($samples) !== []);
             $standings = Standings::of($entrants, new Award(Goal::Farthest), Scoring::Mean);
             $wrong += (int) (array_filter($standings->places, static fn(Standing $place): bool => $place->againstLeader?->verdict === Verdict::ClearlyApart) !== []);
 
@@ -94,6 +97,7 @@ final class CoverageTest extends TestCase
         self::assertLessThanOrEqual($most, $wrong / self::CLASSES);
         self::assertGreaterThan(0.01, $wrong / self::CLASSES, 'nor so careful that it never says anything');
         self::assertLessThanOrEqual($most, $wrongEffects / self::CLASSES);
+        self::assertLessThanOrEqual($most, $wrongOutliers / self::CLASSES);
     }
 
     public function testWhereThereIsADifferenceItIsMostlyFound(): void

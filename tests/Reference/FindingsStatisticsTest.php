@@ -29,7 +29,7 @@ use Skivo\Core\Run\Observation;
 use Skivo\Core\Run\Setting;
 use Skivo\Core\Run\Settings;
 use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Grubbs;
+use Skivo\Core\Trials\Outlier;
 use Skivo\Core\Trials\Run;
 use Skivo\Core\Trials\Sample;
 use Skivo\Core\Trials\Tries;
@@ -146,12 +146,33 @@ final class FindingsStatisticsTest extends TestCase
         }
     }
 
-    public function testGrubbsCriticalValuesAgainstSciPysT(): void
+    public function testOutliersAgainstTheMeanShiftModel(): void
     {
-        $expected = SciPy::ask('out = [float((n - 1) / np.sqrt(n) * np.sqrt(t ** 2 / (n - 2 + t ** 2))) for n in data for t in [stats.t.ppf(1 - 0.025 / n, n - 2)]]', range(3, 40));
-        foreach (range(3, 40) as $index => $n) {
-            self::assertRelative($expected[$index], Grubbs::of(new Sample(array_map(floatval(...), range(1, $n))))->critical ?? 0.0, 1e-8, "n = {$n}");
+        // A try's studentized residual is the t of a column of its own in the regression (Cook & Weisberg 1982, 2.2.2).
+        mt_srand(17);
+        $samples = $cases = [];
+        for ($car = 0; $car < 7; $car++) {
+            $mean = 1 + $car / 2;
+            $cases[] = array_map(static fn(int $try): float => $mean * (1 + mt_rand(-100, 100) / 2000 + ($car === 3 && $try === 1 ? 0.4 : 0.0)), range(1, 3 + $car % 2));
+            $samples[] = new Sample($cases[$car]);
         }
+        [$expected, $critical] = SciPy::ask(<<<'PY'
+            e = [v / np.mean(c) - 1 for c in data for v in c]
+            group = [i for i, c in enumerate(data) for _ in c]
+            N, k = len(e), len(data)
+            out = []
+            for j in range(N):
+                X = np.zeros((N, k + 1)); X[range(N), group] = 1; X[j, k] = 1
+                b, ss, *_ = np.linalg.lstsq(X, np.array(e), rcond=None)
+                s2 = np.sum((np.array(e) - X @ b) ** 2) / (N - k - 1)
+                out.append(float(b[k] / np.sqrt(s2 * np.linalg.inv(X.T @ X)[k, k])))
+            out = [out, float(stats.t.ppf(1 - 0.05 / (2 * N), N - k - 1))]
+            PY, $cases);
+        $found = Outlier::among($samples);
+        self::assertSame([3], array_keys($found));
+        self::assertCount(1, array_filter($expected, static fn(float $t): bool => abs($t) > $critical));
+        self::assertRelative(max($expected), $found[3][0]->t, 1e-8, 't');
+        self::assertRelative($critical, $found[3][0]->critical, 1e-8, 'critical value');
     }
 
     public function testTheChanceOfBeingFirstAgainstAllDraws(): void

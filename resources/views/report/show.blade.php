@@ -60,7 +60,9 @@
                     @foreach ($words->effects() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($words->confounded() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($words->calibration() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @foreach ($words->offTheLine() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
+                    @php($off = $words->offTheLine())
+                    @foreach (array_slice($off, 0, 5) as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
+                    @if (count($off) > 5)<li>{{ count($off) - 5 }} more cars lie off the line.</li>@endif
                 @endif
             </ul>
         </section>
