@@ -103,7 +103,8 @@ final readonly class Settings
                 $this->get(Setting::Film),
                 $this->get(Setting::BalloonSize),
                 (int) $this->get(Setting::Balloons),
-                300_000.0 * $pressure * $this->get(Setting::Pressure),
+                // Within what any rubber is, whatever factors meet.
+                max(10_000.0, min(10_000_000.0, 300_000.0 * $pressure * $this->get(Setting::Pressure))),
             ),
             new Nozzle($tubes, (int) $this->get(Setting::Outlets), angleDeg: $this->get(Setting::Angle)),
             new Vehicle(

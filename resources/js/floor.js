@@ -13,7 +13,8 @@ export function attachFloors(root) {
         let width = 0;
         const draw = () => {
             const tape = floor.querySelector('.tape');
-            if (tape.clientWidth === width) {
+            // One that is taken off the page has no width any more.
+            if (tape.clientWidth === width || tape.clientWidth === 0) {
                 return;
             }
             width = tape.clientWidth;

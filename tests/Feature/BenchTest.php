@@ -90,6 +90,34 @@ final class BenchTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$reef->id}/bench")->assertDontSee('measured: steady pull')->assertSee('measured: push on a scale');
     }
 
+    public function testAClassInInchesMeasuresInInches(): void
+    {
+        [$challenge, $group] = $this->signedIn();
+        $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
+        $address = "/challenges/{$challenge->id}/groups/{$group->id}/bench";
+        $this->get($address)->assertSee('<span class="small">in</span>', false);
+        $this->put("{$address}/ramp", ['r0_0' => '4 3/4', 'r0_1' => '3 ft 4 in', 'r1_1' => '1 m'])->assertSessionHasNoErrors();
+        $held = BenchReading::query()->orderBy('id')->get();
+        self::assertEqualsWithDelta([4.75 * 0.0254, 40 * 0.0254], $held[0]->values(), 1e-12);
+        self::assertEqualsWithDelta([4.75 * 0.0254, 1.0], $held[1]->values(), 1e-12);
+        $this->put("{$address}/static-thrust", ['r0_0' => '0.25']);
+        $this->get($address)->assertSee('oz on a scale')->assertSee('value="4 3/4 in"', false);
+        $this->put("{$address}/ramp", ['r0_0' => '100', 'r0_1' => '40'])->assertSessionHasErrors('r0_0');
+        self::assertStringContainsString("to 78.74\u{00A0}in", (string) session('errors')->first('r0_0'));
+    }
+
+    public function testAnUnknownVersionIsTheNewestAndAnothersCarIsNone(): void
+    {
+        [$challenge, $group] = $this->signedIn();
+        $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench?version=99")->assertOk();
+        $other = Scenario::withClass(Scenario::challenge(Scenario::educator('Somebody else')));
+        $theirs = $other->groups()->firstOrFail();
+        $this->get("/challenges/{$other->id}/bench")->assertNotFound();
+        $this->get("/challenges/{$challenge->id}/groups/{$theirs->id}/bench")->assertNotFound();
+        $this->put("/challenges/{$challenge->id}/groups/{$theirs->id}/bench/ramp", ['r0_0' => '12', 'r0_1' => '100'])->assertNotFound();
+        self::assertSame(0, BenchReading::query()->count());
+    }
+
     public function testAThrustThatNoBalloonGivesIsQuestioned(): void
     {
         [$challenge, $group] = $this->signedIn();

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Bench\Estimate;
+use Skivo\Core\Bench\Forces;
+use Skivo\Core\Bench\WorkBalance;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Catalogue;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\ChanceOfFirst;
+use Skivo\Core\Challenge\Entrant;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standings;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Relation\ComparedCar;
+use Skivo\Core\Relation\Confounding;
+use Skivo\Core\Relation\Difference;
+use Skivo\Core\Relation\Effect;
+use Skivo\Core\Relation\NextTest;
+use Skivo\Core\Relation\Ruling;
+use Skivo\Core\Relation\School;
+use Skivo\Core\Relation\SeveralFactors;
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Trials\Outlier;
+use Skivo\Core\Trials\Run;
+use Skivo\Core\Trials\Sample;
+use Skivo\Core\Trials\Tries;
+
+/** What must hold of bench and findings whatever the class did. */
+final class FindingsPropertiesTest extends TestCase
+{
+    use TestTrait;
+
+    public function testWhateverTheBenchReadsTheForcesAreThere(): void
+    {
+        $model = CarModel::of(new Car(), Catalogue::standard());
+        $this->limitTo(150)->forAll(
+            Generators::elements(BenchTest::cases()),
+            Generators::choose(1, 4),
+            Generators::seq(Generators::choose(0, 1000)),
+        )->then(function (BenchTest $test, int $repeats, array $drawn) use ($model): void {
+            $readings = [];
+            for ($repeat = 0; $repeat < $repeats; $repeat++) {
+                $readings[] = array_map(static function ($field, int $index) use ($drawn, $repeat): float {
+                    // Anywhere between the least and the greatest that a form takes, on the scale of its size.
+                    $at = ($drawn[($repeat * 3 + $index) % max(1, count($drawn))] ?? 500) / 1000;
+
+                    return $field->least <= 0.0 ? $at * $field->greatest : $field->least * ($field->greatest / $field->least) ** $at;
+                }, $test->fields(), array_keys($test->fields()));
+            }
+            $forces = Forces::of($model, [$test->value => $readings]);
+            $result = $forces->results[$test->value];
+            self::assertTrue(is_finite($result->value) && $result->value >= 0.0);
+            self::assertTrue($result->interval()->contains($result->value));
+            foreach ([$forces->friction, $forces->thrust, $forces->pressure] as $estimate) {
+                self::assertGreaterThan(0.0, $estimate->value);
+                self::assertTrue(is_finite($estimate->interval()->high));
+            }
+            self::assertGreaterThanOrEqual(0.0, $forces->prediction()->band->low);
+        });
+    }
+
+    public function testMoreRepeatsOfTheSameReadingNeverMakeItLessSure(): void
+    {
+        $this->limitTo(100)->forAll(Generators::choose(1, 100), Generators::choose(1, 100), Generators::choose(2, 8))->then(function (int $value, int $error, int $repeats): void {
+            $once = Estimate::ofRepeats([(float) $value], $error / 10);
+            $often = Estimate::ofRepeats(array_fill(0, $repeats, (float) $value), $error / 10);
+            self::assertEqualsWithDelta($once->standardUncertainty, $often->standardUncertainty, 1e-12, 'the reading error stays');
+            $weighted = Estimate::weighted([$once, $often]);
+            self::assertEqualsWithDelta((float) $value, $weighted->value, 1e-9);
+            self::assertLessThanOrEqual($once->standardUncertainty, $weighted->standardUncertainty);
+        });
+    }
+
+    public function testWhateverAClassBuildsItsFindingsHoldTogether(): void
+    {
+        $this->limitTo(120)->forAll(Generators::choose(0, 14), Generators::choose(1, 1_000_000))->then(function (int $count, int $seed): void {
+            mt_srand($seed);
+            $cars = $this->someCars($count);
+            $effects = Effect::all($cars);
+            foreach ($effects as $effect) {
+                $used = [];
+                foreach ($effect->pairs as $pair) {
+                    self::assertSame([$effect->factor], Difference::between($pair->less->choices, $pair->more->choices));
+                    array_push($used, $pair->less->id, $pair->more->id);
+                }
+                self::assertSame(array_unique($used), $used, 'no car is in two pairs of one choice');
+                self::assertLessThanOrEqual(count($effect->pairs), $effect->ahead);
+                self::assertTrue($effect->interval === null || $effect->interval->contains($effect->mean));
+                self::assertTrue(!$effect->isClear() || count($effect->pairs) > 1, 'two cars make no finding');
+            }
+            $confounded = Confounding::among($cars);
+            foreach ($confounded as $pair) {
+                self::assertGreaterThanOrEqual(Confounding::FROM, $pair->share);
+                self::assertLessThanOrEqual(1.0 + 1e-9, $pair->share);
+            }
+            $several = SeveralFactors::of($cars);
+            foreach ($several->slopes as $index => $slope) {
+                self::assertTrue(is_finite($slope) && $several->intervals[$index]->contains($slope));
+            }
+            self::assertFalse($several->isSeparable() && $several->confounded !== null);
+            $next = NextTest::propose($cars, $effects, $confounded);
+            if ($next !== null) {
+                self::assertFalse(Difference::isSame($next->factor, $next->from, $next->to), 'the next test changes something');
+                self::assertSame($next->from, $next->factor->of($next->car->choices));
+            }
+            $rulings = Ruling::all($cars, $effects, $confounded, $several, $count % 2 === 0 ? Settings::of([]) : null);
+            self::assertCount(count(School::cases()), $rulings);
+            foreach ($rulings as $ruling) {
+                self::assertTrue($ruling->isSupported === null || $ruling->varies, 'nothing is supported where nothing varies');
+                self::assertTrue($ruling->isSupported === null || $ruling->byRegression || $ruling->effect?->isClear() === true);
+            }
+        });
+    }
+
+    public function testTheOrderOfTheCarsChangesNoEffect(): void
+    {
+        $this->limitTo(60)->forAll(Generators::choose(2, 10), Generators::choose(1, 1_000_000))->then(function (int $count, int $seed): void {
+            mt_srand($seed);
+            $cars = $this->someCars($count);
+            $said = static fn(array $of): array => array_map(static fn(Effect $effect): string => "{$effect->factor->value} {$effect->from} {$effect->to} " . count($effect->pairs), Effect::all($of));
+            $one = $said($cars);
+            $other = $said(array_reverse($cars));
+            sort($one);
+            sort($other);
+            self::assertSame(array_map(static fn(string $each): string => substr($each, 0, -2), $one), array_map(static fn(string $each): string => substr($each, 0, -2), $other), 'the same choices have fair pairs');
+        });
+    }
+
+    public function testChancesAddUpAndTheCertainFirstIsCertain(): void
+    {
+        $this->limitTo(60)->forAll(Generators::choose(1, 6), Generators::choose(1, 1_000_000), Generators::elements(Scoring::cases()), Generators::elements(Goal::Farthest, Goal::NearestMark))->then(function (int $groups, int $seed, Scoring $scoring, Goal $goal): void {
+            mt_srand($seed);
+            $award = new Award($goal, 2.0);
+            $entrants = [];
+            for ($group = 0; $group < $groups; $group++) {
+                $tries = mt_rand(1, 4);
+                $entrants[] = new Entrant("g{$group}", new Tries(array_map(static fn(int $try): Run => new Run("{$group}-{$try}", $try, mt_rand(50, 400) / 100), range(1, $tries)), $tries));
+            }
+            $standings = Standings::of($entrants, $award, $scoring);
+            $chances = ChanceOfFirst::of($standings->places, $award, $scoring, $seed, 500);
+            self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-9);
+            foreach ($chances as $chance) {
+                self::assertGreaterThanOrEqual(0.0, $chance);
+            }
+            if ($groups === 1) {
+                self::assertSame([1.0], array_values($chances));
+            }
+        });
+    }
+
+    public function testOutliersAreAmongTheTriesTheyAreNamedOf(): void
+    {
+        $this->limitTo(80)->forAll(Generators::choose(1, 8), Generators::choose(1, 1_000_000))->then(function (int $cars, int $seed): void {
+            mt_srand($seed);
+            $samples = [];
+            for ($car = 0; $car < $cars; $car++) {
+                $samples["c{$car}"] = new Sample(array_map(static fn(int $try): float => mt_rand(0, 9) === 0 ? mt_rand(0, 900) / 100 : 2.0 + mt_rand(-10, 10) / 100, range(1, mt_rand(1, 5))));
+            }
+            foreach (Outlier::among($samples) as $car => $found) {
+                foreach ($found as $outlier) {
+                    self::assertSame($samples[$car]->values[$outlier->index], $outlier->value);
+                    self::assertGreaterThan($outlier->critical, abs($outlier->t));
+                }
+            }
+        });
+    }
+
+    public function testThrustOverResistanceTimesTheStretchIsTheDistance(): void
+    {
+        $this->limitTo(60)->forAll(Generators::choose(4, 12), Generators::choose(25, 120), Generators::choose(5, 120))->then(function (int $bore, int $mass, int $friction): void {
+            $balance = WorkBalance::of(Settings::of(['bore' => $bore / 1000, 'mass' => $mass / 1000, 'f' => $friction / 1000]), 0.2, 0.2);
+            if ($balance === null) {
+                return;
+            }
+            self::assertEqualsWithDelta($balance->distanceM, $balance->ratio * $balance->stretchM, 0.01 * $balance->distanceM);
+            self::assertGreaterThanOrEqual(1.0 - 1e-6, $balance->ratio);
+        });
+    }
+
+    /** @return list<ComparedCar> cars of few sizes, so that some are alike; now and then something is not on record */
+    private function someCars(int $count): array
+    {
+        $cars = [];
+        for ($car = 0; $car < $count; $car++) {
+            $quantities = [];
+            foreach ([[Choice::NozzleBore, [0.006, 0.008, 0.01]], [Choice::Mass, [0.05, 0.06, 0.08]], [Choice::WheelDiameter, [0.03, 0.06]], [Choice::EndPlay, [0.001, 0.002]]] as [$choice, $values]) {
+                if (mt_rand(0, 9) > 0) {
+                    $value = $values[mt_rand(0, count($values) - 1)];
+                    $quantities[$choice->value] = new Entry(Quantity::fromSi($value, $choice->dimension()), (string) $value);
+                }
+            }
+            $kinds = mt_rand(0, 3) > 0 ? [Choice::WheelMount->value => ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 1)]] : [];
+            $cars[] = new ComparedCar(
+                "c{$car}",
+                'g' . intdiv($car, 2),
+                1 + $car % 2,
+                new Car($quantities, [Choice::NozzleOutlets->value => mt_rand(0, 4) > 0 ? 1 : 3], $kinds),
+                new Sample(array_map(static fn(int $try): float => mt_rand(50, 500) / 100, range(1, mt_rand(1, 4)))),
+            );
+        }
+
+        return $cars;
+    }
+}
