@@ -46,7 +46,7 @@ final class NeverLostTest extends TestCase
         $this->start();
         $ids = [];
         $confirmedFirst = 0;
-        foreach (range(1, 48) as $number) {
+        foreach (range(1, 24) as $number) {
             $ids[] = $id = (string) Str::uuid();
             $kill = match ($number % 8) {
                 2 => fn() => $this->kill("{$this->var}/run/php-fpm.pid", true),
@@ -70,7 +70,7 @@ final class NeverLostTest extends TestCase
             self::assertSame(200, $this->log($id, 1));
         }
 
-        self::assertGreaterThanOrEqual(24, $confirmedFirst, 'most were safe at once');
+        self::assertGreaterThanOrEqual(12, $confirmedFirst, 'most were safe at once');
         sort($ids);
         self::assertSame($ids, $this->stored());
     }
