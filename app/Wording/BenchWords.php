@@ -77,6 +77,16 @@ final readonly class BenchWords
         return $tests === [] ? 'estimated from the parts' : 'measured: ' . Lists::and(array_map(static fn(BenchTest $test): string => mb_strtolower($test->label()), $tests), 9);
     }
 
+    /**
+     * The same in two words, for a table.
+     *
+     * @param list<BenchTest> $tests
+     */
+    public function briefly(array $tests): string
+    {
+        return $tests === [] ? 'from the parts' : 'by ' . Lists::and(array_map(static fn(BenchTest $test): string => mb_strtolower($test->label()), $tests), 2);
+    }
+
     /** How measured forces compare with what the model has from the parts. */
     public function againstModel(Forces $forces): ?Sentence
     {

@@ -133,6 +133,30 @@ final readonly class FindingWords
         return $pooled < self::MANY ? null : "{$pooled} choices were looked at. Where nothing matters, one in twenty looks clear by chance: believe most what was expected before, and test the rest again.";
     }
 
+    /** The choices that every class makes and that no fair pair here speaks of; null where there is none. */
+    public function notJudged(): ?Sentence
+    {
+        $judged = array_map(static fn(Effect $effect): Factor => $effect->factor, $this->findings->effects);
+        $same = $open = [];
+        foreach ([Factor::NozzleBore, Factor::BalloonSize, Factor::Mass, Factor::WheelDiameter, Factor::Surface] as $factor) {
+            if (in_array($factor, $judged, true)) {
+                continue;
+            }
+            $values = array_unique(array_filter(array_map(static fn(ComparedCar $car): string => (string) $factor->of($car->choices), $this->findings->cars), static fn(string $value): bool => $value !== ''));
+            if (count($values) > 1) {
+                $open[] = $factor->label();
+            } else {
+                $same[] = $factor->label();
+            }
+        }
+        $said = array_filter([
+            $open === [] ? null : 'no two cars differ in ' . str_replace(' and ', ' or ', Lists::and($open, 9)) . ' alone',
+            $same === [] ? null : Lists::and($same, 9) . ' ' . (count($same) === 1 ? 'is' : 'are') . ' the same on every car, or not on record',
+        ]);
+
+        return $said === [] ? null : new Sentence('Not judged:', implode('; ', $said) . '.');
+    }
+
     /** @return list<Sentence> what goes along with what, and so can't be told apart */
     public function confounded(): array
     {

@@ -45,6 +45,8 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertSame("4.5 ± 0.2\u{00A0}s", $words->result(BenchTest::Spin, new Estimate(4.5, 0.1)));
         self::assertSame('0.094 to 0.102', $words->frictionInterval(new Estimate(0.098, 0.002)));
         self::assertSame('estimated from the parts', $words->origin([]));
+        self::assertSame('from the parts', $words->briefly([]));
+        self::assertSame('by ramp and roll-out and tilt', $words->briefly([BenchTest::Ramp, BenchTest::Tilt]));
         self::assertSame('measured: tilt and steady pull', $words->origin([BenchTest::Tilt, BenchTest::Pull]));
         self::assertStringContainsString('oz on a scale', (new BenchWords(UnitSystem::Imperial))->thrust(new Estimate(0.05, 0.002)));
     }
@@ -85,6 +87,7 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertCount(2, $words->effects()[0][1]);
         self::assertSame('Nothing is clear yet. The fair pairs there are don’t agree closely enough, or are too few.', self::said($words->headline()));
         self::assertSame('One fair pair only.', $words->evidence(self::ruling($findings, School::WiderNozzle)));
+        self::assertSame('Not judged: no two cars differ in mass alone; balloon size, filled, wheel diameter and surface are the same on every car, or not on record.', self::said($words->notJudged() ?? new Sentence('')));
     }
 
     public function testKindsAreNamedAndTheWinnerComesFirst(): void

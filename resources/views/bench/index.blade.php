@@ -32,14 +32,14 @@
                 <tbody>
                     @foreach ($rows as [$group, $car, $own])
                         <tr>
-                            <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi>@if ($group->cars->count() > 1)<span class="small">version {{ $car->version }}</span>@endif</span></th>
+                            <th scope="row" class="whitespace-nowrap"><span class="with-mark"><x-mark :mark="$group->mark" /><a class="max-w-60 truncate" href="{{ route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car?->version]) }}"><bdi>{{ $group->name }}</bdi></a>@if ($group->cars->count() > 1)<span class="small whitespace-nowrap">version {{ $car->version }}</span>@endif</span></th>
                             @if ($own === null)
                                 <td colspan="4" class="small">nothing recorded of its car yet</td>
                             @else
                                 <td><x-interval-bar :max="$mostFriction" :estimated="$own->modelFriction" :measured="$own->frictionIsMeasured() ? $own->friction : null" :said="'f ' . $words->friction($own->friction) . ', ' . $words->origin($own->frictionFrom)" /></td>
-                                <td class="num">{{ $words->friction($own->friction) }}<span class="small block">{{ $own->frictionIsMeasured() ? 'measured' : 'from parts' }}</span></td>
+                                <td class="num">{{ $words->friction($own->friction) }}<span class="origin">{{ $words->briefly($own->frictionFrom) }}</span></td>
                                 <td><x-interval-bar :max="$mostThrust" :estimated="$own->modelThrust" :measured="$own->thrustIsMeasured() ? $own->thrust : null" :said="'push ' . $words->thrust($own->thrust) . ', ' . $words->origin($own->thrustFrom)" /></td>
-                                <td class="num">{{ number_format(1000 * $own->thrust->value) }} ± {{ number_format(1000 * ($own->thrust->interval()->high - $own->thrust->value)) }}<span class="small block">{{ $own->thrustIsMeasured() ? 'measured' : 'from parts' }}</span></td>
+                                <td class="num">{{ number_format(1000 * $own->thrust->value) }} ± {{ number_format(1000 * ($own->thrust->interval()->high - $own->thrust->value)) }}<span class="origin">{{ $words->briefly($own->thrustIsMeasured() ? $own->thrustFrom : []) }}</span></td>
                             @endif
                             <td class="no-print"><a class="button" href="{{ route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car?->version]) }}">Measure<span class="sr-only"> {{ $group->name }}</span></a></td>
                         </tr>

@@ -8,6 +8,7 @@
     $several = $words->severalFactors();
     $marked = array_map(fn ($id) => $words->name($id), array_keys($findings->marks));
     $off = $words->offTheLine();
+    $every = array_map(fn ($car) => $car->id, $findings->cars);
 @endphp
 <x-layout :title="'Findings · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question" live="page">
     <x-findings-pages :challenge="$challenge" here="class" :counting="$findings->counting" />
@@ -36,8 +37,9 @@
                 @if ($effects === [])<p class="prose">No two cars differ in one choice only, so no choice can be judged by itself.</p>@endif
                 <ul class="claims">
                     @foreach ($effects as [$sentence, $cars])<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach
-                    @foreach ($words->confounded() as $sentence)<x-claim :challenge="$challenge" :sentence="$sentence" :cars="array_map(fn ($car) => $car->id, $findings->cars)" />@endforeach
-                    @if ($several !== null)<x-claim :challenge="$challenge" :sentence="$several" :cars="array_map(fn ($car) => $car->id, $findings->cars)" />@endif
+                    @foreach ($words->confounded() as $sentence)<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$every" />@endforeach
+                    @if ($words->notJudged() !== null)<x-claim :challenge="$challenge" :sentence="$words->notJudged()" />@endif
+                    @if ($several !== null)<x-claim :challenge="$challenge" :sentence="$several" :cars="$every" />@endif
                 </ul>
                 @if ($words->manyLookedAt() !== null)<p class="small mt-2 prose">{{ $words->manyLookedAt() }}</p>@endif
                 <p class="small mt-2 prose">A fair pair is two cars that differ in one choice only, sizes within a twentieth counting as the same; a rebuilt car is one with its older self. No car is in two pairs of one choice, so that each pair is a witness of its own.</p>
@@ -54,11 +56,11 @@
                             <tr>
                                 <th scope="row">{{ $ruling->school->claim() }}<span class="small block font-normal">others: {{ $ruling->school->otherwise() }}</span></th>
                                 <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $words->verdict($ruling) }}</td>
-                                <td>{{ $words->evidence($ruling) }} @if ($ruling->effect !== null)<x-behind :challenge="$challenge" :cars="$words->behind($ruling->effect)" />@endif</td>
+                                <td>{{ $words->evidence($ruling) }} @if ($ruling->effect !== null && ! $ruling->byRegression)<x-behind :challenge="$challenge" :cars="$words->behind($ruling->effect)" />@elseif ($ruling->byRegression)<x-behind :challenge="$challenge" :cars="$every" />@endif</td>
                                 <td class="small">{{ $words->reason($ruling, $regime) }}</td>
                             </tr>
                         @endforeach
-                        <tr><th scope="row">Best, mean or median counts<span class="small block font-normal">another name may win by another rule</span></th><td class="verdict font-bold">{{ $words->scoringVerdict()->lead }}</td><td>{{ $words->scoringVerdict()->rest }}</td><td class="small">The mean uses every try; the best rewards one lucky one; the median shrugs off one bad one.</td></tr>
+                        <tr><th scope="row">Best, mean or median counts<span class="small block font-normal">another name may win by another rule</span></th><td class="verdict font-bold">{{ $words->scoringVerdict()->lead }}</td><td>{{ $words->scoringVerdict()->rest }} <x-behind :challenge="$challenge" :cars="$every" /></td><td class="small">The mean uses every try; the best rewards one lucky one; the median shrugs off one bad one.</td></tr>
                         <tr><th scope="row">Same car for all, or free design<span class="small block font-normal">results that compare, or room to invent</span></th><td class="verdict">{{ $effects === [] ? 'no fair pair' : count($findings->effects) . ' choice' . (count($findings->effects) === 1 ? '' : 's') . ' with fair pairs' }}</td><td>{{ $effects === [] ? 'These designs are too free to compare: none differs from another in one thing only.' : 'Where cars were alike but for one thing, results compare; the rest is invention.' }}</td><td class="small"></td></tr>
                     </tbody>
                 </table>
