@@ -11,6 +11,7 @@ use Illuminate\Support\Str;
 use PHPUnit\Framework\Assert;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
@@ -45,6 +46,12 @@ final class Scenario
             'email' => 'educator-' . Str::lower(Str::random(12)) . '@skivo.example',
             'password' => self::PASSWORD,
         ]);
+    }
+
+    /** What somebody typed: a length with its unit. */
+    public static function entry(string $typed): Entry
+    {
+        return (new QuantityReader())->read($typed, Unit::Centimetre);
     }
 
     /** @param array<string, mixed> $differently */

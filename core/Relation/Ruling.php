@@ -60,17 +60,20 @@ final readonly class Ruling
      */
     private static function of(School $school, array $cars, array $effects, array $confounded, SeveralFactors $several, ?Settings $typical): self
     {
-        $factor = $school->factor();
-        $own = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === $factor));
+        $factors = $school->factors();
+        $own = array_values(array_filter($effects, static fn(Effect $effect): bool => in_array($effect->factor, $factors, true)));
         $clear = array_values(array_filter($own, static fn(Effect $effect): bool => $effect->isClear()));
         $effect = $clear[0] ?? $own[0] ?? null;
-        $slope = $clear === [] ? self::slope($several, $factor) : null;
+        $slope = null;
+        foreach ($clear === [] ? $factors : [] as $factor) {
+            $slope ??= self::slope($several, $factor);
+        }
         $sign = $clear === [] ? ($slope ?? 0) : $effect?->mean <=> 0.0;
         $with = null;
         foreach ($confounded as $pair) {
-            $with ??= $pair->one === $factor ? $pair->other : ($pair->other === $factor ? $pair->one : null);
+            $with ??= in_array($pair->one, $factors, true) ? $pair->other : (in_array($pair->other, $factors, true) ? $pair->one : null);
         }
-        $values = array_unique(array_filter(array_map(static fn(ComparedCar $car): string => (string) $factor->of($car->choices), $cars), static fn(string $value): bool => $value !== ''));
+        $varies = array_filter($factors, static fn(Factor $factor): bool => count(array_unique(array_filter(array_map(static fn(ComparedCar $car): string => (string) $factor->of($car->choices), $cars), static fn(string $value): bool => $value !== ''))) > 1);
 
         return new self(
             $school,
@@ -78,7 +81,7 @@ final readonly class Ruling
             $effect,
             $clear === [] && $sign !== 0,
             $with,
-            count($values) > 1,
+            $varies !== [],
             $typical === null ? null : self::opinion($school, $typical),
         );
     }

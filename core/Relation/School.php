@@ -65,6 +65,12 @@ enum School: string
         };
     }
 
+    /** @return non-empty-list<Factor> every way in which a class may have recorded it */
+    public function factors(): array
+    {
+        return $this === self::MoreAir ? [Factor::BalloonSize, Factor::PumpStrokes] : [$this->factor()];
+    }
+
     /** Whether the claim is that more of the factor goes farther (1) or less (−1); 0 where it only claims a difference. */
     public function direction(): int
     {
