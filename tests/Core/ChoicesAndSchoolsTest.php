@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Balloon\SizeMeasure;
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Build\Car;
+use Skivo\Core\Build\Choice;
+use Skivo\Core\Quantity\Dimension;
+use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Relation\ComparedCar;
+use Skivo\Core\Relation\Confounding;
+use Skivo\Core\Relation\Difference;
+use Skivo\Core\Relation\Effect;
+use Skivo\Core\Relation\Factor;
+use Skivo\Core\Relation\Ruling;
+use Skivo\Core\Relation\School;
+use Skivo\Core\Relation\SeveralFactors;
+use Skivo\Core\Run\Settings;
+use Skivo\Core\Run\Simulator;
+use Skivo\Core\Trials\Sample;
+
+/** What may be set against distance, and what practitioners say of it. */
+final class ChoicesAndSchoolsTest extends TestCase
+{
+    public function testEveryFactorIsReadFromTheBuildSheet(): void
+    {
+        $entry = static fn(Choice $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), (string) $si);
+        $quantities = [];
+        foreach ([[Choice::NozzleBore, 0.008], [Choice::NozzleLength, 0.12], [Choice::BalloonSize, 0.628], [Choice::BalloonNominal, 0.3], [Choice::Mass, 0.06], [Choice::WheelDiameter, 0.032], [Choice::EndPlay, 0.0015]] as [$choice, $si]) {
+            $quantities[$choice->value] = $entry($choice, $si);
+        }
+        $car = new Car(
+            $quantities,
+            [Choice::NozzleOutlets->value => 3, Choice::PumpStrokes->value => 12, Choice::Balloons->value => 2, Choice::NozzleAngle->value => 10],
+            [Choice::NozzleKind->value => 'bundle', Choice::WheelKind->value => 'caps', Choice::WheelMount->value => 'fixed to the axle', Choice::Chassis->value => 'card', Choice::Surface->value => 'wood', Choice::Bearing->value => 'straw', Choice::Joint->value => 'tape'],
+            SizeMeasure::Circumference,
+        );
+        foreach (Factor::cases() as $factor) {
+            $value = $factor->of($car);
+            self::assertNotNull($value, $factor->value);
+            self::assertSame($factor->isNumber(), is_float($value), $factor->value);
+            self::assertNull($factor->of(new Car()), 'of a car that has nothing on record');
+        }
+        self::assertEqualsWithDelta(0.628 / M_PI, $factor = Factor::BalloonSize->of($car), 1e-12, 'measured around');
+        self::assertIsFloat($factor);
+        self::assertEqualsWithDelta(3 * M_PI / 4 * 0.008 ** 2, Factor::OutletArea->of($car), 1e-15);
+        self::assertSame(['3', '2', 'tape', 10.0], [Factor::Outlets->of($car), Factor::Balloons->of($car), Factor::Joint->of($car), Factor::NozzleAngle->of($car)]);
+    }
+
+    public function testSmallThingsAreComparedOnTheirOwnScale(): void
+    {
+        self::assertTrue(Difference::isSame(Factor::EndPlay, 0.0010, 0.0013), 'nobody can tell a third of a millimetre');
+        self::assertFalse(Difference::isSame(Factor::EndPlay, 0.0010, 0.0020));
+        self::assertTrue(Difference::isSame(Factor::NozzleAngle, 0.0, 1.0));
+        self::assertFalse(Difference::isSame(Factor::NozzleAngle, 0.0, 10.0));
+        self::assertFalse(Difference::isSame(Factor::PumpStrokes, 10.0, 11.0), 'strokes are counted');
+        self::assertTrue(Difference::isSame(Factor::Chassis, 'Foam board ', 'foam board'));
+        self::assertTrue(Difference::isSame(Factor::Mass, null, null), 'on record for neither');
+        self::assertFalse(Difference::isSame(Factor::Mass, 0.05, null));
+    }
+
+    public function testAKindThatOneCarAloneHasIsNoChoiceOfTheClass(): void
+    {
+        $car = static fn(string $id, string $joint): ComparedCar => new ComparedCar($id, $id, 1, new Car([], [], [Choice::Joint->value => $joint]), new Sample([1.0, 1.1]));
+        self::assertSame([], Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'tape'), $car('d', 'glue')]));
+        self::assertSame([Factor::Joint], Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'glue'), $car('d', 'glue')]));
+        self::assertSame([], Confounding::varying([$car('a', 'tape'), $car('b', 'glue'), $car('c', 'glue')]), 'too few cars');
+    }
+
+    public function testCountedStrokesSpeakOfHowMuchAir(): void
+    {
+        $cars = [];
+        foreach ([0, 1, 2, 3] as $pair) {
+            foreach ([8 => 1.0, 14 => 1.5] as $strokes => $distance) {
+                $mass = 0.04 * 1.3 ** $pair;
+                $cars[] = new ComparedCar("{$pair}-{$strokes}", "{$pair}-{$strokes}", 1, new Car([Choice::Mass->value => new Entry(Quantity::fromSi($mass, Dimension::Mass), 'm')], [Choice::PumpStrokes->value => $strokes]), new Sample([$distance + $pair / 50, $distance + 0.02]));
+            }
+        }
+        $rulings = Ruling::all($cars, Effect::all($cars), Confounding::among($cars), SeveralFactors::of($cars), null);
+        $air = array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === School::MoreAir))[0];
+        self::assertTrue($air->isSupported);
+        self::assertSame(Factor::PumpStrokes, $air->effect?->factor);
+        self::assertTrue($air->varies);
+    }
+
+    public function testEverySchoolHasTwoSidesAndAnswersToItsFactor(): void
+    {
+        foreach (School::cases() as $school) {
+            self::assertNotSame($school->claim(), $school->otherwise());
+            self::assertContains($school->factor(), $school->factors());
+            self::assertContains($school->direction(), [-1, 0, 1]);
+        }
+        self::assertSame(count(School::cases()), count(array_unique(array_map(static fn(School $school): string => $school->claim(), School::cases()))));
+    }
+
+    public function testTheFirstPushOfADesignIsThatOfItsRun(): void
+    {
+        foreach ([[], ['outlets' => 3.0], ['balloons' => 2.0], ['wider' => 0.0095, 'widest' => 0.0127], ['angle' => 20.0], ['pressure' => 1.7]] as $values) {
+            $design = Settings::of($values)->design();
+            self::assertEqualsWithDelta(Simulator::run($design)->initialThrustN, $design->firstThrustN(), 1e-9);
+        }
+        self::assertSame(0.0, Settings::of(['size' => 0.08, 'relaxed' => 0.08])->design()->firstThrustN(), 'an empty balloon pushes nothing');
+        $thrust = static fn(float $pressure): float => Settings::of(['pressure' => $pressure])->design()->firstThrustN();
+        self::assertGreaterThan($thrust(1.0), $thrust(1.2));
+        self::assertTrue(Simulator::run(Settings::of(['pressure' => 0.2])->design(1.0, 0.1))->distanceM >= 0.0, 'whatever factors meet');
+    }
+
+    /** @return iterable<string, array{BenchTest}> */
+    public static function benchTests(): iterable
+    {
+        foreach (BenchTest::cases() as $test) {
+            yield $test->label() => [$test];
+        }
+    }
+
+    #[DataProvider('benchTests')]
+    public function testEveryReadingHasARangeAndAnErrorThatFitsIt(BenchTest $test): void
+    {
+        self::assertNotSame([], $test->fields());
+        foreach ($test->fields() as $field) {
+            self::assertLessThan($field->greatest, $field->least);
+            self::assertGreaterThan(0.0, $field->halfWidth);
+            self::assertLessThan($field->greatest, $field->halfWidth);
+            self::assertEqualsWithDelta($field->halfWidth / sqrt(3.0), $field->uncertainty(), 1e-12);
+            self::assertContains($field->dimension(), Dimension::cases());
+        }
+    }
+}
