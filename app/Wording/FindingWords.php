@@ -9,21 +9,13 @@ use App\Models\Group;
 use App\Reading\ClassFindings;
 use App\Reading\ClassRecord;
 use App\Reading\Counting;
-use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Challenge\Standing;
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\CheckVerdict;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Relation\ComparedCar;
 use Skivo\Core\Relation\Effect;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\FairPair;
-use Skivo\Core\Relation\Ruling;
-use Skivo\Core\Run\Regime;
 use Skivo\Core\Trials\Interval;
-use Skivo\Core\Trials\Run;
 use Skivo\Core\Trials\Verdict;
 
 /** What a class found out, in words first; every claim with the cars behind it. */
@@ -31,9 +23,6 @@ final readonly class FindingWords
 {
     /** So many effects looked at are no longer few: by chance alone one of twenty looks clear. */
     private const MANY = 4;
-
-    /** A car for whose thrust over resistance a typical one would have come so many times as far lies off the line. */
-    private const OFF_THE_LINE = 1.7;
 
     private UnitSystem $units;
 
@@ -210,16 +199,6 @@ final readonly class FindingWords
         );
     }
 
-    /** The verdict on a school, as one word or three. */
-    public function verdict(Ruling $ruling): string
-    {
-        return match ($ruling->isSupported) {
-            true => 'supported here',
-            false => 'not supported here',
-            null => 'can’t tell',
-        };
-    }
-
     /** @return list<string> the cars behind an effect */
     public function behind(Effect $effect): array
     {
@@ -236,130 +215,6 @@ final readonly class FindingWords
         }
 
         return array_map(static fn(ComparedCar $car): string => $car->id, $this->findings->cars);
-    }
-
-    /** What the typical car here spends its push on. */
-    public function regime(): ?Regime
-    {
-        return $this->findings->typical === null ? null : Regime::of($this->findings->energies[$this->findings->typical]);
-    }
-
-    /** Whether it matters here how tries count: who comes first by the best, the mean and the median. */
-    public function scoringVerdict(): Sentence
-    {
-        $names = $this->record->groups->mapWithKeys(static fn(Group $group): array => [$group->id => $group->name]);
-        $first = [];
-        foreach (Scoring::cases() as $scoring) {
-            $places = $this->record->standingsFor($this->record->challenge->mainAward(), $scoring)->places;
-            $first[$scoring->value] = Lists::and(array_values(array_map(
-                static fn(Standing $place): string => $names[(int) $place->entrant->id] ?? '',
-                array_filter($places, static fn(Standing $place): bool => $place->rank === 1),
-            )));
-        }
-
-        return match (true) {
-            $first['mean'] === '' => new Sentence('can’t tell', 'No try counts yet.'),
-            count(array_unique($first)) === 1 => new Sentence('makes no difference', "{$first['mean']} comes first by each of them."),
-            default => new Sentence('makes a difference', "By the best {$first['best']}, by the mean {$first['mean']}, by the median {$first['median']}."),
-        };
-    }
-
-    /** The data behind it, or what is missing. */
-    public function evidence(Ruling $ruling): string
-    {
-        $effect = $ruling->effect;
-        $factor = $ruling->school->factor();
-
-        return match (true) {
-            $ruling->isSupported !== null && $ruling->byRegression => 'By the regression over all cars, not by fair pairs.',
-            $effect !== null && $effect->isPooled() => ($effect->mean >= 0.0 ? $effect->ahead : count($effect->pairs) - $effect->ahead) . ' of ' . count($effect->pairs) . " fair pairs, by {$this->distance(abs($effect->mean))}{$this->interval($effect->interval, $effect->mean >= 0.0)}.",
-            $effect !== null => 'One fair pair only.',
-            !$ruling->varies => "Every car here has the same {$factor->label()}, or it is not on record.",
-            $ruling->confoundedWith !== null => "No fair pair, and {$factor->label()} goes along with {$ruling->confoundedWith->label()}.",
-            default => 'No fair pair: no two cars differ in this alone.',
-        };
-    }
-
-    /** What the model has to say of it, for a typical car of this class. */
-    public function reason(Ruling $ruling, ?Regime $regime): string
-    {
-        $said = match ($ruling->modelSays) {
-            1 => 'The model agrees',
-            -1 => 'The model would have it the other way round',
-            0 => 'The model has it make no difference',
-            null => null,
-        };
-
-        return $said === null ? 'The model has no opinion.' : $said . match ($regime) {
-            Regime::Rolling => ' for a car that spends its push on friction.',
-            Regime::Air => ' for a car that spends its push on the air.',
-            Regime::Both => ' for a car that spends its push on friction and air alike.',
-            default => '.',
-        };
-    }
-
-    /**
-     * Cars that are not where the model has them, with what was noted of them; and those that lie off the line of the
-     * others since their balloons blew over another stretch.
-     *
-     * @return list<array{Sentence, list<string>}>
-     */
-    public function offTheLine(): array
-    {
-        $said = [];
-        $typical = $this->findings->balances[$this->findings->typical ?? 0] ?? null;
-        foreach ($typical === null ? [] : $this->findings->cars as $compared) {
-            $car = (int) $compared->id;
-            $balance = $this->findings->balances[$car] ?? null;
-            // How much farther a typical car with this ratio would have come.
-            $times = ($this->findings->ratioOf($car) ?? 0.0) * $typical->stretchM / $compared->sample->mean();
-            if ($balance !== null && ($times > self::OFF_THE_LINE || $times < 1.0 / self::OFF_THE_LINE)) {
-                $said[] = [new Sentence(
-                    "{$this->name($car)} lies " . ($times > 1.0 ? 'above' : 'below') . ' the others:',
-                    "its balloon blew over {$this->distance($balance->stretchM)}, a typical one here over {$this->distance($typical->stretchM)}. "
-                        . ($times > 1.0 ? 'A strong push that is soon over needs a larger thrust ÷ resistance to come as far.' : 'A push that lasts comes as far with a smaller thrust ÷ resistance.'),
-                ), [(string) $car]];
-            }
-        }
-        foreach ($this->findings->cars as $compared) {
-            $balance = $this->findings->balances[(int) $compared->id] ?? null;
-            $mean = $compared->sample->mean();
-            if ($balance === null || $balance->distanceInterval->contains($mean)) {
-                continue;
-            }
-            $short = $mean < $balance->distanceM;
-            $noted = $this->noted((int) $compared->id);
-            $said[] = [new Sentence(
-                $this->name($compared->id) . ($short ? ' stopped short:' : ' outran the model:'),
-                "{$this->distance($mean)}, where its forces would take it {$this->distance($balance->distanceInterval->low)} to {$this->distance($balance->distanceInterval->high)}."
-                    . ($noted === [] ? ($short ? ' Nothing is noted of it: check it, and measure its friction.' : ' Measure its friction: it may be less than estimated.') : ' Noted: ' . Lists::and($noted, 9) . '.'),
-            ), [$compared->id]];
-        }
-
-        return $said;
-    }
-
-    /** @return list<Sentence> */
-    public function calibration(): array
-    {
-        $calibration = $this->findings->calibration;
-        if ($calibration === null) {
-            return [new Sentence('Too few cars to set the model to this class.', 'It takes three with a distance, and two whose friction or thrust is only estimated.')];
-        }
-        $said = [];
-        $factor = static fn(float $value, Interval $interval): string => number_format($value, 2) . ' times (' . number_format($interval->low, 2) . ' to ' . number_format($interval->high, 2) . ')';
-        if ($calibration->frictionInterval !== null) {
-            $said[] = new Sentence('Friction here is ' . $factor($calibration->friction, $calibration->frictionInterval), 'what the parts say, over the cars where it was not measured.');
-        }
-        if ($calibration->dischargeInterval !== null) {
-            $said[] = new Sentence('Air leaves at ' . $factor($calibration->discharge, $calibration->dischargeInterval), 'the model’s speed; thrust goes with its square.');
-        } elseif ($calibration->areInseparable) {
-            $said[] = new Sentence('Thrust is left as it is.', 'A weaker push and more friction look alike from where cars stop. Times over a set length, or a push on the scale, would tell.');
-        }
-        $percent = static fn(float $share): string => number_format(100 * $share) . ' %';
-        $said[] = new Sentence('The model is off by', "{$percent($calibration->missBefore)} of the distance before, {$percent($calibration->missAfter)} after, and {$percent($calibration->missLeftOut)} for a car that it was not set by.", 'Root mean square. The last figure is the honest one: each car is left out in turn, and foretold from the others.');
-
-        return $said;
     }
 
     /** @return list<array{Sentence, list<string>}> */
@@ -393,51 +248,13 @@ final readonly class FindingWords
         return $missing === [] ? null : 'Not drawn: ' . $names . '. ' . (count($missing) === 1 ? 'By the model it' : 'By the model they') . ' would not start at all, so thrust over resistance is not known. Measure friction, or check bore, balloon and mass on the build sheet.';
     }
 
-    /** @return list<string> what was noted of a car that could make it stop short */
-    public function noted(int $id): array
-    {
-        [$group, $car] = $this->cars[$id] ?? [null, null];
-        if ($group === null || $car === null) {
-            return [];
-        }
-        $card = $group->currentCar()?->id === $id ? $this->record->card($group) : null;
-        $noted = array_map(static fn(CheckItem $item): string => match ($item) {
-            CheckItem::Spin => 'wheels that stop soon',
-            CheckItem::EndPlay => 'its end play',
-            CheckItem::Wobble => 'a wheel that wobbles',
-            CheckItem::Parallel => 'axles out of parallel',
-            CheckItem::Drift => 'a drift when rolled by hand',
-            CheckItem::Airtight => 'a leak at the joint',
-            CheckItem::BalloonClears => 'a balloon that drags',
-            CheckItem::NozzleStraight => 'a nozzle not straight or crushed',
-            CheckItem::PointsOff => 'points left on',
-        }, $card === null ? [] : $this->faulty($card));
-        $tries = $this->record->tries($car);
-        $drift = $tries->each(static fn(Run $run): ?float => $run->driftM === null || ($run->distanceM ?? 0.0) <= 0.0 ? null : abs($run->driftM) / $run->distanceM);
-        if ($drift !== null && $drift->mean() > 0.08) {
-            $noted[] = "a drift of {$this->units->show($drift->mean(), Scale::Slope)}";
-        }
-        $void = count($tries->void);
-        if ($void > 0) {
-            $noted[] = $void === 1 ? 'a void try' : "{$void} void tries";
-        }
-
-        return $noted;
-    }
-
     public function distance(float $metres): string
     {
         return $this->units->show($metres, Scale::Distance);
     }
 
-    /** @return list<CheckItem> */
-    private function faulty(CheckCard $card): array
-    {
-        return array_values(array_filter([...$card->with(CheckVerdict::Fix), ...$card->with(CheckVerdict::Note)], static fn(CheckItem $item): bool => $item !== CheckItem::PointsOff));
-    }
-
     /** As in " (12 to 64)"; turned round where less of it went farther. */
-    private function interval(?Interval $interval, bool $more): string
+    public function interval(?Interval $interval, bool $more): string
     {
         if ($interval === null) {
             return '';

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Challenge;
 use App\Reading\ClassFindings;
 use App\Reading\ClassRecord;
 use App\Wording\BenchWords;
 use App\Wording\FactorWords;
 use App\Wording\FindingWords;
+use App\Wording\ModelWords;
+use App\Wording\SchoolWords;
 use App\Wording\Sentence;
 use App\Wording\StandingWords;
 use Skivo\Core\Bench\BenchTest;
@@ -79,14 +80,14 @@ final class FindingWordingTest extends FeatureTestCase
 
     public function testOnePairIsOnePair(): void
     {
-        [$words, $findings] = $this->words("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . self::tries('Keel', '6,60', [200, 204, 208]) . self::tries('Reef', '8,60', [300, 304, 308]) . self::tries('Cleat', '12,120', [150, 151, 152]));
+        [$words, $findings, $schools] = $this->words("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . self::tries('Keel', '6,60', [200, 204, 208]) . self::tries('Reef', '8,60', [300, 304, 308]) . self::tries('Cleat', '12,120', [150, 151, 152]));
         self::assertSame(
             "Nozzle bore: one fair pair. Reef went 100\u{00A0}cm farther than Keel (91 to 109), with a wider bore. Their tries tell them apart; two cars make no finding about the choice.",
             self::said($words->effects()[0][0]),
         );
         self::assertCount(2, $words->effects()[0][1]);
         self::assertSame('Nothing is clear yet. The fair pairs there are don’t agree closely enough, or are too few.', self::said($words->headline()));
-        self::assertSame('One fair pair only.', $words->evidence(self::ruling($findings, School::WiderNozzle)));
+        self::assertSame('One fair pair only.', $schools->evidence(self::ruling($findings, School::WiderNozzle)));
         self::assertSame('Not judged: no two cars differ in mass alone; balloon size, filled, wheel diameter and surface are the same on every car, or not on record.', self::said($words->notJudged() ?? new Sentence('')));
     }
 
@@ -108,17 +109,17 @@ final class FindingWordingTest extends FeatureTestCase
         foreach ([5, 6, 8] as $index => $bore) {
             $sheet .= self::tries("L{$index}", "{$bore},40", [300 + 4 * $index, 302, 304]) . self::tries("H{$index}", "{$bore},60", [200, 202 + $index, 204]);
         }
-        [$words, $findings] = $this->words($sheet);
+        [$words, $findings, $schools] = $this->words($sheet);
         self::assertStringStartsWith('A lighter car went farther in 3 of 3 fair pairs, by ', self::said($words->effects()[0][0]));
         self::assertMatchesRegularExpression('/\(9\d to 10\d\)\.$/', self::said($words->effects()[0][0]), 'the interval is turned round, too');
         $light = self::ruling($findings, School::LighterCar);
-        self::assertSame('supported here', $words->verdict($light));
-        self::assertStringContainsString('3 of 3 fair pairs', $words->evidence($light));
+        self::assertSame('supported here', $schools->verdict($light));
+        self::assertStringContainsString('3 of 3 fair pairs', $schools->evidence($light));
         [, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet));
-        self::assertSame('not supported here', $words->verdict(self::ruling($turned, School::LighterCar)));
+        self::assertSame('not supported here', $schools->verdict(self::ruling($turned, School::LighterCar)));
         self::assertNull($words->manyLookedAt());
-        self::assertSame('The model agrees for a car that spends its push on friction.', $words->reason($light, Regime::Rolling));
-        self::assertSame('The model has no opinion.', $words->reason(self::ruling($findings, School::Joint), $words->regime()));
+        self::assertSame('The model agrees for a car that spends its push on friction.', $schools->reason($light, Regime::Rolling));
+        self::assertSame('The model has no opinion.', $schools->reason(self::ruling($findings, School::Joint), $schools->regime()));
         self::assertNotNull($findings->typical);
     }
 
@@ -129,12 +130,12 @@ final class FindingWordingTest extends FeatureTestCase
         foreach ([[4, 61], [5, 92], [6, 48], [7, 83], [8, 55], [9, 75], [10, 103], [11, 67]] as $index => [$bore, $mass]) {
             $sheet .= self::tries("G{$index}", "{$bore},{$mass}", [40 * $bore, 40 * $bore + 6, 40 * $bore + ($index % 3) * 5]);
         }
-        [$words, $findings] = $this->words($sheet);
+        [$words, $findings, $schools] = $this->words($sheet);
         self::assertSame('All at once: with nozzle bore and mass in one regression over 8 cars, a wider bore went farther, the others held. Weaker than fair pairs: what nobody recorded is not held.', self::said($words->severalFactors() ?? new Sentence('')));
         $wide = self::ruling($findings, School::WiderNozzle);
-        self::assertSame('supported here', $words->verdict($wide));
-        self::assertSame('By the regression over all cars, not by fair pairs.', $words->evidence($wide));
-        self::assertSame('can’t tell', $words->verdict(self::ruling($findings, School::LighterCar)));
+        self::assertSame('supported here', $schools->verdict($wide));
+        self::assertSame('By the regression over all cars, not by fair pairs.', $schools->evidence($wide));
+        self::assertSame('can’t tell', $schools->verdict(self::ruling($findings, School::LighterCar)));
     }
 
     public function testMoreChoicesThanCarsAreSaidToBeSo(): void
@@ -149,12 +150,12 @@ final class FindingWordingTest extends FeatureTestCase
 
     public function testHowTriesCountMayDecideWhoIsFirst(): void
     {
-        [$words] = $this->words("group,try,distance\n" . self::tries('Lucky', null, [500, 200, 210]) . self::tries('Steady', null, [350, 352, 354]));
-        self::assertSame('makes a difference By the best Lucky, by the mean Steady, by the median Steady.', self::said($words->scoringVerdict()));
-        [$words] = $this->words("group,try,distance\n" . self::tries('A', null, [500, 510]) . self::tries('B', null, [300, 310]));
-        self::assertSame('makes no difference A comes first by each of them.', self::said($words->scoringVerdict()));
-        [$words] = $this->words("group\nA\nB\n");
-        self::assertSame('can’t tell No try counts yet.', self::said($words->scoringVerdict()));
+        [, , $schools] = $this->words("group,try,distance\n" . self::tries('Lucky', null, [500, 200, 210]) . self::tries('Steady', null, [350, 352, 354]));
+        self::assertSame('makes a difference By the best Lucky, by the mean Steady, by the median Steady.', self::said($schools->scoringVerdict()));
+        [, , $schools] = $this->words("group,try,distance\n" . self::tries('A', null, [500, 510]) . self::tries('B', null, [300, 310]));
+        self::assertSame('makes no difference A comes first by each of them.', self::said($schools->scoringVerdict()));
+        [, , $schools] = $this->words("group\nA\nB\n");
+        self::assertSame('can’t tell No try counts yet.', self::said($schools->scoringVerdict()));
     }
 
     public function testAClassThatDiffersByChanceIsSaidToBeSo(): void
@@ -178,19 +179,21 @@ final class FindingWordingTest extends FeatureTestCase
             }
         }
         $sheet .= "D,8.1,45,bottle caps,32,4,,wheel off\n";
-        [$words] = $this->words($sheet);
-        $off = array_map(static fn(array $each): string => self::said($each[0]), $words->offTheLine());
+        [, , , $model] = $this->words($sheet);
+        $off = array_map(static fn(array $each): string => self::said($each[0]), $model->offTheLine());
         self::assertNotSame([], array_filter($off, static fn(string $said): bool => str_starts_with($said, 'D stopped short:') && str_contains($said, 'Noted: a void try.')));
     }
 
-    /** @return array{FindingWords, ClassFindings, Challenge} */
+    /** @return array{FindingWords, ClassFindings, SchoolWords, ModelWords} */
     private function words(string $sheet): array
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), $sheet);
         $record = ClassRecord::of($challenge);
         $findings = ClassFindings::of($record);
 
-        return [new FindingWords($record, $findings), $findings, $challenge];
+        $words = new FindingWords($record, $findings);
+
+        return [$words, $findings, new SchoolWords($record, $findings, $words), new ModelWords($record, $findings, $words)];
     }
 
     private static function ruling(ClassFindings $findings, School $school): Ruling

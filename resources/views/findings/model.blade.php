@@ -31,7 +31,7 @@
         <section class="findings-part" aria-labelledby="calibration">
             <h2 id="calibration">Model against reality</h2>
             <div>
-                <div class="said prose"><x-sentences :sentences="$words->calibration()" /></div>
+                <div class="said prose"><x-sentences :sentences="(new \App\Wording\ModelWords($record, $findings, $words))->calibration()" /></div>
                 @if ($calibration !== null)
                     <p><x-behind :challenge="$challenge" :cars="array_map(fn ($car) => $car->id, $findings->cars)" /></p>
                     <x-residuals :findings="$findings" :words="$words" :record="$record" />

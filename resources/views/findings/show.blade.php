@@ -1,13 +1,15 @@
 @php
     use App\Reading\Counting;
-    use Skivo\Core\Run\Prediction;
+    use App\Wording\ModelWords;
+    use App\Wording\SchoolWords;
     $headline = $words->headline();
     $effects = $words->effects();
     $next = $words->nextTest();
     $enough = count($findings->cars) >= 3;
     $several = $words->severalFactors();
     $marked = array_map(fn ($id) => $words->name($id), array_keys($findings->marks));
-    $off = $words->offTheLine();
+    $off = (new ModelWords($record, $findings, $words))->offTheLine();
+    $schools = new SchoolWords($record, $findings, $words);
     $every = array_map(fn ($car) => $car->id, $findings->cars);
 @endphp
 <x-layout :title="'Findings · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question" live="page">
@@ -51,16 +53,16 @@
                 <table class="figures-table schools">
                     <thead><tr><th scope="col">Some say</th><th scope="col">Here</th><th scope="col">By what</th><th scope="col">The model</th></tr></thead>
                     <tbody>
-                        @php($regime = $findings->typical === null ? null : $words->regime())
+                        @php($regime = $findings->typical === null ? null : $schools->regime())
                         @foreach ($findings->rulings as $ruling)
                             <tr>
                                 <th scope="row">{{ $ruling->school->claim() }}<span class="small block font-normal">others: {{ $ruling->school->otherwise() }}</span></th>
-                                <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $words->verdict($ruling) }}</td>
-                                <td>{{ $words->evidence($ruling) }} @if ($ruling->effect !== null && ! $ruling->byRegression)<x-behind :challenge="$challenge" :cars="$words->behind($ruling->effect)" />@elseif ($ruling->byRegression)<x-behind :challenge="$challenge" :cars="$every" />@endif</td>
-                                <td class="small">{{ $words->reason($ruling, $regime) }}</td>
+                                <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $schools->verdict($ruling) }}</td>
+                                <td>{{ $schools->evidence($ruling) }} @if ($ruling->effect !== null && ! $ruling->byRegression)<x-behind :challenge="$challenge" :cars="$words->behind($ruling->effect)" />@elseif ($ruling->byRegression)<x-behind :challenge="$challenge" :cars="$every" />@endif</td>
+                                <td class="small">{{ $schools->reason($ruling, $regime) }}</td>
                             </tr>
                         @endforeach
-                        <tr><th scope="row">Best, mean or median counts<span class="small block font-normal">another name may win by another rule</span></th><td class="verdict font-bold">{{ $words->scoringVerdict()->lead }}</td><td>{{ $words->scoringVerdict()->rest }} <x-behind :challenge="$challenge" :cars="$every" /></td><td class="small">The mean uses every try; the best rewards one lucky one; the median shrugs off one bad one.</td></tr>
+                        <tr><th scope="row">Best, mean or median counts<span class="small block font-normal">another name may win by another rule</span></th><td class="verdict font-bold">{{ $schools->scoringVerdict()->lead }}</td><td>{{ $schools->scoringVerdict()->rest }} <x-behind :challenge="$challenge" :cars="$every" /></td><td class="small">The mean uses every try; the best rewards one lucky one; the median shrugs off one bad one.</td></tr>
                         <tr><th scope="row">Same car for all, or free design<span class="small block font-normal">results that compare, or room to invent</span></th><td class="verdict">{{ $effects === [] ? 'no fair pair' : count($findings->effects) . ' choice' . (count($findings->effects) === 1 ? '' : 's') . ' with fair pairs' }}</td><td>{{ $effects === [] ? 'These designs are too free to compare: none differs from another in one thing only.' : 'Where cars were alike but for one thing, results compare; the rest is invention.' }}</td><td class="small"></td></tr>
                     </tbody>
                 </table>

@@ -2,6 +2,8 @@
     use App\Wording\CarWords;
     use App\Wording\GoalWords;
     use App\Wording\Lists;
+    use App\Wording\ModelWords;
+    use App\Wording\SchoolWords;
     use App\Wording\StandingWords;
     use Skivo\Core\Quantity\Scale;
     use Skivo\Core\Relation\Confounding;
@@ -10,6 +12,8 @@
     $standing = new StandingWords($record);
     $headline = $words->headline();
     $next = $words->nextTest();
+    $model = new ModelWords($record, $findings, $words);
+    $schools = new SchoolWords($record, $findings, $words);
 @endphp
 <x-layout :title="'Report · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="StandingWords::rule($challenge)">
     <x-report-pages :challenge="$challenge" here="show" say="Two to four pages." />
@@ -59,8 +63,8 @@
                 @if (count($findings->cars) >= 3)
                     @foreach ($words->effects() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($words->confounded() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @foreach ($words->calibration() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @php($off = $words->offTheLine())
+                    @foreach ($model->calibration() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
+                    @php($off = $model->offTheLine())
                     @foreach (array_slice($off, 0, 5) as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @if (count($off) > 5)<li>{{ count($off) - 5 }} more cars lie off the line.</li>@endif
                 @endif
@@ -70,7 +74,7 @@
             <h3>Next questions</h3>
             <ul>
                 @if ($next !== null)<li><strong>{{ $next->lead }}</strong> {{ $next->rest }}</li>@endif
-                @foreach ($findings->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)<li>{{ $ruling->school->claim() }}, or {{ $ruling->school->otherwise() }}? {{ $words->evidence($ruling) }}</li>@endif @endforeach
+                @foreach ($findings->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)<li>{{ $ruling->school->claim() }}, or {{ $ruling->school->otherwise() }}? {{ $schools->evidence($ruling) }}</li>@endif @endforeach
                 @if ($next === null && count($findings->cars) < 3)<li>Which car goes farther when one thing on it is changed?</li>@endif
             </ul>
         </section>
