@@ -90,17 +90,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         self::assertCount(1, $this->browser->all('.figure path.model'));
         self::assertCount(1, $this->browser->all('.figure path.fit'));
 
-        $folder = sys_get_temp_dir() . '/skivo-saved-' . bin2hex(random_bytes(4));
-        mkdir($folder);
-        $this->browser->chromium('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $folder]);
-        $this->browser->find('[data-save-svg]')->click();
-        $this->browser->wait(static fn(): bool => is_file("{$folder}/class-figure.svg"));
-        $saved = (string) file_get_contents("{$folder}/class-figure.svg");
-        exec('rm -rf ' . escapeshellarg($folder));
-        $svg = simplexml_load_string($saved);
-        self::assertNotFalse($svg);
-        self::assertSame('svg', $svg->getName());
-        self::assertStringNotContainsString('var(--', $saved, 'no style of the page is needed');
+        $saved = $this->saved('class-figure');
         foreach (['Thrust ÷ resistance', '<symbol', 'fill="rgb('] as $part) {
             self::assertStringContainsString($part, $saved);
         }
@@ -148,6 +138,40 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->browser->logRun();
         $this->browser->visit("/challenges/{$challenge->id}/findings/awards");
         self::assertStringContainsString('Keel foretold best, 12 cm off', str_replace("\u{00A0}", ' ', $this->browser->text('[aria-labelledby=predictions]')));
+    }
+
+    public function testEveryFigureIsTheOneThatItsButtonSaves(): void
+    {
+        $challenge = $this->found();
+        $this->signIn()->visit("/challenges/{$challenge->id}/findings/model")->settle();
+        self::assertStringContainsString('stored in rubber and air', $this->saved('energy'));
+        $residuals = $this->saved('model-and-reality');
+        self::assertStringContainsString('as measured', $residuals);
+        self::assertStringNotContainsString('stored in rubber', $residuals);
+        $this->browser->visit("/challenges/{$challenge->id}/findings/choices?against=bore")->settle();
+        self::assertStringContainsString('Nozzle bore, mm', $this->saved('bore'));
+        // Another car's energy, by the list above it.
+        $car = $challenge->groups()->where('name', 'G9-0')->firstOrFail()->newestCar();
+        $this->browser->visit("/challenges/{$challenge->id}/findings/model?car={$car?->id}");
+        self::assertStringContainsString('G9-0 moved on', $this->browser->text('[aria-labelledby=energy]'));
+    }
+
+    /** What a button saves: a file that is SVG by itself and needs nothing of the page. */
+    private function saved(string $name): string
+    {
+        $folder = sys_get_temp_dir() . '/skivo-saved-' . bin2hex(random_bytes(4));
+        mkdir($folder);
+        $this->browser->chromium('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $folder]);
+        $this->browser->find("[data-save-svg={$name}]")->click();
+        $this->browser->wait(static fn(): bool => is_file("{$folder}/{$name}.svg"));
+        $saved = (string) file_get_contents("{$folder}/{$name}.svg");
+        exec('rm -rf ' . escapeshellarg($folder));
+        $svg = simplexml_load_string($saved);
+        self::assertNotFalse($svg);
+        self::assertSame('svg', $svg->getName());
+        self::assertStringNotContainsString('var(--', $saved, 'no style of the page is needed');
+
+        return $saved;
     }
 
     /** Wider bores go a metre farther, whatever the mass; cars that start by the model, too. */
