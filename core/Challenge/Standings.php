@@ -15,7 +15,7 @@ use Skivo\Core\Trials\WelchComparison;
  * Ties share a rank and the ranks after them are left out (1, 2, 2, 4). Scores tie when they agree to a
  * tenth of a millimetre or a tenth of a millisecond, far finer than tape or stopwatch.
  *
- * Among many equal cars some pair always looks apart. So nobody is called clearly behind unless the class as a whole
+ * Among many equal cars some pair often looks apart. So nobody is called clearly behind unless the class as a whole
  * differs by more than chance: one-way analysis of variance over all cars' tries first, then Welch's intervals (Fisher's
  * protected comparisons; The Design of Experiments, 1935, section 24). In a class without a difference somebody is
  * then wrongly called behind in one class of twenty at most.
