@@ -149,6 +149,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::put('bench/pump', 'pump')->name('pump');
             Route::get('groups/{group}/bench', 'edit')->name('edit');
             Route::put('groups/{group}/bench/{test}', 'update')->name('update');
+            Route::post('groups/{group}/bench/{test}/restore', 'restore')->name('restore');
         });
 
         Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);

@@ -6,20 +6,24 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Quantity\Entry;
 
 /**
- * One repeat of a bench test.
+ * One repeat of a bench test. What was typed over stays on record.
  *
  * @property int $id
  * @property int $car_id
  * @property int $user_id
  * @property BenchTest $test
  * @property CarbonImmutable $made_at
+ * @property CarbonImmutable|null $deleted_at when it was typed over
  */
 final class BenchReading extends Model
 {
+    use SoftDeletes;
+
     private const COLUMNS = ['first', 'second', 'third'];
 
     public const CREATED_AT = 'made_at';
@@ -30,7 +34,7 @@ final class BenchReading extends Model
 
     protected $fillable = ['user_id', 'test'];
 
-    protected $casts = ['test' => BenchTest::class, 'made_at' => 'immutable_datetime'];
+    protected $casts = ['test' => BenchTest::class, 'made_at' => 'immutable_datetime', 'deleted_at' => 'immutable_datetime'];
 
     /** @return list<float> SI, one for each field of the test; fewer where a field was added since */
     public function values(): array

@@ -26,7 +26,7 @@ final readonly class DiagnosisReading
     {
         $plan = ClassPlan::of($challenge);
         $card = $car?->checkCard($challenge->checkTolerances()) ?? new CheckCard([]);
-        $this->diagnosis = new Diagnosis($car->choices ?? new Choices(), $card, $challenge->units, $plan->catalogue, $challenge->surface, $plan->kit);
+        $this->diagnosis = new Diagnosis($car->choices ?? new Choices(), $card, $challenge->units, $plan->catalogue, $challenge->surface, $plan->kit, $car === null ? null : ClassForces::modelOf($challenge, $car));
         $suggested = Symptom::ofCard($card);
         foreach ($car->runs ?? [] as $run) {
             $suggested[] = $run->void_reason === null ? null : Symptom::ofVoid($run->void_reason);

@@ -17,6 +17,7 @@ use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Rolling\Steering;
 use Skivo\Core\Rolling\WheelMount;
 use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Origin;
 use Skivo\Core\Run\Setting;
 use Skivo\Core\Run\Simulator;
 use Skivo\Core\Trials\Side;
@@ -40,6 +41,12 @@ final readonly class Diagnosis
 
     private Layout $layout;
 
+    private CarModel $model;
+
+    /** What its forces are known from, as in "By its parts". */
+    private string $basis;
+
+    /** @param CarModel|null $model with what the bench measured; from the parts where null */
     public function __construct(
         private Car $car,
         private CheckCard $card,
@@ -47,8 +54,12 @@ final readonly class Diagnosis
         private Catalogue $catalogue,
         private ?string $surface = null,
         Kit $kit = new Kit(),
+        ?CarModel $model = null,
     ) {
         $this->layout = Layout::of($car, $catalogue, $kit);
+        $this->model = $model ?? CarModel::of($car, $catalogue, $surface);
+        $measured = array_filter([Setting::MeasuredFriction, Setting::Pressure], fn(Setting $setting): bool => $this->model->origins[$setting->value] === Origin::Measured);
+        $this->basis = $measured === [] ? 'By its parts' : 'By its parts and what the bench measured';
     }
 
     /**
@@ -208,7 +219,7 @@ final readonly class Diagnosis
     /** @return list<Cause> */
     private function doesNotStart(): array
     {
-        $settings = CarModel::of($this->car, $this->catalogue, $this->surface)->settings;
+        $settings = $this->model->settings;
         $design = $settings->design();
         $run = Simulator::run($design, 1e-4);
         $thrust = $run->initialThrustN * cos($this->layout->angle);
@@ -216,13 +227,13 @@ final readonly class Diagnosis
         $needed = $f * $settings->get(Setting::Breakaway) * 9.80665;
         $mass = $settings->get(Setting::Mass);
         $could = $needed > 0.0 ? $thrust / $needed : INF;
-        $forces = ' By its parts it pushes with ' . $this->newton($thrust) . ', and needs ' . $this->newton($needed * $mass) . ' to start.';
+        $forces = " {$this->basis} it pushes with " . $this->newton($thrust) . ', and needs ' . $this->newton($needed * $mass) . ' to start.';
         $tooHeavy = $mass > $could;
 
         return [
             new Cause('Wheels bind', 'What rubs must be overcome before anything moves.', 'Tilt a board until the car just rolls: the slope is its friction.', 'See “Its wheels stop at once when spun”.', $this->byCheck(CheckItem::Spin)),
             new Cause('Nozzle pinched or closed', 'A dent in the straw or a band too tight takes most of the flow.', 'Blow through the nozzle without the balloon.', 'Straighten or replace the tube; loosen the band.', $this->byCheck(CheckItem::NozzleStraight)),
-            new Cause('Too heavy for its thrust', 'Rolling resistance grows with the mass, thrust does not.' . $forces, 'Weigh the car; take off what comes off and try again.', is_finite($could) ? "By its parts it should start below {$this->units->show($could, Scale::Weight)}." : 'Take off what comes off.', $tooHeavy ? Likelihood::Shown : ($mass > 0.6 * $could ? Likelihood::Hinted : Likelihood::Unlikely)),
+            new Cause('Too heavy for its thrust', 'Rolling resistance grows with the mass, thrust does not.' . $forces, 'Weigh the car; take off what comes off and try again.', is_finite($could) ? "{$this->basis} it should start below {$this->units->show($could, Scale::Weight)}." : 'Take off what comes off.', $tooHeavy ? Likelihood::Shown : ($mass > 0.6 * $could ? Likelihood::Hinted : Likelihood::Unlikely)),
             new Cause('Nozzle too narrow', 'Thrust grows with the area of the outlet.' . $forces, 'Try a wider straw on the same balloon.', 'Double the bore and the push is about four times as large, for a quarter of the time.', ($this->car->number(Choice::NozzleBore) ?? 0.006) < 0.005 ? Likelihood::Hinted : Likelihood::Possible),
             new Cause('Small wheels on thick axles', 'Bearing friction counts by axle over wheel: here ' . number_format($this->layout->axleDiameter / $this->layout->wheelDiameter, 2) . '.', 'Compare with a car on larger wheels.', 'Larger wheels on the same axles lower the friction.', $this->layout->axleDiameter / $this->layout->wheelDiameter > 0.12 ? Likelihood::Hinted : Likelihood::Possible),
         ];
@@ -311,11 +322,11 @@ final readonly class Diagnosis
     /** @return list<Cause> */
     private function shortRun(): array
     {
-        $model = CarModel::of($this->car, $this->catalogue, $this->surface)->settings;
+        $model = $this->model->settings;
         $run = Simulator::run($model->design(), 1e-4);
         $spent = $run->energy->rolling + $run->energy->drag;
         $rolling = $spent > 0.0 ? $run->energy->rolling / $spent : 1.0;
-        $share = ' By its parts ' . number_format(100 * $rolling) . ' % of the push goes into rolling, ' . number_format(100 * (1 - $rolling)) . ' % into air.';
+        $share = " {$this->basis} " . number_format(100 * $rolling) . ' % of the push goes into rolling, ' . number_format(100 * (1 - $rolling)) . ' % into air.';
         $carpet = str_contains(($this->car->kind(Choice::Surface) ?? $this->surface) ?? '', 'carpet');
 
         return [

@@ -23,6 +23,8 @@ return new class extends Migration {
                 $table->string("{$name}_entered", 60)->nullable();
             }
             $table->timestampTz('made_at', 3);
+            // What was typed over stays on record, and can be put back.
+            $table->softDeletesTz('deleted_at', 3);
         });
         DB::statement(<<<'SQL'
             ALTER TABLE bench_readings

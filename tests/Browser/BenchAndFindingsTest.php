@@ -163,7 +163,8 @@ final class BenchAndFindingsTest extends BrowserTestCase
         mkdir($folder);
         $this->browser->chromium('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $folder]);
         $this->browser->find("[data-save-svg={$name}]")->click();
-        $this->browser->wait(static fn(): bool => is_file("{$folder}/{$name}.svg"));
+        // A file may be there before all of it is.
+        $this->browser->wait(static fn(): bool => is_file("{$folder}/{$name}.svg") && str_ends_with((string) file_get_contents("{$folder}/{$name}.svg"), '</svg>'));
         $saved = (string) file_get_contents("{$folder}/{$name}.svg");
         exec('rm -rf ' . escapeshellarg($folder));
         $svg = simplexml_load_string($saved);

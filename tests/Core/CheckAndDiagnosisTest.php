@@ -23,6 +23,8 @@ use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\Quantity;
 use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Rolling\Steering;
+use Skivo\Core\Run\CarModel;
+use Skivo\Core\Run\Setting;
 use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
 use Tests\BuildsCars;
@@ -224,6 +226,23 @@ final class CheckAndDiagnosisTest extends TestCase
         }
         self::assertSame(Symptom::DoesNotStart, Symptom::ofVoid(VoidReason::NoStart));
         self::assertNull(Symptom::ofVoid(VoidReason::Pushed));
+    }
+
+    public function testWhatTheBenchMeasuredDecidesWhetherACarIsTooHeavy(): void
+    {
+        $car = $this->car(['mass' => 60, 'nozzle_bore' => 6]);
+        $card = $this->card([$this->reading(CheckItem::Spin, 5.0, null), new Reading(CheckItem::NozzleStraight, answer: true)]);
+        $tooHeavy = function (?CarModel $model) use ($car, $card): Cause {
+            $causes = (new Diagnosis($car, $card, UnitSystem::Metric, Catalogue::standard(), 'varnished wood', model: $model))->of(Symptom::DoesNotStart);
+
+            return array_values(array_filter($causes, static fn(Cause $cause): bool => $cause->title === 'Too heavy for its thrust'))[0];
+        };
+        $parts = CarModel::of($car, Catalogue::standard(), 'varnished wood');
+        self::assertNotSame(Likelihood::Shown, $tooHeavy(null)->likelihood, 'its parts would let it start');
+        self::assertStringContainsString('By its parts it pushes with', $tooHeavy(null)->reason);
+        $measured = $tooHeavy($parts->with(Setting::MeasuredFriction, 0.3));
+        self::assertSame(Likelihood::Shown, $measured->likelihood, 'its axles rub more than its parts say');
+        self::assertStringContainsString('By its parts and what the bench measured it pushes with', $measured->reason);
     }
 
     /**

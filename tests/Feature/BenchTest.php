@@ -106,6 +106,27 @@ final class BenchTest extends FeatureTestCase
         self::assertStringContainsString("to 78.74\u{00A0}in", (string) session('errors')->first('r0_0'));
     }
 
+    public function testWhatWasTypedOverStaysOnRecordAndComesBack(): void
+    {
+        [$challenge, $group] = $this->signedIn();
+        $address = "/challenges/{$challenge->id}/groups/{$group->id}/bench";
+        $values = static fn(): array => BenchReading::query()->orderBy('id')->get()->map(static fn(BenchReading $reading): array => $reading->values())->all();
+        $this->put("{$address}/spin", ['r0_0' => '4', 'r1_0' => '5'])->assertSessionMissing('putBack');
+        $this->travel(2)->seconds();
+        $this->put("{$address}/spin", ['r0_0' => '9'])->assertSessionHas('putBack');
+        self::assertSame([[9.0]], $values());
+        self::assertSame(3, BenchReading::query()->withTrashed()->count(), 'nothing is lost');
+        $this->travel(2)->seconds();
+        $this->post("{$address}/spin/restore?version=1")->assertSessionHas('status', "Wheel spin of {$group->name} is as it was.");
+        self::assertSame([[4.0], [5.0]], $values());
+        $this->travel(2)->seconds();
+        $this->post("{$address}/spin/restore?version=1");
+        self::assertSame([[9.0]], $values(), 'and back again');
+        $this->post("{$address}/tilt/restore")->assertSessionHas('status', 'Tilt: nothing stood there before.');
+        $this->put("{$address}/spin", ['r0_0' => '']);
+        $this->get("/challenges/{$challenge->id}/bench")->assertSee('0/4');
+    }
+
     public function testAnUnknownVersionIsTheNewestAndAnothersCarIsNone(): void
     {
         [$challenge, $group] = $this->signedIn();

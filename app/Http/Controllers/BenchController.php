@@ -14,6 +14,7 @@ use App\Models\PumpReading;
 use App\Models\User;
 use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -61,21 +62,45 @@ final class BenchController
     {
         /** @var User $user */
         $user = $request->user();
-        $version = DB::transaction(function () use ($request, $group, $test, $user): int {
+        [$version, $replaced] = DB::transaction(function () use ($request, $group, $test, $user): array {
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             $car = $this->version($group->load('cars'), $request) ?? $group->carToRun();
-            $car->benchReadings()->where('test', $test->value)->delete();
+            $replaced = $car->benchReadings()->where('test', $test->value)->delete();
             foreach ($request->repeats() as $entries) {
                 $reading = $car->benchReadings()->make(['user_id' => $user->id, 'test' => $test]);
                 $reading->put($entries);
                 $reading->save();
             }
 
-            return $car->version;
+            return [$car->version, $replaced];
+        });
+        $address = ['challenge' => $challenge, 'group' => $group, 'version' => $version];
+
+        return redirect()->to(route('bench.edit', $address) . "#{$test->value}")
+            ->with('status', $request->repeats() === [] ? "{$test->label()}: cleared." : "{$test->label()} of {$group->name} is saved.")
+            ->with($replaced > 0 ? ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $version])] : []);
+    }
+
+    /** What was typed over last comes back; what stands there now goes on record in its place. */
+    public function restore(Request $request, Challenge $challenge, Group $group, BenchTest $test): RedirectResponse
+    {
+        $car = $this->version($group->load('cars'), $request) ?? abort(404);
+        $back = DB::transaction(static function () use ($car, $group, $test): int {
+            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            $readings = $car->benchReadings()->withTrashed()->where('test', $test->value)->get();
+            $last = $readings->max(static fn(BenchReading $reading): ?CarbonImmutable => $reading->deleted_at);
+            if ($last === null) {
+                return 0;
+            }
+            $before = $readings->filter(static fn(BenchReading $reading): bool => $reading->deleted_at?->equalTo($last) === true);
+            BenchReading::query()->whereKey($readings->whereNull('deleted_at')->modelKeys())->delete();
+
+            return BenchReading::query()->onlyTrashed()->whereKey($before->modelKeys())->restore();
         });
 
-        return redirect()->to(route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $version]) . "#{$test->value}")
-            ->with('status', $request->repeats() === [] ? "{$test->label()}: cleared." : "{$test->label()} of {$group->name} is saved.");
+        return redirect()->to(route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car->version]) . "#{$test->value}")
+            ->with('status', $back === 0 ? "{$test->label()}: nothing stood there before." : "{$test->label()} of {$group->name} is as it was.")
+            ->with($back === 0 ? [] : ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $car->version])]);
     }
 
     public function pump(PumpRequest $request, Challenge $challenge): RedirectResponse

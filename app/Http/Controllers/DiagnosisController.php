@@ -17,7 +17,7 @@ final class DiagnosisController
 {
     public function show(DiagnosisRequest $request, Challenge $challenge, Group $group): View
     {
-        $group->load(['cars.runs', 'cars.checkReadings']);
+        $group->load(['cars.runs', 'cars.checkReadings', 'cars.benchReadings']);
         $reading = new DiagnosisReading($challenge, $group->currentCar());
         $symptom = $request->symptom() ?? $reading->suggested[0] ?? null;
         $strayed = $symptom === Symptom::Veers && $request->driftM() === null ? $reading->strayed() : null;
