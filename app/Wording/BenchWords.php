@@ -63,14 +63,6 @@ final readonly class BenchWords
         return self::withHalf($estimate->times(1000.0), 0) . "\u{00A0}mN, as of {$this->units->show($estimate->value / 9.80665, Scale::Weight)} on a scale";
     }
 
-    /** As in "0.084 to 0.112". */
-    public function frictionInterval(Estimate $estimate): string
-    {
-        $interval = $estimate->interval();
-
-        return number_format(max(0.0, $interval->low), 3) . ' to ' . number_format($interval->high, 3);
-    }
-
     /** @param list<BenchTest> $tests */
     public function origin(array $tests): string
     {

@@ -44,7 +44,6 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertSame("59 ± 4\u{00A0}mN, as of 6\u{00A0}g on a scale", $words->result(BenchTest::StaticThrust, new Estimate(0.0588399, 0.002)));
         self::assertSame('1.20 ± 0.10 times the usual balloon’s pressure', $words->result(BenchTest::Pressure, new Estimate(1.2, 0.05)));
         self::assertSame("4.5 ± 0.2\u{00A0}s", $words->result(BenchTest::Spin, new Estimate(4.5, 0.1)));
-        self::assertSame('0.094 to 0.102', $words->frictionInterval(new Estimate(0.098, 0.002)));
         self::assertSame('estimated from the parts', $words->origin([]));
         self::assertSame('from the parts', $words->briefly([]));
         self::assertSame('by ramp and roll-out and tilt', $words->briefly([BenchTest::Ramp, BenchTest::Tilt]));

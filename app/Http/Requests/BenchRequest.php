@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
@@ -12,7 +12,6 @@ use Skivo\Core\Bench\BenchField;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
 
 /**
  * The repeats of one bench test as typed, a row each. Empty rows are left out; in a row that has something, what is left
@@ -20,6 +19,8 @@ use Skivo\Core\Quantity\UnitSystem;
  */
 final class BenchRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     public const MOST_REPEATS = 12;
 
     /** @return array<string, list<mixed>> */
@@ -112,12 +113,5 @@ final class BenchRequest extends FormRequest
     private function unit(BenchField $field): Unit
     {
         return $this->units()->unit($field->scale) ?? Unit::Second;
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -13,12 +13,13 @@ use Skivo\Core\Check\CheckItem;
 use Skivo\Core\Check\Reading;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Trials\Side;
 
 /** A check card as filled in; every field may be left empty. */
 final class CheckRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -93,12 +94,5 @@ final class CheckRequest extends FormRequest
     private function unit(Scale $scale): Unit
     {
         return $this->units()->unit($scale) ?? Unit::Second;
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

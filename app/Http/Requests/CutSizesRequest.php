@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Plan;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
@@ -15,6 +15,8 @@ use Skivo\Core\Quantity\UnitSystem;
 /** The lengths to cut to and from, as typed; empty for the usual ones. */
 final class CutSizesRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** Least and greatest (m), and the scale on which it is read. */
     private const RANGES = [
         'chassis_width' => [0.005, 0.6, Scale::Body],
@@ -66,12 +68,5 @@ final class CutSizesRequest extends FormRequest
     private static function bareUnit(string $cut, UnitSystem $units): Unit
     {
         return $units->unit(self::scale($cut)) ?? Unit::Millimetre;
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -12,12 +12,13 @@ use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Diagnosis\Symptom;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Trials\Side;
 
 /** What was seen, as chosen and typed. */
 final class DiagnosisRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -64,12 +65,5 @@ final class DiagnosisRequest extends FormRequest
     private function bareUnit(): Unit
     {
         return $this->units()->unit(Scale::Distance) ?? Unit::Centimetre;
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

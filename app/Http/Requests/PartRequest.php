@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Challenge;
 use App\Rules\ReadsAs;
 use Closure;
@@ -11,11 +12,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Build\PartKind;
 use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
 
 /** A part of the educator's own, as typed. */
 final class PartRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -81,12 +83,5 @@ final class PartRequest extends FormRequest
     private function shown(float $si, ?Scale $scale): string
     {
         return $scale === null ? (string) $si : $this->units()->show($si, $scale, 1);
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
 
 /** How far a group expects its next try to go. */
 final class PredictionRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** Farther than any hall (m). */
     private const FARTHEST_M = 100.0;
 
@@ -40,12 +41,5 @@ final class PredictionRequest extends FormRequest
     private function unit(): Unit
     {
         return $this->units()->unit(Scale::Distance) ?? Unit::Centimetre;
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

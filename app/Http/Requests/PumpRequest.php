@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -13,11 +13,12 @@ use Skivo\Core\Build\Choice;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
 
 /** How large a balloon is after so many pump strokes, a row each; empty rows are left out. */
 final class PumpRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     private const MOST_ROWS = 20;
 
     /** @return array<string, list<mixed>> */
@@ -68,12 +69,5 @@ final class PumpRequest extends FormRequest
     private function unit(): Unit
     {
         return $this->units()->unit(Scale::Body) ?? Unit::Centimetre;
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }

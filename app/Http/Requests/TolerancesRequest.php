@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
@@ -12,11 +12,12 @@ use Illuminate\Validation\Validator;
 use Skivo\Core\Check\CheckItem;
 use Skivo\Core\Check\Tolerance;
 use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
 
 /** The limits by which a challenge judges its checks, as typed; empty for the usual ones. */
 final class TolerancesRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     public const LIMITS = ['fixBelow', 'goodFrom', 'goodTo', 'fixAbove'];
 
     /** @return array<string, list<mixed>> */
@@ -110,12 +111,5 @@ final class TolerancesRequest extends FormRequest
         };
 
         return new Tolerance($limit('goodFrom'), $limit('goodTo'), $limit('fixBelow'), $limit('fixAbove'));
-    }
-
-    private function units(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
     }
 }
