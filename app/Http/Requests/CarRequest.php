@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Challenge;
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -13,12 +13,13 @@ use Skivo\Core\Build\Car;
 use Skivo\Core\Build\Choice;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Rolling\WheelMount;
 
 /** A build sheet, as typed. Every field may be left empty. */
 final class CarRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -33,7 +34,7 @@ final class CarRequest extends FormRequest
                 $choice === Choice::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
                 $choice->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
                 $choice->isCount() => ['nullable', 'integer', 'between:' . implode(',', $choice->range())],
-                default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($choice, $this->unitSystem()), fn(float $si): ?string => $choice->complaint($si, $this->unitSystem()))],
+                default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($choice, $this->units()), fn(float $si): ?string => $choice->complaint($si, $this->units()))],
             };
         }
 
@@ -56,13 +57,6 @@ final class CarRequest extends FormRequest
 
     public function choices(): Car
     {
-        return TypedCar::read($this->all(), $this->unitSystem());
-    }
-
-    private function unitSystem(): UnitSystem
-    {
-        $challenge = $this->route('challenge');
-
-        return $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric;
+        return TypedCar::read($this->all(), $this->units());
     }
 }
