@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use App\Exceptions\DiskIsFull;
+use App\Http\Middleware\KeepHouse;
 use App\Http\Middleware\MendText;
 use App\Http\Middleware\SendSecurityHeaders;
+use App\Http\Middleware\StartSession;
+use App\Models\Device;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -25,15 +28,18 @@ foreach (['CONFIG', 'EVENTS', 'PACKAGES', 'ROUTES', 'SERVICES'] as $cache) {
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__ . '/../routes/web.php',
-        then: static fn() => Route::middleware([ValidateSignature::relative(['d', 'x', 'y']), SubstituteBindings::class, SendSecurityHeaders::class])
+        then: static fn() => Route::middleware([ValidateSignature::relative(['d', 'x', 'y']), SubstituteBindings::class])
             ->group(__DIR__ . '/../routes/stateless.php'),
     )
     ->withMiddleware(function (Middleware $middleware): void {
         // Every page is same-origin.
         $middleware->remove(HandleCors::class);
-        $middleware->prepend(MendText::class);
-        $middleware->web(append: [SendSecurityHeaders::class]);
-        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->prepend([SendSecurityHeaders::class, MendText::class]);
+        $middleware->append(KeepHouse::class);
+        $middleware->web(replace: [\Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
+        // Where they wanted to go travels in the address: a visitor without a cookie has no session yet.
+        $middleware->redirectGuestsTo(static fn(Request $request): string => $request->cookies->has(Device::COOKIE)
+            ? route('join') : route('sign-in', $request->isMethod('GET') ? ['next' => $request->getRequestUri()] : []));
         $middleware->redirectUsersTo('/challenges');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -10,7 +10,7 @@ return [
             'host' => '127.0.0.1',
             'port' => env('DB_PORT', '5432'),
             'database' => env('DB_DATABASE', 'skivo'),
-            'username' => 'skivo',
+            'username' => env('DB_USERNAME', 'skivo_app'),
             'password' => env('DB_PASSWORD', ''),
             'charset' => 'utf8',
             'prefix' => '',

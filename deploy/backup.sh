@@ -7,14 +7,13 @@ file="${1:-}"
 [ $# = 1 ] || fail "backup takes one file, and nothing more."
 [ ! -e "$file" ] || fail "$file is there already. Choose another name; nothing was written."
 [ -d "$(dirname "$file")" ] || fail "there is no folder $(dirname "$file")."
-[ -f "$(cluster_dir)/skivo-ready" ] || fail "there is nothing to back up: Skivo has not been started here yet."
+[ -e "$(cluster_dir)/PG_VERSION" ] || fail "there is nothing to back up: Skivo has not been started here yet."
 
+take_lock
 was_running=yes
 database_is_running || was_running=no
 database_up
-# Whole or not there at all.
-database_dump "$file.part" || { rm -f "$file.part"; fail "the backup could not be written. Is there room for it?"; }
-mv "$file.part" "$file"
+database_dump "$file" || fail "the backup could not be written. Is there room for it?"
 say "Backed up: $(database_holds skivo)."
 say "It is in $file ($(du -h "$file" | cut -f1))."
 [ "$was_running" = yes ] || database_down

@@ -4,7 +4,7 @@ export VAR="$ROOT/var/bench"
 . "$ROOT/deploy/common.sh"
 
 need_packages $RUN_PACKAGES
-build
+build dev
 throwaway_up production
 artisan optimize >"$VAR/run/optimize.log" 2>&1
 # With the compiler settings that the web server has.

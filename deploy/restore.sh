@@ -13,45 +13,56 @@ while [ $# -gt 0 ]; do
 done
 [ -n "$file" ] || fail "restore wants the backup to restore, for instance: bin/skivo restore skivo-2026-05-08.dump"
 [ -f "$file" ] || fail "there is no file $file."
-[ -x "$PG_BIN/pg_restore" ] || fail "run bin/skivo start once first; it installs what this needs."
+[ -x "$PG_BIN/pg_restore" ] && [ -f "$ROOT/vendor/autoload.php" ] || fail "run bin/skivo start once first; it installs what this needs."
 "$PG_BIN/pg_restore" --list "$file" >/dev/null 2>&1 || fail "$file is no backup of Skivo, or is not whole. Nothing was changed."
 
+take_lock
 prepare_var "$(setting APP_ENV | grep . || echo production)"
-database_up
-# Into a database of its own first: only one that is whole takes the old one's place.
-database_sql postgres "DROP DATABASE IF EXISTS skivo_restoring" >/dev/null
+server_is_up && was_up=yes || was_up=no
+serve_again() { [ "$was_up" = no ] || server_up "$(setting SERVE_HOST | grep . || echo 127.0.0.1)" "$(setting SERVE_PORT)"; }
+# However it ends before the swap, what was there is served as it was.
+give_up() {
+    local status=$?
+    trap - EXIT
+    database_drop skivo_restoring >/dev/null 2>&1 || true
+    server_is_up || serve_again
+    exit $status
+}
+SKIVO_MAY_BE_GONE=yes database_up
+trap give_up EXIT
+
+# Into a database of its own first, and brought up to date there: only one that is whole takes the old one's place.
+database_drop skivo_restoring
 database_sql postgres "CREATE DATABASE skivo_restoring" >/dev/null
-forget() { database_sql postgres "DROP DATABASE IF EXISTS skivo_restoring" >/dev/null 2>&1 || true; }
-PGPASSWORD="$(setting DB_PASSWORD)" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo --no-owner --exit-on-error -d skivo_restoring "$file" >"$VAR/run/restore.log" 2>&1 \
-    || { forget; tail -n 5 "$VAR/run/restore.log" >&2; fail "$file is not whole. Nothing was changed."; }
-new="$(database_holds skivo_restoring)" || { forget; fail "$file is no backup of Skivo. Nothing was changed."; }
+database_load "$file" skivo_restoring >"$VAR/run/restore.log" 2>&1 || { tail -n 5 "$VAR/run/restore.log" >&2; fail "$file is not whole. Nothing was changed."; }
+new="$(database_holds skivo_restoring)" || fail "$file is no backup of Skivo. Nothing was changed."
+! database_is_newer skivo_restoring || fail "$file was made by a newer Skivo than this one. Restore it with that one. Nothing was changed."
+database_migrate skivo_restoring || { cat "$VAR/run/migrate.log" >&2; fail "$file could not be brought up to date. What went wrong is above. Nothing was changed."; }
 old="$(database_holds skivo 2>/dev/null || echo nothing)"
 say "The backup holds  $new."
 say "It would replace  $old."
 if [ "$sure" = no ]; then
-    [ -t 0 ] || { forget; fail "say --yes to replace what is there. Nothing was changed."; }
+    [ -t 0 ] || fail "say --yes to replace what is there. Nothing was changed."
     read -r -p "Type replace to go on: " answer
-    [ "$answer" = replace ] || { forget; fail "nothing was changed."; }
+    [ "$answer" = replace ] || fail "nothing was changed."
 fi
+
+# From here nobody can log anything that the copy kept aside would not have.
+server_down
 if [ "$old" != nothing ]; then
-    mkdir -p "$VAR/backups"
-    kept="$VAR/backups/before-restore-$(date +%Y%m%d-%H%M%S).dump"
-    database_dump "$kept" || { rm -f "$kept"; forget; fail "what is there could not be kept aside first. Nothing was changed."; }
+    kept="$(database_keep_copy restore)" || fail "what is there could not be kept aside first. Nothing was changed."
     say "What was there is kept in $kept."
 fi
-port=""
-if pid_runs "$VAR/run/nginx.pid"; then
-    port="$(setting SERVE_PORT)"
-    host="$(sed -n 's/^ *listen \([0-9.]*\):.*/\1/p' "$VAR/run/nginx.conf")"
-    server_down
+database_sql postgres "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname IN ('skivo', 'skivo_restoring', 'skivo_replaced') AND pid <> pg_backend_pid()" >/dev/null
+if database_exists skivo; then
+    database_drop skivo_replaced
+    database_sql postgres "ALTER DATABASE skivo RENAME TO skivo_replaced; ALTER DATABASE skivo_restoring RENAME TO skivo" >/dev/null
+else
+    database_sql postgres "ALTER DATABASE skivo_restoring RENAME TO skivo" >/dev/null
 fi
-database_sql postgres "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname IN ('skivo', 'skivo_restoring')" >/dev/null
-database_sql postgres "DROP DATABASE IF EXISTS skivo_replaced" >/dev/null
-[ "$old" = nothing ] || database_sql postgres "ALTER DATABASE skivo RENAME TO skivo_replaced" >/dev/null
-database_sql postgres "ALTER DATABASE skivo_restoring RENAME TO skivo" >/dev/null
-artisan migrate --force >"$VAR/run/migrate.log" 2>&1 || { cat "$VAR/run/migrate.log" >&2; fail "the restored data could not be brought up to date. What was there before is kept aside."; }
+trap - EXIT
 # What was worked out before is of other data.
-artisan cache:clear >"$VAR/run/cache.log" 2>&1 || { cat "$VAR/run/cache.log" >&2; fail "the cache could not be cleared. What went wrong is above."; }
-database_sql postgres "DROP DATABASE IF EXISTS skivo_replaced" >/dev/null
-[ -z "$port" ] || server_up "$host" "$port"
+artisan_or_fail "the cache could not be cleared." cache cache:clear
+serve_again
+database_drop skivo_replaced
 say "Restored: $(database_holds skivo)."

@@ -4,7 +4,7 @@ export VAR="$ROOT/var/screenshots"
 . "$ROOT/deploy/common.sh"
 
 need_packages $RUN_PACKAGES $TEST_PACKAGES
-build
+build dev
 throwaway_up production
 export DEMO_PASSWORD="screenshots"
 artisan skivo:demo >/dev/null

@@ -4,40 +4,55 @@ set -euo pipefail
 
 host=127.0.0.1
 port=""
+name=""
 demo=yes
 while [ $# -gt 0 ]; do
     case "$1" in
         --port) port="${2:-}"; shift 2 || fail "--port wants a number, for instance --port 8080." ;;
         --host) host="${2:-}"; shift 2 || fail "--host wants an address, for instance --host 0.0.0.0." ;;
+        --name) name="${2:-}"; shift 2 || fail "--name wants the name that this machine has on the network, for instance --name skivo.school.example." ;;
         --empty) demo=no; shift ;;
         *) fail "start does not know '$1'. See bin/skivo help." ;;
     esac
 done
 [[ -z "$port" || "$port" =~ ^[0-9]+$ && "$port" -ge 1 && "$port" -le 65535 ]] || fail "'$port' is not a port. A port is a whole number from 1 to 65535."
 [[ "$host" =~ ^[0-9.]+$ ]] || fail "'$host' is not an IPv4 address. Use 127.0.0.1 for this machine alone, 0.0.0.0 for every network it is on."
+[[ -z "$name" || "$name" =~ ^[A-Za-z0-9.-]+$ ]] || fail "'$name' is not the name of a machine, such as skivo.school.example."
 
-mkdir -p "$VAR/run"
-exec 9>"$VAR/run/lock"
-flock -n 9 || fail "another start is under way. Wait for it to finish."
-
+take_lock
 need_packages $RUN_PACKAGES
 build
 prepare_var production
 port="${port:-$(setting SERVE_PORT)}"
 port="${port:-8484}"
-# The server must not inherit the lock, or it would hold it for as long as it runs.
-database_up 9>&-
-say "Updating the database"
-artisan migrate --force >"$VAR/run/migrate.log" 2>&1 || { cat "$VAR/run/migrate.log" >&2; fail "the database could not be brought up to date. What went wrong is above."; }
+need_port "$host" "$port"
+
+database_up
+# What was put together from older settings.
+rm -f "$VAR"/cache/*.php
+if database_is_newer skivo; then
+    fail "what is stored here was made by a newer Skivo than this one. Start the newer one again, or restore a backup that this one made. Nothing was changed."
+fi
+if database_is_older skivo; then
+    if [ -n "$(migrations_of skivo)" ]; then
+        kept="$(database_keep_copy upgrade)" || fail "a copy of what is stored could not be kept before the upgrade. Is there room for it? Nothing was changed."
+        say "Before the upgrade, a copy of everything was kept in $kept"
+    fi
+    say "Updating the database"
+fi
+database_migrate skivo || { cat "$VAR/run/migrate.log" >&2; fail "the database could not be brought up to date. What went wrong is above.${kept:+ What was there before is in $kept.}"; }
 if [ "$demo" = yes ]; then
     [ -n "$(setting DEMO_PASSWORD)" ] || set_setting DEMO_PASSWORD "slipway-$(random_word | cut -c1-8)"
-    DEMO_PASSWORD="$(setting DEMO_PASSWORD)" artisan skivo:demo >"$VAR/run/demo.log" 2>&1 || { cat "$VAR/run/demo.log" >&2; fail "the demo data could not be stored. What went wrong is above."; }
+    DEMO_PASSWORD="$(setting DEMO_PASSWORD)" artisan_or_fail "the demo data could not be stored." demo skivo:demo
 fi
-# What was worked out before may be of other code.
-artisan cache:clear >"$VAR/run/cache.log" 2>&1 || { cat "$VAR/run/cache.log" >&2; fail "the cache could not be cleared. What went wrong is above."; }
-artisan optimize >"$VAR/run/optimize.log" 2>&1 || { cat "$VAR/run/optimize.log" >&2; fail "the application could not be prepared. What went wrong is above."; }
-server_up "$host" "$port" 9>&-
+set_setting SERVE_HOST "$host"
 set_setting SERVE_PORT "$port"
+[ -z "$name" ] || set_setting SERVE_NAMES "$name"
+artisan_or_fail "what is past its time could not be removed." housekeep skivo:housekeep
+# What was worked out before may be of other code.
+artisan_or_fail "the cache could not be cleared." cache cache:clear
+artisan_or_fail "the application could not be prepared." optimize optimize
+server_up "$host" "$port"
 
 shown="$host"
 if [ "$host" = 0.0.0.0 ]; then

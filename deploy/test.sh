@@ -6,21 +6,22 @@ export VAR="$ROOT/var/test"
 suite=all
 while [ $# -gt 0 ]; do
     case "$1" in
-        --suite) suite="${2:-}"; shift 2 || fail "--suite wants a name: static, core, reference, feature or browser." ;;
+        --suite) suite="${2:-}"; shift 2 || fail "--suite wants a name: static, core, reference, feature, shell or browser." ;;
         *) fail "test does not know '$1'. See bin/skivo help." ;;
     esac
 done
 case "$suite" in
-    all | static | core | reference | feature | browser) ;;
-    *) fail "there is no suite '$suite'. Suites: static, core, reference, feature, browser." ;;
+    all | static | core | reference | feature | shell | browser) ;;
+    *) fail "there is no suite '$suite'. Suites: static, core, reference, feature, shell, browser." ;;
 esac
 
 need_packages $RUN_PACKAGES $TEST_PACKAGES
-build
+build dev
 cd "$ROOT"
 
 static_checks() {
-    say "== Types, layers, style"
+    say "== Packages, types, layers, style"
+    php deploy/packages.php check
     # The analysis boots the application, which needs somewhere to write.
     mkdir -p var/static/cache
     SKIVO_VAR="$ROOT/var/static" php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress
@@ -33,7 +34,7 @@ case "$suite" in
     static)
         static_checks
         ;;
-    core | reference)
+    core | reference | shell)
         php vendor/bin/phpunit --testsuite "$suite"
         ;;
     *)

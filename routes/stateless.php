@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\WhatIfController;
+use App\Http\Middleware\AskedFromOpenPage;
 use App\Models\Reading;
 use Illuminate\Routing\Middleware\ValidateSignature;
 use Illuminate\Support\Facades\Route;
@@ -12,8 +13,8 @@ use Illuminate\Support\Facades\Route;
 // Answered many times a second, without session: a page that was opened under its policy hands out an address that is
 // signed, and with it these can be asked.
 
-// The run model itself knows nothing of any class.
-Route::controller(WhatIfController::class)->prefix('what-if/{units}')->name('what-if.')->group(function (): void {
+// The run model itself knows nothing of any class; its addresses hold as long as whoever opened the page is signed in.
+Route::controller(WhatIfController::class)->prefix('what-if/{units}')->name('what-if.')->middleware(['throttle:what-if', AskedFromOpenPage::class])->group(function (): void {
     Route::get('run', 'run')->name('run');
     Route::get('sweep', 'sweep')->name('sweep');
 });

@@ -62,6 +62,7 @@ Route::controller(BoardController::class)->prefix('board/{token}')->where(['toke
 Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session'])->scopeBindings()->group(function (): void {
     Route::get('', [RunController::class, 'show'])->name('runs.show')->can('seeFloor', 'challenge');
     Route::get('floor', [RunController::class, 'state'])->name('runs.state')->can('seeFloor', 'challenge');
+    Route::get('runs', [RunController::class, 'index'])->name('runs.index')->can('seeFloor', 'challenge');
     Route::post('runs', [RunController::class, 'store'])->name('runs.store')->can('logRuns', 'challenge');
     Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
     Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
@@ -82,6 +83,8 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
     Route::put('account/password', [AccountController::class, 'updatePassword'])->name('account.password')
         ->can('updateOwn', User::class)->middleware('throttle:accounts');
 
+    Route::delete('account', [AccountController::class, 'destroy'])->name('account.destroy')->can('updateOwn', User::class)->middleware('throttle:accounts');
+
     Route::controller(ChallengeController::class)->name('challenges.')->group(function (): void {
         Route::get('challenges', 'index')->name('index')->can('viewAny', Challenge::class);
         Route::get('challenges/new', 'create')->name('create')->can('create', Challenge::class);
@@ -90,6 +93,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
         Route::get('challenges/{challenge}/plan', 'edit')->name('edit')->can('update', 'challenge');
         Route::put('challenges/{challenge}/plan', 'update')->name('update')->can('update', 'challenge');
         Route::delete('challenges/{challenge}', 'destroy')->name('destroy')->can('delete', 'challenge');
+        Route::delete('challenges/{challenge}/for-good', 'deleteForGood')->name('delete')->withTrashed()->can('delete', 'challenge');
     });
 
     Route::prefix('challenges/{challenge}')->middleware('can:update,challenge')->scopeBindings()->group(function (): void {
@@ -155,7 +159,6 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
         Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
 
         Route::controller(RunController::class)->name('runs.')->group(function (): void {
-            Route::get('runs', 'index')->name('index');
             Route::delete('runs/{run}', 'destroy')->name('destroy');
             Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
         });

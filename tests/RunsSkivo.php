@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use PDO;
+
 /** bin/skivo, in a folder of its own, as a person would run it. */
 trait RunsSkivo
 {
@@ -12,17 +14,48 @@ trait RunsSkivo
     /** @return array{int, string} exit status, and what it said */
     private function skivo(string ...$words): array
     {
-        // Nothing of the tests' own settings: theirs is another database.
-        $environment = ['VAR' => $this->var] + array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']));
+        return $this->skivoOf(dirname(__DIR__), ...$words);
+    }
+
+    /** @return array{int, string} exit status, and what it said */
+    private function skivoOf(string $root, string ...$words): array
+    {
         // Into a file: what starts in the background would keep a pipe open.
         $out = tempnam(sys_get_temp_dir(), 'skivo');
-        $process = proc_open([dirname(__DIR__) . '/bin/skivo', ...$words], [0 => ['file', '/dev/null', 'r'], 1 => ['file', $out, 'w'], 2 => ['file', $out, 'a']], $pipes, null, $environment);
-        self::assertIsResource($process);
-        $status = proc_close($process);
+        $status = proc_close($this->process($root, $out, $words));
         $said = (string) file_get_contents($out);
         unlink($out);
 
         return [$status, $said];
+    }
+
+    /** @return resource a process that goes on by itself */
+    private function inBackground(string ...$words)
+    {
+        return $this->process(dirname(__DIR__), '/dev/null', $words);
+    }
+
+    /**
+     * @param array<array-key, string> $words
+     *
+     * @return resource
+     */
+    private function process(string $root, string $out, array $words)
+    {
+        // Nothing of the tests' own settings: theirs is another database.
+        $environment = ['VAR' => $this->var] + array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']));
+        $process = proc_open([$root . '/bin/skivo', ...array_values($words)], [0 => ['file', '/dev/null', 'r'], 1 => ['file', $out, 'w'], 2 => ['file', $out, 'a']], $pipes, null, $environment);
+        self::assertIsResource($process);
+
+        return $process;
+    }
+
+    private function database(string $database, string $role, string $password): PDO
+    {
+        $settings = parse_ini_file("{$this->var}/.env", false, INI_SCANNER_RAW);
+        self::assertIsArray($settings);
+
+        return new PDO("pgsql:host=127.0.0.1;port={$settings['DB_PORT']};dbname={$database}", $role, $password, [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
     }
 
     private function freePort(): int

@@ -4,121 +4,106 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Device;
+use App\Access\Actor;
+use App\Models\Act;
 use App\Models\Group;
 use App\Models\Run;
-use App\Models\RunChange;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Trials\Inflation;
-use Skivo\Core\Trials\InflationKind;
 use Skivo\Core\Trials\RunRecord;
-use Skivo\Core\Trials\Side;
-use Skivo\Core\Trials\VoidReason;
 
 /** Corrects, takes back or puts back a logged run. What stood there before stays on record. */
 final class ChangeRun
 {
     /**
+     * @param callable(Run): RunRecord $record what is to stand there, of the run as it is now
      * @param int|null $edition of the run that was looked at; null to change whatever is there
      *
      * @throws RunHasChanged where somebody else changed it since
      */
-    public function edit(Run $run, User|Device $by, Group $group, RunRecord $record, ?int $edition = null): void
+    public function edit(Run $run, Actor $by, Group $group, callable $record, ?int $edition = null): void
     {
         DB::transaction(function () use ($run, $by, $group, $record, $edition): void {
             $this->lock($run, $group);
             if ($edition !== null && $run->edition !== $edition) {
                 throw new RunHasChanged($run);
             }
-            $before = self::onRecord($run);
-            $run->put($record);
+            $before = $run->onRecord();
+            $run->put($record($run));
             if ($run->car->group_id !== $group->id) {
                 $car = $group->carToRun();
                 $run->car()->associate($car);
                 $run->try = $car->tries($group->challenge)->next();
             }
             $this->keepTryFree($run);
-            $after = self::onRecord($run);
-            if ($before !== $after) {
-                $run->edition++;
-                $this->record($run, $by, 'edited', $before, $after);
-            }
-            $run->save();
+            $this->save($run, $by, 'edited', $before);
         });
     }
 
-    public function undo(Run $run, User|Device $by): void
+    /**
+     * Puts back what stood there before a correction, column by column.
+     *
+     * @param array<string, mixed> $columns as onRecord() gave them
+     */
+    public function putBack(Run $run, Actor $by, array $columns): void
+    {
+        DB::transaction(function () use ($run, $by, $columns): void {
+            $this->lock($run);
+            $before = $run->onRecord();
+            $run->setRawAttributes(array_merge($run->getAttributes(), array_intersect_key($columns, $before)));
+            $run->unsetRelation('car')->load('car.group');
+            $this->keepTryFree($run);
+            $this->save($run, $by, 'edited', $before);
+        });
+    }
+
+    public function undo(Run $run, Actor $by): void
     {
         DB::transaction(function () use ($run, $by): void {
             $this->lock($run);
+            $before = $run->onRecord();
             $run->edition++;
             $run->save();
             $run->delete();
-            $this->record($run, $by, 'undone', self::onRecord($run), []);
+            self::act($run, $by, 'undone', $before);
         });
     }
 
-    public function restore(Run $run, User|Device $by): void
+    public function restore(Run $run, Actor $by): void
     {
         DB::transaction(function () use ($run, $by): void {
             $this->lock($run);
             $this->keepTryFree($run);
             $run->edition++;
             $run->restore();
-            $this->record($run, $by, 'restored', [], self::onRecord($run));
+            self::act($run, $by, 'restored', [], $run->onRecord());
         });
     }
 
-    /** @return array<string, string|int|null> what is on record, as typed */
-    public static function onRecord(Run $run): array
+    /**
+     * @param array<string, mixed> $before
+     * @param array<string, mixed> $after
+     */
+    public static function act(Run $run, Actor $by, string $kind, array $before = [], array $after = []): Act
     {
-        return [
-            'group' => $run->car->group->name,
-            'version' => $run->car->version,
-            'try' => $run->try,
-            'distance' => $run->distance?->text,
-            'time' => $run->time?->text,
-            'total time' => $run->total_time?->text,
-            'limp mark' => $run->limp?->text,
-            'drift' => $run->drift === null ? null : trim("{$run->drift->text} {$run->drift_side?->value}"),
-            'load' => $run->load?->text,
-            'balloon' => $run->inflation_kind === null ? null : trim("{$run->inflation_kind->value} " . ($run->inflation_size->text ?? $run->inflation_strokes)),
-            'lane' => $run->lane,
-            'void' => $run->void_reason?->value,
-            'note' => $run->note,
-        ];
+        return Act::query()->create($by->columns() + [
+            'challenge_id' => $run->car->group->challenge_id,
+            'group_id' => $run->car->group_id,
+            'run_id' => $run->id,
+            'kind' => $kind,
+            'before' => $before,
+            'after' => $after,
+        ]);
     }
 
-    /**
-     * The other way round: what onRecord() wrote. Every text has its unit, so none is needed.
-     *
-     * @param array<string, string|int|null> $held
-     */
-    public static function fromRecord(array $held): RunRecord
+    /** @param array<string, mixed> $before */
+    private function save(Run $run, Actor $by, string $kind, array $before): void
     {
-        $read = static fn(string|int|null $typed, Unit $unit): ?Entry => $typed === null ? null : (new QuantityReader())->read((string) $typed, $unit);
-        $drift = explode(' ', (string) ($held['drift'] ?? ''));
-        $side = Side::tryFrom((string) end($drift));
-        $balloon = explode(' ', (string) ($held['balloon'] ?? ''), 2);
-        $kind = InflationKind::tryFrom($balloon[0]);
-
-        return new RunRecord(
-            $read($held['distance'] ?? null, Unit::Metre),
-            $read($held['time'] ?? null, Unit::Second),
-            VoidReason::tryFrom((string) ($held['void'] ?? '')),
-            isset($held['note']) ? (string) $held['note'] : null,
-            $read($side === null ? $held['drift'] ?? null : implode(' ', array_slice($drift, 0, -1)), Unit::Metre),
-            $side,
-            $read($held['load'] ?? null, Unit::Kilogram),
-            $kind === null ? null : new Inflation($kind, $read($kind === InflationKind::Diameter || $kind === InflationKind::Circumference ? $balloon[1] ?? null : null, Unit::Metre), $kind === InflationKind::Strokes ? (int) ($balloon[1] ?? 0) : null),
-            $read($held['limp mark'] ?? null, Unit::Metre),
-            $read($held['total time'] ?? null, Unit::Second),
-            isset($held['lane']) ? (int) $held['lane'] : null,
-        );
+        $after = $run->onRecord();
+        if ($before !== $after) {
+            $run->edition++;
+            self::act($run, $by, $kind, $before, $after);
+        }
+        $run->save();
     }
 
     private function lock(Run $run, ?Group $also = null): void
@@ -137,18 +122,5 @@ final class ChangeRun
             for ($try = 1; in_array($try, $taken, true); $try++);
             $run->try = $try;
         }
-    }
-
-    /**
-     * @param array<string, string|int|null> $before
-     * @param array<string, string|int|null> $after
-     */
-    private function record(Run $run, User|Device $by, string $kind, array $before, array $after): void
-    {
-        $run->changes()->create(RunChange::madeBy($by) + [
-            'kind' => $kind,
-            'before' => $before,
-            'after' => $after,
-        ]);
     }
 }

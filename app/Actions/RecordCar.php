@@ -16,12 +16,20 @@ use Skivo\Core\Build\Choice;
 /** Records a group's car: as a correction of its newest version, or as a new one. What a correction replaces stays on record. */
 final class RecordCar
 {
-    public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User|Device $by): Car
+    /**
+     * @param string|null $seen which car in which edition was looked at, as edition() has it; null to change whatever is there
+     *
+     * @throws CarHasChanged where somebody else changed it since
+     */
+    public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User|Device $by, ?string $seen = null): Car
     {
-        return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $by): Car {
+        return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $by, $seen): Car {
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             $current = $group->newestCar();
             $before = $current?->choices;
+            if ($current !== null && $seen !== null && $seen !== self::edition($current)) {
+                throw new CarHasChanged($current);
+            }
             if ($current !== null && $asNewVersion && $before?->changesTo($choices) === [] && $before->note === $choices->note) {
                 return $current;
             }
@@ -29,6 +37,9 @@ final class RecordCar
                 ? $group->cars()->make(['version' => ($current->version ?? 0) + 1])
                 : $current;
             $car->choices = $choices;
+            if ($car === $current) {
+                $car->edition++;
+            }
             if ($car->version > 1 && ($car !== $current || $reason !== null)) {
                 $car->reason = $reason;
             }
@@ -39,6 +50,12 @@ final class RecordCar
 
             return $car;
         });
+    }
+
+    /** What a form carries so that two who fill in the same sheet notice each other. */
+    public static function edition(?Car $car): string
+    {
+        return $car === null ? '0' : "{$car->version}.{$car->edition}";
     }
 
     private function keep(Car $car, Choices $before, Choices $after, User|Device $by): void

@@ -22,6 +22,8 @@ use Skivo\Core\Trials\Tries;
  * @property int $group_id
  * @property int $version
  * @property \Skivo\Core\Build\Car $choices
+ * @property int $edition goes up with every change of its record
+ * @property int $card_edition goes up with every change of its check card
  * @property string|null $reason why it was changed from the version before
  * @property-read Group $group
  * @property-read Collection<int, Run> $runs
@@ -36,10 +38,14 @@ final class Car extends Model
 {
     use HoldsImmutableValues;
 
-    protected $fillable = ['version', 'choices', 'reason'];
+    protected $fillable = ['version', 'choices', 'reason', 'card_edition'];
+
+    protected $attributes = ['edition' => 1, 'card_edition' => 1];
 
     protected $casts = [
         'version' => 'integer',
+        'edition' => 'integer',
+        'card_edition' => 'integer',
         'choices' => AsChoices::class,
     ];
 

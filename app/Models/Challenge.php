@@ -117,6 +117,12 @@ final class Challenge extends Model
         return $this->hasMany(Device::class)->orderBy('created_at');
     }
 
+    /** @return HasMany<Act, $this> */
+    public function acts(): HasMany
+    {
+        return $this->hasMany(Act::class)->orderBy('id');
+    }
+
     /** @return HasMany<JoinCode, $this> */
     public function joinCodes(): HasMany
     {

@@ -66,6 +66,7 @@ final class JoinCode extends Model
     {
         $code = (string) preg_replace('/[\s-]+/', '', strtoupper($typed));
 
-        return self::query()->where('code', $code)->where('expires_at', '>', now())->whereHas('challenge')->first();
+        return self::query()->where('code', $code)->where('expires_at', '>', now())->whereHas('challenge')
+            ->where(static fn($codes) => $codes->whereNull('group_id')->orWhereHas('group'))->first();
     }
 }

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Trials\Inflation;
@@ -43,12 +44,17 @@ use Skivo\Core\Trials\VoidReason;
  * @property CarbonImmutable $logged_at
  * @property CarbonImmutable|null $deleted_at
  * @property-read Car $car
- * @property-read Collection<int, RunChange> $changes
+ * @property-read Collection<int, Act> $changes
+ * @property-read Act|null $logged
  */
 final class Run extends Model
 {
     use HoldsImmutableValues;
     use SoftDeletes;
+
+    /** The columns of what was recorded of a run. */
+    private const RECORDED = ['car_id', 'try', 'distance_m', 'distance_entered', 'time_s', 'time_entered', 'total_time_s', 'total_time_entered', 'limp_m', 'limp_entered',
+        'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note'];
 
     public const CREATED_AT = 'logged_at';
 
@@ -87,10 +93,24 @@ final class Run extends Model
         return $this->belongsTo(Car::class);
     }
 
-    /** @return HasMany<RunChange, $this> */
+    /**
+     * What was done to it after it was logged.
+     *
+     * @return HasMany<Act, $this>
+     */
     public function changes(): HasMany
     {
-        return $this->hasMany(RunChange::class)->orderBy('id');
+        return $this->hasMany(Act::class)->where('kind', '<>', 'logged')->orderBy('id');
+    }
+
+    /**
+     * Its logging, with who did it; none where it came with a class sheet.
+     *
+     * @return HasOne<Act, $this>
+     */
+    public function logged(): HasOne
+    {
+        return $this->hasOne(Act::class)->where('kind', 'logged');
     }
 
     /** @return HasMany<Reading, $this> */
@@ -137,6 +157,24 @@ final class Run extends Model
         $this->lane = $record->lane;
         $this->void_reason = $record->void;
         $this->note = $record->note;
+    }
+
+    /** @return array<string, string|int|float|null> what is on record, by column, so that it can be put back exactly */
+    public function onRecord(): array
+    {
+        $held = [];
+        foreach (self::RECORDED as $column) {
+            $value = $this->attributes[$column] ?? null;
+            $held[$column] = match (true) {
+                $value === null => null,
+                $value instanceof \BackedEnum => (string) $value->value,
+                preg_match('/_(m|s|kg)$/', $column) === 1 => (float) $value,
+                in_array($column, ['car_id', 'try', 'inflation_strokes', 'lane'], true) => (int) $value,
+                default => (string) $value,
+            };
+        }
+
+        return $held;
     }
 
     public function toCore(): CoreRun

@@ -35,6 +35,8 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(10)->by((string) $request->ip()));
         RateLimiter::for('boards', static fn(Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
         RateLimiter::for('readings', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
+        // By who opened the page: a whole school may stand behind one address.
+        RateLimiter::for('what-if', static fn(Request $request): Limit => Limit::perMinute(1800)->by($request->string('by')->toString()));
         RateLimiter::for('accounts', static fn(Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
     }
 }

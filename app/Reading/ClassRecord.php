@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Models\Act;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
@@ -35,6 +36,8 @@ final readonly class ClassRecord
     /** @var array<int, CheckCard> by the id of the car, of the groups' newest cars */
     private array $cards;
 
+    private ?Act $lastAct;
+
     /** @var array<int, Tries> by the id of the car: a page asks for them many times */
     private array $triesByCar;
 
@@ -42,6 +45,7 @@ final readonly class ClassRecord
     {
         $this->revision = $challenge->revision();
         $this->groups = $challenge->groups()->with(['cars' => static fn($cars) => $cars->withExists('benchReadings'), 'cars.runs', 'cars.checkReadings'])->get()->toBase();
+        $this->lastAct = $challenge->acts()->reorder('id', 'desc')->with(['run.car.group', 'group'])->first();
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
         $this->triesByCar = $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $car->tries($challenge)])->all();
         $tolerances = $challenge->checkTolerances();
@@ -107,6 +111,12 @@ final readonly class ClassRecord
         }
 
         return $last;
+    }
+
+    /** What was last done at the lane, by anybody; null before anything was. */
+    public function lastAct(): ?Act
+    {
+        return $this->lastAct;
     }
 
     /** The group that ran last. */

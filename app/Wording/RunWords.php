@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use App\Models\Act;
 use App\Models\Run;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
@@ -40,25 +41,74 @@ final readonly class RunWords
         return $run->drift === null ? '' : trim($units->show($run->drift->quantity->si(), Scale::Distance) . ' ' . $run->drift_side?->value);
     }
 
+    /** The question whether two people typed one run. */
+    public static function twin(Act $twin, UnitSystem $units): string
+    {
+        $run = $twin->run ?? throw new \LogicException('A logged act has its run.');
+        $what = $run->distance === null ? "void: {$run->void_reason?->value}" : $units->show($run->distance->quantity->si(), Scale::Distance);
+
+        return ucfirst($twin->by()) . " logged {$what} for this car a moment ago. Is this the same run?";
+    }
+
     /**
-     * What differs between two records of a run, as in "distance 318 cm → 381 cm".
+     * What is on record of a run, as in "distance 318 cm".
      *
-     * @param array<string, string|int|null> $before
-     * @param array<string, string|int|null> $after
+     * @param array<string, string|int|float|bool|null> $held as Run::onRecord() has it
      *
      * @return list<string>
      */
-    public static function differences(array $before, array $after): array
+    public static function onRecord(array $held): array
     {
+        return self::differences([], $held, static fn(string $field, ?string $old, ?string $value): string => "{$field} {$value}");
+    }
+
+    /**
+     * What differs between two records of a run, as in "distance 318 cm → 381 cm".
+     *
+     * @param array<string, string|int|float|bool|null> $before
+     * @param array<string, string|int|float|bool|null> $after
+     * @param (\Closure(string, ?string, ?string): string)|null $say
+     *
+     * @return list<string>
+     */
+    public static function differences(array $before, array $after, ?\Closure $say = null): array
+    {
+        $say ??= static fn(string $field, ?string $old, ?string $value): string => "{$field} " . ($old ?? 'none') . ' → ' . ($value ?? 'none');
         $said = [];
-        foreach (['group', 'version', 'try', 'distance', 'time', 'total time', 'limp mark', 'drift', 'load', 'balloon', 'lane', 'void', 'note'] as $field) {
+        [$before, $after] = [self::byField($before), self::byField($after)];
+        foreach (['group', 'try', 'distance', 'time', 'whole run', 'limp mark', 'off the line', 'load', 'balloon', 'lane', 'void', 'note'] as $field) {
             $old = $before[$field] ?? null;
             $value = $after[$field] ?? null;
             if ($old !== $value) {
-                $said[] = "{$field} " . ($old ?? 'none') . ' → ' . ($value ?? 'none');
+                $said[] = $say($field, $old, $value);
             }
         }
 
         return $said;
+    }
+
+    /**
+     * @param array<string, string|int|float|bool|null> $held
+     *
+     * @return array<string, string|null> as typed
+     */
+    private static function byField(array $held): array
+    {
+        $text = static fn(string $column): ?string => isset($held[$column]) ? (string) $held[$column] : null;
+        $together = static fn(?string ...$parts): ?string => ($said = trim(implode(' ', array_filter($parts, static fn(?string $part): bool => $part !== null)))) === '' ? null : $said;
+        // Older records hold what was typed by the name of the field.
+        $old = ['group' => $text('group'), 'distance' => $text('distance'), 'time' => $text('time'), 'whole run' => $text('total time'), 'limp mark' => $text('limp mark'),
+            'off the line' => $text('drift'), 'load' => $text('load'), 'balloon' => $text('balloon'), 'void' => $text('void')];
+
+        return ['try' => $text('try'), 'lane' => $text('lane'), 'note' => $text('note')] + (isset($held['car_id']) ? [
+            'distance' => $text('distance_entered'),
+            'time' => $text('time_entered'),
+            'whole run' => $text('total_time_entered'),
+            'limp mark' => $text('limp_entered'),
+            'off the line' => $together($text('drift_entered'), $text('drift_side')),
+            'load' => $text('load_entered'),
+            'balloon' => $together($text('inflation_kind'), $text('inflation_size_entered'), $text('inflation_strokes')),
+            'void' => $text('void_reason'),
+        ] : $old);
     }
 }

@@ -194,6 +194,40 @@ enum Choice: string
         };
     }
 
+    /**
+     * Between these lie the cars that classes build; what lies outside is asked about. Common practice, no source, set wide.
+     *
+     * @return array{float, float}|null in SI; null where nothing is unusual
+     */
+    public function usual(): ?array
+    {
+        return match ($this) {
+            self::Mass => [0.008, 0.5],
+            self::ChassisLength => [0.03, 0.5],
+            self::ChassisWidth => [0.01, 0.3],
+            self::Wheelbase => [0.03, 0.4],
+            self::Track, self::RearTrack => [0.03, 0.3],
+            self::AxleLength, self::RearAxleLength => [0.03, 0.4],
+            self::AxleDiameter => [0.001, 0.012],
+            self::BearingBore => [0.0015, 0.02],
+            self::WheelDiameter => [0.01, 0.15],
+            self::NozzleBore => [0.0015, 0.025],
+            self::WiderBore, self::WidestBore => [0.003, 0.04],
+            self::NozzleLength => [0.01, 0.6],
+            self::BalloonNominal => [0.03, 0.6],
+            self::BalloonSize => [0.03, 1.5],
+            default => null,
+        };
+    }
+
+    /** Whether a value is one that hardly any car has: perhaps typed in another unit. */
+    public function isUnusual(float $si): bool
+    {
+        $usual = $this->usual();
+
+        return $usual !== null && ($si < $usual[0] || $si > $usual[1]);
+    }
+
     /** Why a value is refused, with the cure; null where it is fine. */
     public function complaint(float $value, UnitSystem $units): ?string
     {

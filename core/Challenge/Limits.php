@@ -49,6 +49,18 @@ final readonly class Limits
             : 'A load can be at most ' . $units->show(self::HEAVIEST_LOAD_KG, Scale::Weight) . '. Check the unit.';
     }
 
+    /** Between these (m) lie the lanes of classrooms and halls, and the stretches set on them. Common practice, no source. */
+    private const USUAL_LANE_M = [2.0, 30.0];
+    private const USUAL_STRETCH_M = [0.5, 20.0];
+
+    /** Whether a length is unusually short or long for a lane, or for a stretch of one; null where it is usual. */
+    public static function unusualLane(float $metres, bool $isLane): ?string
+    {
+        [$least, $greatest] = $isLane ? self::USUAL_LANE_M : self::USUAL_STRETCH_M;
+
+        return $metres < $least ? 'short' : ($metres > $greatest ? 'long' : null);
+    }
+
     /** What is wrong with a length of lane or timed stretch in m, and the cure; null where it is fine. */
     public static function laneComplaint(float $metres, UnitSystem $units): ?string
     {

@@ -29,6 +29,21 @@ final readonly class RunRecord
         public ?int $lane = null,
     ) {}
 
+    /** Two readings of one stop by two people differ by less (share of the distance, and m). Common practice, no source. */
+    private const ALIKE_SHARE = 0.05;
+    private const ALIKE_M = 0.03;
+
+    /** Whether two people who typed these may have seen the same run: both void alike, or as far to a few percent. */
+    public function mayBeSameRunAs(self $other): bool
+    {
+        if ($this->distance === null || $other->distance === null) {
+            return $this->distance === $other->distance && $this->void === $other->void;
+        }
+        [$a, $b] = [$this->distance->quantity->si(), $other->distance->quantity->si()];
+
+        return $this->void === $other->void && abs($a - $b) <= max(self::ALIKE_M, self::ALIKE_SHARE * max($a, $b));
+    }
+
     /** Whether another record tells of the same run; notes and lanes aside. */
     public function agreesWith(self $other): bool
     {

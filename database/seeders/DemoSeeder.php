@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Access\Actor;
 use App\Actions\ChangeRun;
 use App\Models\Car;
 use App\Models\Group;
@@ -134,6 +135,8 @@ final class DemoSeeder extends Seeder
     /** What is measured beside the runs has a chance of its own, so that the runs stay as they are. */
     private Randomizer $beside;
 
+    private User $educator;
+
     public function run(ChangeRun $change): void
     {
         $educator = User::query()->create([
@@ -161,6 +164,7 @@ final class DemoSeeder extends Seeder
         ]);
         $challenge->update(['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())]);
         $challenge->plan->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
+        $this->educator = $educator;
         $cars = [];
         foreach (self::CARS as $name => $versions) {
             $position = count($cars) + 1;
@@ -191,7 +195,7 @@ final class DemoSeeder extends Seeder
         // A slip of the pen, mended.
         [$distance, $seconds, $drift] = $this->ran($cars['Reef 3'], 'Reef 3');
         $run = $this->log($cars['Reef 3'], $time, strrev($distance), $seconds, $drift, null, null);
-        $change->edit($run, $educator, $cars['Reef 3']->group, new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
+        $change->edit($run, Actor::at($educator), $cars['Reef 3']->group, fn(): RunRecord => new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
         $run->changes()->update(['made_at' => $time->addMinute()]);
     }
 
@@ -350,6 +354,7 @@ final class DemoSeeder extends Seeder
             limp: $limp === null ? null : $this->entry($limp, Unit::Centimetre),
         ));
         $car->runs()->save($run);
+        ChangeRun::act($run->setRelation('car', $car), Actor::at($this->educator), 'logged')->forceFill(['made_at' => $time])->save();
 
         return $run;
     }

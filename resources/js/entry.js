@@ -1,4 +1,4 @@
-import { openDB } from 'idb';
+import { runQueue } from './queue.js';
 
 /**
  * The entry strip. A run is kept on the device first and sent then, in order; it leaves the device when the server has
@@ -61,7 +61,7 @@ export function attachEntry(root) {
         fields.confirmed.value = '';
     });
 
-    const show = (messages, isQuestion = false) => {
+    const show = (messages, isQuestion = false, mayBeSame = false) => {
         errors.replaceChildren(...messages.map((message) => {
             const line = document.createElement('p');
             line.className = isQuestion ? 'question' : 'error';
@@ -71,8 +71,14 @@ export function attachEntry(root) {
         if (isQuestion) {
             const line = document.createElement('p');
             line.className = 'small';
-            line.textContent = 'If it is right, log it again as it stands.';
+            line.textContent = mayBeSame ? 'If it is another run, log it again as it stands.' : 'If it is right, log it again as it stands.';
             errors.append(line);
+        }
+        if (mayBeSame) {
+            errors.append(button('It is the same run: drop this one', async () => {
+                await queue.dropById(fields.id.value);
+                clear();
+            }));
         }
         errors.hidden = messages.length === 0;
     };
@@ -117,40 +123,77 @@ export function attachEntry(root) {
         fields.distance.focus({ preventScroll: true });
     };
 
-    const queue = runQueue(strip, token, {
-        async refused(run, names, messages, isQuestion) {
-            // Back into the strip if it is still the one that was typed last; else it waits in the list.
-            if (fields.id.value === run.id) {
-                show(messages, isQuestion);
-                if (isQuestion) {
-                    fields.confirmed.value = names.join(',');
+    const list = strip.querySelector('[data-waiting]');
+    const typed = () => Object.fromEntries([...new FormData(form)].filter(([name, value]) => value !== '' && name !== '_token'));
+    const inWords = (of) => [fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', of.distance ?? of.void].join(', ');
+    const isTyped = () => ['distance', 'time', 'void', 'note'].some((name) => fields[name].value !== '' && fields[name].dataset.filled === undefined);
+    let unsent = 0;
+    const queue = runQueue({
+        address: strip.dataset.address,
+        challenge: strip.dataset.challenge,
+        token: () => token.value,
+        inStrip: () => fields.id.value,
+        on: {
+            refused(run) {
+                // Back into the strip if it is still the one that was typed last; else it waits in the list.
+                if (fields.id.value === run.id) {
+                    show(run.messages, run.isQuestion, run.names.includes('same_run'));
+                    if (run.isQuestion) {
+                        fields.confirmed.value = run.names.join(',');
+                    }
+                    mark(run.names);
                 }
-                mark(names);
-            }
-        },
-        logged(run, said) {
-            if (fields.id.value === run.id) {
-                clear();
-            }
-            announce(`Logged: ${said}.`);
-            document.dispatchEvent(new CustomEvent('skivo:changed'));
-        },
-        kept(run) {
-            if (fields.id.value === run.id) {
-                clear();
-            }
-        },
-        edit(run) {
-            for (const [name, value] of Object.entries(run.fields)) {
-                if (fields[name] !== undefined) {
-                    fields[name].value = value;
+            },
+            logged(run, said) {
+                if (fields.id.value === run.id) {
+                    clear();
                 }
-            }
-            sayTry();
-            open(true);
-            fields.distance.focus();
+                announce(`Logged: ${said}.`);
+                document.dispatchEvent(new CustomEvent('skivo:changed'));
+            },
+            kept(run) {
+                if (fields.id.value === run.id) {
+                    clear();
+                }
+            },
+            changed(state) {
+                unsent = state.unsent;
+                drawWaiting(list, state, {
+                    confirm: (run) => queue.confirm(run),
+                    edit,
+                    drop: (run) => queue.drop(run),
+                });
+            },
         },
     });
+    /** A waiting run comes into the strip; it stays on the device until the server has what becomes of it. */
+    async function edit(run) {
+        if (isTyped() && fields.id.value !== run.id) {
+            const half = typed();
+            await queue.park({ id: fields.id.value, fields: half, said: inWords(half) });
+        }
+        form.reset();
+        for (const field of fields) {
+            if (field.name !== '_token') {
+                field.value = run.fields[field.name] ?? (field.name === 'drift_side' ? 'left' : '');
+            }
+        }
+        fields.confirmed.value = '';
+        sayTry();
+        show(run.messages ?? [], run.isQuestion, (run.names ?? []).includes('same_run'));
+        open(true);
+        fields.distance.focus();
+        queue.draw();
+    }
+    if (!window.isSecureContext) {
+        // Without a service worker the page cannot be opened again while the network is away.
+        strip.querySelector('[data-stay-open]').hidden = false;
+        window.addEventListener('beforeunload', (event) => {
+            if (unsent > 0 || isTyped()) {
+                event.preventDefault();
+            }
+        });
+    }
 
     let sending = false;
     form.addEventListener('submit', async (event) => {
@@ -165,10 +208,9 @@ export function attachEntry(root) {
             form.submit();
             return;
         }
-        const typed = Object.fromEntries([...new FormData(form)].filter(([name, value]) => value !== '' && name !== '_token'));
         // Handed over to the queue, and so safe, before anything is said.
-        const name = fields.group.selectedOptions?.[0]?.textContent.trim() ?? '';
-        await queue.add({ id: fields.id.value, fields: typed, said: [name, typed.distance ?? typed.void].join(', ') });
+        const run = typed();
+        await queue.add({ id: run.id, fields: run, said: inWords(run) });
         sending = false;
     });
     window.addEventListener('pageshow', () => {
@@ -243,157 +285,38 @@ function newId() {
     return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }
 
-/** Runs that the server does not have yet, in IndexedDB, so that a reload or a closed lid loses none. */
-function runQueue(strip, token, on) {
-    const address = strip.dataset.address;
-    const challenge = strip.dataset.challenge;
-    const list = strip.querySelector('[data-waiting]');
-    let store = null;
-    const opened = openDB('skivo', 1, {
-        upgrade(database) {
-            database.createObjectStore('runs', { keyPath: 'order', autoIncrement: true });
-        },
-    }).then((database) => {
-        store = database;
-    }, () => {});
-    const all = async () => (await store.getAll('runs')).filter((run) => run.challenge === challenge);
-    let busy = false;
-    let again = null;
-    let patience = 1000;
-    let notice = '';
+function button(text, act) {
+    const made = document.createElement('button');
+    made.type = 'button';
+    made.className = 'button plain';
+    made.textContent = text;
+    made.addEventListener('click', act);
+    return made;
+}
 
-    const draw = async () => {
-        // What is still in the strip is mended there.
-        const runs = (await all()).filter((run) => run.messages === undefined || run.id !== strip.querySelector('form.entry-form').elements.id.value);
-        list.hidden = runs.length === 0;
-        list.replaceChildren(...runs.map((run) => {
-            const line = document.createElement('p');
-            line.dataset.waitingRun = run.id;
-            const words = document.createElement('span');
-            words.textContent = run.messages === undefined
-                ? `Waiting to be sent: ${run.said}${notice === '' ? '' : `. ${notice}`}`
-                : `${run.isQuestion ? 'In question' : 'Not taken'}: ${run.said}. ${run.messages.join(' ')}`;
-            line.append(words);
-            if (run.messages !== undefined) {
-                const button = (text, act) => {
-                    const made = document.createElement('button');
-                    made.type = 'button';
-                    made.className = 'button plain';
-                    made.textContent = text;
-                    made.addEventListener('click', act);
-                    line.append(made);
-                };
-                if (run.isQuestion) {
-                    button('It is right', async () => {
-                        delete run.messages;
-                        patience = 1000;
-                        run.fields.confirmed = run.names.join(',');
-                        await store.put('runs', run);
-                        send();
-                    });
-                }
-                button('Correct it', async () => {
-                    await store.delete('runs', run.order);
-                    on.edit(run);
-                    draw();
-                });
-                button('Throw it away', async () => {
-                    await store.delete('runs', run.order);
-                    draw();
-                });
-            }
-            return line;
-        }));
+/** The runs that wait on the device, each with what can be done about it. */
+function drawWaiting(list, { runs, elsewhere, notice }, act) {
+    const line = (text, ...buttons) => {
+        const made = document.createElement('p');
+        const words = document.createElement('span');
+        words.textContent = text;
+        made.append(words, ...buttons);
+        return made;
     };
-
-    const post = (run) => fetch(address, {
-        method: 'POST',
-        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token.value },
-        body: JSON.stringify(run.fields),
-        credentials: 'same-origin',
-    });
-
-    const later = () => {
-        clearTimeout(again);
-        again = setTimeout(send, patience);
-        patience = Math.min(patience * 1.6, 15000);
-    };
-
-    async function send() {
-        if (busy) {
-            return;
-        }
-        busy = true;
-        try {
-            for (const run of (await all()).filter((each) => each.messages === undefined)) {
-                let response;
-                try {
-                    response = await post(run);
-                } catch {
-                    // No connection: it waits, and so do those behind it.
-                    later();
-                    break;
-                }
-                if (response.ok) {
-                    await store.delete('runs', run.order);
-                    patience = 1000;
-                    notice = '';
-                    on.logged(run, (await response.json()).said);
-                    continue;
-                }
-                if (response.status === 419) {
-                    document.dispatchEvent(new CustomEvent('skivo:ask'));
-                }
-                if (response.status >= 500 || response.status === 419 || response.status === 429) {
-                    // The server is unwell, or the session is being renewed: it has not taken the run.
-                    const answer = await response.json().catch(() => ({}));
-                    notice = response.status === 507 || response.status === 503 ? answer.message ?? '' : '';
-                    later();
-                    break;
-                }
-                const answer = await response.json().catch(() => ({}));
-                const found = answer.questions ?? answer.errors ?? { _: [answer.message || 'The run was not taken.'] };
-                run.names = Object.keys(found);
-                run.messages = Object.values(found).flat();
-                run.isQuestion = answer.questions !== undefined;
-                await store.put('runs', run);
-                on.refused(run, run.names, run.messages, run.isQuestion);
-            }
-        } finally {
-            busy = false;
-            draw();
-        }
+    list.hidden = runs.length === 0 && elsewhere === 0;
+    list.replaceChildren(...runs.map((run) => {
+        const made = run.messages === undefined
+            ? line(`Waiting to be sent: ${run.said}${notice === '' ? '' : `. ${notice}`}`)
+            : line(
+                `${run.isQuestion ? 'In question' : 'Not taken'}: ${run.said}. ${run.messages.join(' ')}`,
+                ...(run.isQuestion ? [button('It is right', () => act.confirm(run))] : []),
+                button('Correct it', () => act.edit(run)),
+                button('Throw it away', () => act.drop(run)),
+            );
+        made.dataset.waitingRun = run.id;
+        return made;
+    }));
+    if (elsewhere > 0) {
+        list.append(line(`${elsewhere === 1 ? 'One run' : `${elsewhere} runs`} of another challenge ${elsewhere === 1 ? 'waits' : 'wait'} on this device. Open that challenge here to send what waits.`));
     }
-
-    opened.then(() => {
-        if (store !== null) {
-            draw();
-            send();
-        }
-    });
-    const now = () => {
-        patience = 1000;
-        send();
-    };
-    window.addEventListener('online', now);
-    document.addEventListener('skivo:there', now);
-
-    return {
-        opened,
-        works: () => store !== null,
-        async add(run) {
-            const held = (await all()).find((each) => each.id === run.id);
-            if (held === undefined) {
-                await store.add('runs', { ...run, challenge });
-            } else if (held.messages !== undefined) {
-                await store.put('runs', { ...run, challenge, order: held.order });
-            }
-            await draw();
-            await send();
-            const waits = (await all()).find((each) => each.id === run.id);
-            if (waits !== undefined && waits.messages === undefined) {
-                on.kept(run);
-            }
-        },
-    };
 }

@@ -22,7 +22,8 @@ final class AccountTest extends FeatureTestCase
     public function testGuestsAreSentToSignIn(): void
     {
         foreach (['/challenges', '/challenges/1', '/account'] as $path) {
-            $this->get($path)->assertRedirect('/sign-in');
+            // Where they wanted to go travels along.
+            $this->get($path)->assertRedirect('/sign-in?next=' . urlencode($path));
         }
     }
 

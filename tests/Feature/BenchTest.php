@@ -52,7 +52,7 @@ final class BenchTest extends FeatureTestCase
         $this->from($address)->put("{$address}/ramp", ['test' => 'ramp', 'r0_0' => '12 cm', 'r0_1' => '1 m', 'r1_0' => '12 m', 'r1_1' => 'far'])->assertSessionHasErrors(['r1_0', 'r1_1']);
         self::assertStringContainsString('Release height: from 0.2', (string) session('errors')->first('r1_0'));
         self::assertSame(1, BenchReading::query()->count(), 'what stood there still stands');
-        $this->get($address)->assertSee('value="far"', false)->assertSee('2 things to mend');
+        $this->get($address)->assertSee('value="far"', false)->assertSee('2 things to look at');
         $this->put("{$address}/ramp", ['r0_1' => '1 m'])->assertSessionHasErrors(['r0_0' => 'Release height is missing in the first row.']);
         $this->put("{$address}/nonsense", [])->assertNotFound();
         $this->put("{$address}/pull", ['r0_0' => '-3 g'])->assertSessionHasErrors('r0_0');

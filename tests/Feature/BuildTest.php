@@ -106,7 +106,7 @@ final class BuildTest extends FeatureTestCase
                 'pump_strokes' => 'Pump strokes must be a whole number from 1 to 500.',
                 'wheel_mount' => 'Choose one of the two ways of mounting wheels.',
             ]);
-        $this->get("{$path}/car")->assertSee('80 cm')->assertSee('light')->assertSee('4 things to mend');
+        $this->get("{$path}/car")->assertSee('80 cm')->assertSee('light')->assertSee('4 things to look at');
         self::assertSame(0, $group->cars()->count());
     }
 
@@ -131,14 +131,14 @@ final class BuildTest extends FeatureTestCase
         [$path, $group] = $this->group();
         $typed = ['chassis' => 'foam board', 'bearing' => 'steel rod in a plastic straw', 'joint' => 'tape', 'balloons' => '2', 'band_turns' => '4', 'nozzle_angle' => '-15', 'pump_strokes' => '12'];
         foreach (Choice::quantities() as $choice) {
-            $typed[$choice->value] = $choice->dimension() === Dimension::Mass ? '1/4 oz' : '2 in';
+            $typed[$choice->value] = $choice->dimension() === Dimension::Mass ? '1/2 oz' : '1 1/2 in';
         }
         $typed = ['axle_diameter' => '3', 'bearing_bore' => '0.2 in', 'nozzle_bore' => '6'] + $typed;
         $this->put("{$path}/car", $typed)->assertSessionHasNoErrors();
 
         $car = $group->cars()->sole()->choices;
         self::assertSame([-15, 2, 4], [$car->counts['nozzle_angle'], $car->counts['balloons'], $car->counts['band_turns']]);
-        self::assertSame(['2 in', 0.0508], [$car->quantities['wheelbase']->text, $car->number(Choice::Wheelbase)]);
+        self::assertSame(['1 1/2 in', 0.0381], [$car->quantities['wheelbase']->text, $car->number(Choice::Wheelbase)]);
         foreach (Choice::cases() as $choice) {
             self::assertSame(isset($typed[$choice->value]), $car->has($choice), $choice->value);
         }

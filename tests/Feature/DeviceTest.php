@@ -40,7 +40,8 @@ final class DeviceTest extends FeatureTestCase
         $this->put("/challenges/{$challenge->id}/order", ['do' => "repair:{$keel->id}"])->assertRedirect("/challenges/{$challenge->id}");
         $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '330'])->assertSessionHasNoErrors();
         self::assertSame($challenge->devices()->sole()->id, $run->changes()->sole()->device_id);
-        foreach (['plan', 'bench', 'bench/csv', "groups/{$keel->id}/bench", 'findings', 'findings/model', 'findings/awards', 'findings/csv/class', 'report', 'report/notebooks', 'devices', 'sheet/csv', 'runs', "groups/{$keel->id}", "groups/{$keel->id}/own", "groups/{$keel->id}/car"] as $page) {
+        $this->get("/challenges/{$challenge->id}/runs")->assertOk()->assertSee('Correct')->assertDontSee('Take back')->assertDontSee('/trace')->assertSee("by <bdi>{$challenge->devices()->sole()->name}</bdi>", false);
+        foreach (['plan', 'bench', 'bench/csv', "groups/{$keel->id}/bench", 'findings', 'findings/model', 'findings/awards', 'findings/csv/class', 'report', 'report/notebooks', 'devices', 'sheet/csv', "groups/{$keel->id}", "groups/{$keel->id}/own", "groups/{$keel->id}/car"] as $page) {
             $status = $this->get("/challenges/{$challenge->id}/{$page}")->getStatusCode();
             self::assertContains($status, [302, 404], $page);
         }
@@ -92,7 +93,8 @@ final class DeviceTest extends FeatureTestCase
         $this->delete("/challenges/{$other->id}/devices/{$device->id}")->assertNotFound();
         Auth::forgetGuards();
 
-        $this->get("/challenges/{$challenge->id}")->assertRedirect('/sign-in');
+        // A tablet that was cut off is not asked for an account: it joins again.
+        $this->get("/challenges/{$challenge->id}")->assertRedirect('/join');
         $this->postJson("/challenges/{$challenge->id}/runs", ['id' => (string) Str::uuid7(), 'distance' => '1'])->assertUnauthorized();
     }
 

@@ -8,6 +8,7 @@ use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Scenario;
@@ -24,6 +25,8 @@ abstract class FeatureTestCase extends TestCase
     {
         parent::setUp();
         $this->educator = Scenario::educator();
+        // Once a day, after some page: not after those of a test.
+        Cache::put('house-kept', true);
         $this->actingAs($this->educator);
     }
 

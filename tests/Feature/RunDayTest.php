@@ -95,11 +95,11 @@ final class RunDayTest extends FeatureTestCase
         $halyard = $this->named($challenge, 'Halyard')->id;
         $path = "/challenges/{$challenge->id}/runs/{$run->id}";
         $this->put($path, ['group' => $halyard, 'distance' => '402', 'edition' => 1])->assertSessionMissing('conflict');
-        $this->put($path, ['group' => $halyard, 'distance' => '240', 'note' => 'mine', 'edition' => 1])->assertSessionHas('conflict');
+        $this->put($path, ['group' => $halyard, 'distance' => '240', 'note' => 'mine', 'edition' => 1])->assertSessionHas('conflict')->assertRedirect();
 
         self::assertSame('402 cm', $run->refresh()->distance?->text, 'nothing is lost silently');
         $this->get("/challenges/{$challenge->id}/runs?edit={$run->id}")
-            ->assertSee("{$this->educator->name} changed this run in the meantime.")->assertSee('distance 402 cm')->assertSee('value="240"', false)->assertSee('name="edition" value="2"', false);
+            ->assertSee("{$this->educator->name}</bdi> changed this run in the meantime.", false)->assertSee('distance 402 cm')->assertSee('value="240"', false)->assertSee('name="edition" value="2"', false);
         $this->put($path, ['group' => $halyard, 'distance' => '240', 'note' => 'mine', 'edition' => 2])->assertSessionMissing('conflict');
         self::assertSame('240 cm', $run->refresh()->distance?->text);
     }
@@ -116,7 +116,7 @@ final class RunDayTest extends FeatureTestCase
         $this->log($challenge, 'Keel', ['distance' => '140', 'drift' => '4 in', 'drift_side' => 'right', 'inflation_kind' => 'diameter', 'inflation_size' => '20', 'note' => 'first']);
         $run = $challenge->runs()->where('note', 'first')->sole();
         $this->travel(1)->seconds();
-        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $this->named($challenge, 'Keel')->id, 'distance' => '150', 'note' => 'second']);
+        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $this->named($challenge, 'Keel')->id, 'distance' => '150', 'note' => 'second', 'drift' => '', 'inflation_kind' => '']);
         self::assertNull($run->refresh()->drift);
         $this->travel(1)->seconds();
 

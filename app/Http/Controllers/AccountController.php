@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\PageKey;
+use App\Actions\DeleteForGood;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -35,10 +37,28 @@ final class AccountController
         /** @var User $user */
         $user = $request->user();
         DB::transaction(static fn(): bool => $user->update(['password' => $request->string('password')->toString()]));
+        PageKey::revokeAll($user);
         // Whoever else was signed in with the old password no longer is.
         Auth::login($user);
         $request->session()->regenerate();
 
         return redirect()->route('account.edit')->with('status', 'Your password is changed. Other devices must sign in again.');
+    }
+
+    /** The account, with every challenge of its educator, for good. */
+    public function destroy(Request $request, DeleteForGood $delete): RedirectResponse
+    {
+        $request->validateWithBag('deleting', ['password_to_delete' => ['required', 'string', 'current_password']], [
+            'password_to_delete.required' => 'Type your password: this cannot be undone.',
+            'password_to_delete.current_password' => 'This is not your password. Nothing was deleted.',
+        ]);
+        /** @var User $user */
+        $user = $request->user();
+        Auth::guard('web')->logout();
+        $delete->account($user);
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('sign-in')->with('status', 'Your account is deleted, with everything in it.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CarHasChanged;
 use App\Actions\RecordCar;
 use App\Http\Requests\CarRequest;
 use App\Http\Requests\TypedCar;
@@ -22,6 +23,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Build\Car as Choices;
 use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Quantity\UnitSystem;
 
 /** A group's build sheet, its drawing, and what became of it from version to version. */
 final class CarController
@@ -53,8 +55,20 @@ final class CarController
         $before = $group->newestCar();
         /** @var User|Device $user */
         $user = $request->user();
+        if ($request->choices()->isEmpty() && $request->choices()->note === null && ($before === null || $before->choices->isEmpty())) {
+            return redirect()->to(self::sheet($challenge, $group))->with('status', 'Nothing is filled in, so nothing is recorded yet.');
+        }
         $asVersion = ($request->input('save_as') ?? ($before?->runs()->exists() === true ? 'version' : 'correction')) === 'version';
-        $car = $recordCar($group, $request->choices(), $asVersion, is_string($reason) ? $reason : null, $user);
+        $edition = $request->input('edition');
+        try {
+            $car = $recordCar($group, $request->choices(), $asVersion, is_string($reason) ? $reason : null, $user, is_string($edition) ? $edition : null);
+        } catch (CarHasChanged $changed) {
+            $last = $changed->car->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
+
+            // What was typed stays in the form; saving it again is then a choice, not a chance.
+            return redirect()->to(self::sheet($challenge, $group))->withInput($request->except('edition'))
+                ->with('conflict', ['by' => $last?->by() ?? 'Somebody else', 'now' => CarWords::differences($request->choices(), $changed->car->choices, $challenge->units)]);
+        }
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
         $version = $car->version > 1 ? ", version {$car->version}," : '';
         $said = match (true) {
@@ -72,7 +86,7 @@ final class CarController
     public function draw(Request $request, Challenge $challenge, Group $group): View
     {
         $plan = ClassPlan::of($challenge);
-        $car = TypedCar::read($request->query(), $challenge->units, true);
+        $car = TypedCar::read($request->query(), $request->enum('typed_in', UnitSystem::class) ?? $challenge->units, true);
 
         return view('build.drawing', [
             'challenge' => $challenge,
@@ -107,6 +121,11 @@ final class CarController
         return redirect()->to(route('cars.edit', [$challenge, $group]) . '#rules')->with('status', 'No longer allowed.');
     }
 
+    private static function sheet(Challenge $challenge, Group $group): string
+    {
+        return route('cars.edit', [$challenge, $group]);
+    }
+
     private function newest(Group $group): Car
     {
         return $group->newestCar() ?? abort(404);
@@ -117,7 +136,7 @@ final class CarController
     {
         $typed = $request->session()->getOldInput();
         if ($typed !== []) {
-            return TypedCar::read($typed, $challenge->units, true);
+            return TypedCar::read($typed, UnitSystem::tryFrom((string) ($typed['typed_in'] ?? '')) ?? $challenge->units, true);
         }
 
         return $kit === null ? $held : $held->completedBy($kit);

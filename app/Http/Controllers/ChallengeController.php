@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\DeleteForGood;
 use App\Http\Requests\ChallengeRequest;
 use App\Models\Challenge;
 use App\Models\User;
@@ -73,5 +74,14 @@ final class ChallengeController
         DB::transaction(static fn() => $challenge->restore());
 
         return redirect()->route('runs.show', $challenge)->with('status', "“{$challenge->name}” is back, with everything in it.");
+    }
+
+    /** Only what was removed first: two steps, since nothing brings it back. */
+    public function deleteForGood(Challenge $challenge, DeleteForGood $delete): RedirectResponse
+    {
+        abort_unless($challenge->trashed(), 404);
+        $delete->challenge($challenge);
+
+        return redirect()->route('challenges.index')->with('status', "“{$challenge->name}” is deleted for good.");
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CarHasChanged;
 use App\Http\Requests\CheckRequest;
 use App\Http\Requests\TolerancesRequest;
+use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\CheckReading;
 use App\Models\Group;
@@ -44,26 +46,41 @@ final class CheckController
     {
         /** @var User $user */
         $user = $request->user();
-        DB::transaction(static function () use ($request, $group, $user): void {
-            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
-            $car = $group->carToRun();
-            $held = $car->checkReadings()->get()->keyBy(static fn(CheckReading $reading): string => $reading->item->value);
-            foreach ($request->readings() as $item => $reading) {
-                $row = $held->get($item);
-                if ($reading === null) {
-                    $row?->delete();
-                    continue;
+        $seen = $request->input('edition');
+        try {
+            DB::transaction(static function () use ($request, $group, $user, $seen): void {
+                Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+                $car = $group->carToRun();
+                if (is_string($seen) && $seen !== self::edition($car)) {
+                    throw new CarHasChanged($car);
                 }
-                $row ??= $car->checkReadings()->make(['item' => CheckItem::from($item)]);
-                $row->put($reading);
-                if ($row->isDirty()) {
-                    $row->user_id = $user->id;
-                    $row->save();
+                $car->update(['card_edition' => $car->card_edition + 1]);
+                $held = $car->checkReadings()->get()->keyBy(static fn(CheckReading $reading): string => $reading->item->value);
+                foreach ($request->readings() as $item => $reading) {
+                    $row = $held->get($item);
+                    if ($reading === null) {
+                        $row?->delete();
+                        continue;
+                    }
+                    $row ??= $car->checkReadings()->make(['item' => CheckItem::from($item)]);
+                    $row->put($reading);
+                    if ($row->isDirty()) {
+                        $row->user_id = $user->id;
+                        $row->save();
+                    }
                 }
-            }
-        });
+            });
+        } catch (CarHasChanged) {
+            return redirect()->route('checks.edit', [$challenge, $group])->withInput($request->except('edition'))->with('conflict', true);
+        }
 
         return redirect()->route('checks.edit', [$challenge, $group])->with('status', "{$group->name}’s card is saved.");
+    }
+
+    /** What the card carries so that two who fill it in notice each other. */
+    public static function edition(?Car $car): string
+    {
+        return $car === null ? '1.1' : "{$car->version}.{$car->card_edition}";
     }
 
     public function tolerances(Challenge $challenge): View

@@ -19,10 +19,17 @@ final class PredictionController
             Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
             $car = $group->carToRun();
             $try = $car->load('runs')->tries($challenge)->next();
+            if ($request->has('try') && $request->integer('try') !== $try) {
+                return 0;
+            }
             $car->predictions()->updateOrCreate(['try' => $try], ['distance' => $request->distance(), 'made_at' => now()]);
 
             return $try;
         });
+
+        if ($try === 0) {
+            return redirect()->back()->withInput()->with('status', "Try {$request->integer('try')} has been run meanwhile, so nothing was noted. Say it for the next one.");
+        }
 
         return redirect()->back()->with('status', "{$group->name} expects {$request->distance()->text} of try {$try}.");
     }

@@ -4,27 +4,36 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\Actor;
 use App\Actions\ChangeRun;
 use App\Actions\LogRun;
+use App\Actions\LooksLikeOneRun;
 use App\Actions\RunHasChanged;
 use App\Http\Requests\RunRequest;
+use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Device;
+use App\Models\Group;
 use App\Models\Run;
-use App\Models\User;
 use App\Reading\ClassRecord;
 use App\Reading\Floor;
 use App\Reading\FloorState;
 use App\Wording\RunWords;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Skivo\Core\Challenge\DeviceRole;
 
 /** Run day: the floor, the entry strip, and every run on record. */
 final class RunController
 {
     private const RUNS_A_PAGE = 100;
+
+    /** The question whether another device logged this very run. */
+    private const SAME_RUN = 'same_run';
 
     public function show(Challenge $challenge): View
     {
@@ -50,7 +59,7 @@ final class RunController
             'runs' => $challenge->runs()
                 ->withTrashed()
                 ->when($cars !== [], static fn($runs) => $runs->whereIn('car_id', $cars))
-                ->with(['car.group', 'changes.user', 'changes.device'])
+                ->with(['car.group' => self::also(...), 'changes.user', 'changes.device', 'logged.user', 'logged.device'])
                 ->orderByDesc('logged_at')->orderByDesc('id')
                 ->simplePaginate(self::RUNS_A_PAGE)->withQueryString(),
             'editing' => $request->string('edit')->toString(),
@@ -64,58 +73,62 @@ final class RunController
     public function store(RunRequest $request, Challenge $challenge, LogRun $logRun): RedirectResponse|JsonResponse
     {
         $id = $request->string('id')->toString();
-        $known = Run::query()->withTrashed()->with('car.group')->find($id);
+        $known = Run::query()->withTrashed()->find($id);
         $questions = $known === null ? $request->questions() : [];
         if ($questions !== []) {
-            return $request->expectsJson()
-                ? response()->json(['questions' => $questions], 409)
-                : redirect()->route('runs.show', $challenge)->withInput()->with('questions', $questions);
+            return $this->ask($request, $challenge, $questions);
         }
-        $run = $known ?? $logRun($request->group()->setRelation('challenge', $challenge), $id, $request->record(), $request->readingIds());
-        $run->load('car.group');
+        try {
+            $run = $known ?? $logRun(
+                $request->group()->setRelation('challenge', $challenge),
+                $id,
+                $request->record(),
+                Actor::of($request),
+                $request->readingIds(),
+                in_array(self::SAME_RUN, $request->confirmed(), true),
+            );
+        } catch (LooksLikeOneRun $found) {
+            return $this->ask($request, $challenge, [self::SAME_RUN => RunWords::twin($found->twin, $challenge->units)]);
+        } catch (ModelNotFoundException) {
+            // Removed in this very moment.
+            return $this->refuse($request, $challenge, 'group', $request->messages()['group.*']);
+        }
+        $run->load(['car.group' => self::also(...)]);
         if ($run->car->group->challenge_id !== $challenge->id) {
             // An id is the device's own; one that names a run elsewhere is none of ours.
-            $said = 'The page was out of date. Log the run again.';
-
-            return $request->expectsJson()
-                ? response()->json(['errors' => ['id' => [$said]]], 422)
-                : redirect()->route('runs.show', $challenge)->withErrors(['id' => $said])->withInput($request->except('id'));
+            return $this->refuse($request, $challenge, 'id', 'The page was out of date. Log the run again.');
         }
         $said = RunWords::summary($run, $challenge->units);
         if ($request->expectsJson()) {
             return response()->json(['id' => $run->id, 'said' => $said], $known === null ? 201 : 200);
         }
 
-        return redirect()->to($request->input('back') === 'group' ? route('groups.own', [$challenge, $run->car->group_id]) : route('runs.show', $challenge))
+        return redirect()->to($this->home($request, $challenge))
             ->with('logged', $run->id)
             ->with('status', "Logged: {$said}.");
     }
 
     public function update(RunRequest $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
-        /** @var User|Device $by */
-        $by = $request->user();
         $edition = $request->input('edition');
         try {
-            $change->edit($run, $by, $request->group()->setRelation('challenge', $challenge), $request->record(), is_numeric($edition) ? (int) $edition : null);
+            $change->edit($run, Actor::of($request), $request->group()->setRelation('challenge', $challenge), $request->record(...), is_numeric($edition) ? (int) $edition : null);
         } catch (RunHasChanged $changed) {
             $last = $changed->run->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
 
             // What was typed stays in the form; saving it again is then a choice, not a chance.
-            return redirect()->to(route('runs.index', [$challenge, 'edit' => $run->id, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")
-                ->withInput($request->except('edition'))
-                ->with('conflict', ['by' => $last?->by() ?? 'somebody', 'now' => ChangeRun::onRecord($changed->run)]);
+            return redirect()->to($this->list($request, $challenge, $run, ['edit' => $run->id]))
+                ->withInput($request->except('edition') + ['of_run' => $run->id])
+                ->with('conflict', ['run' => $run->id, 'by' => $last?->by() ?? 'somebody', 'now' => RunWords::onRecord($changed->run->onRecord())]);
         }
 
-        return redirect()->to($request->input('back') === 'group' ? route('groups.own', [$challenge, $run->refresh()->load('car')->car->group_id]) : route('runs.index', [$challenge, 'page' => max(1, $request->integer('page'))]) . "#run-{$run->id}")
+        return redirect()->to($this->list($request, $challenge, $run->refresh()->load('car')))
             ->with('status', 'Corrected. The old values stay on record below the run.');
     }
 
     public function destroy(Request $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
-        /** @var User|Device $by */
-        $by = $request->user();
-        $change->undo($run, $by);
+        $change->undo($run, Actor::of($request));
 
         return redirect()->back(fallback: route('runs.show', $challenge))
             ->with('status', 'Taken back: ' . RunWords::summary($run->load('car.group'), $challenge->units) . '.')
@@ -124,13 +137,62 @@ final class RunController
 
     public function restore(Request $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
-        /** @var User|Device $by */
-        $by = $request->user();
         if ($run->trashed()) {
-            $change->restore($run, $by);
+            $change->restore($run, Actor::of($request));
         }
 
         return redirect()->back(fallback: route('runs.show', $challenge))
             ->with('status', 'Back on record: ' . RunWords::summary($run->load('car.group'), $challenge->units) . '.');
+    }
+
+    /** @param array<string, string> $questions by field */
+    private function ask(RunRequest $request, Challenge $challenge, array $questions): RedirectResponse|JsonResponse
+    {
+        return $request->expectsJson()
+            ? response()->json(['questions' => $questions], 409)
+            : redirect()->to($this->home($request, $challenge))->withInput()->with('questions', $questions);
+    }
+
+    private function refuse(RunRequest $request, Challenge $challenge, string $field, string $said): RedirectResponse|JsonResponse
+    {
+        return $request->expectsJson()
+            ? response()->json(['errors' => [$field => [$said]]], 422)
+            : redirect()->to($this->home($request, $challenge))->withErrors([$field => $said])->withInput($request->except('id'));
+    }
+
+    /** Where whoever logs a run belongs: a group at its own page, everyone else at the floor. */
+    private function home(Request $request, Challenge $challenge): string
+    {
+        $device = $request->user();
+
+        return match (true) {
+            $device instanceof Device && $device->role === DeviceRole::Group => route('groups.own', [$challenge, $device->group_id]),
+            default => route('runs.show', $challenge),
+        };
+    }
+
+    /**
+     * Where runs are corrected: a group's own page for its device, the list of all for everyone else.
+     *
+     * @param array<string, string> $also
+     */
+    private function list(Request $request, Challenge $challenge, Run $run, array $also = []): string
+    {
+        $device = $request->user();
+        $page = $device instanceof Device && $device->role === DeviceRole::Group
+            ? route('groups.own', [$challenge, $device->group_id])
+            : route('runs.index', [$challenge, ...$also, 'page' => max(1, $request->integer('page'))]);
+
+        return "{$page}#run-{$run->id}";
+    }
+
+    /**
+     * With the group, removed or not: its runs are on record either way.
+     *
+     * @param BelongsTo<Group, Car> $groups
+     */
+    private static function also(BelongsTo $groups): void
+    {
+        $groups->withTrashed();
     }
 }

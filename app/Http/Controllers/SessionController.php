@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\PageKey;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,9 +18,9 @@ final class SessionController
 {
     private const MOST_ATTEMPTS = 5;
 
-    public function create(): View
+    public function create(Request $request): View
     {
-        return view('account.sign-in');
+        return view('account.sign-in', ['next' => self::inside($request->query('next'))]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -41,11 +42,18 @@ final class SessionController
         RateLimiter::clear($key);
         $request->session()->regenerate();
 
-        return redirect()->intended(route('challenges.index'));
+        return redirect()->to(self::inside($request->input('next')) ?? route('challenges.index'));
+    }
+
+    /** A page of ours to go to, and no other site's. */
+    private static function inside(mixed $path): ?string
+    {
+        return is_string($path) && strlen($path) <= 2000 && preg_match('~^/(?![/\\\\])[\x21-\x7E]*$~', $path) === 1 ? $path : null;
     }
 
     public function destroy(Request $request): RedirectResponse
     {
+        PageKey::revoke($request->session());
         Auth::guard('web')->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -15,6 +15,7 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Sheet\Separator;
 use Skivo\Core\Sheet\SheetReader;
 use Skivo\Core\Sheet\SheetWriter;
@@ -47,14 +48,14 @@ final class SheetController
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'text' => mb_scrub($text, 'UTF-8'),
-            'plan' => $import->plan($challenge, (new SheetReader($challenge->units))->read($text)),
+            'plan' => $import->plan($challenge, (new SheetReader(self::units($request, $challenge)))->read($text)),
         ]);
     }
 
     public function store(Request $request, Challenge $challenge, ImportSheet $import): RedirectResponse|View
     {
         $text = $this->text($request);
-        $plan = $import->store($challenge, (new SheetReader($challenge->units))->read($text));
+        $plan = $import->store($challenge, (new SheetReader(self::units($request, $challenge)))->read($text));
         if ($plan->problems !== []) {
             return view('sheet.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan]);
         }
@@ -66,6 +67,12 @@ final class SheetController
             $plan->newRuns(),
             Str::plural('run', $plan->newRuns()),
         ));
+    }
+
+    /** A column without a unit has those of the page that it was typed in. */
+    private static function units(Request $request, Challenge $challenge): UnitSystem
+    {
+        return $request->enum('typed_in', UnitSystem::class) ?? $challenge->units;
     }
 
     private function text(Request $request): string

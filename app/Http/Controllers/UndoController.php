@@ -4,25 +4,34 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\UndoLast;
+use App\Access\Actor;
+use App\Actions\ActIsOvertaken;
+use App\Actions\UndoAct;
+use App\Models\Act;
 use App\Models\Challenge;
-use App\Models\Device;
-use App\Models\User;
-use App\Wording\RunWords;
+use App\Wording\ActWords;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** Takes back what was last done to the runs of a challenge. */
+/** Takes back an act at the lane: the one that a button names, or else the last one of whoever asks, at this device. */
 final class UndoController
 {
-    public function store(Request $request, Challenge $challenge, UndoLast $undo): RedirectResponse
+    public function store(Request $request, Challenge $challenge, UndoAct $undo): RedirectResponse
     {
-        /** @var User|Device $by */
-        $by = $request->user();
-
-        $undone = $undo($challenge, $by);
-        $said = $undone === null ? 'There is nothing to take back.' : ['undone' => 'Taken back', 'restored' => 'Back on record', 'edited' => 'As it was before'][$undone[0]]
-            . ': ' . RunWords::summary($undone[1]->load('car.group'), $challenge->units) . '.';
+        $by = Actor::of($request);
+        $named = $request->input('act');
+        $act = is_numeric($named) ? $challenge->acts()->find((int) $named) : UndoAct::lastOf($challenge, $by);
+        if ($act === null) {
+            $said = 'There is nothing to take back.';
+        } else {
+            $words = new ActWords($act->load(['run.car.group' => static fn($groups) => $groups->withTrashed(), 'group']), $challenge->units);
+            try {
+                $undo($act, $by);
+                $said = $words->undone();
+            } catch (ActIsOvertaken $overtaken) {
+                $said = $words->overtaken($overtaken->since);
+            }
+        }
 
         return redirect()->route('runs.show', $challenge)->with('status', $said);
     }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\PageKey;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Models\User;
 use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
 use App\Reading\WhatIf;
@@ -41,6 +43,10 @@ final class WhatIfController
         }
         $from = $cars[$request->integer('car')] ?? null;
 
+        /** @var User $user */
+        $user = $request->user();
+        $key = PageKey::of($request->session(), $user);
+
         return view('what-if.show', [
             'challenge' => $challenge,
             'record' => $record,
@@ -48,8 +54,8 @@ final class WhatIfController
             'cars' => $cars,
             'from' => $from,
             'designs' => $this->designs($request, $from),
-            'run' => self::signed('what-if.run', $challenge),
-            'sweep' => self::signed('what-if.sweep', $challenge),
+            'run' => self::signed('what-if.run', $challenge, $key),
+            'sweep' => self::signed('what-if.sweep', $challenge, $key),
         ]);
     }
 
@@ -115,9 +121,9 @@ final class WhatIfController
         return isset($designs['a']) ? $designs : ['a' => WhatIf::write($from[2]->settings ?? Settings::of([]))] + $designs;
     }
 
-    private static function signed(string $route, Challenge $challenge): string
+    private static function signed(string $route, Challenge $challenge, string $key): string
     {
-        return URL::temporarySignedRoute($route, now()->addDay(), ['units' => $challenge->units->value], false);
+        return URL::temporarySignedRoute($route, now()->addDay(), ['units' => $challenge->units->value, 'by' => $key], false);
     }
 
     /** @param callable(): array<string, mixed> $compute */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
@@ -18,6 +19,7 @@ use Skivo\Core\Rolling\WheelMount;
 /** A build sheet, as typed. Every field may be left empty. */
 final class CarRequest extends FormRequest
 {
+    use AsksBack;
     use InUnitsOfTheClass;
 
     /** @return array<string, list<mixed>> */
@@ -27,6 +29,7 @@ final class CarRequest extends FormRequest
             'balloon_measured_as' => ['nullable', Rule::enum(SizeMeasure::class)],
             'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
             'reason' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
+            'edition' => ['nullable', 'string', 'max:20'],
             'save_as' => ['nullable', Rule::in(['version', 'correction'])],
         ];
         foreach (Choice::cases() as $choice) {
@@ -53,6 +56,22 @@ final class CarRequest extends FormRequest
         }
 
         return $messages;
+    }
+
+    protected function questions(): array
+    {
+        $questions = [];
+        foreach ($this->choices()->quantities as $key => $entry) {
+            $choice = Choice::from($key);
+            $si = $entry->quantity->si();
+            if ($choice->isUnusual($si)) {
+                [$least, $greatest] = $choice->usual() ?? [0.0, 0.0];
+                $show = fn(float $value): string => $this->units()->show($value, $choice->scale() ?? Scale::Body);
+                $questions[$key] = "{$choice->label()}: {$show($si)} is far " . ($si < $least ? "less than {$show($least)}, the least" : "more than {$show($greatest)}, the most") . ' that cars like this have. Is the unit right?';
+            }
+        }
+
+        return $questions;
     }
 
     public function choices(): Car

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
@@ -22,6 +23,8 @@ use Skivo\Core\Quantity\UnitSystem;
 /** The rules of a challenge, as typed. */
 final class ChallengeRequest extends FormRequest
 {
+    use AsksBack;
+
     /** Kinds of parts whose names the rules may limit. */
     public const LIMITED = [PartKind::Chassis, PartKind::Wheel, PartKind::Nozzle];
 
@@ -126,6 +129,21 @@ final class ChallengeRequest extends FormRequest
             'longest' => ReadsAs::read($this->input('longest'), $this->unitSystem()->unit(Scale::Body) ?? Unit::Centimetre),
             'allowed' => $allowed,
         ];
+    }
+
+    /** Lengths that no hall of a school has, or too short to run on: rather a slip of the unit. */
+    protected function questions(): array
+    {
+        $questions = [];
+        foreach (['lane_length' => 'lane', 'timed_length' => 'timed stretch', 'mark_distance' => 'place for a mark', 'load_length' => 'stretch to carry a load'] as $field => $what) {
+            $metres = $this->length($field)?->quantity->si();
+            $said = $metres === null ? null : Limits::unusualLane($metres, $field === 'lane_length');
+            if ($said !== null) {
+                $questions[$field] = "{$this->unitSystem()->show($metres, Scale::Lane)} is {$said} for a {$what}. Is the unit right?";
+            }
+        }
+
+        return $questions;
     }
 
     private function isAfter(Goal $goal): bool

@@ -30,7 +30,7 @@ final class ReadingsRequest extends FormRequest
             'readings.*' => ['array:id,kind,lane,at,position_m,t_s,points,value_kg'],
             'readings.*.id' => ['required', 'uuid'],
             'readings.*.kind' => ['required', Rule::in(['gate', 'trace', 'mass', 'thrust'])],
-            'readings.*.at' => ['required', 'date_format:Y-m-d\TH:i:s.v\Z,Y-m-d\TH:i:s\Z', 'after:' . now()->subHours(self::OLDEST)->toIso8601String(), 'before:' . now()->addSeconds(self::AHEAD)->toIso8601String()],
+            'readings.*.at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s.v\Z,Y-m-d\TH:i:s\Z', 'after:' . now()->subHours(self::OLDEST)->toIso8601String(), 'before:' . now()->addSeconds(self::AHEAD)->toIso8601String()],
             'readings.*.lane' => ['required_if:readings.*.kind,gate,trace', 'integer', 'between:1,' . Limits::MOST_LANES],
             'readings.*.position_m' => ['required_if:readings.*.kind,gate', 'numeric', 'between:0,100'],
             'readings.*.t_s' => ['required_if:readings.*.kind,gate', 'numeric', 'between:0,1000000000'],

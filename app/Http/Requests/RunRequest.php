@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
@@ -12,9 +13,11 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Quantity\UnitSystem;
 use Skivo\Core\Trials\Inflation;
 use Skivo\Core\Trials\InflationKind;
 use Skivo\Core\Trials\Plausibility;
@@ -22,20 +25,22 @@ use Skivo\Core\Trials\RunRecord;
 use Skivo\Core\Trials\Side;
 use Skivo\Core\Trials\VoidReason;
 
-/** A run as typed at the lane, or a correction of one. */
+/** A run as typed at the lane, or a correction of one: a correction changes only what its form shows. */
 final class RunRequest extends FormRequest
 {
+    use InUnitsOfTheClass;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $units = $this->challenge()->units;
+        $units = $this->units();
         $distance = static fn(float $metres): ?string => Limits::distanceComplaint($metres, $units);
         $time = static fn(float $seconds): ?string => Limits::timeComplaint($seconds, $units);
 
         return [
             'id' => [Rule::requiredIf($this->isMethod('post')), 'uuid'],
-            'group' => ['required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
-            'distance' => ['nullable', 'string', 'required_without:void', new ReadsAs($this->bareUnit(), $distance)],
+            'group' => [$this->isMethod('post') ? 'required' : 'sometimes', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
+            'distance' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null), new ReadsAs($this->bareUnit(), $distance)],
             'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time)],
             'total_time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time)],
             'limp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), $distance)],
@@ -51,6 +56,7 @@ final class RunRequest extends FormRequest
             'confirmed' => ['nullable', 'string', 'max:200'],
             'edition' => ['nullable', 'integer'],
             'readings' => ['nullable', 'string', 'max:4000'],
+            'typed_in' => ['nullable', Rule::enum(UnitSystem::class)],
         ];
     }
 
@@ -58,8 +64,9 @@ final class RunRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'group.*' => 'Choose the group that ran.',
-            'distance.required_without' => 'Type where the car stopped, or choose why the try is void.',
+            'group.required' => 'Choose the group that ran.',
+            'group.*' => 'This group is not in the challenge any more. Put it back under Build, or choose another one.',
+            'distance.required' => 'Type where the car stopped, or choose why the try is void.',
             'void' => 'Choose one of the reasons.',
             'lane.*' => 'The lane must be a whole number from 1 to ' . Limits::MOST_LANES . '.',
             'inflation_strokes.*' => 'Pump strokes must be a whole number from 1 to 500.',
@@ -84,33 +91,53 @@ final class RunRequest extends FormRequest
         return true;
     }
 
+    /** The group that ran; of a correction that does not say, the one that it stands under. */
     public function group(): Group
     {
-        return $this->challenge()->groups()->findOrFail($this->integer('group'));
+        $run = $this->route('run');
+        $id = $this->has('group') || !$run instanceof Run ? $this->integer('group') : $run->car->group_id;
+
+        return $this->challenge()->groups()->findOrFail($id);
     }
 
-    public function record(): RunRecord
+    /**
+     * What was typed; where a form does not have a field, what is on record.
+     *
+     * @throws ValidationException where a run that is not void would be left without a distance
+     */
+    public function record(?Run $now = null): RunRecord
     {
+        $held = $now?->record() ?? new RunRecord();
         $note = $this->input('note');
+        $record = new RunRecord(
+            $this->has('distance') ? ReadsAs::read($this->input('distance'), $this->bareUnit()) : $held->distance,
+            $this->has('time') ? ReadsAs::read($this->input('time'), Unit::Second) : $held->time,
+            $this->has('void') ? $this->enum('void', VoidReason::class) : $held->void,
+            $this->has('note') ? (is_string($note) ? $note : null) : $held->note,
+            $this->has('drift') ? ReadsAs::read($this->input('drift'), $this->bareUnit()) : $held->drift,
+            $this->has('drift') ? $this->enum('drift_side', Side::class) : $held->side,
+            $this->has('load') ? ReadsAs::read($this->input('load'), $this->units()->unit(Scale::Weight) ?? Unit::Gram) : $held->load,
+            $this->has('inflation_kind') ? $this->inflation() : $held->inflation,
+            $this->has('limp') ? ReadsAs::read($this->input('limp'), $this->bareUnit()) : $held->limp,
+            $this->has('total_time') ? ReadsAs::read($this->input('total_time'), Unit::Second) : $held->totalTime,
+            $this->has('lane') ? ($this->input('lane') === null ? null : $this->integer('lane')) : $held->lane,
+        );
+        if ($record->distance === null && $record->void === null) {
+            throw ValidationException::withMessages(['distance' => $this->messages()['distance.required']]);
+        }
+
+        return $record;
+    }
+
+    private function inflation(): ?Inflation
+    {
         $kind = $this->enum('inflation_kind', InflationKind::class);
 
-        return new RunRecord(
-            ReadsAs::read($this->input('distance'), $this->bareUnit()),
-            ReadsAs::read($this->input('time'), Unit::Second),
-            $this->enum('void', VoidReason::class),
-            is_string($note) ? $note : null,
-            ReadsAs::read($this->input('drift'), $this->bareUnit()),
-            $this->enum('drift_side', Side::class),
-            ReadsAs::read($this->input('load'), $this->challenge()->units->unit(Scale::Weight) ?? Unit::Gram),
-            $kind === null ? null : new Inflation(
-                $kind,
-                $kind === InflationKind::Diameter || $kind === InflationKind::Circumference
-                    ? ReadsAs::read($this->input('inflation_size'), $this->challenge()->units->unit(Scale::Body) ?? Unit::Centimetre) : null,
-                $kind === InflationKind::Strokes ? $this->integer('inflation_strokes') : null,
-            ),
-            ReadsAs::read($this->input('limp'), $this->bareUnit()),
-            ReadsAs::read($this->input('total_time'), Unit::Second),
-            $this->input('lane') === null ? null : $this->integer('lane'),
+        return $kind === null ? null : new Inflation(
+            $kind,
+            $kind === InflationKind::Diameter || $kind === InflationKind::Circumference
+                ? ReadsAs::read($this->input('inflation_size'), $this->units()->unit(Scale::Body) ?? Unit::Centimetre) : null,
+            $kind === InflationKind::Strokes ? $this->integer('inflation_strokes') : null,
         );
     }
 
@@ -126,11 +153,16 @@ final class RunRequest extends FormRequest
             $challenge->lane_length->quantity->si(),
             $challenge->timed_length?->quantity->si(),
             $challenge->usualDistance(),
-            $challenge->units,
+            $this->units(),
         );
-        $confirmed = explode(',', (string) $this->input('confirmed'));
 
-        return array_diff_key($plausibility->questions($this->record()), array_flip($confirmed));
+        return array_diff_key($plausibility->questions($this->record()), array_flip($this->confirmed()));
+    }
+
+    /** @return list<string> the questions that were answered with yes */
+    public function confirmed(): array
+    {
+        return explode(',', (string) $this->input('confirmed'));
     }
 
     /** @return list<string> the readings that filled its fields */
@@ -141,7 +173,7 @@ final class RunRequest extends FormRequest
 
     private function bareUnit(): Unit
     {
-        return $this->challenge()->units->unit(Scale::Distance) ?? Unit::Centimetre;
+        return $this->units()->unit(Scale::Distance) ?? Unit::Centimetre;
     }
 
     private function challenge(): Challenge

@@ -30,6 +30,12 @@ trait MadeBySomebody
         return $this->belongsTo(Device::class);
     }
 
+    /** Whether anybody is known to have done it. */
+    public function isKnown(): bool
+    {
+        return $this->user_id !== null || $this->device_id !== null;
+    }
+
     /** Who it was, as people know them. */
     public function by(): string
     {

@@ -45,7 +45,7 @@
                     <div class="bench-body">
                         <div><x-bench-sketch :test="$test" /><ol class="bench-steps">@foreach ($words->steps($test) as $step)<li>{{ $step }}</li>@endforeach</ol></div>
                         <form method="post" action="{{ route('bench.update', [$challenge, $group, $test->value]) }}">
-                            @csrf @method('put')
+                            @csrf @method('put')<x-sent-with :units="$challenge->units" />
                             <input type="hidden" name="test" value="{{ $test->value }}"><input type="hidden" name="version" value="{{ $version }}">
                             @if ($old)<x-errors />@endif
                             <table class="repeats">

@@ -52,7 +52,7 @@
     <section id="pump" class="form-part mt-6" aria-labelledby="pump-title">
         <h2 id="pump-title">The class’s pump</h2>
         <form method="post" action="{{ route('bench.pump', $challenge) }}">
-            @csrf @method('put')
+            @csrf @method('put')<x-sent-with :units="$challenge->units" />
             <p class="prose small mb-3">Pump a balloon like the class’s, measure it after so many strokes, at two different numbers at least. Every car whose strokes were counted then has its balloon’s size.</p>
             <x-errors />
             <div class="choices !grid-cols-[repeat(2,minmax(0,12rem))] mb-3">

@@ -17,6 +17,8 @@
         $choice->isCount() => $kit->counts[$choice->value] ?? null,
         default => $kit->kind($choice),
     };
+    // At the group's own tablet: nothing that leads out of it.
+    $isOwn = auth()->user() instanceof \App\Models\Device;
     $hasRun = $car !== null && $car->runs->isNotEmpty();
     $hints = [
         'rear_axle_place' => 'measured from the rear end of the chassis',
@@ -39,8 +41,8 @@
             <p class="small mt-1">In the order of the build. Each step may wait; leave empty what you don’t know. Type as you measured: <span class="num">8 1/2 in</span>, <span class="num">21.6 cm</span>, <span class="num">2 oz</span>.</p>
         </div>
         <p class="actions no-print">
-            @if ($group->cars->count() > 1 || $car?->changes()->exists())<a class="button plain" href="{{ route('cars.versions', [$challenge, $group]) }}">Its versions</a>@endif
-            @if ($car !== null && ! $car->choices->isEmpty())<a class="button plain" href="{{ route('checks.edit', [$challenge, $group]) }}">Its check card</a>@endif
+            @if (! $isOwn && ($group->cars->count() > 1 || $car?->changes()->exists()))<a class="button plain" href="{{ route('cars.versions', [$challenge, $group]) }}">Its versions</a>@endif
+            @if (! $isOwn && $car !== null && ! $car->choices->isEmpty())<a class="button plain" href="{{ route('checks.edit', [$challenge, $group]) }}">Its check card</a>@endif
             @unless ($fromKit)<a class="button" href="{{ route('cars.edit', [$challenge, $group, 'kit' => 1]) }}">Fill in from the kit</a>@endunless
         </p>
     </div>
@@ -51,7 +53,13 @@
     </nav>
     <div class="build-sheet">
         <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}">
-            @csrf @method('put')
+            @csrf @method('put')<x-sent-with :units="$challenge->units" /><input type="hidden" name="edition" value="{{ \App\Actions\RecordCar::edition($car) }}">
+            @if (session('conflict'))
+                <div class="caution !mt-0 mb-4" role="alert">
+                    <p><strong><bdi>{{ session('conflict')['by'] }}</bdi> changed this car’s record in the meantime.</strong> Against what you typed, it says now: <bdi>{{ \App\Wording\Lists::and(session('conflict')['now']) }}</bdi>.</p>
+                    <p>What you typed is below. Record it over theirs, or leave theirs with “Back without saving”.</p>
+                </div>
+            @endif
             @foreach (Step::cases() as $step)
                 @php($main = array_filter($step->choices(), Step::isMain(...)))
                 @php($more = array_filter($step->choices(), fn ($choice) => ! Step::isMain($choice)))
@@ -119,13 +127,13 @@
             @endif
             <p class="actions sheet-foot">
                 <button class="button do">Record this car</button>
-                @if ($record->groups->count() > 1 && ! $hasRun)<button class="button" name="then_next" value="1">Record, then the next group</button>@endif
-                <a class="button plain" href="{{ route('groups.index', $challenge) }}">Back without saving</a>
+                @if (! $isOwn && $record->groups->count() > 1 && ! $hasRun)<button class="button" name="then_next" value="1">Record, then the next group</button>@endif
+                <a class="button plain" href="{{ $isOwn ? route('groups.own', [$challenge, $group]) : route('groups.index', $challenge) }}">Back without saving</a>
             </p>
         </form>
         <aside class="beside" aria-label="The car as recorded">
             <div data-drawing aria-live="polite">@include('build.drawing')</div>
-            @if ($car !== null && ($reading->breaches !== [] || $reading->allowed !== []))
+            @if (! $isOwn && $car !== null && ($reading->breaches !== [] || $reading->allowed !== []))
                 <section id="rules" class="mt-4 border-t border-rule pt-3">
                     <h3>Against the rules</h3>
                     @foreach ($reading->breaches as $breach)

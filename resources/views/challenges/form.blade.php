@@ -4,6 +4,8 @@
     use Skivo\Core\Build\Step;
     use Skivo\Core\Build\Suggestions;
     use Skivo\Core\Challenge\Goal;
+    use Skivo\Core\Quantity\Scale;
+    $formUnits = \Skivo\Core\Quantity\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
     $free = $challenge->free_steps;
     $limited = ['chassis' => 'Chassis may be', 'wheel' => 'Wheels may be', 'nozzle' => 'Nozzles may be'];
     $hasLimits = $challenge->most_balloons !== null || $challenge->most_straws !== null || $challenge->heaviest !== null || $challenge->longest !== null || $challenge->allowed !== [];
@@ -16,6 +18,7 @@
     ];
 @endphp
 <x-errors />
+<x-sent-with :units="$formUnits" />
 <section class="form-part">
     <h2>The question</h2>
     <div class="grid gap-4 max-w-2xl">
@@ -44,9 +47,9 @@
             </div>
         </fieldset>
         <div class="form-grid">
-            <x-field name="timed_length" label="Length that is timed" optional :value="$challenge->timed_length?->text" hint="for the fastest; or if times are taken too" />
-            <x-field name="mark_distance" label="The mark lies at" optional :value="$challenge->mark_distance?->text" hint="for the nearest: from the start line" />
-            <x-field name="load_length" label="The load is carried over" optional :value="$challenge->load_length?->text" hint="for the heaviest load" />
+            <x-field name="timed_length" :scale="Scale::Lane" :units="$formUnits" label="Length that is timed" optional :value="$challenge->timed_length?->text" hint="for the fastest; or if times are taken too" />
+            <x-field name="mark_distance" :scale="Scale::Lane" :units="$formUnits" label="The mark lies at" optional :value="$challenge->mark_distance?->text" hint="for the nearest: from the start line" />
+            <x-field name="load_length" :scale="Scale::Lane" :units="$formUnits" label="The load is carried over" optional :value="$challenge->load_length?->text" hint="for the heaviest load" />
         </div>
     </div>
 </section>
@@ -82,7 +85,7 @@
 <section class="form-part">
     <h2>The floor</h2>
     <div class="form-grid">
-        <x-field name="lane_length" label="Lane length" :value="$challenge->lane_length?->text" hint="such as 6 m or 20 ft" />
+        <x-field name="lane_length" :scale="Scale::Lane" :units="$formUnits" label="Lane length" :value="$challenge->lane_length?->text" hint="such as 6 m or 20 ft" />
         <x-field name="lanes" label="Lanes" :value="$challenge->lanes" inputmode="numeric" hint="side by side" />
         <x-field name="surface" label="Surface" optional :value="$challenge->surface" :suggestions="Suggestions::for(Choice::Surface)" />
         <x-field name="air_temperature" label="Air temperature" optional :value="$challenge->air_temperature_entered" hint="such as 20 °C or 68 °F; warm air is thinner" />
@@ -118,8 +121,8 @@
             <div class="form-grid mt-3">
                 <x-field name="most_balloons" label="Balloons at most" optional :value="$challenge->most_balloons" inputmode="numeric" />
                 <x-field name="most_straws" label="Straws at most" optional :value="$challenge->most_straws" inputmode="numeric" hint="in nozzle and bearings together" />
-                <x-field name="heaviest" label="Car weighs at most" optional :value="$challenge->heaviest?->text" />
-                <x-field name="longest" label="Chassis at most" optional :value="$challenge->longest?->text" hint="long" />
+                <x-field name="heaviest" :scale="Scale::Weight" :units="$formUnits" label="Car weighs at most" optional :value="$challenge->heaviest?->text" />
+                <x-field name="longest" :scale="Scale::Body" :units="$formUnits" label="Chassis at most" optional :value="$challenge->longest?->text" hint="long" />
                 @foreach (ChallengeRequest::LIMITED as $kind)
                     <x-field class="wide max-w-2xl" name="allowed_{{ $kind->value }}" :label="$limited[$kind->value]" optional :value="implode(', ', $challenge->allowed[$kind->value] ?? [])" hint="names from the parts list, with commas between; empty for any" />
                 @endforeach

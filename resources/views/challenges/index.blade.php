@@ -46,8 +46,15 @@
     @if ($list->removed->isNotEmpty())
         <details class="disclosure py-4">
             <summary>Removed challenges ({{ $list->removed->count() }})</summary>
+            <p class="small py-2">A removed challenge can be put back for {{ \App\Actions\PurgeRemoved::DAYS }} days. Then it is deleted for good, with its groups, cars and runs.</p>
             @foreach ($list->removed as $challenge)
-                <form class="flex gap-3 items-center" method="post" action="{{ route('challenges.restore', $challenge) }}">@csrf<bdi>{{ $challenge->name }}</bdi><button class="button plain">Put it back</button></form>
+                <div class="flex flex-wrap gap-3 items-center">
+                    <bdi>{{ $challenge->name }}</bdi>
+                    <form method="post" action="{{ route('challenges.restore', $challenge) }}">@csrf<button class="button plain" aria-label="Put back {{ $challenge->name }}">Put it back</button></form>
+                    <details class="disclosure"><summary>Delete for good</summary>
+                        <form method="post" action="{{ route('challenges.delete', $challenge) }}">@csrf @method('delete')<button class="button" aria-label="Delete {{ $challenge->name }} for good">Yes, delete it with everything in it</button> <span class="small">Nothing brings it back but a backup.</span></form>
+                    </details>
+                </div>
             @endforeach
         </details>
     @endif

@@ -12,6 +12,7 @@
     </div>
     <x-errors />
     <form method="get" action="{{ route('diagnosis.show', [$challenge, $group]) }}" class="diagnosis-form">
+        <input type="hidden" name="typed_in" value="{{ $units->value }}">
         <div class="field"><label for="f-seen">What was seen?</label>
             <select id="f-seen" name="seen" class="input" data-follow>
                 @if ($symptom === null)<option value="">choose</option>@endif

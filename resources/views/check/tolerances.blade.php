@@ -15,7 +15,7 @@
     <div class="lead-in"><div class="prose"><h2>Limits of the checks</h2><p class="small mt-1">Between “good” and “mend” a reading is noted. What stands in grey is common practice; empty fields keep it.</p></div></div>
     <x-errors />
     <form method="post" action="{{ route('checks.tolerances.update', $challenge) }}">
-        @csrf @method('put')
+        @csrf @method('put')<x-sent-with :units="$challenge->units" />
         @foreach (TolerancesRequest::items() as $item)
             <section class="form-part">
                 <h2>{{ $item->label() }}</h2>

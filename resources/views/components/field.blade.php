@@ -1,16 +1,21 @@
-@props(['name', 'label', 'value' => null, 'hint' => null, 'optional' => false, 'type' => 'text', 'suggestions' => []])
+@props(['name', 'label', 'value' => null, 'hint' => null, 'optional' => false, 'type' => 'text', 'suggestions' => [], 'scale' => null, 'units' => null])
 @php($id = 'f-' . $name)
 <div {{ $attributes->only('class')->class('field') }}>
     <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">(optional)</span>@endif</label>
-    <input
-        id="{{ $id }}" name="{{ $name }}" type="{{ $type }}"
-        @unless ($type === 'password') value="{{ old($name, $value) }}" @endunless
-        @if ($suggestions !== []) list="{{ $id }}-list" @endif
-        @error($name) aria-invalid="true" @enderror
-        @if ($hint !== null || $errors->has($name)) aria-describedby="{{ $id }}-about" @endif
-        {{ $attributes->except('class')->merge(['autocomplete' => 'off']) }}
-        @class(['input'])
-    >
+    <div @class(['unit-in' => $scale !== null])>
+        <input
+            id="{{ $id }}" name="{{ $name }}" type="{{ $type }}"
+            @unless ($type === 'password') value="{{ old($name, $value) }}" @endunless
+            @if ($suggestions !== []) list="{{ $id }}-list" @endif
+            @error($name) aria-invalid="true" @enderror
+            @if ($hint !== null || $errors->has($name)) aria-describedby="{{ $id }}-about" @endif
+            {{ $attributes->except('class')->merge(['autocomplete' => 'off']) }}
+            @class(['input'])
+        >
+        @if ($scale !== null)
+            <span class="unit" aria-hidden="true" @foreach (\Skivo\Core\Quantity\UnitSystem::cases() as $system) data-{{ $system->value }}="{{ $system->symbol($scale) }}" @endforeach>{{ $units->symbol($scale) }}</span>
+        @endif
+    </div>
     @if ($suggestions !== [])
         <datalist id="{{ $id }}-list">@foreach ($suggestions as $suggestion)<option value="{{ $suggestion }}"></option>@endforeach</datalist>
     @endif

@@ -64,7 +64,7 @@
             <div class="flash" role="status">
                 <span><bdi>{{ session('status') }}</bdi></span>
                 @if (session('undo'))
-                    <form method="post" action="{{ route(session('undo')[0], $challenge) }}">@csrf @method('put')<button class="button plain" name="do" value="{{ session('undo')[1] }}">Undo</button></form>
+                    <form method="post" action="{{ route('undo', $challenge) }}">@csrf<button class="button plain" name="act" value="{{ session('undo') }}">Undo</button></form>
                 @endif
                 @if (session('putBack'))
                     <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">Put it back</button></form>

@@ -14,13 +14,17 @@
     @if ($car !== null && ! $car->choices->isEmpty())
         <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)<div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
     @endif
-    @unless ($locked)
-        <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction">
-            @csrf @method('put')
-            <x-measure name="predicted" :label="'How far will try ' . $record->tries($car)->next() . ' go?'" :value="$expected?->distance->text" :unit="$units->symbol(Scale::Distance)" />
-            <button class="button">{{ $expected === null ? 'That is our prediction' : 'Change our prediction' }}</button>
-        </form>
-    @endunless
+    <div data-part="prediction">
+        @unless ($locked)
+            @php($nextTry = $record->tries($car)->next())
+            <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction">
+                @csrf @method('put')<x-sent-with :units="$units" />
+                <input type="hidden" name="try" value="{{ $nextTry }}">
+                <x-measure name="predicted" :label="'How far will try ' . $nextTry . ' go?'" :value="$expected?->distance->text" :unit="$units->symbol(Scale::Distance)" />
+                <button class="button">{{ $expected === null ? 'That is our prediction' : 'Change our prediction' }}</button>
+            </form>
+        @endunless
+    </div>
     <section class="pb-8" aria-labelledby="our-runs" data-part="runs">
         <h2 id="our-runs" class="mb-2">Our runs</h2>
         <x-errors />
@@ -29,17 +33,26 @@
         <ul class="own-runs">
             @foreach ($runs as [$each, $run])
                 @php($run->setRelation('car', $each->setRelation('group', $group)))
-                <li>
+                <li id="run-{{ $run->id }}">
                     <span>{{ $each->version > 1 ? "v{$each->version}, " : '' }}{{ \Illuminate\Support\Str::after(RunWords::summary($run, $units), ', ') }}@if ($run->note) <span class="small"><bdi>{{ $run->note }}</bdi></span>@endif</span>
                     @unless ($locked)
-                        <details class="disclosure"><summary>Correct</summary>
+                        @php($typed = old('of_run') === $run->id)
+                        <details class="disclosure" @if ($typed) open @endif><summary>Correct</summary>
                             <form method="post" action="{{ route('runs.update', [$challenge, $run]) }}" class="form-grid narrow py-2">
-                                @csrf @method('put')
-                                <input type="hidden" name="group" value="{{ $group->id }}"><input type="hidden" name="back" value="group"><input type="hidden" name="edition" value="{{ $run->edition }}">
+                                @csrf @method('put')<x-sent-with :units="$units" />
+                                <input type="hidden" name="of_run" value="{{ $run->id }}"><input type="hidden" name="edition" value="{{ $run->edition }}">
+                                @if (session('conflict') && session('conflict')['run'] === $run->id)
+                                    <div class="caution wide !mt-0" role="alert"><p><strong><bdi>{{ session('conflict')['by'] }}</bdi> changed this run in the meantime.</strong> Now on record: <bdi>{{ implode('; ', session('conflict')['now']) }}</bdi>. Save yours over it, or leave it.</p></div>
+                                @endif
                                 @foreach (['distance' => [$run->distance?->text, 'Stopped at'], 'time' => [$run->time?->text, 'Time'], 'note' => [$run->note, 'Note']] as $field => [$value, $label])
-                                    <div class="field"><label for="r-{{ $run->id }}-{{ $field }}">{{ $label }}</label><input id="r-{{ $run->id }}-{{ $field }}" class="input" name="{{ $field }}" value="{{ $value }}" autocomplete="off"></div>
+                                    <div class="field">
+                                        <label for="r-{{ $run->id }}-{{ $field }}">{{ $label }}</label>
+                                        <input id="r-{{ $run->id }}-{{ $field }}" class="input" name="{{ $field }}" value="{{ $typed ? old($field) : $value }}" autocomplete="off" @if ($typed && $errors->has($field)) aria-invalid="true" @endif>
+                                        @if ($typed && $errors->has($field))<p class="error">{{ $errors->first($field) }}</p>@endif
+                                    </div>
                                 @endforeach
-                                <div class="field"><label for="r-{{ $run->id }}-void">Void?</label><select id="r-{{ $run->id }}-void" name="void" class="input"><option value="">it counts</option>@foreach ($challenge->rules()->voidReasons() as $reason)<option value="{{ $reason->value }}" @selected($run->void_reason === $reason)>{{ $reason->value }}</option>@endforeach</select></div>
+                                @php($void = $typed ? old('void') : $run->void_reason?->value)
+                                <div class="field"><label for="r-{{ $run->id }}-void">Void?</label><select id="r-{{ $run->id }}-void" name="void" class="input"><option value="">it counts</option>@foreach ($challenge->rules()->voidReasons() as $reason)<option value="{{ $reason->value }}" @selected($void === $reason->value)>{{ $reason->value }}</option>@endforeach</select></div>
                                 <div class="field self-end"><button class="button do">Save</button></div>
                             </form>
                         </details>

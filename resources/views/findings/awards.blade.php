@@ -78,7 +78,7 @@
             <x-errors />
             <ul class="predict-list no-print">
                 @foreach ($record->groups->reject(fn ($group) => $group->is_withdrawn || $record->tries($group->currentCar())->areComplete()) as $group)
-                    <li><form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction !pb-0">@csrf @method('put')
+                    <li><form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction !pb-0">@csrf @method('put')<x-sent-with :units="$challenge->units" />
                         <div class="field"><label for="p-{{ $group->id }}" class="with-mark"><x-mark :mark="$group->mark" /><span>{{ \Illuminate\Support\Str::limit($group->name, 30) }}, try {{ $record->tries($group->currentCar())->next() }}</span></label><div class="unit-in"><input id="p-{{ $group->id }}" class="input num" name="predicted" inputmode="decimal" autocomplete="off" value="{{ $predictions->open[$group->id]->distance->text ?? '' }}"><span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Distance) }}</span></div></div>
                         <button class="button" aria-label="Save the prediction of {{ $group->name }}">Save</button></form></li>
                 @endforeach

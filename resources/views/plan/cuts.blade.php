@@ -48,7 +48,7 @@
         </section>
     </div>
     <form method="post" action="{{ route('cuts.update', $challenge) }}" class="no-print">
-        @csrf @method('put')
+        @csrf @method('put')<x-sent-with :units="$challenge->units" />
         @foreach ($fields as $title => $cuts)
             <section class="form-part">
                 <h2>{{ $title }}</h2>

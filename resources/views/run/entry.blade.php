@@ -20,6 +20,7 @@
             @if ($questions !== [])<p class="small">If it is right, log it again as it stands.</p>@endif
         </div>
         <div class="waiting" data-waiting hidden aria-live="polite"></div>
+        <p class="small stay-open" data-stay-open hidden>Keep this page open at the lane: at this address it can’t be opened again while the network is away. What is typed is kept here and goes when it is back.</p>
         <div class="watch" data-watch hidden>
             <output class="watch-time num" data-watch-time>0.00</output>
             <button type="button" class="button do watch-button" data-watch-button>Start</button>
@@ -31,6 +32,7 @@
             <input type="hidden" name="id" value="{{ \Illuminate\Support\Str::uuid7() }}">
             <input type="hidden" name="confirmed" value="{{ implode(',', array_keys($questions)) }}">
             <input type="hidden" name="readings" value="">
+            <input type="hidden" name="typed_in" value="{{ $units->value }}">
             @if ($only !== null)<input type="hidden" name="back" value="group"><input type="hidden" name="group" value="{{ $only->id }}">@endif
             @if ($only === null)
                 <div class="field">

@@ -4,12 +4,14 @@
     use Skivo\Core\Trials\VoidReason;
     $units = $challenge->units;
     $page = $runs->currentPage();
+    $isOwner = auth()->user() instanceof \App\Models\User;
+    $conflict = session('conflict');
 @endphp
 <x-layout :title="'Runs · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question" :live="$editing === '' ? 'page' : false">
     <div class="lead-in">
         <div>
             <h2>{{ $behind ? 'The runs behind a finding' : 'Every run on record' }}</h2>
-            @if ($behind)<p class="mt-1"><a href="{{ route('runs.index', $challenge) }}">Every run on record</a> · <a href="{{ route('findings.show', $challenge) }}">Back to the findings</a></p>@endif
+            @if ($behind)<p class="mt-1"><a href="{{ route('runs.index', $challenge) }}">Every run on record</a> @if ($isOwner)· <a href="{{ route('findings.show', $challenge) }}">Back to the findings</a>@endif</p>@endif
             <p class="small prose mt-1">Newest first. A correction replaces what counts; the old value stays here, with who changed it and when. A run taken back can be put back.</p>
         </div>
         <a class="button" href="{{ route('runs.show', $challenge) }}">Back to the floor</a>
@@ -24,7 +26,7 @@
                     <tr>
                         <th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Try</th>
                         <th scope="col" class="num">Distance ({{ $units->symbol(Scale::Distance) }})</th><th scope="col">as typed</th>
-                        <th scope="col" class="num">Time (s)</th><th scope="col">Void</th><th scope="col">Note</th><th scope="col">Logged</th><th scope="col"><span class="sr-only">Mend</span></th>
+                        <th scope="col" class="num">Time (s)</th><th scope="col">Off the line</th><th scope="col">Void, load</th><th scope="col">Note</th><th scope="col">Logged</th><th scope="col"><span class="sr-only">Change</span></th>
                     </tr>
                 </thead>
                 <tbody>
@@ -32,13 +34,13 @@
                         @php($group = $run->car->group)
                         @if ($editing === $run->id && ! $run->trashed())
                             <tr id="run-{{ $run->id }}">
-                                <td colspan="10">
+                                <td colspan="11">
                                     <form method="post" action="{{ route('runs.update', [$challenge, $run, 'edit' => $run->id, 'page' => $page]) }}" class="py-2">
-                                        @csrf @method('put')
+                                        @csrf @method('put')<x-sent-with :units="$units" />
                                         <input type="hidden" name="edition" value="{{ $run->edition }}">
-                                        @if (session('conflict'))
+                                        @if ($conflict)
                                             <div class="caution !mt-0 mb-4" role="alert">
-                                                <p><strong>{{ session('conflict')['by'] }} changed this run in the meantime.</strong> Now on record: <bdi>{{ implode('; ', array_map(fn ($field, $value) => "{$field} {$value}", array_keys(array_filter(session('conflict')['now'], fn ($value) => $value !== null)), array_filter(session('conflict')['now'], fn ($value) => $value !== null))) }}</bdi>.</p>
+                                                <p><strong><bdi>{{ $conflict['by'] }}</bdi> changed this run in the meantime.</strong> Now on record: <bdi>{{ implode('; ', $conflict['now']) }}</bdi>.</p>
                                                 <p>What you typed is below. Save it over theirs, or leave it as it is.</p>
                                             </div>
                                         @endif
@@ -85,20 +87,23 @@
                                 <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate" title="{{ $group->name }}">{{ $group->name }}</bdi></span></th>
                                 <td>{{ $run->car->version > 1 ? "version {$run->car->version}" : '' }}</td>
                                 <td class="num">{{ $run->try }}</td>
-                                <td class="num">{{ $run->distance === null ? '–' : $units->figure($run->distance->quantity->si(), Scale::Distance, 1) }}</td>
+                                <td class="num">{{ $run->distance === null ? '–' : $units->figure($run->distance->quantity->si(), Scale::Distance) }}</td>
                                 <td class="small">{{ $run->distance?->text }}</td>
                                 <td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td>
-                                <td>{{ $run->void_reason?->value }}@if ($run->drift !== null)<span class="small block">{{ RunWords::drift($run, $units) }}</span>@endif @if ($run->load !== null)<span class="small block">load {{ $units->show($run->load->quantity->si(), Scale::Weight) }}</span>@endif</td>
+                                <td class="small">{{ RunWords::drift($run, $units) }}</td>
+                                <td>{{ $run->void_reason?->value }}@if ($run->load !== null)<span class="small block">load {{ $units->show($run->load->quantity->si(), Scale::Weight) }}</span>@endif</td>
                                 <td class="max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
-                                <td class="small num !text-left"><x-moment :at="$run->logged_at" /></td>
+                                <td class="small"><span class="num"><x-moment :at="$run->logged_at" /></span>@if ($run->logged?->isKnown())<span class="block">by <bdi>{{ $run->logged->by() }}</bdi></span>@endif</td>
                                 <td class="no-underline">
                                     <div class="flex gap-1 justify-end">
-                                        @if ($run->trashed())
+                                        @if ($run->trashed() && ! $isOwner)
+                                            <span class="small">taken back</span>
+                                        @elseif ($run->trashed())
                                             <form method="post" action="{{ route('runs.restore', [$challenge, $run]) }}">@csrf<button class="button plain">Put back</button></form>
                                         @else
-                                            <a class="button plain" href="{{ route('trace.show', [$challenge, $run]) }}" aria-label="Trace: {{ RunWords::summary($run, $units) }}">Trace</a>
+                                            @if ($isOwner)<a class="button plain" href="{{ route('trace.show', [$challenge, $run]) }}" aria-label="Trace: {{ RunWords::summary($run, $units) }}">Trace</a>@endif
                                             <a class="button plain" href="{{ route('runs.index', [$challenge, 'edit' => $run->id, 'page' => $page]) }}#run-{{ $run->id }}" aria-label="Correct {{ RunWords::summary($run, $units) }}">Correct</a>
-                                            <form method="post" action="{{ route('runs.destroy', [$challenge, $run]) }}">@csrf @method('delete')<button class="button plain" aria-label="Take back {{ RunWords::summary($run, $units) }}">Take back</button></form>
+                                            @if ($isOwner)<form method="post" action="{{ route('runs.destroy', [$challenge, $run]) }}">@csrf @method('delete')<button class="button plain" aria-label="Take back {{ RunWords::summary($run, $units) }}">Take back</button></form>@endif
                                         @endif
                                     </div>
                                 </td>
@@ -107,7 +112,7 @@
                         @foreach ($run->changes as $change)
                             <tr class="small">
                                 <td></td>
-                                <td colspan="9">
+                                <td colspan="10">
                                     {{ match ($change->kind) { 'edited' => 'Corrected', 'undone' => 'Taken back', default => 'Put back' } }}
                                     by <bdi>{{ $change->by() }}</bdi>, <x-moment :at="$change->made_at" />{{ $change->kind === 'edited' ? ':' : '.' }}
                                     @if ($change->kind === 'edited')<bdi>{{ implode('; ', RunWords::differences($change->before, $change->after)) }}</bdi>@endif

@@ -22,7 +22,7 @@
         <div class="grid gap-5">
             @if ($plan === null)
                 <form method="post" action="{{ route('sheet.preview', $challenge) }}" enctype="multipart/form-data" class="grid gap-4 max-w-2xl">
-                    @csrf
+                    @csrf<x-sent-with :units="$challenge->units" />
                     <div class="field">
                         <label for="f-file">CSV file</label>
                         <input id="f-file" class="input" type="file" name="file" accept=".csv,.tsv,.txt,text/csv" @error('file') aria-invalid="true" aria-describedby="f-file-error" @enderror>
@@ -75,7 +75,7 @@
                         </div>
                     </div>
                     <form method="post" action="{{ route('sheet.store', $challenge) }}">
-                        @csrf
+                        @csrf<x-sent-with :units="$challenge->units" />
                         <textarea name="text" hidden aria-label="The sheet">{{ "\n" . $text }}</textarea>
                         <p class="actions"><button class="button do">Store all of it</button><a class="button" href="{{ route('sheet.show', $challenge) }}">Store nothing</a></p>
                     </form>
@@ -83,7 +83,7 @@
                 <details class="disclosure" @if ($plan->problems !== []) open @endif>
                     <summary>The sheet as text</summary>
                     <form method="post" action="{{ route('sheet.preview', $challenge) }}" class="grid gap-3">
-                        @csrf
+                        @csrf<x-sent-with :units="$challenge->units" />
                         <textarea name="text" rows="10" class="input num !font-normal !text-sm" wrap="off" spellcheck="false" aria-label="The sheet as text">{{ "\n" . $text }}</textarea>
                         <p class="actions"><button @class(['button', 'do' => $plan->problems !== []])>Look again</button><a class="button plain" href="{{ route('sheet.show', $challenge) }}">Start over</a></p>
                     </form>

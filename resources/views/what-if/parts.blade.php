@@ -36,7 +36,7 @@
         <div>
             <p class="actions mb-4">@foreach (PartKind::cases() as $each)<a class="button" href="{{ route('parts.index', [$challenge, 'kind' => $each->value]) }}#add" @if ($each === $kind) aria-current="true" @endif>{{ $each->label() }}</a>@endforeach</p>
             <form method="post" action="{{ route('parts.store', $challenge) }}">
-                @csrf
+                @csrf<x-sent-with :units="$challenge->units" />
                 <input type="hidden" name="kind" value="{{ $kind->value }}">
                 <div class="form-grid">
                     <x-field name="name" :label="'Name (' . mb_strtolower($kind->label()) . ')'" maxlength="80" />

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Feature;
+namespace Tests\Shell;
 
 use Illuminate\Support\Str;
 use PDO;
@@ -114,7 +114,7 @@ final class NeverLostTest extends TestCase
         }
     }
 
-    public function testABackupComesBackAndABrokenOneDoesNot(): void
+    public function testABackupComesBackEvenUnderLoadAndABrokenOneDoesNot(): void
     {
         $this->start();
         $kept = (string) Str::uuid();
@@ -138,14 +138,62 @@ final class NeverLostTest extends TestCase
         self::assertSame(1, $status, 'it asks first');
         self::assertStringContainsString('It would replace  1 educators, 1 challenges, 3 groups, 2 runs', $said);
 
-        [$status, $said] = $this->skivo('restore', $file, '--yes');
-        self::assertSame(0, $status, $said);
-        self::assertSame([$kept], $this->stored());
+        // While the lane goes on logging: each run that was confirmed is in what is served, or in what was kept aside.
+        $confirmed = [];
+        $restore = $this->inBackground('restore', $file, '--yes');
+        for ($number = 3; proc_get_status($restore)['running']; $number++) {
+            $id = (string) Str::uuid();
+            if ($this->log($id, $number) === 201) {
+                $confirmed[] = $id;
+            }
+        }
+        self::assertGreaterThan(3, count($confirmed), 'it was under load');
+        self::assertContains($kept, $served = $this->stored());
         self::assertSame(200, $this->log($kept, 1), 'it serves again');
         // What was replaced was kept aside, and comes back the same way.
-        self::assertSame(1, preg_match('~kept in (\S+)\.$~m', $said, $found));
-        self::assertSame(0, $this->skivo('restore', $found[1], '--yes')[0]);
-        self::assertCount(2, $this->stored());
+        $aside = glob("{$this->var}/backups/before-restore-*.dump") ?: [];
+        self::assertCount(1, $aside);
+        self::assertSame(0, $this->skivo('restore', $aside[0], '--yes')[0]);
+        $replaced = $this->stored();
+        self::assertContains($later, $replaced);
+        self::assertSame([], array_values(array_diff($confirmed, $served, $replaced)), count($confirmed) . ' were confirmed meanwhile');
+    }
+
+    public function testOldAndNewVersionsKeepTheirDataApart(): void
+    {
+        $this->start();
+        $kept = (string) Str::uuid();
+        self::assertSame(201, $this->log($kept, 1));
+        // As a newer Skivo would leave it.
+        $this->owner()->exec("INSERT INTO migrations (migration, batch) VALUES ('2099_01_01_000001_something_new', 9)");
+        $file = "{$this->var}/newer.dump";
+        self::assertSame(0, $this->skivo('backup', $file)[0]);
+        [$status, $said] = $this->skivo('start', '--empty');
+        self::assertSame(1, $status, $said);
+        self::assertStringContainsString('was made by a newer Skivo than this one', $said);
+        $this->owner()->exec("DELETE FROM migrations WHERE migration LIKE '2099%'");
+        [$status, $said] = $this->skivo('restore', $file, '--yes');
+        self::assertSame(1, $status, $said);
+        self::assertStringContainsString('was made by a newer Skivo than this one', $said);
+        self::assertSame(200, $this->log($kept, 1), 'what was there is served as before');
+
+        // As an older one would: its last step is still to come, and cannot be taken.
+        $last = (string) $this->owner()->query('SELECT max(migration) FROM migrations')->fetchColumn();
+        $this->owner()->exec("DELETE FROM migrations WHERE migration = '{$last}'");
+        $old = "{$this->var}/older.dump";
+        self::assertSame(0, $this->skivo('backup', $old)[0]);
+        [$status, $said] = $this->skivo('start', '--empty');
+        self::assertSame(1, $status, $said);
+        self::assertSame(1, preg_match('~a copy of everything was kept in (\S+)~', $said, $found), $said);
+        self::assertStringContainsString('could not be brought up to date', $said);
+        self::assertFileExists($found[1]);
+        $this->owner()->exec("INSERT INTO migrations (migration, batch) VALUES ('{$last}', 1)");
+        self::assertSame(0, $this->skivo('start', '--empty')[0]);
+        [$status, $said] = $this->skivo('restore', $old, '--yes');
+        self::assertSame(1, $status, $said);
+        self::assertStringContainsString('could not be brought up to date', $said);
+        self::assertSame(200, $this->log($kept, 1), 'what was there is served as before');
+        self::assertSame([$kept], $this->stored());
     }
 
     /** Starts it with one educator and a class, signed in. */
@@ -157,10 +205,10 @@ final class NeverLostTest extends TestCase
         $this->send('/register', ['_token' => $this->token, 'name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password', 'password_confirmation' => 'a long password']);
         $this->page('/challenges/new');
         $this->send('/challenges', ['_token' => $this->token, 'name' => 'Class', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '20', 'units' => 'metric', 'lane_length' => '6 m']);
-        $this->challenge = (int) $this->database()->query('SELECT id FROM challenges')->fetchColumn();
+        $this->challenge = (int) $this->owner()->query('SELECT id FROM challenges')->fetchColumn();
         $this->send("/challenges/{$this->challenge}/plan/safety", ['_token' => $this->token, '_method' => 'put']);
         $this->send("/challenges/{$this->challenge}/groups", ['_token' => $this->token, 'names' => "One\nTwo\nThree"]);
-        $this->groups = array_map(intval(...), $this->database()->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
+        $this->groups = array_map(intval(...), $this->owner()->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
         self::assertCount(3, $this->groups);
         $this->page("/challenges/{$this->challenge}");
     }
@@ -227,14 +275,11 @@ final class NeverLostTest extends TestCase
     /** @return list<string> the ids of all runs, in order */
     private function stored(): array
     {
-        return $this->database()->query('SELECT id::text FROM runs ORDER BY id::text')->fetchAll(PDO::FETCH_COLUMN);
+        return $this->owner()->query('SELECT id::text FROM runs ORDER BY id::text')->fetchAll(PDO::FETCH_COLUMN);
     }
 
-    private function database(): PDO
+    private function owner(): PDO
     {
-        $settings = parse_ini_file("{$this->var}/.env", false, INI_SCANNER_RAW);
-        self::assertIsArray($settings);
-
-        return new PDO("pgsql:host=127.0.0.1;port={$settings['DB_PORT']};dbname=skivo", 'skivo', $settings['DB_PASSWORD'], [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        return $this->database('skivo', 'skivo', trim((string) file_get_contents("{$this->var}/.owner")));
     }
 }

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession as Framework;
+
+/**
+ * Sessions that cost nothing until somebody comes back: who has no cookie yet gets one, and nothing is stored. The token
+ * of its forms follows from the session's id, so that the form it was sent is accepted all the same.
+ */
+final class StartSession extends Framework
+{
+    protected function startSession(Request $request, $session)
+    {
+        parent::startSession($request, $session)->put('_token', hash_hmac('sha256', "form|{$session->getId()}", (string) config('app.key')));
+
+        return $session;
+    }
+
+    /** @param Request $request */
+    protected function saveSession($request): void
+    {
+        if ($request->cookies->has((string) config('session.cookie')) || $request->user() !== null) {
+            parent::saveSession($request);
+        }
+    }
+}

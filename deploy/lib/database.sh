@@ -1,0 +1,227 @@
+# The database cluster, who may do what in it, and what it holds. Sourced by common.sh.
+#
+# Two roles: skivo owns everything and migrates, and is used by these scripts alone; skivo_app is the application's, and
+# may read and write rows. The owner's password is in $VAR/.owner, the application's in $VAR/.env.
+
+PG_BIN=/usr/lib/postgresql/15/bin
+
+# Where the cluster lives: under $VAR, unless we are root and the database's user may not go there.
+cluster_dir() {
+    if is_root && ! setpriv --reuid=postgres --regid=postgres --init-groups test -x "$VAR" 2>/dev/null; then
+        echo "/var/lib/postgresql/skivo-$(printf %s "$VAR" | sha256sum | cut -c1-12)"
+    else
+        echo "$VAR/pg"
+    fi
+}
+
+database_answers() {
+    [ -n "$(setting DB_PORT)" ] && "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$(setting DB_PORT)"
+}
+
+database_is_running() { as_database_user "$PG_BIN/pg_ctl" status -D "$(cluster_dir)" >/dev/null 2>&1; }
+
+# A database that runs without answering is one that was killed: what is left of it is cleared away.
+clear_dead_database() {
+    local dir="$1" tries=10 pid
+    while database_is_running && [ $tries -gt 0 ]; do
+        database_answers && return
+        sleep 0.3
+        tries=$((tries - 1))
+    done
+    database_is_running || return 0
+    say "The database was left half-dead; starting it afresh"
+    as_database_user "$PG_BIN/pg_ctl" stop -m immediate -t 10 -D "$dir" >/dev/null 2>&1 || true
+    pid="$(head -n 1 "$dir/postmaster.pid" 2>/dev/null || true)"
+    # Dead, but not yet buried by the system.
+    if [ -n "$pid" ] && grep -q '^State:[[:space:]]*Z' "/proc/$pid/status" 2>/dev/null; then
+        rm -f "$dir/postmaster.pid"
+    fi
+}
+
+database_start() {
+    local dir="$1" port
+    clear_dead_database "$dir"
+    database_is_running && return
+    port="$(setting DB_PORT)"
+    { [ -n "$port" ] && port_is_free 127.0.0.1 "$port"; } || { port="$(free_port)"; set_setting DB_PORT "$port"; }
+    # No Unix socket: its path may be too long. Its log: a file a day of the week, and nothing in it of what was stored.
+    local options=(
+        -c listen_addresses=127.0.0.1 -c "port=$port" -c "unix_socket_directories=''" -c log_file_mode=0600
+        -c logging_collector=on -c log_directory=log -c log_filename=skivo-%a.log -c log_truncate_on_rotation=on -c log_rotation_age=1d
+        -c log_min_error_statement=panic -c log_error_verbosity=terse
+    )
+    # As the database's own user, so that the log is its own too.
+    as_database_user "$PG_BIN/pg_ctl" start -w -t 60 -D "$dir" -l "$dir/start.log" -o "${options[*]} ${PG_OPTIONS:-}" >/dev/null 2>&1 9>&-
+}
+
+database_did_not_start() {
+    tail -n 15 "$1/start.log" >&2
+    tail -q -n 15 "$1"/log/*.log 2>/dev/null | tail -n 15 >&2
+    fail "the database did not start. Its last words are above and in $1."
+}
+
+# A new cluster in $1.
+database_create() {
+    local dir="$1" secret
+    say "Creating the database"
+    [ "$dir" = "$VAR/pg" ] || say "  (the database's user may not enter $VAR, so it lives in $dir)"
+    rm -rf "$dir"
+    mkdir -p "$dir"
+    chmod 700 "$dir"
+    is_root && chown postgres: "$dir"
+    [ -s "$VAR/.owner" ] || random_word >"$VAR/.owner"
+    secret="$(mktemp)"
+    cat "$VAR/.owner" >"$secret"
+    is_root && chown postgres: "$secret"
+    as_database_user "$PG_BIN/initdb" -D "$dir" -U skivo --auth=scram-sha-256 --pwfile="$secret" \
+        --encoding=UTF8 --locale=C.UTF-8 >"$VAR/run/initdb.log" 2>&1 \
+        || { rm -f "$secret"; tail -n 15 "$VAR/run/initdb.log" >&2; fail "the database could not be created. What initdb said is above."; }
+    rm -f "$secret"
+    database_start "$dir" || database_did_not_start "$dir"
+    database_sql postgres "CREATE DATABASE skivo" >/dev/null
+    as_database_user touch "$dir/skivo-ready"
+}
+
+# A cluster that does not say that it is ours and whole: it is taken as it is if it holds a Skivo, and else moved out of
+# the way. A folder that holds a database is never deleted.
+database_doubt() {
+    local dir="$1" aside
+    if database_start "$dir" && database_owner_is_known && database_exists skivo \
+        && [ "$(database_sql skivo "SELECT to_regclass('migrations') IS NOT NULL")" = t ]; then
+        say "The mark that the database is whole was missing. It holds $(database_holds skivo), and is kept."
+        as_database_user touch "$dir/skivo-ready"
+        return
+    fi
+    database_is_running && as_database_user "$PG_BIN/pg_ctl" stop -m fast -w -D "$dir" >/dev/null
+    aside="$dir-aside-$(date +%Y%m%d-%H%M%S)"
+    mv "$dir" "$aside"
+    say "What was in $dir is no whole database of Skivo. Nothing of it was deleted: it is in $aside now."
+}
+
+# Starts the cluster, creating it where there is none yet.
+database_up() {
+    local dir
+    dir="$(cluster_dir)"
+    if [ ! -f "$dir/skivo-ready" ] && [ -e "$dir/PG_VERSION" ]; then
+        database_doubt "$dir"
+    fi
+    if [ ! -f "$dir/skivo-ready" ]; then
+        database_create "$dir"
+    fi
+    database_start "$dir" || database_did_not_start "$dir"
+    database_answers || fail "the database is running but does not answer on port $(setting DB_PORT). Stop it with bin/skivo stop and start again."
+    database_owner_is_known || fail "the password of the database's owner, in $VAR/.owner, is not the one it was made with. Put that file back."
+    database_is_there
+    database_roles
+}
+
+# Whether the owner's password opens the cluster. An older Skivo gave it to the application, in .env.
+database_owner_is_known() {
+    local shared
+    [ -f "$VAR/.owner" ] && database_sql postgres "SELECT 1" >/dev/null 2>&1 && return
+    shared="$(setting DB_PASSWORD)"
+    [ -z "$(setting DB_USERNAME)" ] && [ -n "$shared" ] || return 1
+    random_word >"$VAR/.owner.new"
+    PGPASSWORD="$shared" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -d postgres -X -q \
+        -c "ALTER ROLE skivo PASSWORD '$(cat "$VAR/.owner.new")'" >/dev/null 2>&1 || return 1
+    mv "$VAR/.owner.new" "$VAR/.owner"
+}
+
+# A restore that was cut short between two steps: what was put aside comes back. Never an empty database in its place.
+database_is_there() {
+    database_exists skivo && return
+    if ! database_exists skivo_replaced; then
+        [ -z "${SKIVO_MAY_BE_GONE:-}" ] || return 0
+        fail "the database 'skivo' is not there any more. Restore a backup with bin/skivo restore FILE."
+    fi
+    database_sql postgres "ALTER DATABASE skivo_replaced RENAME TO skivo" >/dev/null
+    say "A restore was cut short: what was there before it is back."
+}
+
+# The application's role, which owns nothing.
+database_roles() {
+    if [ "$(setting DB_USERNAME)" != skivo_app ] || [ "$(database_sql postgres "SELECT count(*) FROM pg_roles WHERE rolname = 'skivo_app'")" = 0 ]; then
+        local secret
+        secret="$(random_word)"
+        database_sql postgres "DO \$\$ BEGIN
+            IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'skivo_app') THEN CREATE ROLE skivo_app LOGIN; END IF;
+            ALTER ROLE skivo_app NOSUPERUSER NOCREATEDB NOCREATEROLE PASSWORD '$secret'; END \$\$" >/dev/null
+        set_setting DB_PASSWORD "$secret"
+        set_setting DB_USERNAME skivo_app
+    fi
+}
+
+database_down() {
+    local dir
+    dir="$(cluster_dir)"
+    [ -d "$dir" ] || return 0
+    clear_dead_database "$dir"
+    database_is_running && as_database_user "$PG_BIN/pg_ctl" stop -m fast -w -D "$dir" >/dev/null
+    return 0
+}
+
+# ---------------------------------------------------------------- as its owner
+
+# Runs statements $2 in database $1, all or none, and prints what they answer.
+database_sql() {
+    PGPASSWORD="$(cat "$VAR/.owner" 2>/dev/null)" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -d "$1" -X -q -t -A -v ON_ERROR_STOP=1 -c "$2"
+}
+
+database_exists() { [ "$(database_sql postgres "SELECT count(*) FROM pg_database WHERE datname = '$1'")" = 1 ]; }
+
+database_drop() { database_sql postgres "DROP DATABASE IF EXISTS $1" >/dev/null; }
+
+# What a database holds, in words.
+database_holds() {
+    database_sql "$1" "SELECT (SELECT count(*) FROM users) || ' educators, ' || (SELECT count(*) FROM challenges) || ' challenges, ' || (SELECT count(*) FROM groups)
+        || ' groups, ' || (SELECT count(*) FROM runs) || ' runs' || coalesce((SELECT ', the newest of ' || to_char(max(logged_at), 'YYYY-MM-DD HH24:MI') FROM runs HAVING count(*) > 0), '')"
+}
+
+# Writes everything into file $1: whole, or not there at all.
+database_dump() {
+    PGPASSWORD="$(cat "$VAR/.owner")" "$PG_BIN/pg_dump" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -Fc --no-owner --no-acl -f "$1.part" skivo \
+        || { rm -f "$1.part"; return 1; }
+    mv "$1.part" "$1"
+}
+
+# Puts backup $1 into the empty database $2.
+database_load() {
+    PGPASSWORD="$(cat "$VAR/.owner")" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo --no-owner --no-acl --exit-on-error -d "$2" "$1"
+}
+
+# A copy of everything beside the database, named after what it was taken before ($1). Prints where it is.
+database_keep_copy() {
+    local kept
+    mkdir -p "$VAR/backups"
+    kept="$VAR/backups/before-$1-$(date +%Y%m%d-%H%M%S).dump"
+    database_dump "$kept" || return 1
+    echo "$kept"
+}
+
+# The migrations that database $1 has had, and those that this Skivo knows; one a line.
+migrations_of() {
+    [ "$(database_sql "$1" "SELECT to_regclass('migrations') IS NOT NULL")" = t ] || return 0
+    database_sql "$1" "SELECT migration FROM migrations" | LC_ALL=C sort
+}
+migrations_known() { (cd "$ROOT/database/migrations" && printf '%s\n' *.php | sed 's/\.php$//' | LC_ALL=C sort); }
+
+# True when database $1 was made by a newer Skivo than this one.
+database_is_newer() { [ -n "$(LC_ALL=C comm -23 <(migrations_of "$1") <(migrations_known))" ]; }
+
+database_is_older() { [ -n "$(LC_ALL=C comm -13 <(migrations_of "$1") <(migrations_known))" ]; }
+
+# Brings database $1, which must be there, up to date, and lets the application at its rows. By its owner, whose password
+# the web server's user never sees: so with a folder of its own.
+database_migrate() {
+    database_exists "$1" || return 1
+    if database_is_older "$1"; then
+        local owner="$VAR/owner"
+        rm -rf "$owner"
+        mkdir -p "$owner/cache" "$owner/storage/logs" "$owner/storage/framework/views" "$owner/storage/framework/cache/data"
+        (cd "$ROOT" && SKIVO_VAR="$owner" APP_ENV=production APP_KEY="$(setting APP_KEY)" DB_PORT="$(setting DB_PORT)" DB_DATABASE="$1" DB_USERNAME=skivo DB_PASSWORD="$(cat "$VAR/.owner")" \
+            php artisan migrate --force) >"$VAR/run/migrate.log" 2>&1 || return 1
+        rm -rf "$owner"
+    fi
+    database_sql "$1" "GRANT USAGE ON SCHEMA public TO skivo_app; GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO skivo_app;
+        REVOKE INSERT, UPDATE, DELETE ON migrations FROM skivo_app; GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO skivo_app" >/dev/null
+}
