@@ -4,9 +4,11 @@ export VAR="$ROOT/var/test"
 . "$ROOT/deploy/common.sh"
 
 suite=all
+filter=()
 while [ $# -gt 0 ]; do
     case "$1" in
         --suite) suite="${2:-}"; shift 2 || fail "--suite wants a name: static, core, reference, feature, shell or browser." ;;
+        --filter) filter=(--filter "${2:-}"); shift 2 || fail "--filter wants a part of a test's name." ;;
         *) fail "test does not know '$1'. See bin/skivo help." ;;
     esac
 done
@@ -35,17 +37,19 @@ case "$suite" in
         static_checks
         ;;
     core | reference | shell)
-        php vendor/bin/phpunit --testsuite "$suite"
+        php vendor/bin/phpunit --testsuite "$suite" "${filter[@]}"
         ;;
     *)
         [ "$suite" = all ] && static_checks
         throwaway_up testing
         [ "$suite" = feature ] || chromedriver_up
         say "== Tests"
+        # What the tests write, the server reads; none of it is anybody's.
+        umask 022
         if [ "$suite" = all ]; then
-            SKIVO_VAR="$VAR" php vendor/bin/phpunit
+            SKIVO_VAR="$VAR" php vendor/bin/phpunit "${filter[@]}"
         else
-            SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$suite"
+            SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$suite" "${filter[@]}"
         fi
         ;;
 esac

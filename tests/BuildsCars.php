@@ -13,19 +13,24 @@ use Skivo\Core\Quantity\Quantity;
 /** Cars to test with, from numbers as one would note them. */
 trait BuildsCars
 {
-    /** @param array<string, float|int> $values by choice, in mm, g, as counts or in degrees */
+    /** @param array<string, float|int|string|null> $values by choice, in mm, g, as counts, in degrees or as the name of a kind; null leaves one out */
     private function car(array $values): Car
     {
-        $quantities = $counts = [];
+        $quantities = $counts = $kinds = [];
         foreach ($values as $key => $value) {
             $choice = Choice::from($key);
-            if ($choice->isCount()) {
+            if ($value === null) {
+                continue;
+            }
+            if ($choice->isKind()) {
+                $kinds[$key] = (string) $value;
+            } elseif ($choice->isCount()) {
                 $counts[$key] = (int) $value;
             } else {
                 $quantities[$key] = new Entry(Quantity::fromSi($value / 1000, $choice->dimension()), $value . ($choice->dimension() === Dimension::Mass ? ' g' : ' mm'));
             }
         }
 
-        return new Car($quantities, $counts);
+        return new Car($quantities, $counts, $kinds);
     }
 }

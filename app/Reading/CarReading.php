@@ -11,6 +11,7 @@ use Skivo\Core\Build\Faults;
 use Skivo\Core\Build\Layout;
 use Skivo\Core\Build\MassSum;
 use Skivo\Core\Challenge\Breach;
+use Skivo\Core\Run\CarModel;
 
 /** A car as recorded, with what its measures say: where everything is, what cannot work, what breaks the rules. */
 final readonly class CarReading
@@ -28,6 +29,9 @@ final readonly class CarReading
 
     public MassSum $mass;
 
+    /** @var array<string, float> what is recorded and the run model can't compute with, by setting (SI) */
+    public array $beyondModel;
+
     /** @param iterable<Allowance> $allowances */
     public function __construct(public Car $car, ClassPlan $plan, Car $kit, iterable $allowances = [])
     {
@@ -35,6 +39,7 @@ final readonly class CarReading
         $this->layout = Layout::of($car, $plan->catalogue, $plan->kit);
         $this->faults = (new Faults($car, $units, $plan->catalogue, $plan->kit))->all();
         $this->mass = MassSum::of($car);
+        $this->beyondModel = CarModel::of($car, $plan->catalogue, $plan->challenge->surface)->beyond;
         $byRule = [];
         foreach ($allowances as $allowance) {
             $byRule[$allowance->rule] = $allowance;

@@ -185,7 +185,7 @@ final readonly class ClassFindings
             $forces->model->settings,
             $sample->mean(),
             $limps?->mean(),
-            $tries->times()?->mean(),
+            $tries->times($record->challenge->timed_length?->quantity->si())?->mean(),
             $record->challenge->timed_length?->quantity->si(),
             $forces->frictionIsMeasured(),
             $forces->thrustIsMeasured(),

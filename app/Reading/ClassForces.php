@@ -19,8 +19,11 @@ use Skivo\Core\Trials\Run;
 /** The forces of every car of a class: what the bench measured, and what the parts say where it did not. */
 final readonly class ClassForces
 {
-    /** @var array<int, Forces> by the id of the car; of those that have anything recorded */
+    /** @var array<int, Forces> by the id of the car; of those that have anything recorded, and nothing beyond the model */
     public array $ofCars;
+
+    /** @var array<int, array<string, float>> what is recorded of a car and the model can't compute with, by setting (SI) */
+    public array $beyond;
 
     public ?PumpCurve $pump;
 
@@ -31,10 +34,17 @@ final readonly class ClassForces
         $cars = $record->groups->flatMap(static fn(Group $group) => $group->cars)->filter(static fn(Car $car): bool => !$car->choices->isEmpty() || $car->bench_readings_exists);
         $readings = BenchReading::query()->whereIn('car_id', $cars->pluck('id'))->orderBy('id')->get()->groupBy('car_id');
         $catalogue = $challenge->catalogue();
-        $this->ofCars = $cars->mapWithKeys(fn(Car $car): array => [$car->id => Forces::of(
-            CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c, $this->pump),
-            self::byTest($readings->get($car->id) ?? new Collection()),
-        )])->all();
+        $ofCars = $beyond = [];
+        foreach ($cars as $car) {
+            $model = CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c, $this->pump);
+            if ($model->isComputable()) {
+                $ofCars[$car->id] = Forces::of($model, self::byTest($readings->get($car->id) ?? new Collection()));
+            } else {
+                $beyond[$car->id] = $model->beyond;
+            }
+        }
+        $this->ofCars = $ofCars;
+        $this->beyond = $beyond;
     }
 
     /** The input of the run model for one car, with what the bench measured in its place. */

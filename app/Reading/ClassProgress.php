@@ -21,13 +21,13 @@ final readonly class ClassProgress
             $car = $group->currentCar();
             $tries = $record->tries($car);
             $card = $record->card($group);
-            $missing = $car === null ? Step::cases() : array_values(array_filter(
-                Step::cases(),
+            $missing = $car === null ? Step::ofCar() : array_values(array_filter(
+                Step::ofCar(),
                 static fn(Step $step): bool => array_filter($step->choices(), $car->choices->has(...)) === [],
             ));
             $rows[] = [
                 'group' => $group,
-                'built' => count(Step::cases()) - count($missing),
+                'built' => count(Step::ofCar()) - count($missing),
                 'card' => $card,
                 'counted' => count($tries->counted),
                 'allowed' => $tries->allowed,

@@ -17,6 +17,7 @@ use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Check\CheckCard;
 use Skivo\Core\Relation\Factor;
 use Skivo\Core\Relation\Point;
+use Skivo\Core\Trials\Sample;
 use Skivo\Core\Trials\Tries;
 
 /** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
@@ -99,6 +100,12 @@ final readonly class ClassRecord
         return $this->triesByCar[$car->id ?? 0] ?? new Tries([], $this->challenge->tries);
     }
 
+    /** What a car's counted tries show of an outcome; null where none has it. */
+    public function measure(Outcome $outcome, ?Car $car): ?Sample
+    {
+        return $outcome->measure($this->tries($car), $this->challenge->timed_length?->quantity->si());
+    }
+
     /** The run that was logged last and still stands. */
     public function lastRun(): ?Run
     {
@@ -117,6 +124,20 @@ final readonly class ClassRecord
     public function lastAct(): ?Act
     {
         return $this->lastAct;
+    }
+
+    /** @return array<int, int> the order in which lanes were last run on: the later, the higher; only those that were */
+    public function lanesUsedAt(): array
+    {
+        $latest = [];
+        foreach ($this->groups->flatMap(static fn(Group $group) => $group->cars)->flatMap(static fn(Car $car) => $car->runs) as $run) {
+            if ($run->lane !== null && (!isset($latest[$run->lane]) || $run->isAfter($latest[$run->lane]))) {
+                $latest[$run->lane] = $run;
+            }
+        }
+        uasort($latest, static fn(Run $a, Run $b): int => $a->isAfter($b) ? 1 : -1);
+
+        return array_map(static fn(int $place): int => $place + 1, array_flip(array_keys($latest)));
     }
 
     /** The group that ran last. */
@@ -183,7 +204,7 @@ final readonly class ClassRecord
         foreach ($this->groups as $group) {
             foreach ($group->cars as $car) {
                 $x = $factor->of($car->choices);
-                $sample = $outcome->measure($this->tries($car));
+                $sample = $this->measure($outcome, $car);
                 if ($x !== null && $sample !== null) {
                     $points[] = new Point((string) $car->id, $x, $sample->mean());
                 }

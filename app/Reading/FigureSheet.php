@@ -39,7 +39,7 @@ final readonly class FigureSheet
                 Csv::text($group->name), (string) $car->version,
                 is_float($point->x) ? $this->number($relation->units->fromSi($point->x, $relation->factor->scale() ?? Scale::Count), 4) : Csv::text($point->x),
                 $this->number($relation->units->fromSi($point->y, $relation->outcome->scale()), 3),
-                (string) ($relation->outcome->measure($this->record->tries($car))->n ?? 0),
+                (string) ($this->record->measure($relation->outcome, $car)->n ?? 0),
             ];
         }
 

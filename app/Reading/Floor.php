@@ -55,7 +55,7 @@ final readonly class Floor
         ), $groups);
         $lastGroup = $record->lastGroup();
         $last = $lastGroup === null ? null : array_search($lastGroup->id, array_map(static fn(Group $group): int => $group->id, $groups), true);
-        $order = new FloorOrder(new RunOrder(count($groups), $record->challenge->tries, $record->challenge->lanes), $runners, $last === false ? null : $last);
+        $order = new FloorOrder(new RunOrder(count($groups), $record->challenge->tries, $record->challenge->lanes), $runners, $last === false ? null : $last, $record->lanesUsedAt());
         $with = static fn(Turn $turn): array => [$groups[$turn->group], $turn];
         $this->lanes = array_map(static fn(?Turn $turn): ?array => $turn === null ? null : $with($turn), $order->atLane);
         $this->next = array_map($with, $order->next);

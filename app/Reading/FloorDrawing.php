@@ -28,8 +28,7 @@ final readonly class FloorDrawing
     {
         $lane = $this->record->challenge->lane_length->quantity->si();
         $farthest = $this->record->farthest();
-        // As much floor as the runs need; up to the end of the lane where that is not far beyond.
-        $shown = $farthest === 0.0 || $farthest * 1.4 > $lane ? max($lane, $farthest) * 1.02 : $farthest * 1.1;
+        $shown = $this->shown($lane, $farthest);
 
         return [
             'tape' => $this->units->value,
@@ -38,6 +37,22 @@ final readonly class FloorDrawing
             'timed' => $this->timed(),
             'rows' => array_map($this->row(...), $this->record->lines),
         ];
+    }
+
+    /**
+     * How much floor to draw (m): the whole lane until everybody had a run, so that the scale does not jump with each of the
+     * first; then, where the cars use little of it, as many times less as they leave room for, in steps.
+     */
+    private function shown(float $lane, float $farthest): float
+    {
+        $needs = max($farthest * 1.1, $lane / 8);
+        $isEarly = array_filter($this->record->lines, static fn(ClassLine $line): bool => count($line->allRuns()) === 0) !== [];
+        $shown = max($lane, $farthest);
+        while (!$isEarly && $shown / 1.5 >= $needs) {
+            $shown /= 1.5;
+        }
+
+        return $shown * 1.02;
     }
 
     public function isFresh(ClassLine $line): bool
@@ -128,10 +143,13 @@ final readonly class FloorDrawing
         return $length === null ? null : $this->units->fromSi($length->quantity->si(), Scale::Distance);
     }
 
+    /** Between two tries it would cross the whole floor and say nothing. */
+    private const FEWEST_FOR_WHISKERS = 3;
+
     /** @return array{float, float}|null */
     private function interval(?Sample $sample): ?array
     {
-        $interval = $sample?->meanInterval();
+        $interval = $sample === null || $sample->n < self::FEWEST_FOR_WHISKERS ? null : $sample->meanInterval();
 
         return $interval instanceof Interval ? [$this->along($interval->low), $this->along($interval->high)] : null;
     }

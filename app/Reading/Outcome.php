@@ -14,9 +14,10 @@ enum Outcome: string
     case Distance = 'distance';
     case Time = 'time';
 
-    public function measure(Tries $tries): ?Sample
+    /** @param float|null $timedM the length over which times are taken (m) */
+    public function measure(Tries $tries, ?float $timedM): ?Sample
     {
-        return $this === self::Distance ? $tries->distances() : $tries->times();
+        return $this === self::Distance ? $tries->distances() : $tries->times($timedM);
     }
 
     public function scale(): Scale

@@ -113,7 +113,7 @@ final readonly class RelationReading
         foreach ($this->relation->points as $point) {
             [$group, $car] = $this->cars[(int) $point->id];
             $tries = $this->record->tries($car);
-            $sample = $this->outcome->measure($tries);
+            $sample = $this->record->measure($this->outcome, $car);
             $points[] = [
                 'mark' => $group->mark,
                 'name' => $group->name . ($group->cars->count() > 1 ? " · version {$car->version}" : ''),

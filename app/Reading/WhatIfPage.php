@@ -26,6 +26,7 @@ final readonly class WhatIfPage
                 'label' => $setting->label(),
                 'least' => $least,
                 'greatest' => $greatest,
+                'limits' => $setting->limits(),
                 'usual' => $usual,
                 'step' => $step,
                 'perSi' => $scale === null ? 1.0 : $units->perSi($scale),

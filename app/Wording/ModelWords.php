@@ -10,6 +10,8 @@ use Skivo\Core\Check\CheckCard;
 use Skivo\Core\Check\CheckItem;
 use Skivo\Core\Check\CheckVerdict;
 use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Run\Setting;
 use Skivo\Core\Trials\Interval;
 use Skivo\Core\Trials\Run;
 
@@ -20,6 +22,24 @@ final readonly class ModelWords
     private const OFF_THE_LINE = 1.7;
 
     public function __construct(private ClassRecord $record, private ClassFindings $findings, private FindingWords $words) {}
+
+    /**
+     * What is recorded of a car that the model can't compute with.
+     *
+     * @param array<string, float> $beyond SI, by the value of a Setting
+     */
+    public static function beyond(array $beyond, UnitSystem $units): string
+    {
+        $said = [];
+        foreach ($beyond as $key => $value) {
+            $setting = Setting::from($key);
+            [$least, $greatest] = $setting->limits();
+            $show = static fn(float $si): string => $setting->scale() === null ? (string) +$si : $units->show($si, $setting->scale());
+            $said[] = "{$setting->label()} {$show($value)} (it takes {$show($least)} to {$show($greatest)})";
+        }
+
+        return 'Beyond what the run model computes with: ' . Lists::and($said, 9) . '. So nothing is predicted of this car, and it is left out where the model is set to the class. Its runs count as any other’s.';
+    }
 
     /** @return list<Sentence> */
     public function calibration(): array
@@ -57,6 +77,10 @@ final readonly class ModelWords
         foreach ($typical === null ? [] : $this->findings->cars as $compared) {
             $car = (int) $compared->id;
             $balance = $this->findings->balances[$car] ?? null;
+            if ($compared->sample->mean() <= 0.0) {
+                // It never started: no ratio of distances is to be had.
+                continue;
+            }
             // How much farther a typical car with this ratio would have come.
             $times = ($this->findings->ratioOf($car) ?? 0.0) * $typical->stretchM / $compared->sample->mean();
             if ($balance !== null && ($times > self::OFF_THE_LINE || $times < 1.0 / self::OFF_THE_LINE)) {

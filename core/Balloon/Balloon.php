@@ -17,7 +17,7 @@ final readonly class Balloon
     /** A balloon counts as empty when its volume is down to this many times the relaxed one. */
     public const EMPTY_VOLUME_RATIO = 1.0001;
 
-    private const GREATEST_STRETCH = 8.0;
+    public const GREATEST_STRETCH = 8.0;
 
     /**
      * @param int $count how many on the car, 1 to 8

@@ -68,8 +68,10 @@ final readonly class Forces
 
         $frictionFrom = $measure(Force::Friction, self::circumstances($model, $modelFriction));
         $friction = self::together($frictionFrom, $results) ?? $modelFriction;
-        if ($frictionFrom !== []) {
-            $model = $model->with(Setting::MeasuredFriction, max(0.001, min(0.5, $friction->value)));
+        // What no floor has is shown with its test, and left out of the model.
+        $isBeyond = !self::isWithin(Setting::MeasuredFriction, $friction->value) || $friction->value <= 0.0;
+        if ($frictionFrom !== [] && !$isBeyond) {
+            $model = $model->with(Setting::MeasuredFriction, $friction->value);
         }
         $car = self::circumstances($model, $friction);
         $pressureFrom = $measure(Force::Pressure, $car);
@@ -83,10 +85,9 @@ final readonly class Forces
             // Thrust goes with the pressure to a power close to one, so the relative uncertainty is the same.
             $pressure = $needed === null ? $pressure : new Estimate($needed, $needed * $thrust->standardUncertainty / $thrust->value, $thrust->degreesOfFreedom);
         }
-        $pressureIsMeasured = ($pressureFrom !== [] || $thrustFrom !== []) && !$beyond;
-        if ($pressureIsMeasured) {
-            [$least, $greatest] = Setting::Pressure->range();
-            $model = $model->with(Setting::Pressure, max($least, min($greatest, $pressure->value)));
+        $beyond = $beyond || !self::isWithin(Setting::Pressure, $pressure->value);
+        if (($pressureFrom !== [] || $thrustFrom !== []) && !$beyond) {
+            $model = $model->with(Setting::Pressure, $pressure->value);
         }
         if (isset($readings[BenchTest::Spin->value])) {
             $results[BenchTest::Spin->value] = BenchTest::Spin->result($readings[BenchTest::Spin->value], $car);
@@ -106,9 +107,17 @@ final readonly class Forces
         );
     }
 
+    /** Whether it was, and lies within what any floor and axle have. */
     public function frictionIsMeasured(): bool
     {
-        return $this->frictionFrom !== [];
+        return $this->model->settings->frictionIsMeasured();
+    }
+
+    private static function isWithin(Setting $setting, float $value): bool
+    {
+        [$least, $greatest] = $setting->limits();
+
+        return $value >= $least && $value <= $greatest;
     }
 
     public function thrustIsMeasured(): bool
@@ -180,7 +189,7 @@ final readonly class Forces
     /** The pressure, over the usual, at which the model gives this first push; null where none within reach does. */
     private static function pressureFor(CarModel $model, float $thrustN): ?float
     {
-        [$least, $greatest] = Setting::Pressure->range();
+        [$least, $greatest] = Setting::Pressure->limits();
         $factor = 1.0;
         for ($i = 0; $i < 60; $i++) {
             $now = $model->settings->with(Setting::Pressure, $factor)->design()->firstThrustN();

@@ -15,7 +15,7 @@ final readonly class Change
     /** Words for a part whose numbers say the same more exactly. */
     private const NAMES = [
         'nozzle_kind' => [Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength],
-        'wheel_kind' => [Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelMass],
+        'wheel_kind' => [Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelMass],
         'bearing' => [Choice::AxleDiameter, Choice::BearingBore, Choice::AxleMass],
         'chassis' => [Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight, Choice::ChassisMass],
     ];

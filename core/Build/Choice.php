@@ -41,6 +41,8 @@ enum Choice: string
     case WheelKind = 'wheel_kind';
     case WheelDiameter = 'wheel_diameter';
     case WheelThickness = 'wheel_thickness';
+    case WheelHub = 'wheel_hub';
+    case WheelHollow = 'wheel_hollow';
     case WheelMass = 'wheel_mass';
     case WheelMount = 'wheel_mount';
     case Balloons = 'balloons';
@@ -91,7 +93,9 @@ enum Choice: string
             self::RearEndPlay => 'Rear end play',
             self::WheelKind => 'Wheel kind',
             self::WheelDiameter => 'Wheel diameter',
-            self::WheelThickness => 'Wheel thickness',
+            self::WheelThickness => 'Wheel thickness, at the rim',
+            self::WheelHub => 'Wheel thickness, at the hub',
+            self::WheelHollow => 'Its hollow faces',
             self::WheelMass => 'Mass of one wheel',
             self::WheelMount => 'Wheels are',
             self::Balloons => 'Balloons',
@@ -124,7 +128,7 @@ enum Choice: string
     public function scale(): ?Scale
     {
         return match ($this) {
-            self::ChassisHeight, self::AxleDiameter, self::BearingBore, self::EndPlay, self::RearEndPlay, self::WheelDiameter, self::WheelThickness, self::JointWidth, self::NeckWidth, self::NozzleBore, self::WiderBore, self::WidestBore => Scale::Part,
+            self::ChassisHeight, self::AxleDiameter, self::BearingBore, self::EndPlay, self::RearEndPlay, self::WheelDiameter, self::WheelThickness, self::WheelHub, self::JointWidth, self::NeckWidth, self::NozzleBore, self::WiderBore, self::WidestBore => Scale::Part,
             self::ChassisLength, self::ChassisWidth, self::Wheelbase, self::RearAxlePlace, self::Track, self::RearTrack, self::AxleLength, self::RearAxleLength, self::BearingLength, self::RearBearingLength, self::BalloonNominal, self::BalloonRelaxed, self::BalloonSize, self::NozzleLength, self::NozzleHeight, self::NozzleOverhang => Scale::Body,
             self::ChassisMass, self::AxleMass, self::WheelMass, self::BalloonMass, self::NozzleMass, self::ExtrasMass, self::Mass => Scale::Weight,
             self::Balloons, self::PumpStrokes, self::BandTurns, self::NozzleOutlets => Scale::Count,
@@ -173,7 +177,7 @@ enum Choice: string
             self::BearingLength, self::RearBearingLength => [0.002, 0.8],
             self::EndPlay, self::RearEndPlay => [0.0, 0.1],
             self::WheelDiameter => [0.003, 0.6],
-            self::WheelThickness => [0.0003, 0.1],
+            self::WheelThickness, self::WheelHub => [0.0003, 0.1],
             self::WheelMass, self::NozzleMass => [0.0001, 0.5],
             self::Balloons => [1.0, 6.0],
             self::BalloonNominal => [0.02, 1.5],

@@ -6,6 +6,7 @@ namespace Skivo\Core\Build;
 
 use Skivo\Core\Quantity\Scale;
 use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Rolling\Hollow;
 
 /**
  * What cannot work on a car, from its recorded measures and geometry. A fault is only found where the measures
@@ -18,6 +19,9 @@ final readonly class Faults
 
     private Layout $layout;
 
+    /** Whether the parts list knows the kind of the car's wheels. */
+    private bool $isListed;
+
     public function __construct(
         private Car $car,
         private UnitSystem $units,
@@ -25,6 +29,7 @@ final readonly class Faults
         Kit $kit = new Kit(),
     ) {
         $this->layout = Layout::of($car, $catalogue, $kit);
+        $this->isListed = $catalogue->named(PartKind::Wheel, $car->kind(Choice::WheelKind)) !== null;
     }
 
     /** @return list<Fault> */
@@ -44,12 +49,12 @@ final readonly class Faults
             ['front', Choice::AxleLength, Choice::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing, Spot::FrontAxle],
             ['rear', Choice::RearAxleLength, Choice::RearBearingLength, $this->layout->rearAxleLength, $this->layout->rearBearing, Spot::RearAxle],
         ] as [$which, $axle, $bearing, $has, $bearingM, $spot]) {
-            if ($this->car->ofRear($axle) === null || $this->car->ofRear($bearing) === null || !$this->knows(Choice::WheelThickness)) {
+            if ($this->car->ofRear($axle) === null || $this->car->ofRear($bearing) === null || ($hub = $this->hub()) === null) {
                 continue;
             }
-            $needs = $bearingM + 2 * $this->layout->wheelThickness;
+            $needs = $bearingM + 2 * $hub;
             if ($has <= $needs + 1e-9) {
-                $faults[] = new Fault("{$which}-axle-too-short", "The {$which} axle ({$this->body($has)}) is too short: bearing and both wheels alone take {$this->body($needs)}. Cut one of {$this->body($needs + 0.0015 + 0.006)}.", true, $spot);
+                $faults[] = new Fault("{$which}-axle-too-short", "The {$which} axle ({$this->body($has)}) is too short: bearing and both wheels, at the hub, alone take {$this->body($needs)}. Cut one of {$this->body($needs + 0.0015 + 0.006)}.", true, $spot);
             }
         }
 
@@ -69,8 +74,12 @@ final readonly class Faults
             }
             $width = $this->layout->chassisWidth;
             $bearingM = $this->car->ofRear($bearing) ?? $this->car->number($bearing);
-            if ($bearingM !== null && $bearingM <= $width + 1e-9) {
-                $faults[] = new Fault("{$which}-bearing-too-short", "The {$which} bearing ({$this->body($bearingM)}) does not stand out beyond the chassis ({$this->body($width)}): the wheels rub on it. Cut one of {$this->body($width + 0.006)}.", true, $spot);
+            $rim = $this->rimReachesIn();
+            if ($bearingM !== null && $rim > 0.0 && ($bearingM - $width) / 2 <= $rim + 1e-9) {
+                $faults[] = new Fault("{$which}-rims-rub", "The {$which} wheels’ hollow faces the car, so their rims reach {$this->part($rim)} in beyond the hub; the bearing stands out by only {$this->part(max(0.0, ($bearingM - $width) / 2))} on each side. Turn the hollow outwards, or cut a bearing of {$this->body($width + 2 * $rim + 0.004)}.", true, $spot);
+            } elseif ($bearingM !== null && $bearingM <= $width + 1e-9 && ($this->car->ofRear($track) ?? $this->car->number($track)) === null) {
+                // Works well with caps whose hollow faces outwards, or with washers.
+                $faults[] = new Fault("{$which}-bearing-flush", "The {$which} bearing ({$this->body($bearingM)}) does not stand out beyond the chassis ({$this->body($width)}), so a wheel may lean against it. Watch that they turn freely; a washer or a hub that stands clear helps.", false, $spot);
             } elseif (($this->car->ofRear($track) ?? $this->car->number($track)) !== null) {
                 $slack = ($this->car->ofRear($play) ?? $this->car->number($play) ?? 0.0) / 2;
                 if ($trackM <= $width + 1e-9) {
@@ -150,6 +159,19 @@ final readonly class Faults
         }
 
         return $faults;
+    }
+
+    /** How thick a wheel is at its hub (m), as recorded or as its kind has it; null where neither says. */
+    private function hub(): ?float
+    {
+        return $this->car->number(Choice::WheelHub) !== null || $this->isListed ? $this->layout->hubThickness : null;
+    }
+
+    /** By how much the rim of a wheel whose hollow faces the car reaches in beyond its hub (m); 0 for others. */
+    private function rimReachesIn(): float
+    {
+        return $this->car->kind(Choice::WheelHollow) === Hollow::Inwards->value && $this->knows(Choice::WheelThickness) && $this->hub() !== null
+            ? max(0.0, $this->layout->wheelThickness - $this->layout->hubThickness) : 0.0;
     }
 
     private function knows(Choice ...$choices): bool

@@ -57,6 +57,8 @@ final readonly class Layout
         public float $angle,
         public ?float $nozzleHeight,
         public float $overhang,
+        /** At the hub, where the axle goes through; as at the rim where the wheel is solid. */
+        public float $hubThickness,
     ) {}
 
     public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
@@ -103,6 +105,7 @@ final readonly class Layout
             deg2rad($car->number(Choice::NozzleAngle) ?? 0.0),
             $car->number(Choice::NozzleHeight),
             $car->number(Choice::NozzleOverhang) ?? self::usualOverhang($length, $tube, count($bores)),
+            $car->number(Choice::WheelHub) ?? min($thickness, $wheel->value('hub_m')),
         );
     }
 
@@ -142,6 +145,7 @@ final readonly class Layout
             deg2rad($settings->get(Setting::Angle)),
             null,
             self::usualOverhang($length, $tube, count($bores)),
+            $usual->wheelThicknessM,
         );
     }
 

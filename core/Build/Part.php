@@ -23,7 +23,8 @@ final readonly class Part
 
     public function value(string $key): float
     {
-        return $this->values[$key] ?? throw new \LogicException("A {$this->kind->value} has no {$key}.");
+        // A wheel of which only one thickness is known is as thick at its hub.
+        return $this->values[$key] ?? ($key === 'hub_m' ? $this->values['thickness_m'] ?? null : null) ?? throw new \LogicException("A {$this->kind->value} has no {$key}.");
     }
 
     public function isCalled(string $name): bool

@@ -28,6 +28,12 @@ enum PartKind: string
         };
     }
 
+    /** What can be left to the usual part of the kind, since a classroom can hardly measure it. */
+    public function isOptional(string $field): bool
+    {
+        return in_array($field, ['inertia_factor', 'rolling_loss', 'hub_m', 'friction', 'film_m', 'neck_m', 'axle_mass_kg'], true);
+    }
+
     /**
      * What is known of such a part: label, scale (null for a plain number), least and greatest value in SI.
      *
@@ -51,7 +57,8 @@ enum PartKind: string
                 'mass_kg' => ['Mass of one', Scale::Weight, 0.0001, 0.5],
                 'inertia_factor' => ['Spin factor κ', null, 0.3, 1.0],
                 'rolling_loss' => ['Rolling loss C_rr, hard floor', null, 0.0005, 0.5],
-                'thickness_m' => ['Thickness', Scale::Part, 0.0003, 0.1],
+                'thickness_m' => ['Thickness, at the rim', Scale::Part, 0.0003, 0.1],
+                'hub_m' => ['Thickness, at the hub', Scale::Part, 0.0003, 0.1],
             ],
             self::Bearing => [
                 'axle_m' => ['Axle diameter', Scale::Part, 0.0005, 0.05],

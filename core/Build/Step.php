@@ -13,6 +13,7 @@ enum Step: string
     case Power = 'power';
     case Nozzle = 'nozzle';
     case Mass = 'mass';
+    case Floor = 'floor';
 
     public function label(): string
     {
@@ -22,8 +23,19 @@ enum Step: string
             self::Wheels => 'Wheels',
             self::Power => 'Balloon',
             self::Nozzle => 'Nozzle',
-            self::Mass => 'Mass and floor',
+            self::Mass => 'Mass',
+            self::Floor => 'Floor',
         };
+    }
+
+    /**
+     * The steps that make a car: all but what it runs on.
+     *
+     * @return list<self>
+     */
+    public static function ofCar(): array
+    {
+        return array_values(array_filter(self::cases(), static fn(self $step): bool => $step !== self::Floor));
     }
 
     /** @return list<Choice> in the order in which they are asked */
@@ -38,7 +50,7 @@ enum Step: string
         return match ($choice) {
             Choice::Chassis, Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight,
             Choice::Bearing, Choice::Wheelbase, Choice::Track, Choice::AxleDiameter, Choice::AxleLength, Choice::BearingBore, Choice::BearingLength, Choice::EndPlay,
-            Choice::WheelKind, Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelMount,
+            Choice::WheelKind, Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelHollow, Choice::WheelMount,
             Choice::Balloons, Choice::BalloonNominal, Choice::BalloonSize, Choice::PumpStrokes, Choice::Joint, Choice::BandTurns,
             Choice::NozzleKind, Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength, Choice::NozzleAngle, Choice::NozzleHeight, Choice::NozzleOverhang,
             Choice::Mass, Choice::Surface => true,
@@ -52,12 +64,13 @@ enum Step: string
             Choice::Chassis, Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight, Choice::ChassisMass => self::Chassis,
             Choice::Bearing, Choice::Wheelbase, Choice::RearAxlePlace, Choice::Track, Choice::RearTrack, Choice::AxleDiameter, Choice::AxleLength,
             Choice::RearAxleLength, Choice::AxleMass, Choice::BearingBore, Choice::BearingLength, Choice::RearBearingLength, Choice::EndPlay, Choice::RearEndPlay => self::Axles,
-            Choice::WheelKind, Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelMass, Choice::WheelMount => self::Wheels,
+            Choice::WheelKind, Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelHollow, Choice::WheelMass, Choice::WheelMount => self::Wheels,
             Choice::Balloons, Choice::BalloonNominal, Choice::BalloonRelaxed, Choice::BalloonSize, Choice::PumpStrokes, Choice::BalloonMass,
             Choice::Joint, Choice::BandTurns, Choice::JointWidth, Choice::NeckWidth => self::Power,
             Choice::NozzleKind, Choice::NozzleBore, Choice::WiderBore, Choice::WidestBore, Choice::NozzleOutlets, Choice::NozzleLength,
             Choice::NozzleAngle, Choice::NozzleHeight, Choice::NozzleOverhang, Choice::NozzleMass => self::Nozzle,
-            Choice::ExtrasMass, Choice::Mass, Choice::Surface => self::Mass,
+            Choice::ExtrasMass, Choice::Mass => self::Mass,
+            Choice::Surface => self::Floor,
         };
     }
 }

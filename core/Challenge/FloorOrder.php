@@ -29,8 +29,9 @@ final readonly class FloorOrder
      * @param RunOrder $plan of all groups that ever were, withdrawn ones too
      * @param list<Runner> $runners in the groups' order
      * @param int|null $lastGroup that ran last, by its place in the order
+     * @param array<int, int> $usedAt when each lane was last run on, as numbers that go up; a lane that was not is left out
      */
-    public function __construct(RunOrder $plan, array $runners, ?int $lastGroup = null)
+    public function __construct(RunOrder $plan, array $runners, ?int $lastGroup = null, private array $usedAt = [])
     {
         $coming = array_values(array_filter($plan->turns, static fn(Turn $turn): bool => ($runners[$turn->group] ?? null) !== null
             && !$runners[$turn->group]->isWithdrawn && $turn->try > $runners[$turn->group]->made));
@@ -83,11 +84,11 @@ final readonly class FloorOrder
         return $this->coming === [];
     }
 
-    /** Who should run next: at the first lane where somebody stands. */
+    /** Who should run next: at the lane that has waited longest of those where somebody stands. */
     public function proposed(): ?Turn
     {
         $standing = array_filter($this->atLane);
-        usort($standing, static fn(Turn $a, Turn $b): int => [$a->try, $a->heat, $a->lane] <=> [$b->try, $b->heat, $b->lane]);
+        usort($standing, fn(Turn $a, Turn $b): int => [$this->usedAt[$a->lane] ?? 0, $a->lane] <=> [$this->usedAt[$b->lane] ?? 0, $b->lane]);
 
         return $standing[0] ?? null;
     }

@@ -25,6 +25,8 @@ final readonly class Limits
     public const SHORTEST_TIME_S = 0.05;
     public const LONGEST_TIME_S = 600.0;
     public const SHORTEST_LANE_M = 0.5;
+    /** A stretch that is timed, or before a mark, may be as short as the slowest car goes. */
+    public const SHORTEST_STRETCH_M = 0.1;
     public const HEAVIEST_LOAD_KG = 20.0;
     public const MOST_LANES = 12;
 
@@ -62,9 +64,11 @@ final readonly class Limits
     }
 
     /** What is wrong with a length of lane or timed stretch in m, and the cure; null where it is fine. */
-    public static function laneComplaint(float $metres, UnitSystem $units): ?string
+    public static function laneComplaint(float $metres, UnitSystem $units, bool $isLane = true): ?string
     {
-        return $metres >= self::SHORTEST_LANE_M && $metres <= self::LONGEST_DISTANCE_M ? null
-            : 'A length must be from ' . $units->show(self::SHORTEST_LANE_M, Scale::Lane) . ' to ' . $units->show(self::LONGEST_DISTANCE_M, Scale::Lane) . '. Check the unit.';
+        $shortest = $isLane ? self::SHORTEST_LANE_M : self::SHORTEST_STRETCH_M;
+
+        return $metres >= $shortest && $metres <= self::LONGEST_DISTANCE_M ? null
+            : 'A length must be from ' . $units->show($shortest, Scale::Lane) . ' to ' . $units->show(self::LONGEST_DISTANCE_M, Scale::Lane) . '. Check the unit.';
     }
 }

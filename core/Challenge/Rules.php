@@ -27,6 +27,7 @@ final readonly class Rules
         'power' => [Choice::Balloons, Choice::BalloonNominal],
         'nozzle' => [Choice::NozzleKind, Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength],
         'mass' => [Choice::Mass],
+        'floor' => [Choice::Surface],
     ];
 
     /**
@@ -34,7 +35,7 @@ final readonly class Rules
      * @param array<string, list<string>> $allowed names that a part may have, by the value of a PartKind; any where left out or empty
      */
     public function __construct(
-        public array $free = [Step::Chassis, Step::Axles, Step::Wheels, Step::Power, Step::Nozzle, Step::Mass],
+        public array $free = [Step::Chassis, Step::Axles, Step::Wheels, Step::Power, Step::Nozzle, Step::Mass, Step::Floor],
         public ?int $mostBalloons = null,
         public ?int $mostStraws = null,
         public ?float $heaviestKg = null,

@@ -139,11 +139,11 @@ final readonly class Calibration
     {
         $settings = $observation->settings;
         if (!$observation->frictionIsMeasured) {
-            [, $greatest] = Setting::MeasuredFriction->range();
+            [, $greatest] = Setting::MeasuredFriction->limits();
             $settings = $settings->with(Setting::MeasuredFriction, max(0.001, min($greatest, $this->friction * $settings->rollingCoefficient())));
         }
         if (!$observation->pressureIsMeasured) {
-            [$least, $greatest] = Setting::Pressure->range();
+            [$least, $greatest] = Setting::Pressure->limits();
             $settings = $settings->with(Setting::Pressure, max($least, min($greatest, $settings->get(Setting::Pressure) * $this->discharge ** 2)));
         }
 

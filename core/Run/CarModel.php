@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Run;
 
+use Skivo\Core\Balloon\Balloon;
 use Skivo\Core\Balloon\PumpCurve;
 use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Build\Car;
@@ -24,11 +25,22 @@ final readonly class CarModel
     public const STEPPED_WIDER_M = 0.0095;
     public const STEPPED_WIDEST_M = 0.0127;
 
-    /** @param array<string, Origin> $origins by the value of a Setting */
+    /**
+     * @param array<string, Origin> $origins by the value of a Setting
+     * @param array<string, float> $beyond what is recorded and the model does not compute with (SI), by the value of a Setting;
+     *     in the settings the nearest value that it does stands in its place
+     */
     private function __construct(
         public Settings $settings,
         public array $origins,
+        public array $beyond = [],
     ) {}
+
+    /** Whether the model can say anything of this car: not where something recorded lies beyond it. */
+    public function isComputable(): bool
+    {
+        return $this->beyond === [];
+    }
 
     /**
      * @param string|null $surface of the challenge, where the car has none of its own
@@ -37,16 +49,18 @@ final readonly class CarModel
      */
     public static function of(Car $car, Catalogue $catalogue, ?string $surface = null, ?float $temperature = null, ?PumpCurve $pump = null): self
     {
-        $values = [];
-        $origins = [];
-        $set = static function (Setting $setting, ?float $value, Origin $origin) use (&$values, &$origins): void {
+        $values = $origins = $beyond = [];
+        $set = static function (Setting $setting, ?float $value, Origin $origin) use (&$values, &$origins, &$beyond): void {
             if ($value === null || isset($values[$setting->value])) {
                 return;
             }
-            [$least, $greatest] = $setting->range();
+            [$least, $greatest] = $setting->limits();
             $values[$setting->value] = max($least, min($greatest, $value));
-            // A measured value that the bench does not reach is replaced by the nearest that it does.
-            $origins[$setting->value] = $values[$setting->value] === $value ? $origin : Origin::Assumed;
+            $origins[$setting->value] = $origin;
+            if ($values[$setting->value] !== $value) {
+                $origins[$setting->value] = $origin === Origin::Measured ? Origin::Beyond : Origin::Assumed;
+                $beyond += $origin === Origin::Measured ? [$setting->value => $value] : [];
+            }
         };
         $measured = static fn(Setting $setting, Choice $choice) => $set($setting, $car->number($choice), Origin::Measured);
         $part = static function (PartKind $kind, ?string $name) use ($catalogue, $set): ?Part {
@@ -98,21 +112,25 @@ final readonly class CarModel
         $part(PartKind::Chassis, $car->kind(Choice::Chassis));
         $part(PartKind::Surface, $car->kind(Choice::Surface) ?? $surface);
 
-        // The filled balloon must lie within what its rubber bears, whatever was typed.
+        // The filled balloon must lie within what its rubber bears.
         $relaxed = $values[Setting::RelaxedDiameter->value];
         $filled = $values[Setting::BalloonSize->value] ?? Setting::BalloonSize->range()[2];
-        $values[Setting::BalloonSize->value] = max($relaxed, min(8 * $relaxed, $filled));
+        $values[Setting::BalloonSize->value] = max($relaxed, min(Balloon::GREATEST_STRETCH * $relaxed, $filled));
+        if ($values[Setting::BalloonSize->value] !== $filled && ($origins[Setting::BalloonSize->value] ?? null) === Origin::Measured) {
+            $origins[Setting::BalloonSize->value] = Origin::Beyond;
+            $beyond[Setting::BalloonSize->value] = $filled;
+        }
         foreach (Setting::cases() as $setting) {
             $origins[$setting->value] ??= Origin::Assumed;
         }
 
-        return new self(Settings::of($values), $origins);
+        return new self(Settings::of($values), $origins, $beyond);
     }
 
     /** The same with a value that was measured by itself. */
     public function with(Setting $setting, float $value): self
     {
-        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins);
+        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->beyond);
     }
 
     /**

@@ -10,4 +10,6 @@ enum Origin: string
     case Measured = 'measured';
     case Catalogue = 'from the parts list';
     case Assumed = 'assumed';
+    /** Recorded, and beyond what the model computes with: nothing is foretold of such a car. */
+    case Beyond = 'recorded, but beyond the model';
 }

@@ -126,6 +126,39 @@ enum Setting: string
         };
     }
 
+    /**
+     * Least and greatest value that the model computes with, in SI: wide enough for nearly everything that can be recorded of
+     * a car. A ruler's own range is narrower, and stretches to where a car's value lies.
+     *
+     * @return array{float, float}
+     */
+    public function limits(): array
+    {
+        return match ($this) {
+            self::Bore => [0.001, 0.1],
+            self::WiderBore, self::WidestBore => [0.0, 0.1],
+            self::Outlets => [1.0, 20.0],
+            self::TubeLength => [0.0, 2.0],
+            self::Angle => [-80.0, 80.0],
+            self::BalloonSize => [0.01, 0.6],
+            self::Balloons => [1.0, 8.0],
+            self::RelaxedDiameter => [0.01, 0.3],
+            self::Film => [0.00005, 0.002],
+            self::Mass => [0.001, 10.0],
+            self::WheelDiameter => [0.003, 0.6],
+            self::WheelMass => [0.0001, 0.5],
+            self::WheelLoss => [0.0005, 0.2],
+            self::AxleDiameter => [0.0005, 0.05],
+            self::AxleMass => [0.0, 0.5],
+            self::MeasuredFriction => [0.0, 1.0],
+            self::ChassisWidth => [0.005, 0.6],
+            self::ChassisLength => [0.02, 1.0],
+            self::ChassisHeight => [0.0003, 0.3],
+            self::Temperature => [-30.0, 60.0],
+            default => [$this->range()[0], $this->range()[1]],
+        };
+    }
+
     /** Those that a class turns first, in the order of the bench. */
     public function isMain(): bool
     {

@@ -33,13 +33,13 @@ final readonly class Settings
     {
         $all = [];
         foreach (Setting::cases() as $setting) {
-            [$least, $greatest, $usual] = $setting->range();
-            $all[$setting->value] = OutOfRange::check($setting->label(), $values[$setting->value] ?? $usual, $least, $greatest);
+            [$least, $greatest] = $setting->limits();
+            $all[$setting->value] = OutOfRange::check($setting->label(), $values[$setting->value] ?? $setting->range()[2], $least, $greatest);
         }
         $settings = new self($all);
         // A balloon cannot be filled to less than it is, nor to more than it bears.
         $relaxed = $settings->get(Setting::RelaxedDiameter);
-        OutOfRange::check(Setting::BalloonSize->label(), $settings->get(Setting::BalloonSize), $relaxed, 8 * $relaxed);
+        OutOfRange::check(Setting::BalloonSize->label(), $settings->get(Setting::BalloonSize), $relaxed, Balloon::GREATEST_STRETCH * $relaxed);
 
         return $settings;
     }

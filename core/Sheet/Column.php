@@ -48,6 +48,8 @@ enum Column: string
     case EndPlay = 'end play';
     case RearEndPlay = 'rear end play';
     case WheelThickness = 'wheel thickness';
+    case WheelHub = 'wheel hub';
+    case WheelHollow = 'wheel hollow';
     case WheelMass = 'mass of one wheel';
     case Balloons = 'balloons';
     case BalloonRelaxed = 'balloon, relaxed diameter';

@@ -14,6 +14,7 @@ use Skivo\Core\Quantity\Entry;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Rolling\Hollow;
 use Skivo\Core\Rolling\WheelMount;
 use Skivo\Core\Trials\Inflation;
 use Skivo\Core\Trials\RunRecord;
@@ -311,6 +312,8 @@ final class SheetReader
             $counts[$choice->value] = self::whole($cell, (int) $choice->range()[0], (int) $choice->range()[1]);
         } elseif ($choice === Choice::WheelMount) {
             $kinds[$choice->value] = self::mount($cell)->value;
+        } elseif ($choice === Choice::WheelHollow) {
+            $kinds[$choice->value] = (Hollow::tryFrom(mb_strtolower($cell)) ?? throw new \InvalidArgumentException("“{$cell}” says nothing of which way the hollow faces. Write “outwards” or “inwards”."))->value;
         } else {
             $kinds[$choice->value] = $this->short($cell, Limits::KIND_CHARACTERS);
         }

@@ -21,8 +21,6 @@ final readonly class Tries
 
     private ?Sample $distances;
 
-    private ?Sample $times;
-
     /**
      * @param list<Run> $runs in the order in which they were made
      * @param bool $voidIsRetried whether a void try is made again under its number; else it is lost
@@ -36,7 +34,6 @@ final readonly class Tries
         $this->counted = array_slice($valid, 0, $places);
         $this->extra = array_slice($valid, $places);
         $this->distances = self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
-        $this->times = self::sample(array_map(static fn(Run $run): ?float => $run->timeS, $this->counted));
     }
 
     /** The number of the next try. A void try is made again under its own number, unless it is lost. */
@@ -70,10 +67,14 @@ final readonly class Tries
         return $this->distances;
     }
 
-    /** Times of the counted tries that have one (s), or null where none has. */
-    public function times(): ?Sample
+    /**
+     * Times of the counted tries that have one (s), or null where none has.
+     *
+     * @param float|null $lengthM that is timed: a car that stopped short of it did not arrive, whatever the watch says; null where none is set
+     */
+    public function times(?float $lengthM = null): ?Sample
     {
-        return $this->times;
+        return self::sample(array_map(static fn(Run $run): ?float => $lengthM !== null && $run->distanceM !== null && $run->distanceM < $lengthM ? null : $run->timeS, $this->counted));
     }
 
     /**

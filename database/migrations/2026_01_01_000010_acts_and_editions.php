@@ -41,12 +41,19 @@ return new class extends Migration {
         Schema::table('cars', function (Blueprint $table): void {
             $table->integer('edition')->default(1);
             $table->integer('card_edition')->default(1);
+            // A cap is wide at its rim and thin at its hub, and its hollow faces one way.
+            $table->double('wheel_hub_m')->nullable();
+            $table->string('wheel_hub_entered', 60)->nullable();
+            $table->string('wheel_hollow', 20)->nullable();
         });
+        DB::statement("ALTER TABLE cars ADD CHECK (wheel_hub_m > 0), ADD CHECK ((wheel_hub_m IS NULL) = (wheel_hub_entered IS NULL)), ADD CHECK (wheel_hollow IN ('outwards', 'inwards'))");
+        // The floor was varied with the mass; now each is for itself.
+        DB::statement("UPDATE challenges SET free_steps = free_steps || '[\"floor\"]'::jsonb WHERE free_steps @> '[\"mass\"]'::jsonb");
     }
 
     public function down(): void
     {
-        Schema::table('cars', static fn(Blueprint $table) => $table->dropColumn(['edition', 'card_edition']));
+        Schema::table('cars', static fn(Blueprint $table) => $table->dropColumn(['edition', 'card_edition', 'wheel_hub_m', 'wheel_hub_entered', 'wheel_hollow']));
         Schema::create('run_changes', function (Blueprint $table): void {
             $table->id();
             $table->foreignUuid('run_id')->index()->constrained()->cascadeOnDelete();

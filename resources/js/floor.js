@@ -72,7 +72,7 @@ function drawRow(lane, row, height, scale, tip, width) {
         svg('line', { x1: 0, x2: scale(row.mean), y1: middle, y2: middle, class: 'lane-track' }, ink);
         if (row.interval !== null) {
             const low = Math.max(0, scale(row.interval[0]));
-            const high = scale(row.interval[1]);
+            const high = Math.min(width, scale(row.interval[1]));
             svg('path', { d: `M${low} ${middle}H${high}M${low} ${middle - 5}v10M${high} ${middle - 5}v10`, class: 'lane-interval' }, ink);
         }
         svg('line', { x1: scale(row.mean), x2: scale(row.mean), y1: middle - height * 0.34, y2: middle + height * 0.34, class: 'lane-mean' }, ink);

@@ -8,14 +8,14 @@ const SVG = 'http://www.w3.org/2000/svg';
 const TAPES = {
     metric: {
         whole: 100,
-        room: 46,
+        room: 58,
         minor: [1, 2, 5, 10, 20, 50, 100, 200, 500],
         label: [10, 20, 50, 100, 200, 500, 1000, 2000],
         say: (cm) => (cm % 100 === 0 ? `${cm / 100} m` : `${cm}`),
     },
     imperial: {
         whole: 12,
-        room: 64,
+        room: 72,
         minor: [1, 2, 3, 6, 12, 24, 60, 120],
         label: [2, 3, 6, 12, 24, 60, 120, 240],
         say: (inch) => (inch % 12 === 0 ? `${inch / 12} ft` : `${inch}`),

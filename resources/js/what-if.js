@@ -64,7 +64,7 @@ export function attachWhatIf(root) {
 
     function turn(key, si) {
         const setting = settings.get(key);
-        values().set(key, Math.min(setting.greatest, Math.max(setting.least, si)));
+        values().set(key, Math.min(setting.limits[1], Math.max(setting.limits[0], si)));
         fill(key);
         changed();
     }
@@ -73,7 +73,11 @@ export function attachWhatIf(root) {
         const setting = settings.get(key);
         const row = bench.querySelector(`[data-setting="${key}"]`);
         const value = values().get(key);
-        row.querySelector('[data-slider]').value = value;
+        // A ruler stretches to where a car's own value lies.
+        const slider = row.querySelector('[data-slider]');
+        slider.min = Math.min(setting.least, value);
+        slider.max = Math.max(setting.greatest, value);
+        slider.value = value;
         const shown = +(value * setting.perSi).toFixed(setting.decimals);
         row.querySelector('[data-slider]').setAttribute('aria-valuetext', `${shown} ${setting.unit}`.trim());
         const field = row.querySelector('[data-field]');
@@ -102,7 +106,7 @@ export function attachWhatIf(root) {
     for (const select of bench.querySelectorAll('[data-part]')) {
         select.addEventListener('change', () => {
             for (const [key, value] of Object.entries(page.parts[select.dataset.part]?.[select.value] ?? {})) {
-                const { least, greatest } = settings.get(key);
+                const [least, greatest] = settings.get(key).limits;
                 values().set(key, Math.min(greatest, Math.max(least, value)));
             }
             fillAll();
@@ -230,7 +234,7 @@ export function attachWhatIf(root) {
         }
         const floor = height + 20;
         const tape = svg('g', { transform: `translate(0 ${floor + 22})` }, canvas);
-        svg('rect', { x: left, y: -22, width: width - left, height: 22, class: 'board' }, tape);
+        svg('rect', { x: left, y: -22, width: width - left, height: 22, fill: 'var(--color-board)' }, tape);
         svg('rect', { x: left, y: 0, width: width - left, height: 30, fill: 'var(--color-tape)' }, tape);
         drawTape(tape, { kind: overTime ? null : page.tape, scale: x, max: most, height: 30 });
         svg('line', { x1: left, x2: left, y1: floor, y2: floor + 52, class: 'start' }, canvas);

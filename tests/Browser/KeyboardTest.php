@@ -69,7 +69,7 @@ final class KeyboardTest extends BrowserTestCase
         $challenge = $this->class();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         $browser->keys(WebDriverKeys::ESCAPE)->keys('?');
-        self::assertStringContainsString('undo the last action', $browser->text('dialog[open]'));
+        self::assertStringContainsString('undo what was last done at this device', $browser->text('dialog[open]'));
         $browser->keys(WebDriverKeys::ESCAPE);
         self::assertCount(0, $browser->all('dialog[open]'));
         $browser->keys('g');

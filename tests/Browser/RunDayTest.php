@@ -101,7 +101,7 @@ final class RunDayTest extends BrowserTestCase
         // Cut off, it is out.
         $challenge->devices()->where('role', 'log')->update(['revoked_at' => now()]);
         $helper->visit("/challenges/{$challenge->id}");
-        self::assertSame('/sign-in', $helper->path());
+        self::assertSame('/join', $helper->path());
         self::assertSame([], $board->accessibilityProblems());
     }
 

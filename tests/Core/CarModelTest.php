@@ -100,7 +100,7 @@ final class CarModelTest extends TestCase
     public function testSettingsOutsideTheirRangeAreNamed(): void
     {
         $this->expectException(OutOfRange::class);
-        $this->expectExceptionMessage('Nozzle bore must be from 0.002 to 0.02');
+        $this->expectExceptionMessage('Nozzle bore must be from 0.001 to 0.1');
 
         Settings::of(['bore' => 1.0]);
     }

@@ -36,7 +36,7 @@ final class WhatIfController
         $cars = [];
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
-                if (!$car->choices->isEmpty()) {
+                if (!$car->choices->isEmpty() && !isset($forces->beyond[$car->id])) {
                     $cars[$car->id] = [$group, $car, $forces->of($car)->model ?? CarModel::of($car->choices, $catalogue)];
                 }
             }

@@ -14,6 +14,7 @@ use Skivo\Core\Build\Car;
 use Skivo\Core\Build\Choice;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Rolling\Hollow;
 use Skivo\Core\Rolling\WheelMount;
 
 /** A build sheet, as typed. Every field may be left empty. */
@@ -35,6 +36,7 @@ final class CarRequest extends FormRequest
         foreach (Choice::cases() as $choice) {
             $rules[$choice->value] = match (true) {
                 $choice === Choice::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
+                $choice === Choice::WheelHollow => ['nullable', Rule::enum(Hollow::class)],
                 $choice->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
                 $choice->isCount() => ['nullable', 'integer', 'between:' . implode(',', $choice->range())],
                 default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($choice, $this->units()), fn(float $si): ?string => $choice->complaint($si, $this->units()))],
@@ -47,7 +49,7 @@ final class CarRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $messages = ['wheel_mount' => 'Choose one of the two ways of mounting wheels.'];
+        $messages = ['wheel_mount' => 'Choose one of the two ways of mounting wheels.', 'wheel_hollow' => 'Choose which way the hollow faces.'];
         foreach (Choice::cases() as $choice) {
             if ($choice->isCount()) {
                 [$least, $greatest] = $choice->range();

@@ -32,7 +32,8 @@ final class ChallengeRequest extends FormRequest
     public function rules(): array
     {
         $units = $this->unitSystem();
-        $length = new ReadsAs($this->bareUnit(), static fn(float $metres): ?string => Limits::laneComplaint($metres, $units));
+        $lane = new ReadsAs($this->bareUnit(), static fn(float $metres): ?string => Limits::laneComplaint($metres, $units));
+        $length = new ReadsAs($this->bareUnit(), static fn(float $metres): ?string => Limits::laneComplaint($metres, $units, false));
         $rules = [
             'name' => ['required', 'string', 'max:120'],
             'question' => ['nullable', 'string', 'max:300'],
@@ -40,7 +41,7 @@ final class ChallengeRequest extends FormRequest
             'scoring' => ['required', Rule::enum(Scoring::class)],
             'tries' => ['required', 'integer', 'between:1,' . Limits::MOST_TRIES],
             'units' => ['required', Rule::enum(UnitSystem::class)],
-            'lane_length' => ['required', 'string', $length],
+            'lane_length' => ['required', 'string', $lane],
             'lanes' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
             'timed_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::Fastest)), $length],
             'mark_distance' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::NearestMark)), $length],

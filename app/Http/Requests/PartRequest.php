@@ -10,6 +10,7 @@ use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Skivo\Core\Build\Catalogue;
 use Skivo\Core\Build\PartKind;
 use Skivo\Core\Quantity\Scale;
 
@@ -29,7 +30,7 @@ final class PartRequest extends FormRequest
             $within = fn(float $si): ?string => $si >= $least && $si <= $greatest ? null
                 : "{$label} must be from {$this->shown($least, $scale)} to {$this->shown($greatest, $scale)}. Check the unit.";
             $unit = $scale === null ? null : $this->units()->unit($scale);
-            $rules[$key] = ['required', 'string', $unit === null
+            $rules[$key] = [$this->kind()?->isOptional($key) === true ? 'nullable' : 'required', 'string', $unit === null
                 ? static function (string $attribute, mixed $value, Closure $fail) use ($within, $label): void {
                     $number = is_string($value) ? str_replace(',', '.', $value) : '';
                     $wrong = is_numeric($number) ? $within((float) $number) : "{$label} must be a number.";
@@ -47,9 +48,9 @@ final class PartRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'kind' => 'Choose the kind of part.',
+            'kind.*' => 'Choose the kind of part.',
             'name.required' => 'Give the part a name.',
-            '*.required' => 'Every value of the part is needed: the run model starts from it.',
+            '*.required' => 'The run model starts from this value: measure it, or take it from a part like it.',
         ];
     }
 
@@ -59,6 +60,11 @@ final class PartRequest extends FormRequest
         $values = [];
         foreach ($this->kind()?->fields() ?? [] as $key => [, $scale]) {
             $typed = $this->string($key)->toString();
+            if ($typed === '') {
+                // Of a wheel without one, the hub is as thick as the rim.
+                $values[$key] = $key === 'hub_m' ? $values['thickness_m'] : Catalogue::standard()->usual($this->kind() ?? PartKind::Wheel)->value($key);
+                continue;
+            }
             $unit = $scale === null ? null : $this->units()->unit($scale);
             $values[$key] = $unit === null ? (float) str_replace(',', '.', $typed) : ReadsAs::read($typed, $unit)?->quantity->si();
         }

@@ -34,7 +34,7 @@
                         <tr>
                             <th scope="row" class="whitespace-nowrap"><span class="with-mark"><x-mark :mark="$group->mark" /><a class="max-w-60 truncate" href="{{ route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car?->version]) }}"><bdi>{{ $group->name }}</bdi></a>@if ($group->cars->count() > 1)<span class="small whitespace-nowrap">version {{ $car->version }}</span>@endif</span></th>
                             @if ($own === null)
-                                <td colspan="4" class="small">nothing recorded of its car yet</td>
+                                <td colspan="4" class="small">{{ isset($forces->beyond[$car->id ?? 0]) ? \App\Wording\ModelWords::beyond($forces->beyond[$car->id], $units) : 'nothing recorded of its car yet' }}</td>
                             @else
                                 <td><x-interval-bar :max="$mostFriction" :estimated="$own->modelFriction" :measured="$own->frictionIsMeasured() ? $own->friction : null" :said="'f ' . $words->friction($own->friction) . ', ' . $words->origin($own->frictionFrom)" /></td>
                                 <td class="num">{{ $words->friction($own->friction) }}<span class="origin">{{ $words->briefly($own->frictionFrom) }}</span></td>

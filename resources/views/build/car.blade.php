@@ -29,6 +29,7 @@
         'mass' => 'on a scale, balloon empty',
         'surface' => 'if not the challenge’s',
         'track' => 'middle of wheel to middle of wheel',
+        'wheel_hub' => 'where the axle goes through; a cap is thin there',
         'band_turns' => 'three or four hold the neck',
     ];
     $hint = fn (Choice $choice) => $hints[$choice->value] ?? ($choice->isQuantity() ? 'in ' . $choice->bareUnit($units)->value . ' unless you type a unit' : null);
@@ -77,6 +78,15 @@
                                     </div>
                                     @error('wheel_mount')<p class="error">{{ $message }}</p>@enderror
                                 </fieldset>
+                            @elseif ($choice === Choice::WheelHollow)
+                                <div class="field">
+                                    <label for="f-wheel_hollow">{{ $choice->label() }}</label>
+                                    <select id="f-wheel_hollow" name="wheel_hollow" class="input">
+                                        <option value="">not noted, or not hollow</option>
+                                        @foreach (\Skivo\Core\Rolling\Hollow::cases() as $way)<option value="{{ $way->value }}" @selected(old('wheel_hollow', $held($choice)) === $way->value)>{{ $way->value }}</option>@endforeach
+                                    </select>
+                                    <p class="hint">of a cap or lid</p>
+                                </div>
                             @else
                                 <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" :suggestions="$choice->isKind() ? Suggestions::for($choice) : []" :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)" :placeholder="$usual($choice)" />
                             @endif
@@ -107,7 +117,7 @@
                         @php($weighed = str_replace("\u{00A0}", ' ', $units->show((float) ($scale->data['value_kg'] ?? 0.0), \Skivo\Core\Quantity\Scale::Weight)))
                         <p class="small mt-2">The scale showed <span class="num">{{ $weighed }}</span> <x-moment :at="$scale->measured_at" />. <button type="button" class="button plain" data-fill="mass" data-value="{{ $weighed }}">Take it</button></p>
                     @endif
-                    @if ($step === Step::Mass)<x-field class="mt-4" name="note" label="Note" optional :value="$choices->note" maxlength="1000" />@endif
+                    @if ($step === Step::Floor)<x-field class="mt-4" name="note" label="Note" optional :value="$choices->note" maxlength="1000" />@endif
                 </section>
             @endforeach
             @if ($hasRun)

@@ -24,7 +24,7 @@
                         @php([$group, $card] = [$row['group'], $row['card']])
                         <tr>
                             <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" class="!w-6 !h-6" /><span><bdi>{{ \Illuminate\Support\Str::limit($group->name, 60) }}</bdi>@if ($group->cars->count() > 1)<span class="small block">version {{ $group->currentCar()->version }}</span>@endif</span></span></th>
-                            <td><x-pips :states="[...array_fill(0, $row['built'], 'pass'), ...array_fill(0, count(Step::cases()) - $row['built'], 'none')]" :label="$row['built'] . ' of ' . count(Step::cases()) . ' steps recorded'" /></td>
+                            <td><x-pips :states="[...array_fill(0, $row['built'], 'pass'), ...array_fill(0, count(Step::ofCar()) - $row['built'], 'none')]" :label="$row['built'] . ' of ' . count(Step::ofCar()) . ' steps recorded'" /></td>
                             <td><x-pips :states="array_map(fn ($item) => $card?->verdict($item)->value ?? 'none', CheckItem::cases())" :label="($card?->done() ?? 0) . ' of ' . $items . ' checked' . (($fixes = count($card?->with(CheckVerdict::Fix) ?? [])) > 0 ? ', ' . $fixes . ' to mend' : '')" /></td>
                             <td><x-pips :states="[...array_fill(0, $row['counted'], 'pass'), ...array_fill(0, max(0, $row['allowed'] - $row['counted']), 'none')]" :label="$row['counted'] . ' of ' . $row['allowed'] . ' tries' . ($row['void'] > 0 ? ', ' . $row['void'] . ' void' : '')" /></td>
                             <td>{{ \App\Wording\ProgressWords::next($row['missing'], $card, $row['counted'] >= $row['allowed']) }}</td>

@@ -1,4 +1,4 @@
-{{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the left. --}}
+{{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the lane. --}}
 @props(['reading', 'units'])
 @php
     use Skivo\Core\Build\Spot;
@@ -19,7 +19,7 @@
     $ground = 30 + $top * $scale;
     $middle = $ground + 82 + $half * $scale;
     $height = round($middle + $half * $scale + 34);
-    $x = fn (float $m) => round($indent + ($front - $m) * $scale, 2);
+    $x = fn (float $m) => round($indent + ($m - $rear) * $scale, 2);
     $y = fn (float $m) => round($ground - $m * $scale, 2);
     $z = fn (float $m) => round($middle + $m * $scale, 2);
     $s = fn (float $m) => round(max(1.5, $m * $scale), 2);
@@ -47,12 +47,12 @@
 <svg class="drawing car-drawing" viewBox="0 0 {{ $width }} {{ $height }}" role="img" aria-label="The car to scale, from the side and from above: balloon {{ $body(2 * $r) }}, chassis {{ $body($l->chassisLength) }} by {{ $body($l->chassisWidth) }}, wheelbase {{ $body($l->wheelbase) }}, track {{ $body($l->frontTrack) }}">
     <text class="view-name" x="0" y="14">From the side</text>
     <line class="ground" x1="0" x2="{{ $width }}" y1="{{ $ground + 1 }}" y2="{{ $ground + 1 }}" />
-    <path class="skin" d="M{{ $x($l->neck()) }} {{ $y($axis + $exit['bore'] / 2) }}L{{ $x($touch[0][0]) }} {{ $y($touch[0][1]) }}A{{ $s($r) }} {{ $s($r) }} 0 1 0 {{ $x($touch[1][0]) }} {{ $y($touch[1][1]) }}L{{ $x($l->neck()) }} {{ $y($axis - $exit['bore'] / 2) }}Z" />
+    <path class="skin" d="M{{ $x($l->neck()) }} {{ $y($axis + $exit['bore'] / 2) }}L{{ $x($touch[0][0]) }} {{ $y($touch[0][1]) }}A{{ $s($r) }} {{ $s($r) }} 0 1 1 {{ $x($touch[1][0]) }} {{ $y($touch[1][1]) }}L{{ $x($l->neck()) }} {{ $y($axis - $exit['bore'] / 2) }}Z" />
     <g transform="rotate({{ round(-$angle, 2) }} {{ $x(0) }} {{ $y($axis) }})">
-        @foreach (array_reverse($tubes) as $tube)<rect class="tube" x="{{ $x($tube['x'] + $tube['length']) }}" y="{{ round($y($axis) - $s($tube['bore']) / 2, 2) }}" width="{{ $s($tube['length']) }}" height="{{ $s($tube['bore']) }}" />@endforeach
-        <path class="jet" d="M{{ $x($exit['x']) + 4 }} {{ $y($axis) }}h26m-7 -4l7 4l-7 4" />
+        @foreach (array_reverse($tubes) as $tube)<rect class="tube" x="{{ $x($tube['x']) }}" y="{{ round($y($axis) - $s($tube['bore']) / 2, 2) }}" width="{{ $s($tube['length']) }}" height="{{ $s($tube['bore']) }}" />@endforeach
+        <path class="jet" d="M{{ $x($exit['x']) - 4 }} {{ $y($axis) }}h-26m7 -4l-7 4l7 4" />
     </g>
-    <rect class="card" x="{{ $x($l->chassisLength) }}" y="{{ $y($l->chassisTop()) }}" width="{{ $s($l->chassisLength) }}" height="{{ $s($l->chassisHeight) }}" />
+    <rect class="card" x="{{ $x(0) }}" y="{{ $y($l->chassisTop()) }}" width="{{ $s($l->chassisLength) }}" height="{{ $s($l->chassisHeight) }}" />
     @foreach ($axles as [$at])
         <circle class="wheel" cx="{{ $x($at) }}" cy="{{ $y($wheel) }}" r="{{ $s($wheel) }}" />
         <circle class="rod" cx="{{ $x($at) }}" cy="{{ $y($wheel) }}" r="{{ $s($l->axleDiameter / 2) }}" />
@@ -68,18 +68,18 @@
         <rect class="rod" x="{{ round($x($at) - $s($l->axleDiameter) / 2, 2) }}" y="{{ $z(-$length / 2) }}" width="{{ $s($l->axleDiameter) }}" height="{{ $s($length) }}" />
         <rect class="straw" x="{{ round($x($at) - $s($l->bearingBore) / 2, 2) }}" y="{{ $z(-$bearing / 2) }}" width="{{ $s($l->bearingBore) }}" height="{{ $s($bearing) }}" />
     @endforeach
-    <rect class="card see-through" x="{{ $x($l->chassisLength) }}" y="{{ $z(-$l->chassisWidth / 2) }}" width="{{ $s($l->chassisLength) }}" height="{{ $s($l->chassisWidth) }}" />
+    <rect class="card see-through" x="{{ $x(0) }}" y="{{ $z(-$l->chassisWidth / 2) }}" width="{{ $s($l->chassisLength) }}" height="{{ $s($l->chassisWidth) }}" />
     @foreach ($axles as [$at, $track])
-        @foreach ([-1, 1] as $side)<rect class="wheel" x="{{ $x($at + $wheel) }}" y="{{ round($z($side * $track / 2) - $s($l->wheelThickness) / 2, 2) }}" width="{{ $s(2 * $wheel) }}" height="{{ $s($l->wheelThickness) }}" />@endforeach
+        @foreach ([-1, 1] as $side)<rect class="wheel" x="{{ $x($at - $wheel) }}" y="{{ round($z($side * $track / 2) - $s($l->wheelThickness) / 2, 2) }}" width="{{ $s(2 * $wheel) }}" height="{{ $s($l->wheelThickness) }}" />@endforeach
     @endforeach
     @php($pitch = $exit['bore'] * 1.2)
     @for ($i = 0; $i < min(12, $l->outlets); $i++)
-        <rect class="tube" x="{{ $x($exit['x'] + $exit['length']) }}" y="{{ round($z(($i - (min(12, $l->outlets) - 1) / 2) * $pitch) - $s($exit['bore']) / 2, 2) }}" width="{{ $s($exit['length']) }}" height="{{ $s($exit['bore']) }}" />
+        <rect class="tube" x="{{ $x($exit['x']) }}" y="{{ round($z(($i - (min(12, $l->outlets) - 1) / 2) * $pitch) - $s($exit['bore']) / 2, 2) }}" width="{{ $s($exit['length']) }}" height="{{ $s($exit['bore']) }}" />
     @endfor
     <circle class="skin see-through" cx="{{ $x($bx) }}" cy="{{ $z(0) }}" r="{{ $s($r) }}" />
     <g class="dimension">
-        <line x1="{{ $width - 6 }}" x2="{{ $width - 6 }}" y1="{{ $z(-$l->rearTrack / 2) }}" y2="{{ $z($l->rearTrack / 2) }}" />
-        <text class="halo" x="{{ $width }}" y="{{ $z(0) + 4 }}" text-anchor="end">track {{ $body($l->rearTrack) }}</text>
+        <line x1="6" x2="6" y1="{{ $z(-$l->rearTrack / 2) }}" y2="{{ $z($l->rearTrack / 2) }}" />
+        <text class="halo" x="0" y="{{ $z(0) + 4 }}">track {{ $body($l->rearTrack) }}</text>
         <text x="{{ $x($l->chassisLength / 2) }}" y="{{ $height - 6 }}" text-anchor="middle">chassis {{ $body($l->chassisLength) }} × {{ $body($l->chassisWidth) }}</text>
     </g>
     @foreach ($reading->faults as $number => $fault)

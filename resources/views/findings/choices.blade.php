@@ -48,7 +48,7 @@
                                     <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi>@if ($group->cars->count() > 1)<span class="small">version {{ $car->version }}</span>@endif</span></th>
                                     <td class="num">{{ is_float($point->x) ? $relation->showFactor($point->x) : $point->x }}</td>
                                     <td class="num">{{ $relation->showOutcome($point->y) }}</td>
-                                    <td class="num">{{ $relation->outcome->measure($record->tries($car))->n ?? 0 }}</td>
+                                    <td class="num">{{ $record->measure($relation->outcome, $car)->n ?? 0 }}</td>
                                 </tr>
                             @endforeach
                         </tbody>
