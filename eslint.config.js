@@ -8,4 +8,12 @@ export default [
         languageOptions: { ecmaVersion: 2022, sourceType: 'module', globals: globals.browser },
         rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error' },
     },
+    {
+        files: ['public/service-worker.js'],
+        languageOptions: { ecmaVersion: 2022, sourceType: 'script', globals: globals.serviceworker },
+    },
+    {
+        files: ['tests/JavaScript/**/*.mjs'],
+        languageOptions: { ecmaVersion: 2022, sourceType: 'module', globals: globals.node },
+    },
 ];

@@ -29,7 +29,9 @@ static_checks() {
     SKIVO_VAR="$ROOT/var/static" php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress
     php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress -c phpstan-core.neon
     php -d memory_limit=1G vendor/bin/php-cs-fixer check --show-progress=none --diff
-    npx --no-install eslint resources/js
+    npm run --silent lint
+    say "== Scripts that decide something"
+    node --test tests/JavaScript/*.mjs
 }
 
 case "$suite" in

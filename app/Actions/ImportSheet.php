@@ -83,6 +83,8 @@ final class ImportSheet
     {
         return DB::transaction(function () use ($challenge, $sheet): ImportPlan {
             Challenge::query()->whereKey($challenge->id)->lockForUpdate()->firstOrFail();
+            // Nobody logs a run of any of its groups meanwhile: what is found free here is free when it is stored.
+            $challenge->groups()->reorder('id')->lockForUpdate()->get();
             $plan = $this->plan($challenge, $sheet);
             if ($plan->problems !== []) {
                 return $plan;

@@ -18,6 +18,7 @@ use Skivo\Core\Build\Kit;
 use Skivo\Core\Build\Material;
 use Skivo\Core\Build\Materials;
 use Skivo\Core\Build\PartKind;
+use Skivo\Core\Build\Step;
 use Skivo\Core\Challenge\Phase;
 use Skivo\Core\Challenge\RunOrder;
 use Skivo\Core\Challenge\Timetable;
@@ -45,7 +46,8 @@ final readonly class ClassPlan
         public Catalogue $catalogue,
     ) {
         $this->kit = $plan->kit();
-        $this->class = new Headcount($plan->groups, $plan->group_size, $plan->spares_percent / 100, $challenge->lanes);
+        // As many as are planned; more where more have come.
+        $this->class = new Headcount(max($plan->groups, $challenge->groups()->count()), $plan->group_size, $plan->spares_percent / 100, $challenge->lanes);
         $this->sizes = new CutSizes($this->length('chassis_width'), $this->length('wheel_thickness'), $this->length('end_play'), $this->length('overhang'), $this->length('side_gap'));
         $cuts = $doesNotFit = null;
         try {
@@ -93,7 +95,7 @@ final readonly class ClassPlan
         $changes = $lines->whereNotNull('key')->mapWithKeys(static fn(MaterialLine $line): array => [(string) $line->key => [$line->amount, $line->price]])->all();
         $own = array_values($lines->whereNull('key')->map(static fn(MaterialLine $line): Material => $line->toCore())->all());
 
-        return Materials::of($this->kit, $this->catalogue, $this->class, $this->cuts, $changes, $own);
+        return Materials::of($this->kit, $this->catalogue, $this->class, $this->cuts, $changes, $own, $this->plan->by_mouth, in_array(Step::Mass, $this->challenge->rules()->free, true));
     }
 
     /** What a car built of the kit is like: what a build sheet starts from and held parts must equal. */

@@ -57,7 +57,7 @@ final readonly class PlanWords
     public function order(): string
     {
         $heats = $this->order->heats();
-        $said = "{$this->order->groups} groups, {$this->order->tries} " . ($this->order->tries === 1 ? 'try' : 'tries') . ' each: '
+        $said = Phrase::count($this->order->groups, 'group') . ', ' . Phrase::count($this->order->tries, 'try', 'tries') . ' each: '
             . ($this->order->lanes === 1 ? "{$heats} runs one after the other" : "{$heats} times {$this->order->lanes} lanes are filled")
             . ", {$this->minutes($this->order->minutes($this->plan->plan->heat_min))} in all.";
 
@@ -84,7 +84,7 @@ final readonly class PlanWords
             [$rules->mostBalloons, 'balloon', 'balloons'], [$rules->mostStraws, 'straw', 'straws'],
         ] as [$most, $one, $many]) {
             if ($most !== null) {
-                $said[] = "At most {$most} " . ($most === 1 ? $one : $many) . '.';
+                $said[] = 'At most ' . Phrase::count($most, $one, $many) . '.';
             }
         }
         if ($rules->heaviestKg !== null) {

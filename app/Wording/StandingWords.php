@@ -105,8 +105,9 @@ final readonly class StandingWords
             return new Sentence(Lists::and(array_map(self::name(...), $tied)) . ' tie', "at {$score}.");
         }
         $second = $this->record->lines[1] ?? null;
-        $by = $second?->standing->score === null
-            ? "with {$score}"
+        $ahead = $second?->standing->score === null ? null : $this->record->challenge->units->figure(abs((float) $leader->score - $second->standing->score), $goal->scale());
+        $by = $second === null || $ahead === null || (float) $ahead === 0.0
+            ? "with {$score}" . ($ahead === null ? '' : ', by less than the tape shows before ' . self::name($second))
             : "with {$score}, " . $this->record->challenge->units->show(abs((float) $leader->score - $second->standing->score), $goal->scale())
                 . ($goal === Goal::Farthest ? ' ahead of ' : ' ' . GoalWords::better($goal) . ' than ') . self::name($second);
 

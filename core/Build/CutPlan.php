@@ -12,7 +12,10 @@ final readonly class CutPlan
 
     private function __construct(
         public CutSizes $sizes,
+        /** For bearings, and for nozzles where they are of the same straw. */
         public CuttingStock $straws,
+        /** For nozzles, where they are of another straw than the bearings. */
+        public CuttingStock $nozzleStraws,
         public CuttingStock $axles,
         /** How long the piece of straw for the nozzle is (m); null where the nozzle is no straw. */
         public ?float $nozzleM,
@@ -36,8 +39,9 @@ final readonly class CutPlan
             $sizes,
             CuttingStock::plan($strawM, $kerfM, [
                 'Bearing' => [$sizes->bearingLengthM(), $kit->bearsOnStraws() ? self::AXLES * $cars : 0],
-                'Nozzle' => [$nozzleM, $nozzlesEach * $cars],
+                'Nozzle' => [$nozzleM, $kit->nozzleIsOfBearingStraw() ? $nozzlesEach * $cars : 0],
             ]),
+            CuttingStock::plan($strawM, $kerfM, ['Nozzle' => [$nozzleM, $kit->nozzleIsOfBearingStraw() ? 0 : $nozzlesEach * $cars]]),
             CuttingStock::plan($skewerM, $kerfM, ['Axle' => [$sizes->axleLengthM(), self::AXLES * $cars]]),
             $nozzlesEach > 0 ? $nozzleM : null,
             $nozzlesEach,

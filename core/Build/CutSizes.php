@@ -19,7 +19,7 @@ use Skivo\Core\Quantity\OutOfRange;
 final readonly class CutSizes
 {
     /** Common practice, no source: an axle 25 mm longer than its straw. */
-    public const RULE_OF_THUMB_M = 0.025;
+    public const RULE_OF_THUMB_M = 0.0254;
 
     /** Common practice, no source: so much end play neither binds nor wanders. */
     public const USUAL_END_PLAY_M = [0.001, 0.002];

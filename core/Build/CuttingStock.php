@@ -8,8 +8,10 @@ namespace Skivo\Core\Build;
  * How many straws or skewers it takes to cut a class's pieces, and which pieces come from each: the cutting
  * stock problem in one dimension (Gilmore & Gomory, Oper. Res. 9, 849, 1961).
  *
- * The fullest cut is taken first. Where that does not meet the bound below which nothing can go, the least
- * number is found by dynamic programming over what is still to be cut, unless the combinations are too many.
+ * The fullest cut is taken first, and first fit decreasing is tried beside it (at most 11/9 of the least number and a
+ * little: D. S. Johnson, SIAM J. Comput. 3, 299, 1974); the better of both stands. Where that does not meet the bound below
+ * which nothing can go, the least number is found by dynamic programming over what is still to be cut, unless the
+ * combinations are too many. Only what is proved is said to be the least.
  */
 final readonly class CuttingStock
 {
@@ -54,6 +56,8 @@ final readonly class CuttingStock
         $patterns = self::patterns($stockM, $kerfM, $lengths, $wanted);
         $states = (int) array_product(array_map(static fn(int $number): int => $number + 1, $wanted));
         $chosen = self::fullestFirst($wanted, $patterns, $lengths);
+        $firstFit = self::firstFitDecreasing($stockM, $kerfM, $wanted, $lengths);
+        $chosen = count($firstFit) < count($chosen) ? $firstFit : $chosen;
         $isLeast = count($chosen) === self::bound($stockM, $kerfM, $lengths, $wanted);
         if (!$isLeast && $states * count($patterns) <= self::MOST_STEPS) {
             $chosen = self::least($wanted, $patterns);
@@ -184,7 +188,7 @@ final readonly class CuttingStock
     }
 
     /**
-     * Each time the cut that uses most of the length: what first fit decreasing does, length by length.
+     * Each time the cut that uses most of the length.
      *
      * @param list<int> $wanted
      * @param list<list<int>> $patterns
@@ -212,6 +216,29 @@ final readonly class CuttingStock
         }
 
         return $chosen;
+    }
+
+    /**
+     * Piece by piece, the longest first, each from the first length that still holds it.
+     *
+     * @param list<int> $wanted
+     * @param list<float> $lengths falling
+     *
+     * @return list<list<int>>
+     */
+    private static function firstFitDecreasing(float $stockM, float $kerfM, array $wanted, array $lengths): array
+    {
+        $left = $cuts = [];
+        foreach ($lengths as $kind => $length) {
+            for ($piece = 0; $piece < $wanted[$kind]; $piece++) {
+                for ($at = 0; $at < count($left) && $left[$at] + self::TOLERANCE_M < $length + $kerfM; $at++);
+                $left[$at] = ($left[$at] ?? $stockM + $kerfM) - $length - $kerfM;
+                $cuts[$at] ??= array_fill(0, count($lengths), 0);
+                $cuts[$at][$kind]++;
+            }
+        }
+
+        return array_values($cuts);
     }
 
     /**

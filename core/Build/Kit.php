@@ -57,6 +57,12 @@ final readonly class Kit
         return str_contains($this->nozzle, 'straw');
     }
 
+    /** Whether nozzles are cut from the same straws as bearings: plain drinking straws, single or in a bundle. */
+    public function nozzleIsOfBearingStraw(): bool
+    {
+        return in_array(mb_strtolower($this->nozzle), ['drinking straw', 'straw', 'bundle of straws'], true);
+    }
+
     public function usesHotGlue(): bool
     {
         return str_contains($this->joint, 'glue');

@@ -25,9 +25,12 @@ final readonly class Materials
      * @param CutPlan|null $cuts null where the lengths don't fit what they are cut from
      * @param array<string, array{float|null, float|null}> $changes amount and price, by the key of a line
      * @param list<Material> $own further lines
+     * @param bool $byMouth whether balloons are filled by mouth
+     * @param bool $massVaries whether groups may choose how heavy their car is
      */
-    public static function of(Kit $kit, Catalogue $catalogue, Headcount $class, ?CutPlan $cuts, array $changes = [], array $own = []): self
+    public static function of(Kit $kit, Catalogue $catalogue, Headcount $class, ?CutPlan $cuts, array $changes = [], array $own = [], bool $byMouth = false, bool $massVaries = false): self
     {
+        $pierces = $kit->usesSkewers() || str_contains($kit->wheels, 'caps') || str_contains($kit->wheels, 'lids');
         $lines = [
             new Material('chassis', self::chassis($kit), 1, Per::Group, 'pieces', true, self::isFound($kit->chassis), self::others(PartKind::Chassis, $kit->chassis, $catalogue)),
             new Material('wheels', "Wheels: {$kit->wheels}", 4, Per::Group, 'wheels', true, self::isFound($kit->wheels), self::others(PartKind::Wheel, $kit->wheels, $catalogue)),
@@ -41,15 +44,20 @@ final readonly class Materials
                 new Material('glue-sticks', 'Glue sticks', 1, Per::Group, 'sticks', true),
             ] : []),
             new Material('scissors', 'Scissors', 1, Per::Group, 'pairs'),
-            ...($kit->usesSkewers() || str_contains($kit->wheels, 'caps') || str_contains($kit->wheels, 'lids')
-                ? [new Material('putty', 'Putty to pierce on', 1, Per::Group, 'lumps', false, false, ['cork', 'thick eraser'])] : []),
-            new Material('pump', 'Balloon pump', 0.5, Per::Group, 'pumps', false, false, ['by mouth: one balloon, one child']),
+            ...($pierces ? [
+                new Material('pins', 'Push pins, for pilot holes', 2, Per::Group, 'pins'),
+                new Material('putty', 'Putty to pierce on', 1, Per::Group, 'lumps', false, false, ['cork', 'thick eraser']),
+            ] : []),
+            ...($massVaries ? [new Material('ballast', 'Ballast, to make a car heavier', 4, Per::Group, 'pieces', false, false, ['coins', 'washers', 'modelling clay'])] : []),
+            ...($byMouth ? [] : [new Material('pump', 'Balloon pump', 0.5, Per::Group, 'pumps', false, false, ['by mouth: one balloon, one child'])]),
             new Material('eyes', 'Eye protection', 1, Per::Learner, 'pairs'),
             new Material('tape-measure', 'Tape measure, the length of the lane', 1, Per::Lane, 'tapes', false, false, ['marks on the floor and a ruler']),
             new Material('stopwatch', 'Stopwatch', 1, Per::Lane, 'watches', false, false, ['the clock on the Run page']),
             new Material('floor-tape', 'Tape for start line and lanes', 1, Per::WholeClass, 'rolls'),
             new Material('scale', 'Kitchen scale', 1, Per::WholeClass, 'scales'),
             new Material('notes', 'Notebook sheets', 1, Per::Learner, 'sheets'),
+            new Material('paper', 'Paper to sketch on', 2, Per::Group, 'sheets'),
+            new Material('pens', 'Pens and pencils', 1, Per::Learner, 'pens'),
         ];
 
         return new self(
@@ -88,7 +96,7 @@ final readonly class Materials
     {
         $contents = [];
         foreach ($this->lines as $line) {
-            if ($line->per !== Per::Group || $line->amount < 1.0 || in_array($line->key, ['straws', 'skewers'], true)) {
+            if ($line->per !== Per::Group || $line->amount < 1.0 || in_array($line->key, ['straws', 'nozzle-straws', 'skewers'], true)) {
                 continue;
             }
             $contents[] = [$line->name, (int) ceil($line->amount)];
@@ -118,8 +126,12 @@ final readonly class Materials
         $lines = [];
         $others = self::others(PartKind::Nozzle, $kit->nozzle, $catalogue);
         if ($cuts !== null && $cuts->straws->count() > 0) {
-            $what = $kit->blowsThroughStraws() && $kit->bearsOnStraws() ? 'for bearings and nozzles' : ($kit->bearsOnStraws() ? 'for bearings' : 'for nozzles');
-            $lines[] = new Material('straws', "Drinking straws, {$what}", $cuts->straws->count() / max(1, $class->groups), Per::Group, 'straws', false, false, $kit->blowsThroughStraws() ? $others : [], null, $cuts->straws->count());
+            $forNozzles = $kit->nozzleIsOfBearingStraw();
+            $what = $forNozzles && $kit->bearsOnStraws() ? 'for bearings and nozzles' : ($kit->bearsOnStraws() ? 'for bearings' : 'for nozzles');
+            $lines[] = new Material('straws', "Drinking straws, {$what}", $cuts->straws->count() / max(1, $class->groups), Per::Group, 'straws', false, false, $forNozzles ? $others : [], null, $cuts->straws->count());
+        }
+        if ($cuts !== null && $cuts->nozzleStraws->count() > 0) {
+            $lines[] = new Material('nozzle-straws', "Nozzle: {$kit->nozzle}", $cuts->nozzleStraws->count() / max(1, $class->groups), Per::Group, 'straws', false, false, $others, null, $cuts->nozzleStraws->count());
         }
         if ($cuts === null || !$kit->blowsThroughStraws()) {
             $lines[] = new Material('nozzles', "Nozzle: {$kit->nozzle}", 1, Per::Group, 'nozzles', true, false, $others);

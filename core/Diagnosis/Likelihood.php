@@ -19,10 +19,10 @@ enum Likelihood: int
     public function inWords(): string
     {
         return match ($this) {
-            self::Shown => 'the check shows it',
+            self::Shown => 'what is recorded shows it',
             self::Hinted => 'the car’s measures hint at it',
             self::Possible => 'not measured yet',
-            self::Unlikely => 'the check speaks against it',
+            self::Unlikely => 'what is recorded speaks against it',
         };
     }
 }

@@ -47,7 +47,7 @@ enum Factor: string
             self::NozzleKind => 'kind of nozzle',
             self::Outlets => 'number of outlets',
             self::WheelKind => 'kind of wheels',
-            self::WheelMount => 'how wheels are mounted',
+            self::WheelMount => 'wheel mounting',
             self::Chassis => 'chassis',
             self::Surface => 'surface',
             self::Balloons => 'number of balloons',

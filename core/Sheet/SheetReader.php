@@ -66,9 +66,11 @@ final class SheetReader
         if ($columns === null) {
             return new ClassSheet([], $this->problems);
         }
+        $isHeaderSound = $this->problems === [];
+        $width = (int) array_key_last(array_filter($header[1], static fn(string $cell): bool => $cell !== ''));
         $rows = [];
         foreach ($records as [$line, $cells]) {
-            $row = $this->row($line, $cells, $columns);
+            $row = $this->row($line, $cells, $columns, $width, $isHeaderSound);
             if ($row !== null) {
                 $rows[] = $row;
             }
@@ -220,11 +222,12 @@ final class SheetReader
     /**
      * @param list<string> $cells
      * @param array<int, array{Column, Unit|null, string}> $columns
+     * @param int $width the place of the last column, known or not
+     * @param bool $isHeaderSound else what seems to be missing may stand in a column that could not be read
      */
-    private function row(int $line, array $cells, array $columns): ?SheetRow
+    private function row(int $line, array $cells, array $columns, int $width, bool $isHeaderSound): ?SheetRow
     {
         $before = count($this->problems);
-        $lastColumn = (int) array_key_last($columns);
         $group = '';
         $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = $total = $limp = $filled = $lane = null;
         $version = 1;
@@ -232,7 +235,7 @@ final class SheetReader
         $measure = null;
         foreach ($cells as $position => $cell) {
             $cell = self::plain($cell);
-            if ($cell !== '' && $position > $lastColumn) {
+            if ($cell !== '' && $position > $width) {
                 $this->problems[] = new Problem($line, null, 'There is a cell beyond the last column. If a decimal comma split a number, put it in quotation marks.');
                 break;
             }
@@ -268,10 +271,10 @@ final class SheetReader
             $this->problems[] = new Problem($line, Column::Group->value, 'The group’s name is missing.');
         }
         $hasRun = array_filter([$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane], static fn($each): bool => $each !== null) !== [];
-        if ($hasRun && $distance === null && $void === null && count($this->problems) === $before) {
+        if ($isHeaderSound && $hasRun && $distance === null && $void === null && count($this->problems) === $before) {
             $this->problems[] = new Problem($line, Column::Distance->value, 'The run has neither a distance nor a reason why it is void.');
         }
-        if ($hasRun && ($drift?->quantity->si() ?? 0.0) > 0.0 && $side === null && count($this->problems) === $before) {
+        if ($isHeaderSound && $hasRun && ($drift?->quantity->si() ?? 0.0) > 0.0 && $side === null && count($this->problems) === $before) {
             $this->problems[] = new Problem($line, Column::DriftSide->value, 'The drift has no side. Write left or right, as seen from behind the car.');
         }
         if (count($this->problems) > $before) {

@@ -6,15 +6,20 @@ namespace Skivo\Core\Sheet;
 
 use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Challenge\Mark;
+use Skivo\Core\Quantity\DecimalMark;
 use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Quantity\QuantityReader;
+use Skivo\Core\Quantity\Unit;
 use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Quantity\UnreadableQuantity;
 
 /**
  * Writes a class sheet as CSV: one row a run, and one for each car that has not run.
  */
 final readonly class SheetWriter
 {
+    private const MOST_DECIMALS = 4;
+
     public function __construct(
         private UnitSystem $units,
         private Separator $separator = Separator::Comma,
@@ -56,7 +61,7 @@ final readonly class SheetWriter
             default => $row->car->quantities[$column->choice()->value ?? ''] ?? null,
         };
         if ($quantity !== null) {
-            return $this->number($quantity->quantity, $column);
+            return $this->number($quantity, $column);
         }
         $choice = $column->choice();
         if ($choice?->isCount() === true) {
@@ -88,11 +93,27 @@ final readonly class SheetWriter
         return ($row->car->balloonMeasuredAs ?? SizeMeasure::Diameter) === $measure ? $size : null;
     }
 
-    private function number(Quantity $quantity, Column $column): string
+    private function readsBack(Entry $entry, Unit $unit): bool
+    {
+        try {
+            return (new QuantityReader($this->separator === Separator::Semicolon ? DecimalMark::Comma : DecimalMark::Either))->read($entry->text, $unit)->agreesWith($entry);
+        } catch (UnreadableQuantity) {
+            return false;
+        }
+    }
+
+    /**
+     * In the unit of the column; as it was typed, with its own unit, where turning it round would leave a tail of digits that
+     * nobody measured (2 oz are 56.69904625 g).
+     */
+    private function number(Entry $entry, Column $column): string
     {
         $unit = $column->unit($this->units) ?? throw new \LogicException("{$column->name} has no unit.");
-        $number = number_format($quantity->in($unit), 10, '.', '');
+        $number = number_format($entry->quantity->in($unit), 10, '.', '');
         $number = rtrim(rtrim($number, '0'), '.');
+        if (strlen((string) strstr($number, '.')) > self::MOST_DECIMALS + 1 && $this->readsBack($entry, $unit)) {
+            return Csv::text($entry->text);
+        }
 
         return $this->separator === Separator::Semicolon ? str_replace('.', ',', $number) : $number;
     }

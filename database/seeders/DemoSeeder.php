@@ -8,6 +8,7 @@ use App\Access\Actor;
 use App\Actions\ChangeRun;
 use App\Models\Car;
 use App\Models\Group;
+use App\Models\Reading as SensorReading;
 use App\Models\Run;
 use App\Models\User;
 use App\Reading\ClassPlan;
@@ -197,6 +198,7 @@ final class DemoSeeder extends Seeder
         $run = $this->log($cars['Reef 3'], $time, strrev($distance), $seconds, $drift, null, null);
         $change->edit($run, Actor::at($educator), $cars['Reef 3']->group, fn(): RunRecord => new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
         $run->changes()->update(['made_at' => $time->addMinute()]);
+        $this->watch($cars['Reef 3'], $run->refresh(), $time);
     }
 
     /** @param array{string, int, string, string, string, string, string, string, string, string} $choices */
@@ -265,6 +267,27 @@ final class DemoSeeder extends Seeder
                 $reading->save();
             }
         }
+    }
+
+    /** What a motion sensor behind the start line saw of a run: the model's own, drawn out to where the car stopped. */
+    private function watch(Car $car, Run $run, CarbonImmutable $time): void
+    {
+        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(Setting::MeasuredFriction, self::FRICTION['Reef 3']);
+        $model = Simulator::run($settings->design(), withTrajectory: true);
+        $longer = ($run->distance?->quantity->si() ?? 0.0) / $model->distanceM;
+        $points = [];
+        $next = 0.0;
+        foreach ($model->trajectory as $moment) {
+            if ($moment->timeS >= $next) {
+                $points[] = [round(0.3 + $moment->timeS, 4), round($longer * $moment->distanceM + 0.002 * $this->normal($this->beside), 4)];
+                $next = $moment->timeS + 0.02;
+            }
+        }
+        for ($t = 0.32; $t < 1.0; $t += 0.02) {
+            $points[] = [round($t + $model->stopTimeS, 4), round($longer * $model->distanceM + 0.002 * $this->normal($this->beside), 4)];
+        }
+        $reading = new SensorReading(['id' => (string) Str::uuid7($time), 'run_id' => $run->id, 'kind' => 'trace', 'lane' => 1, 'data' => ['points' => $points], 'measured_at' => $time]);
+        $car->group->challenge->readings()->save($reading);
     }
 
     /** What a group said before its next try. */

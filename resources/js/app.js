@@ -1,3 +1,4 @@
+import { attachAway } from './away.js';
 import { attachFloors } from './floor.js';
 import { attachFigures } from './figure.js';
 import { attachBuild, attachFollow, attachPrint, attachTake } from './build.js';
@@ -31,3 +32,4 @@ attachFollow(document);
 attachPrint(document);
 attachTake(document);
 attachSaving(document);
+attachAway(document);

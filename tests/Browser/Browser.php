@@ -25,15 +25,16 @@ final class Browser
     /**
      * @param string $driver address of ChromeDriver
      * @param string $site address of the application
+     * @param list<string> $more of Chromium's own options
      */
-    public static function start(string $driver, string $site): self
+    public static function start(string $driver, string $site, array $more = []): self
     {
         $profile = sys_get_temp_dir() . '/skivo-browser-' . bin2hex(random_bytes(6));
         $options = (new ChromeOptions())->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
             '--disable-background-networking', '--disable-component-update', '--disable-sync',
             '--force-device-scale-factor=1', '--hide-scrollbars', '--lang=en',
-            '--window-size=1280,800', "--user-data-dir={$profile}",
+            '--window-size=1280,800', "--user-data-dir={$profile}", ...$more,
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -173,16 +174,16 @@ final class Browser
         return $this->visit('/sign-in')->fill('email', $email)->fill('password', $password)->press('Sign in');
     }
 
-    /** Waits, up to five seconds, until something is so. */
+    /** Waits until something is so: a generous while, since a machine may be busy with other things. */
     public function wait(callable $isSo): self
     {
-        for ($i = 0; $i < 100; $i++) {
+        for ($i = 0; $i < 600; $i++) {
             if ($isSo()) {
                 return $this;
             }
             usleep(50_000);
         }
-        throw new \RuntimeException('It did not come about. The page: ' . mb_substr($this->text(), 0, 400));
+        throw new \RuntimeException('That did not happen. The page: ' . mb_substr($this->text(), 0, 400));
     }
 
     /** Waits until a part of the page says something. */
@@ -274,7 +275,7 @@ final class Browser
     {
         $this->driver->executeScript('window.skivoLeaving = true');
         $act();
-        for ($i = 0; $i < 100; $i++) {
+        for ($i = 0; $i < 1500; $i++) {
             usleep(20_000);
             try {
                 if ($this->driver->executeScript('return window.skivoLeaving !== true && document.readyState === "complete"') === true) {

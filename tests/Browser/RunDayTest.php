@@ -10,6 +10,7 @@ use Facebook\WebDriver\WebDriverKeys;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Quantity\QuantityReader;
 use Skivo\Core\Quantity\Unit;
+use Tests\Scenario;
 
 /** Several devices at once, a network that comes and goes, and hands that are full. */
 final class RunDayTest extends BrowserTestCase
@@ -175,6 +176,89 @@ final class RunDayTest extends BrowserTestCase
         $browser->waitFor('Logged: Keel', '.flash')->settle()->settle();
 
         self::assertSame(13, $challenge->runs()->count());
+    }
+
+    public function testCorrectingWaitingRunsLosesNoneOfThem(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->helper($challenge);
+        $browser->visit("/challenges/{$challenge->id}")->online(false);
+        foreach (['3.1', '3.2'] as $distance) {
+            $browser->keys($distance, WebDriverKeys::ENTER)->waitFor(", {$distance}", '.waiting');
+            $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
+        }
+        $browser->online(true)->wait(fn(): bool => substr_count($browser->text('.waiting'), 'In question') === 2);
+        $correct = static fn(string $which) => $browser->driver->executeScript('[...document.querySelectorAll(".waiting p")].find((each) => each.textContent.includes(arguments[0])).querySelectorAll("button")[1].click()', [$which]);
+        $typed = fn(): string => (string) $browser->find('[name=distance]')->getAttribute('value');
+
+        $browser->keys('777');
+        $correct(', 3.1');
+        $browser->wait(fn(): bool => $typed() === '3.1');
+        $browser->waitFor(', 777', '.waiting');
+        $correct(', 3.2');
+        $browser->wait(fn(): bool => $typed() === '3.2');
+        $browser->waitFor(', 3.1', '.waiting');
+        // The lid is closed on it: all three are still there.
+        $browser->driver->navigate()->refresh();
+        $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 3);
+
+        $correct(', 3.1');
+        $browser->wait(fn(): bool => $typed() === '3.1');
+        $browser->keys(' m', WebDriverKeys::ENTER)->waitFor('Logged: ', '.flash');
+        self::assertSame(1, $challenge->runs()->where('distance_entered', '3.1 m')->count());
+        self::assertCount(2, $browser->all('[data-waiting-run]'));
+    }
+
+    public function testWhatWaitsKeepsItsUnitAndAJoinedAgainTabletSendsIt(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->helper($challenge);
+        $browser->visit("/challenges/{$challenge->id}")->online(false);
+        $browser->keys('150', WebDriverKeys::ENTER)->waitFor('Waiting to be sent: Keel, 150', '.waiting');
+        $this->signIn()->visit("/challenges/{$challenge->id}")->press('in · oz');
+        $browser->online(true)->wait(fn(): bool => $challenge->runs()->count() === 13);
+        self::assertSame(1, $challenge->runs()->where('distance_entered', '150 cm')->count());
+
+        // Cut off while a run is on its way: it waits, and goes when the tablet is let in again.
+        $challenge->devices()->where('role', 'log')->update(['revoked_at' => now()]);
+        $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
+        $browser->driver->executeScript('document.querySelector("[name=distance]").focus()');
+        $browser->keys('2 m', WebDriverKeys::ENTER)->waitFor('Join again with a code', '.waiting');
+        $challenge->joinCodes()->create(['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()]);
+        $browser->visit('/join')->fill('code', $code)->press('Join');
+        $browser->wait(fn(): bool => $challenge->runs()->count() === 14);
+        $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
+        self::assertSame(1, $challenge->runs()->where('distance_entered', '2 m')->count());
+    }
+
+    public function testTypingDoesNotMoveThePage(): void
+    {
+        $challenge = $this->class([], Scenario::sheet(16, 2));
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->settle();
+        $at = fn(): float => (float) $browser->driver->executeScript('return window.scrollY');
+        foreach ([0, 200] as $from) {
+            $browser->driver->executeScript('window.scrollTo(0, arguments[0])', [$from]);
+            $start = $at();
+            foreach (['1', '4', '0'] as $digit) {
+                $browser->keys($digit)->settle();
+                self::assertSame($start, $at(), "after {$digit} from {$from}");
+            }
+            $browser->find('[name=distance]')->clear();
+        }
+    }
+
+    public function testTwoAdultsWhoTypeOneRunDropOneOfThem(): void
+    {
+        $challenge = $this->class();
+        $helper = $this->helper($challenge);
+        $helper->keys('251', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3', '.flash');
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $browser->driver->executeScript('document.querySelector("[name=group]").value = arguments[0]', [(string) $challenge->groups()->where('name', 'Keel')->value('id')]);
+        $browser->fill('distance', '252')->keys(WebDriverKeys::ENTER)->waitFor('Is this the same run?', '.entry [role=alert]');
+        $browser->press('It is the same run');
+        $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
+        self::assertSame(13, $challenge->runs()->count());
+        self::assertCount(1, $browser->consoleErrors(), 'the browser notes that it was questioned');
     }
 
     private function helper(Challenge $challenge): Browser

@@ -44,6 +44,29 @@ final class TwoAdultsTest extends BrowserTestCase
         self::assertCount(7, array_unique($marks));
     }
 
+    public function testSheetsBroughtInWhileRunsAreLogged(): void
+    {
+        $challenge = $this->class(['tries' => 20]);
+        $this->signIn()->visit("/challenges/{$challenge->id}");
+        $groups = $challenge->groups()->pluck('id', 'name');
+        $statuses = $this->browser->driver->executeAsyncScript(<<<'JS'
+            const [path, groups, done] = arguments;
+            const token = document.querySelector('.entry [name=_token]').value;
+            const id = () => crypto.randomUUID();
+            const post = (to, fields) => fetch(`${path}${to}`, { method: 'POST', body: new URLSearchParams({ _token: token, ...fields }) }).then((answer) => answer.status);
+            const all = [];
+            for (let turn = 0; turn < 10; turn++) {
+                const name = ['Keel', 'Reef', 'Bowline'][turn % 3];
+                all.push(post('/sheet', { text: `group,version,try,distance (cm)\n${name},1,${10 + turn},${200 + turn}\nNew ${turn % 4},1,1,${150 + turn}\n` }));
+                all.push(post('/runs', { id: id(), group: groups[name], distance: String(180 + 9 * turn), confirmed: 'same_run' }));
+            }
+            Promise.all(all).then(done, (fault) => done([String(fault)]));
+            JS, ["/challenges/{$challenge->id}", $groups->all()]);
+
+        self::assertSame(array_fill(0, 20, 200), $statuses, 'a collision is said, never a fault');
+        self::assertSame(10, $challenge->runs()->whereIn('distance_m', array_map(static fn(int $turn): float => (180 + 9 * $turn) / 100, range(0, 9)))->count(), 'every run that was logged is there');
+    }
+
     /** @param list<string> $ids */
     private function logAtOnce(Challenge $challenge, string $group, array $ids): void
     {

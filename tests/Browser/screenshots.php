@@ -28,13 +28,8 @@ try {
     $browser->screenshot("{$folder}/check-card.png");
     $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="What is wrong? Fender"]'))->click();
     $browser->screenshot("{$folder}/diagnosis.png");
-    // A sensor's trace of the newest run, from its stand-in; and the board by its link.
-    $sensor = tempnam(sys_get_temp_dir(), 'trace') . '.csv';
-    $seen = json_decode((string) shell_exec('php ' . dirname(__DIR__, 2) . '/devices/motion-sensor.php --print --seed 4'), true);
-    file_put_contents($sensor, implode("\n", array_map(static fn(array $point): string => implode(',', $point), $seen['readings'][0]['points'])));
-    $browser->visit("{$class}/runs")->press('Trace')->find("input[type='file']")->sendKeys($sensor);
-    $browser->press('Bring it in')->screenshot("{$folder}/trace.png");
-    unlink($sensor);
+    // What a sensor saw of the newest run; and the board by its link.
+    $browser->visit("{$class}/runs")->press('Trace')->screenshot("{$folder}/trace.png");
     $browser->visit("{$class}/devices")->press('Make a link for the board');
     $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
     $browser->visit("{$class}/what-if?a=&b=bore:0.00635,wider:0.0095,widest:0.0127,tube:0.08,size:0.24,mass:0.045&x=bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");

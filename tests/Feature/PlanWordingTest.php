@@ -50,7 +50,7 @@ final class PlanWordingTest extends FeatureTestCase
 
         self::assertSame("8 groups, 3 tries each: 12 times 2 lanes are filled, 24\u{00A0}min in all. Lanes change from try to try, so that each group meets each lane equally often, as far as it divides.", $words->order());
         self::assertSame([
-            'Each group has 3 tries; the mean counts.', 'The car must move by itself. A push makes a try void.', 'Change only the nozzle and mass and floor; everything else is as in the kit.',
+            'Each group has 3 tries; the mean counts.', 'The car must move by itself. A push makes a try void.', 'Change only the nozzle and mass; everything else is as in the kit.',
             'At most 1 balloon.', 'At most 4 straws.', 'Wheels: caps, lids only.',
         ], $words->rules());
         self::assertSame("Run on 3 lanes and give each group 2 tries: then it takes 80.5\u{00A0}min.", $words->remedy(new Remedy(80.5, lanes: 3, tries: 2)));
@@ -78,7 +78,7 @@ final class PlanWordingTest extends FeatureTestCase
 
         self::assertSame([1, 1, 0, 0], [$progress->rows[0]['built'], $progress->rows[0]['counted'], $progress->rows[1]['built'], $progress->rows[1]['void']]);
         self::assertSame('Not recorded: chassis, axles and 3 more', ProgressWords::next($progress->rows[0]['missing'], $progress->rows[0]['card'], false));
-        self::assertSame('Record the car', ProgressWords::next(Step::cases(), null, false));
+        self::assertSame('Record the car', ProgressWords::next(Step::ofCar(), null, false));
         self::assertSame('All tries are in', ProgressWords::next([], null, true));
         self::assertSame('Check the car', ProgressWords::next([], null, false));
     }

@@ -22,13 +22,13 @@ final class ReportTest extends FeatureTestCase
     public function testATieIsSharedAndACloseCallIsSaid(): void
     {
         $tied = $this->of("group,try,distance\nA,1,300\nA,2,310\nB,1,310\nB,2,300\nC,1,100\nC,2,101\n");
-        $page = (string) $this->get("/challenges/{$tied->id}/report/certificates")->assertOk()->assertSee('shared by A and B')->getContent();
+        $page = (string) $this->get("/challenges/{$tied->id}/report/certificates")->assertOk()->assertSee('side by side with B')->assertSee('side by side with A')->getContent();
         self::assertSame(2, substr_count($page, 'class="certificate"'));
 
         $close = $this->of("group,try,distance\nA,1,300\nA,2,330\nB,1,310\nB,2,300\nC,1,100\nC,2,101\n");
-        $this->get("/challenges/{$close->id}/report/certificates")->assertSee('too close to call against B')->assertDontSee('shared by');
+        $this->get("/challenges/{$close->id}/report/certificates")->assertSee('side by side with B')->assertSee('side by side with A')->assertDontSee('too close');
         $clear = $this->of("group,try,distance\nA,1,300\nA,2,301\nB,1,100\nB,2,101\n");
-        $this->get("/challenges/{$clear->id}/report/certificates")->assertDontSee('too close')->assertDontSee('shared by');
+        $this->get("/challenges/{$clear->id}/report/certificates")->assertDontSee('side by side');
     }
 
     public function testEveryAwardHasItsCertificateInTheUnitsOfTheClass(): void

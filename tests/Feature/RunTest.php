@@ -160,9 +160,12 @@ final class RunTest extends FeatureTestCase
     public function testFastestStandsByTimes(): void
     {
         $challenge = $this->class();
-        $challenge->update(['goal' => 'fastest', 'timed_length' => $challenge->lane_length]);
+        $challenge->update(['goal' => 'fastest', 'timed_length' => Scenario::entry('1 m')]);
+        // Confirmed, but of a car that stopped before the end of what is timed: it did not arrive.
+        $this->log($challenge, 'Reef', ['distance' => '90', 'time' => '0.4', 'confirmed' => 'time']);
 
         $this->get("/challenges/{$challenge->id}")->assertSee('Halyard leads')->assertSee("0.95\u{00A0}s")->assertSee('no time');
+        self::assertSame(1, $challenge->runs()->where('time_s', 0.4)->count());
     }
 
     public function testRunsOfAGroupWithoutARecordedCarAreTaken(): void
@@ -193,7 +196,7 @@ final class RunTest extends FeatureTestCase
         }
         foreach ($counts as $page => [3 => $few, 30 => $many]) {
             self::assertSame($few, $many, "queries of {$page}");
-            self::assertLessThanOrEqual(12, $many, "queries of {$page}");
+            self::assertLessThanOrEqual(13, $many, "queries of {$page}");
         }
     }
 }

@@ -60,7 +60,7 @@ final class WhatIfTest extends FeatureTestCase
     public function testADesignThatCannotBeIsSaid(): void
     {
         $challenge = $this->class();
-        $this->ask($challenge, 'run', 'd=bore:9')->assertStatus(422)->assertJsonPath('message', "Nozzle bore must be from 2\u{00A0}mm to 20\u{00A0}mm on this car. Turn it back, or change what limits it.");
+        $this->ask($challenge, 'run', 'd=bore:9')->assertStatus(422)->assertJsonPath('message', "Nozzle bore must be from 1\u{00A0}mm to 100\u{00A0}mm on this car. Turn it back, or change what limits it.");
         $this->ask($challenge, 'run', 'd=wings:2')->assertStatus(422);
         $this->ask($challenge, 'sweep', 'd=bore:NAN')->assertStatus(422);
     }

@@ -17,6 +17,7 @@ use App\Reading\CarReading;
 use App\Reading\ClassPlan;
 use App\Reading\ClassRecord;
 use App\Wording\CarWords;
+use App\Wording\Phrase;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -72,9 +73,9 @@ final class CarController
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
         $version = $car->version > 1 ? ", version {$car->version}," : '';
         $said = match (true) {
-            $before !== null && $car->id !== $before->id => "{$group->name}’s car is version {$car->version} now. " . CarWords::change($before->choices, $car->choices, $challenge->units),
-            $before !== null && $asVersion => "Nothing was changed, so {$group->name}’s car stays version {$car->version}.",
-            default => "{$group->name}’s car{$version} is recorded.",
+            $before !== null && $car->id !== $before->id => Phrase::possessive($group->name) . " car is version {$car->version} now. " . CarWords::change($before->choices, $car->choices, $challenge->units),
+            $before !== null && $asVersion => 'Nothing was changed, so ' . Phrase::possessive($group->name) . " car stays version {$car->version}.",
+            default => Phrase::possessive($group->name) . " car{$version} is recorded.",
         };
 
         return redirect()

@@ -45,6 +45,10 @@ final class ChallengeController
         $user = $request->user();
         $challenge = DB::transaction(static fn() => $user->challenges()->create($request->plan()));
 
+        if ($request->input('then') === 'sheet') {
+            return redirect()->to(route('sheet.show', $challenge) . '#bring')->with('status', "“{$challenge->name}” is set. Next: bring the class sheet in.");
+        }
+
         return redirect()->route('materials.show', $challenge)->with('status', "“{$challenge->name}” is set. Next: what it takes to build the cars.");
     }
 

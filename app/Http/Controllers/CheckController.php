@@ -14,6 +14,7 @@ use App\Models\Group;
 use App\Models\User;
 use App\Reading\ClassProgress;
 use App\Reading\ClassRecord;
+use App\Wording\Phrase;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
@@ -74,7 +75,7 @@ final class CheckController
             return redirect()->route('checks.edit', [$challenge, $group])->withInput($request->except('edition'))->with('conflict', true);
         }
 
-        return redirect()->route('checks.edit', [$challenge, $group])->with('status', "{$group->name}’s card is saved.");
+        return redirect()->route('checks.edit', [$challenge, $group])->with('status', Phrase::possessive($group->name) . ' card is saved.');
     }
 
     /** What the card carries so that two who fill it in notice each other. */

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\JoinCode;
+use App\Reading\Addresses;
 use App\Reading\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -18,9 +19,10 @@ use Skivo\Core\Challenge\DeviceRole;
 /** The tablets, boards and instruments of a challenge: letting them in, and cutting them off. */
 final class DeviceController
 {
-    public function index(Challenge $challenge): View
+    public function index(Request $request, Challenge $challenge): View
     {
         return view('devices.index', [
+            'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'codes' => $challenge->joinCodes()->where('expires_at', '>', now())->with('group')->get(),

@@ -43,7 +43,7 @@ final class MaterialsController
             }
         });
 
-        return redirect()->route('materials.show', $challenge)->with('status', 'The list follows.');
+        return redirect()->route('materials.show', $challenge)->with('status', 'The materials are saved, and the list is made from them.');
     }
 
     public function store(MaterialLineRequest $request, Challenge $challenge): RedirectResponse

@@ -20,6 +20,8 @@ final class SendSecurityHeaders
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'X-Frame-Options' => 'DENY',
+            // By which a page knows its own server from another program at the same address.
+            'X-Served-By' => 'Skivo',
         ]);
         if (!$response->headers->has('Cache-Control') || $request->hasSession() && $request->user() !== null) {
             $response->headers->set('Cache-Control', 'no-store, private');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\ReadsPrices;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Build\Per;
@@ -11,6 +12,8 @@ use Skivo\Core\Build\Per;
 /** A line of the educator's own on the list of materials, as typed. */
 final class MaterialLineRequest extends FormRequest
 {
+    use ReadsPrices;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -37,12 +40,7 @@ final class MaterialLineRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
-        foreach (['amount', 'price'] as $name) {
-            $typed = $this->input($name);
-            if (is_string($typed)) {
-                $this->merge([$name => str_replace(',', '.', $typed)]);
-            }
-        }
+        $this->readPrices(['amount', 'price']);
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\ReadsPrices;
 use App\Models\Challenge;
 use App\Reading\ClassPlan;
 use Illuminate\Foundation\Http\FormRequest;
@@ -12,6 +13,8 @@ use Skivo\Core\Build\Material;
 /** The kit, the numbers, and what is changed on the lines of the list, as typed. */
 final class MaterialsRequest extends FormRequest
 {
+    use ReadsPrices;
+
     /** @var list<string>|null once looked up */
     private ?array $lineKeys = null;
 
@@ -52,14 +55,7 @@ final class MaterialsRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
-        foreach ($this->lines() as $key) {
-            foreach (["amount_{$key}", "price_{$key}"] as $name) {
-                $typed = $this->input($name);
-                if (is_string($typed)) {
-                    $this->merge([$name => str_replace(',', '.', $typed)]);
-                }
-            }
-        }
+        $this->readPrices(array_merge(...array_map(static fn(string $key): array => ["amount_{$key}", "price_{$key}"], $this->lines()) ?: [[]]));
     }
 
     /** @return array<string, mixed> by column of the plan */

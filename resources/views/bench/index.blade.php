@@ -49,7 +49,7 @@
         </div>
         <p class="small mt-2">Bars are 95 % intervals: <span class="interval-key">measured</span> <span class="interval-key estimated">from the parts</span></p>
     @endif
-    <section id="pump" class="form-part mt-6" aria-labelledby="pump-title">
+    <section id="pump" class="form-part mt-6 no-print" aria-labelledby="pump-title">
         <h2 id="pump-title">The class’s pump</h2>
         <form method="post" action="{{ route('bench.pump', $challenge) }}">
             @csrf @method('put')<x-sent-with :units="$challenge->units" />

@@ -8,7 +8,7 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body class="board" data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" data-state="{{ route('board.state', $token) }}" data-revision="{{ $record->revision }}" data-fresh>
+<body class="board" data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" data-state="{{ route('board.state', $token, absolute: false) }}" data-revision="{{ $record->revision }}" data-fresh>
     <x-mark-shapes />
     <main id="main" data-piece="board">@include('board.floor')</main>
 </body>

@@ -32,7 +32,7 @@
         'wheel_hub' => 'where the axle goes through; a cap is thin there',
         'band_turns' => 'three or four hold the neck',
     ];
-    $hint = fn (Choice $choice) => $hints[$choice->value] ?? ($choice->isQuantity() ? 'in ' . $choice->bareUnit($units)->value . ' unless you type a unit' : null);
+    $hint = fn (Choice $choice) => $hints[$choice->value] ?? ($choice->isQuantity() ? 'in ' . \App\Wording\Phrase::unit($choice->bareUnit($units)) . ' unless you type a unit' : null);
     $recorded = fn (Step $step) => count(array_filter($step->choices(), fn ($choice) => $choices->has($choice)));
 @endphp
 <x-layout :title="'Car of ' . $group->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">

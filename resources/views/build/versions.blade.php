@@ -5,7 +5,7 @@
 @endphp
 <x-layout :title="'Versions of ' . $group->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
     <div class="lead-in">
-        <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>What became of <bdi>{{ \Illuminate\Support\Str::limit($group->name, 80) }}</bdi>’s car</span></h2>
+        <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>What became of <bdi>{{ \App\Wording\Phrase::possessive(\Illuminate\Support\Str::limit($group->name, 80)) }}</bdi> car</span></h2>
         <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}">To the build sheet</a>
     </div>
     @if ($group->cars->isEmpty())<p>The car is not recorded yet.</p>@endif

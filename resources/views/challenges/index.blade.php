@@ -10,7 +10,8 @@
     @if ($list->challenges->isEmpty())
         <div class="py-10 prose border-t-[1.5px] border-ink">
             <h2>No challenge yet</h2>
-            <p class="mt-2">A challenge is a goal, a lane and a class of groups with their cars. Set one and you can log the first run within a minute; or bring a class sheet that you have already.</p>
+            <p class="mt-2">A challenge is a goal, a lane and a class of groups with their cars. Set one and you can log the first run within a minute.</p>
+            <p class="mt-2">Is the class on a sheet already? <a href="{{ route('challenges.create', ['then' => 'sheet']) }}">Set the challenge, then bring the sheet in</a>: groups, cars and runs come with it.</p>
         </div>
     @else
         <div class="challenge-list">

@@ -7,7 +7,7 @@
 @endphp
 <x-layout :title="'What is wrong · ' . $group->name" :challenge="$challenge" :record="$record" stage="check" :line="$challenge->question">
     <div class="lead-in">
-        <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>What is wrong with <bdi>{{ \Illuminate\Support\Str::limit($group->name, 80) }}</bdi>’s car?</span></h2>
+        <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>What is wrong with <bdi>{{ \App\Wording\Phrase::possessive(\Illuminate\Support\Str::limit($group->name, 80)) }}</bdi> car?</span></h2>
         <p class="actions no-print"><a class="button" href="{{ route('checks.edit', [$challenge, $group]) }}">Its check card</a><a class="button plain" href="{{ route('cars.edit', [$challenge, $group]) }}">Its build sheet</a></p>
     </div>
     <x-errors />

@@ -17,7 +17,7 @@
     $scale = min(($width - 20) / ($front - $rear), 215 / ($top + 0.005), 235 / (2 * $half));
     $indent = ($width - ($front - $rear) * $scale) / 2;
     $ground = 30 + $top * $scale;
-    $middle = $ground + 82 + $half * $scale;
+    $middle = $ground + 104 + $half * $scale;
     $height = round($middle + $half * $scale + 34);
     $x = fn (float $m) => round($indent + ($m - $rear) * $scale, 2);
     $y = fn (float $m) => round($ground - $m * $scale, 2);
@@ -61,9 +61,9 @@
         <line x1="{{ $x($l->frontAxle()) }}" x2="{{ $x($l->rearAxle) }}" y1="{{ $ground + 14 }}" y2="{{ $ground + 14 }}" />
         <text x="{{ ($x($l->frontAxle()) + $x($l->rearAxle)) / 2 }}" y="{{ $ground + 29 }}" text-anchor="middle">{{ $body($l->wheelbase) }}</text>
         <text x="0" y="{{ $ground + 48 }}">Ground clearance {{ $units->show(max(0, $l->groundClearance()), Scale::Part) }}</text>
-        <text x="{{ $width }}" y="{{ $ground + 48 }}" text-anchor="end">Balloon clears the floor by {{ $units->show(max(0, $l->balloonClearance()), Scale::Part) }}</text>
+        <text x="0" y="{{ $ground + 70 }}">Balloon clears the floor by {{ $units->show(max(0, $l->balloonClearance()), Scale::Part) }}</text>
     </g>
-    <text class="view-name" x="0" y="{{ $ground + 74 }}">From above</text>
+    <text class="view-name" x="0" y="{{ $ground + 98 }}">From above</text>
     @foreach ($axles as [$at, $track, $length, $bearing])
         <rect class="rod" x="{{ round($x($at) - $s($l->axleDiameter) / 2, 2) }}" y="{{ $z(-$length / 2) }}" width="{{ $s($l->axleDiameter) }}" height="{{ $s($length) }}" />
         <rect class="straw" x="{{ round($x($at) - $s($l->bearingBore) / 2, 2) }}" y="{{ $z(-$bearing / 2) }}" width="{{ $s($l->bearingBore) }}" height="{{ $s($bearing) }}" />
@@ -79,7 +79,7 @@
     <circle class="skin see-through" cx="{{ $x($bx) }}" cy="{{ $z(0) }}" r="{{ $s($r) }}" />
     <g class="dimension">
         <line x1="6" x2="6" y1="{{ $z(-$l->rearTrack / 2) }}" y2="{{ $z($l->rearTrack / 2) }}" />
-        <text class="halo" x="0" y="{{ $z(0) + 4 }}">track {{ $body($l->rearTrack) }}</text>
+        <text class="halo" x="0" y="{{ $z($l->rearTrack / 2) + 20 }}">track {{ $body($l->rearTrack) }}</text>
         <text x="{{ $x($l->chassisLength / 2) }}" y="{{ $height - 6 }}" text-anchor="middle">chassis {{ $body($l->chassisLength) }} × {{ $body($l->chassisWidth) }}</text>
     </g>
     @foreach ($reading->faults as $number => $fault)

@@ -12,7 +12,7 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" @if ($live === true) data-state="{{ route('runs.state', $challenge) }}" @endif data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>
+<body @if ($actor === null && $challenge === null) data-guest @endif @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" @if ($live === true) data-state="{{ route('runs.state', $challenge, absolute: false) }}" @endif data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>
     <a class="skip" href="#main">Skip to the content</a>
     <x-mark-shapes />
     <header class="page masthead">

@@ -1,10 +1,18 @@
 @php
     use Skivo\Core\Challenge\DeviceRole;
     [$madeId, $token] = session('made', [null, null]);
-    $address = route('join');
+    $reached = $addresses[0] ?? null;
+    $at = fn (string $path) => ($reached ?? '') . $path;
 @endphp
 <x-layout :title="'Tablets and the board · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
-    <div class="lead-in"><div class="prose"><h2>Tablets and the board</h2><p class="small mt-1">A tablet opens <span class="num">{{ preg_replace('~^https?://~', '', $address) }}</span> and types a code, or scans it. It needs no account. Codes hold for {{ intdiv(\App\Models\JoinCode::MINUTES, 60) }} hours.</p></div></div>
+    <div class="lead-in"><div class="prose"><h2>Tablets and the board</h2>
+        @if ($reached !== null)
+            <p class="mt-1">A tablet on the same network opens <strong class="num">{{ preg_replace('~^https?://~', '', $reached) }}/join</strong> and types a code, or scans it. It needs no account. Codes hold for {{ intdiv(\App\Models\JoinCode::MINUTES, 60) }} hours.</p>
+            @if (count($addresses) > 1)<p class="small mt-1">This machine has other addresses, too; if that one does not open, try <span class="num">{{ implode(', ', array_map(fn ($each) => preg_replace('~^https?://~', '', $each) . '/join', array_slice($addresses, 1, 4))) }}</span>.</p>@endif
+        @else
+            <p class="caution"><strong>Tablets can’t reach Skivo yet:</strong> it serves this machine alone. Start it again with <span class="num">bin/skivo start --host 0.0.0.0</span> and this page shows the address they open. Whoever is on the same network can then reach the sign-in page, so use a network that you trust.</p>
+        @endif
+    </div></div>
     <section class="form-part">
         <h2>Let in</h2>
         <div class="grid gap-4">
@@ -19,7 +27,7 @@
             <div class="codes">
                 @foreach ($codes as $code)
                     <div class="code">
-                        <div data-qr="{{ route('join.scan', $code->code) }}" class="qr" aria-hidden="true"></div>
+                        <div data-qr="{{ $reached === null ? route('join.scan', $code->code) : $at(route('join.scan', $code->code, false)) }}" class="qr" aria-hidden="true"></div>
                         <div>
                             <p class="code-letters num">{{ substr($code->code, 0, 3) }} {{ substr($code->code, 3) }}</p>
                             <p>{{ $code->group === null ? 'helper' : $code->group->name }}</p>
@@ -40,7 +48,7 @@
                     <li>
                         <span><bdi>{{ $device->name }}</bdi> <span class="small">{{ $device->role === DeviceRole::Group ? 'group ' . $device->group?->name : $device->role->label() }}{{ $device->seen_at === null ? ', not seen yet' : '' }}@if ($device->seen_at !== null), seen <x-moment :at="$device->seen_at" />@endif</span></span>
                         @if ($device->id === $madeId)
-                            <span class="made">@if ($device->role === DeviceRole::Board)<a href="{{ route('board', $token) }}">{{ route('board', $token) }}</a>@else<span class="num">{{ $token }}</span>@endif <span class="small">shown this once: keep it, or make another</span></span>
+                            <span class="made">@if ($device->role === DeviceRole::Board)<a href="{{ route('board', $token) }}">{{ $reached === null ? route('board', $token) : $at(route('board', $token, false)) }}</a>@else<span class="num">{{ $token }}</span>@endif <span class="small">shown this once: keep it, or make another</span></span>
                         @endif
                         <form method="post" action="{{ route('devices.destroy', [$challenge, $device]) }}">@csrf @method('delete')<button class="button plain" aria-label="Cut off {{ $device->name }}">Cut off</button></form>
                     </li>

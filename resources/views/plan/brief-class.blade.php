@@ -13,7 +13,7 @@
         <div class="sheet-columns">
             <section><h3>What wins</h3><ul>@foreach ($challenge->allAwards() as $award)<li><strong>{{ GoalWords::award($award, $challenge->units) }}</strong></li>@endforeach</ul></section>
             <section><h3>Rules</h3><ul>@foreach ($words->rules() as $rule)<li>{{ $rule }}</li>@endforeach</ul></section>
-            <section><h3>Your kit</h3><ul>@foreach ($plan->materials()->kitContents($challenge->units) as [$name, $count])<li><span class="num">{{ $count }}</span> {{ $name }}</li>@endforeach</ul></section>
+            <section><h3>Your kit</h3><ul>@foreach ($plan->materials()->kitContents($challenge->units) as [$name, $count])<li><span class="num">{{ $count }} ×</span> {{ $name }}</li>@endforeach</ul></section>
             <section><h3>When</h3><ul>@foreach ($timetable->slots as $slot)<li><span class="num">{{ $clock($slot->fromMin) }}</span> {{ $slot->phase->label() }}</li>@endforeach</ul></section>
             <section><h3>How to build</h3><ol>
                 <li>Tape the bearings to the chassis, square and parallel. Tape touches the straw, never the axle.</li>

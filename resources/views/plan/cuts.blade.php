@@ -11,7 +11,7 @@
         'What it is cut from' => ['straw_length' => 'A straw is', 'skewer_length' => 'A skewer is', 'kerf' => 'Lost at each cut', 'nozzle_length' => 'Piece for the nozzle'],
     ];
     $stocks = $plan->cuts === null ? [] : array_filter([
-        'Straws' => $plan->cuts->straws, ($plan->kit->usesSkewers() ? 'Skewers' : 'Rods') => $plan->cuts->axles,
+        'Straws' => $plan->cuts->straws, 'Straws for nozzles' => $plan->cuts->nozzleStraws, ($plan->kit->usesSkewers() ? 'Skewers' : 'Rods') => $plan->cuts->axles,
     ], fn ($stock) => $stock->count() > 0);
 @endphp
 <x-layout :title="'Cut sizes · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="plan">
@@ -28,21 +28,21 @@
             </dl>
             <x-axle-drawing :sizes="$sizes" :axle="$plan->kit->part(\Skivo\Core\Build\PartKind::Bearing, $plan->catalogue)->value('axle_m')" :wheel="$plan->kit->part(\Skivo\Core\Build\PartKind::Wheel, $plan->catalogue)->value('diameter_m')" :units="$units" />
             <div class="said mt-3">
-                <p><strong>By the rule of thumb</strong> an axle is {{ $part(\Skivo\Core\Build\CutSizes::RULE_OF_THUMB_M) }} longer than its straw: {{ $body($sizes->axleByRuleOfThumbM()) }}. With these wheels that leaves
+                <p><strong>By the rule of thumb</strong> an axle is {{ $body(\Skivo\Core\Build\CutSizes::RULE_OF_THUMB_M) }} longer than its straw: {{ $body($sizes->axleByRuleOfThumbM()) }}. With these wheels that leaves
                     @if ($sizes->endPlayByRuleOfThumbM() < 0)nothing: it is {{ $part(-$sizes->endPlayByRuleOfThumbM()) }} too short.@else {{ $part($sizes->endPlayByRuleOfThumbM()) }} of end play{{ $sizes->endPlayByRuleOfThumbM() > 0.004 ? ', so much that the car wanders' : '' }}.@endif</p>
                 <p class="small">{{ $part(0.001) }} to {{ $part(0.002) }} of end play is usual; some want almost none, so that the axle does not slide, others a clear gap, so that nothing binds. (Common practice.)</p>
             </div>
         </section>
         <section aria-labelledby="stock-title">
             <h2 id="stock-title">How many to get</h2>
-            <p class="small">For {{ $plan->class->cars() }} cars: {{ $plan->plan->groups }} groups and {{ $plan->plan->spares_percent }} % spares.</p>
+            <p class="small">For {{ $plan->class->cars() }} cars: {{ $plan->class->groups }} {{ $plan->class->groups === 1 ? 'group' : 'groups' }} and {{ $plan->plan->spares_percent }} % spares.</p>
             @if ($plan->doesNotFit !== null)
                 <p class="caution">{{ $plan->doesNotFit->piece }} needs {{ $body($plan->doesNotFit->lengthM) }}, and what it is cut from is {{ $body($plan->doesNotFit->stockM) }} long. Take longer stock, or a narrower chassis.</p>
             @endif
             @foreach ($stocks as $name => $stock)
                 <h3 class="mt-4"><span class="num big-figure">{{ $stock->count() }}</span> {{ mb_strtolower($name) }} of {{ $body($stock->stockM) }}</h3>
                 <x-cut-drawing :stock="$stock" :units="$units" :name="$name" />
-                <p class="small">{{ $stock->isLeast ? 'No fewer can do.' : 'Fewer might just do; the pieces are of too many lengths to be sure.' }} {{ number_format(100 * $stock->waste()) }} % is left over or lost in cuts.
+                <p class="small">{{ $stock->isLeast ? 'No fewer can do.' : 'Perhaps a few less would do; that is not proved.' }} {{ number_format(100 * $stock->waste()) }} % is left over or lost in cuts.
                     @foreach ($stock->lengthsM as $piece => $length)One yields {{ CuttingStock::yield($stock->stockM, $stock->kerfM, $length) }} × {{ mb_strtolower($piece) }}. @endforeach</p>
             @endforeach
         </section>

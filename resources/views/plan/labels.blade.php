@@ -13,7 +13,7 @@
             <section class="label" aria-label="Label of {{ $group->name }}">
                 <h3 class="with-mark">@if ($group->mark)<x-mark :mark="$group->mark" class="!w-6 !h-6" />@endif<bdi>{{ $group->name }}</bdi></h3>
                 <p class="small">{{ $challenge->name }}</p>
-                <ul>@foreach ($contents as [$name, $count])<li><span class="num">{{ $count }}</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span></li>@endforeach</ul>
+                <ul>@foreach ($contents as [$name, $count])<li><span class="num">{{ $count }} ×</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span></li>@endforeach</ul>
             </section>
         @endforeach
     </div>

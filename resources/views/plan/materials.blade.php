@@ -58,7 +58,7 @@
                     <p class="small">For {{ $class->groups }} {{ $class->groups === 1 ? 'group' : 'groups' }} of {{ $class->groupSize }}, with {{ $plan->plan->spares_percent }} % spares. Amounts are common practice; change any of them, or empty one for the usual amount.</p>
                 </div>
                 <p class="actions no-print">
-                    <button class="button do">Let the list follow</button>
+                    <button class="button do">Save the materials</button>
                     <a class="button" href="{{ route('materials.download', $challenge) }}">CSV</a>
                     <a class="button" href="{{ route('materials.labels', $challenge) }}">Kit labels</a>
                     <button type="button" class="button" data-print>Print</button>
@@ -77,7 +77,7 @@
                             <tr>
                                 <th scope="row"><span class="tick-box print-only" aria-hidden="true"></span> <bdi>{{ $line->name }}</bdi>@if ($line->isEarly) <span class="small block">collect early</span>@endif</th>
                                 <td class="num big-figure">{{ $line->total($class) }}</td>
-                                <td class="small">{{ $line->unit }}</td>
+                                <td class="small">{{ $line->total($class) === 1 ? \Illuminate\Support\Str::singular($line->unit) : $line->unit }}</td>
                                 <td class="no-print">
                                     @if ($own)
                                         <span class="small">{{ $number($line->amount) }} {{ $per[$line->per->value] }}</span>

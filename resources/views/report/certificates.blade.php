@@ -8,13 +8,15 @@
     foreach ($challenge->allAwards() as $award) {
         $standings = $record->standingsFor($award);
         $first = array_values(array_filter($standings->places, fn ($place) => $place->rank === 1));
-        $close = array_map(fn ($place) => $names[(int) $place->entrant->id]->name, $standings->tooCloseToLeader());
-        foreach ($first as $place) {
+        // Whom the tries can't tell from the first stands beside it, with a certificate of the same award.
+        $leading = $first === [] ? [] : [...$first, ...array_filter($standings->tooCloseToLeader(), fn ($place) => $place->rank !== 1)];
+        foreach ($leading as $place) {
+            $beside = array_values(array_filter($leading, fn ($each) => $each !== $place));
             $certificates[] = [
                 'group' => $names[(int) $place->entrant->id],
                 'title' => ucfirst(GoalWords::award($award, $units)),
                 'score' => $units->show($place->score, $award->goal->scale()),
-                'said' => count($first) > 1 ? 'shared by ' . Lists::and(array_map(fn ($each) => $names[(int) $each->entrant->id]->name, $first)) : ($close === [] ? null : 'too close to call against ' . Lists::and($close)),
+                'said' => $beside === [] ? null : 'side by side with ' . Lists::and(array_map(fn ($each) => $names[(int) $each->entrant->id]->name, $beside)),
             ];
         }
     }

@@ -2,6 +2,7 @@
     use App\Wording\CarWords;
     use App\Wording\GoalWords;
     use App\Wording\Lists;
+    use App\Wording\Phrase;
     use App\Wording\ModelWords;
     use App\Wording\SchoolWords;
     use App\Wording\StandingWords;
@@ -19,7 +20,7 @@
     <x-report-pages :challenge="$challenge" here="show" say="Two to four pages." />
     <article class="sheet report">
         <header class="report-head">
-            <p class="small">{{ $record->groups->count() }} groups, {{ count($findings->cars) }} cars that ran, {{ $record->countedTries() }} tries that count</p>
+            <p class="small">{{ Phrase::count($record->groups->count(), 'group') }}, {{ Phrase::count(count($findings->cars), 'car') }} that ran, {{ Phrase::count($record->countedTries(), 'try', 'tries') }} that count</p>
             <h2 class="!text-2xl">{{ $challenge->question ?? 'How far does a breath of air carry a car?' }}</h2>
         </header>
         <section class="report-answer said"><x-sentences :sentences="[$headline]" big /></section>

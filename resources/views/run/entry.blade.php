@@ -12,7 +12,7 @@
     $more = fn (bool $needed) => $needed ? '' : 'more';
     $questions = session('questions', []);
 @endphp
-<div class="entry" data-entry data-address="{{ route('runs.store', $challenge) }}" data-challenge="{{ $challenge->id }}" data-coming="{{ json_encode($floor->coming()) }}">
+<div class="entry" data-entry data-address="{{ route('runs.store', $challenge, absolute: false) }}" data-challenge="{{ $challenge->id }}" data-coming="{{ json_encode($floor->coming()) }}">
     <div class="page">
         <div class="entry-errors" role="alert" id="entry-errors" data-entry-errors @if (! $errors->any() && $questions === []) hidden @endif>
             @foreach (array_unique($errors->all()) as $message)<p class="error">{{ $message }}</p>@endforeach

@@ -41,7 +41,7 @@
                 <div class="form-grid">
                     <x-field name="name" :label="'Name (' . mb_strtolower($kind->label()) . ')'" maxlength="80" />
                     @foreach ($kind->fields() as $key => [$label, $scale])
-                        <x-field :name="$key" :label="$label" inputmode="text" :optional="$kind->isOptional($key)" :hint="($scale === null ? 'a number' : 'in ' . $units->symbol($scale) . ' unless you type a unit') . ($kind->isOptional($key) ? '; left empty: ' . ($key === 'hub_m' ? 'as at the rim' : $shown(\Skivo\Core\Build\Catalogue::standard()->usual($kind)->value($key), $scale) . ', as usual') : '')" />
+                        <x-field :name="$key" :label="$label" inputmode="text" :optional="$kind->isOptional($key)" :hint="($scale === null ? 'a number' : 'in ' . \App\Wording\Phrase::unit($units->unit($scale)) . ' unless you type a unit') . ($kind->isOptional($key) ? '; left empty: ' . ($key === 'hub_m' ? 'as at the rim' : $shown(\Skivo\Core\Build\Catalogue::standard()->usual($kind)->value($key), $scale) . ', as usual') : '')" />
                     @endforeach
                 </div>
                 <p class="mt-4"><button class="button do">Add it</button></p>
