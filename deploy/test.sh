@@ -34,24 +34,37 @@ static_checks() {
     node --test tests/JavaScript/*.mjs
 }
 
+phpunit() { SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$1" "${filter[@]}"; }
+
+# What needs no server of ours runs beside what does, each on a core of its own. Both are run to their end.
+everything() {
+    local beside_log="$VAR/run/beside.log" beside status=0
+    # The analysis first: it asks for most memory, and the tests beside it are only starting then.
+    (static_checks; say "== Tests of the core, references, bin/skivo"; phpunit core,reference,shell) >"$beside_log" 2>&1 9>&- &
+    beside=$!
+    say "== Tests of the application and its pages"
+    (umask 022; phpunit feature,browser) || status=$?
+    wait "$beside" || status=$?
+    cat "$beside_log"
+    return $status
+}
+
 case "$suite" in
     static)
         static_checks
         ;;
     core | reference | shell)
-        php vendor/bin/phpunit --testsuite "$suite" "${filter[@]}"
+        phpunit "$suite"
         ;;
     *)
-        [ "$suite" = all ] && static_checks
         throwaway_up testing
         [ "$suite" = feature ] || chromedriver_up
-        say "== Tests"
-        # What the tests write, the server reads; none of it is anybody's.
-        umask 022
         if [ "$suite" = all ]; then
-            SKIVO_VAR="$VAR" php vendor/bin/phpunit "${filter[@]}"
+            everything
         else
-            SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$suite" "${filter[@]}"
+            # What the tests write, the server reads; none of it is anybody's.
+            umask 022
+            phpunit "$suite"
         fi
         ;;
 esac

@@ -22,7 +22,7 @@ final class AddGroups
     public function __invoke(Challenge $challenge, array $names, array $wishes = []): array
     {
         return DB::transaction(function () use ($challenge, $names, $wishes): array {
-            Challenge::query()->whereKey($challenge->id)->lockForUpdate()->firstOrFail();
+            Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
             $taken = $challenge->groups()->pluck('mark')->all();
             $position = (int) $challenge->groups()->max('position');
             $marks = array_diff($wishes, $taken);

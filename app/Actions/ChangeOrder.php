@@ -18,7 +18,7 @@ final class ChangeOrder
     public function __invoke(Group $group, string $do, Actor $by): Act
     {
         return DB::transaction(function () use ($group, $do, $by): Act {
-            $held = Group::query()->with(['cars.runs', 'challenge'])->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            $held = Group::query()->with(['cars.runs', 'challenge'])->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $before = self::standing($held);
             $held->update(match ($do) {
                 'repair' => ['is_repairing' => true],
@@ -36,7 +36,7 @@ final class ChangeOrder
     public function putBack(Act $act, Actor $by): void
     {
         DB::transaction(function () use ($act, $by): void {
-            $held = Group::query()->whereKey($act->group_id)->lockForUpdate()->firstOrFail();
+            $held = Group::query()->whereKey($act->group_id)->lock(Lock::ROW)->firstOrFail();
             $before = self::standing($held);
             $held->update(array_intersect_key($act->before, array_flip(self::COLUMNS)));
             $this->act($held, $by, $before);

@@ -109,7 +109,7 @@ final class ChangeRun
     private function lock(Run $run, ?Group $also = null): void
     {
         $run->load('car.group');
-        Group::query()->whereKey(array_unique(array_filter([$run->car->group_id, $also?->id])))->orderBy('id')->lockForUpdate()->get();
+        Group::query()->whereKey(array_unique(array_filter([$run->car->group_id, $also?->id])))->orderBy('id')->lock(Lock::ROW)->get();
         // As it is now, with nobody else at it.
         $run->refresh()->load('car.group');
     }

@@ -82,9 +82,9 @@ final class ImportSheet
     public function store(Challenge $challenge, ClassSheet $sheet): ImportPlan
     {
         return DB::transaction(function () use ($challenge, $sheet): ImportPlan {
-            Challenge::query()->whereKey($challenge->id)->lockForUpdate()->firstOrFail();
+            Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
             // Nobody logs a run of any of its groups meanwhile: what is found free here is free when it is stored.
-            $challenge->groups()->reorder('id')->lockForUpdate()->get();
+            $challenge->groups()->reorder('id')->lock(Lock::ROW)->get();
             $plan = $this->plan($challenge, $sheet);
             if ($plan->problems !== []) {
                 return $plan;

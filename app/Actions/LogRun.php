@@ -29,7 +29,7 @@ final class LogRun
     {
         return DB::transaction(function () use ($group, $id, $record, $by, $readings, $isAnother): Run {
             // One at a time for a group, so that two adults at two lanes get two numbers.
-            $held = Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            $held = Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $already = Run::query()->withTrashed()->find($id);
             if ($already !== null) {
                 return $already;

@@ -24,7 +24,7 @@ final class RecordCar
     public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User|Device $by, ?string $seen = null): Car
     {
         return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $by, $seen): Car {
-            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $current = $group->newestCar();
             $before = $current?->choices;
             if ($current !== null && $seen !== null && $seen !== self::edition($current)) {

@@ -35,7 +35,7 @@ final class UndoAct
     {
         DB::transaction(function () use ($act, $by): void {
             // One at a time in a challenge, so that nothing comes between the look and the change.
-            Challenge::query()->whereKey($act->challenge_id)->lockForUpdate()->firstOrFail();
+            Challenge::query()->whereKey($act->challenge_id)->lock(Lock::ROW)->firstOrFail();
             $since = $act->overtakenBy();
             if ($since !== null) {
                 throw new ActIsOvertaken($since);

@@ -23,7 +23,12 @@ export function attachEntry(root) {
         }
         showReading();
     };
-    fields.group.addEventListener?.('change', sayTry);
+    // Whom an adult chose by hand stays chosen until its run is logged, whatever happens elsewhere.
+    let isByHand = false;
+    fields.group.addEventListener?.('change', () => {
+        isByHand = true;
+        sayTry();
+    });
 
     const more = strip.querySelector('[data-more]');
     const open = (isOpen) => {
@@ -116,6 +121,7 @@ export function attachEntry(root) {
         fields.confirmed.value = '';
         fields.readings.value = '';
         fields.id.value = newId();
+        isByHand = false;
         mark([]);
         show([]);
         callNext();
@@ -128,16 +134,28 @@ export function attachEntry(root) {
     const inWords = (of) => [fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', of.distance ?? of.void].join(', ');
     const isTyped = () => ['distance', 'time', 'void', 'note'].some((name) => fields[name].value !== '' && fields[name].dataset.filled === undefined);
     let unsent = 0;
+    let waiting = [];
+    /** The turns that are still to come once what waits here has been logged. */
+    const without = (turns) => {
+        const left = [...turns];
+        for (const run of waiting) {
+            const at = left.indexOf(Number(run.fields.group));
+            if (at >= 0) {
+                left.splice(at, 1);
+            }
+        }
+        return left;
+    };
     const queue = runQueue({
         address: strip.dataset.address,
         challenge: strip.dataset.challenge,
         token: () => token.value,
         inStrip: () => fields.id.value,
         on: {
-            refused(run) {
-                // Back into the strip if it is still the one that was typed last; else it waits in the list.
-                if (fields.id.value === run.id) {
-                    show(run.messages, run.isQuestion, run.names.includes('same_run'));
+            async refused(run) {
+                // Back into the strip where nothing else has been typed meanwhile; else it waits in the list.
+                if (!isTyped() && errors.hidden) {
+                    await edit(run);
                     if (run.isQuestion) {
                         fields.confirmed.value = run.names.join(',');
                     }
@@ -145,19 +163,12 @@ export function attachEntry(root) {
                 }
             },
             logged(run, said) {
-                if (fields.id.value === run.id) {
-                    clear();
-                }
                 announce(`Logged: ${said}.`);
                 document.dispatchEvent(new CustomEvent('skivo:changed'));
             },
-            kept(run) {
-                if (fields.id.value === run.id) {
-                    clear();
-                }
-            },
             changed(state) {
                 unsent = state.unsent;
+                waiting = state.waiting;
                 drawWaiting(list, state, {
                     confirm: (run) => queue.confirm(run),
                     edit,
@@ -166,6 +177,13 @@ export function attachEntry(root) {
             },
         },
     });
+    const units = JSON.parse(strip.dataset.units);
+    /** What was typed under other units than those that stand here now says its own. */
+    const inItsUnit = (run, name) => {
+        const value = run.fields[name];
+        const unit = run.fields.typed_in === fields.typed_in.value ? undefined : units[run.fields.typed_in]?.[name];
+        return unit !== undefined && value !== undefined && /^[\d\s.,/]+$/.test(value) ? `${value} ${unit}` : value;
+    };
     /** A waiting run comes into the strip; it stays on the device until the server has what becomes of it. */
     async function edit(run) {
         if (isTyped() && fields.id.value !== run.id) {
@@ -174,15 +192,17 @@ export function attachEntry(root) {
         }
         form.reset();
         for (const field of fields) {
-            if (field.name !== '_token') {
-                field.value = run.fields[field.name] ?? (field.name === 'drift_side' ? 'left' : '');
+            if (field.name !== '_token' && field.name !== 'typed_in') {
+                field.value = inItsUnit(run, field.name) ?? (field.name === 'drift_side' ? 'left' : '');
             }
         }
         fields.confirmed.value = '';
         sayTry();
         show(run.messages ?? [], run.isQuestion, (run.names ?? []).includes('same_run'));
-        open(true);
-        fields.distance.focus();
+        if ([...fields].some((field) => isHidden(field))) {
+            open(true);
+        }
+        fields.distance.focus({ preventScroll: true });
         queue.draw();
     }
     if (!window.isSecureContext) {
@@ -195,26 +215,33 @@ export function attachEntry(root) {
         });
     }
 
-    let sending = false;
+    let handing = 0;
     form.addEventListener('submit', async (event) => {
         event.preventDefault();
-        if (sending) {
-            return;
-        }
-        sending = true;
-        await queue.opened;
-        if (!queue.works()) {
-            // A browser that keeps nothing: as a form, then.
-            form.submit();
-            return;
-        }
-        // Handed over to the queue, and so safe, before anything is said.
         const run = typed();
-        await queue.add({ id: run.id, fields: run, said: inWords(run) });
-        sending = false;
-    });
-    window.addEventListener('pageshow', () => {
-        sending = false;
+        if (run.distance === undefined && run.void === undefined && !isTyped()) {
+            // A second tap on what has just been handed over is none.
+            if (handing === 0 && waiting.length === 0) {
+                show(['Type where the car stopped, or choose why the try is void.']);
+                mark(['distance']);
+            }
+            return;
+        }
+        const said = inWords(run);
+        handing++;
+        // The strip is free for the next run at once, however fast one types: this one is with the queue.
+        clear();
+        await queue.opened;
+        try {
+            await queue.add({ id: run.id, fields: run, said });
+        } catch {
+            // A browser that keeps nothing: as a form, then.
+            for (const [name, value] of Object.entries(run)) {
+                fields[name].value = value;
+            }
+            form.submit();
+        }
+        handing--;
     });
 
     document.addEventListener('skivo:state', ({ detail }) => {
@@ -233,10 +260,11 @@ export function attachEntry(root) {
             }
         }
         if (!typing) {
-            coming = detail.coming;
+            coming = without(detail.coming);
         }
-        if (!typing && detail.next !== null && fields.group.options !== undefined && errors.hidden) {
-            fields.group.value = detail.next;
+        const next = waiting.length === 0 ? detail.next : coming[0] ?? null;
+        if (!typing && !isByHand && next !== null && fields.group.options !== undefined && errors.hidden) {
+            fields.group.value = next;
         }
         const word = strip.querySelector('[data-next-word]');
         if (word !== null) {
@@ -248,6 +276,7 @@ export function attachEntry(root) {
         const standing = event.target.closest('[data-stand]');
         if (standing !== null && fields.group.options !== undefined) {
             fields.group.value = standing.dataset.stand;
+            isByHand = true;
             sayTry();
             fields.distance.focus();
         }

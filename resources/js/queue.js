@@ -75,6 +75,7 @@ export function runQueue({ address, challenge, token, inStrip, on }) {
             // What is in the strip is mended there.
             runs: runs.filter((run) => run.challenge === challenge && (run.messages === undefined || run.id !== inStrip())),
             elsewhere: runs.filter((run) => run.challenge !== challenge).length,
+            waiting: runs.filter((run) => run.challenge === challenge && run.messages === undefined),
             unsent: runs.length,
             notice,
         });
@@ -160,10 +161,12 @@ export function runQueue({ address, challenge, token, inStrip, on }) {
 
     return {
         opened,
-        works: () => store !== null,
         draw,
         /** Keeps a run, then sends it: a new one, or one that was mended, which takes the place of what it was. */
         async add(run) {
+            if (store === null) {
+                throw new Error('This browser keeps nothing.');
+            }
             const held = (await all()).find((each) => each.id === run.id);
             if (held === undefined) {
                 await store.add('runs', { ...run, challenge });
@@ -172,10 +175,6 @@ export function runQueue({ address, challenge, token, inStrip, on }) {
             }
             await draw();
             await send();
-            const waits = (await all()).find((each) => each.id === run.id);
-            if (waits !== undefined && waits.messages === undefined) {
-                on.kept(run);
-            }
         },
         /** Keeps what was typed and not yet sent, because something else wants its place. */
         async park(run) {

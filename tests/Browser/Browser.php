@@ -216,10 +216,25 @@ final class Browser
         return $this;
     }
 
-    /** The page at rest: fonts loaded, figures drawn, nothing moving. */
+    /** The page at rest: fonts loaded, figures drawn, nothing moving, the last sizes taken. */
     public function settle(): self
     {
-        $this->driver->executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => setTimeout(done, 350)))');
+        $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            const frame = () => new Promise((next) => requestAnimationFrame(next));
+            (async () => {
+                await document.fonts.ready;
+                await Promise.all([...document.images].filter((image) => !image.complete).map((image) => new Promise((next) => { image.onload = image.onerror = next; })));
+                let before = '';
+                for (let still = 0; still < 4;) {
+                    await frame();
+                    const now = [document.documentElement.scrollHeight, document.querySelectorAll('svg *').length].join();
+                    const moves = document.getAnimations().some((each) => each.playState === 'running' && each.effect?.getTiming().iterations !== Infinity);
+                    still = now === before && !moves ? still + 1 : 0;
+                    before = now;
+                }
+            })().then(done, done);
+            JS);
 
         return $this;
     }

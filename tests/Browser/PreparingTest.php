@@ -15,14 +15,14 @@ final class PreparingTest extends BrowserTestCase
             ->pick('award_fastest', '1')->fill('timed_length', '2 m')->press('Set the challenge');
 
         self::assertStringContainsString('To buy or collect', $browser->text());
-        $browser->fill('groups', '9')->fill('group_size', '4')->press('Let the list follow');
+        $browser->fill('groups', '9')->fill('group_size', '4')->press('Save the materials');
         self::assertStringContainsString('For 9 groups of 4, with 20 % spares', $browser->text());
         self::assertSame('44', $browser->text('tr:has([name=amount_wheels]) .big-figure'));
         // Another wheel is chosen, and the list follows by itself.
         $browser->follow(fn() => (new WebDriverSelect($browser->find('[name=kit_wheels]')))->selectByVisibleText('bought wheels'));
         self::assertStringContainsString('Wheels: bought wheels', $browser->text('table.materials'));
         self::assertStringNotContainsString('Start collecting now', $browser->text());
-        $browser->fill('price_wheels', '0.5')->press('Let the list follow');
+        $browser->fill('price_wheels', '0.5')->press('Save the materials');
         self::assertStringContainsString('22.00', $browser->text('table.materials tfoot'));
 
         $browser->press('To the cut sizes')->fill('wheel_thickness', '1/2 in')->fill('straw_length', '24 cm')->press('Let the sizes follow');
@@ -80,7 +80,7 @@ final class PreparingTest extends BrowserTestCase
         $browser->press('What is wrong with it?');
         self::assertStringContainsString('It veers or circles', $browser->text('[name=seen]'));
         self::assertStringContainsString('Axles not parallel', $browser->text('.causes li:first-child'));
-        self::assertStringContainsString('the check shows it', $browser->text('.causes li:first-child'));
+        self::assertStringContainsString('what is recorded shows it', $browser->text('.causes li:first-child'));
         self::assertMatchesRegularExpression('/move the right end of the front axle back by 1\.\d mm/', $browser->text('.causes li:first-child'));
         $browser->visit("/challenges/{$challenge->id}");
         self::assertStringContainsString('to mend', $browser->text('.floor'));

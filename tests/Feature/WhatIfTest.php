@@ -144,6 +144,19 @@ final class WhatIfTest extends FeatureTestCase
         $this->getJson("{$old}&d=")->assertForbidden();
     }
 
+    public function testItsAddressesDieWithTheSignOut(): void
+    {
+        $challenge = $this->class();
+        $page = (string) $this->get("/challenges/{$challenge->id}/what-if")->getContent();
+        self::assertSame(1, preg_match('~"run":"([^"]+)"~', $page, $found));
+        $address = json_decode("\"{$found[1]}\"") . '&d=';
+        $this->getJson($address)->assertOk();
+        $this->getJson(preg_replace('/by=\w+/', 'by=another', $address))->assertForbidden();
+
+        $this->post('/sign-out');
+        $this->getJson($address)->assertForbidden()->assertJsonPath('message', 'This page is signed out, or has been open for more than a day. Open it again.');
+    }
+
     private function ask(Challenge $challenge, string $what, string $query): TestResponse
     {
         $page = (string) $this->get("/challenges/{$challenge->id}/what-if")->getContent();

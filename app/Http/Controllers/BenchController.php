@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Lock;
 use App\Http\Requests\BenchRequest;
 use App\Http\Requests\PumpRequest;
 use App\Models\BenchReading;
@@ -63,7 +64,7 @@ final class BenchController
         /** @var User $user */
         $user = $request->user();
         [$version, $replaced] = DB::transaction(function () use ($request, $group, $test, $user): array {
-            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $car = $this->version($group->load('cars'), $request) ?? $group->carToRun();
             $replaced = $car->benchReadings()->where('test', $test->value)->delete();
             foreach ($request->repeats() as $entries) {
@@ -86,7 +87,7 @@ final class BenchController
     {
         $car = $this->version($group->load('cars'), $request) ?? abort(404);
         $back = DB::transaction(static function () use ($car, $group, $test): int {
-            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $readings = $car->benchReadings()->withTrashed()->where('test', $test->value)->get();
             $last = $readings->max(static fn(BenchReading $reading): ?CarbonImmutable => $reading->deleted_at);
             if ($last === null) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CarHasChanged;
+use App\Actions\Lock;
 use App\Http\Requests\CheckRequest;
 use App\Http\Requests\TolerancesRequest;
 use App\Models\Car;
@@ -50,7 +51,7 @@ final class CheckController
         $seen = $request->input('edition');
         try {
             DB::transaction(static function () use ($request, $group, $user, $seen): void {
-                Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+                Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
                 $car = $group->carToRun();
                 if (is_string($seen) && $seen !== self::edition($car)) {
                     throw new CarHasChanged($car);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Lock;
 use App\Http\Requests\PredictionRequest;
 use App\Models\Challenge;
 use App\Models\Group;
@@ -16,7 +17,7 @@ final class PredictionController
     public function update(PredictionRequest $request, Challenge $challenge, Group $group): RedirectResponse
     {
         $try = DB::transaction(static function () use ($request, $challenge, $group): int {
-            Group::query()->whereKey($group->id)->lockForUpdate()->firstOrFail();
+            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $car = $group->carToRun();
             $try = $car->load('runs')->tries($challenge)->next();
             if ($request->has('try') && $request->integer('try') !== $try) {

@@ -4,6 +4,7 @@
     use App\Reading\FloorState;
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Quantity\UnitSystem;
     use Skivo\Core\Trials\InflationKind;
     $units = $challenge->units;
     $proposed = $only ?? $floor->proposedGroup();
@@ -11,8 +12,14 @@
     $distance = $units->symbol(Scale::Distance);
     $more = fn (bool $needed) => $needed ? '' : 'more';
     $questions = session('questions', []);
+    $typedUnits = [];
+    foreach (UnitSystem::cases() as $system) {
+        $typedUnits[$system->value] = array_map($system->symbol(...), [
+            'distance' => Scale::Distance, 'drift' => Scale::Distance, 'limp' => Scale::Distance, 'load' => Scale::Weight, 'inflation_size' => Scale::Body,
+        ]);
+    }
 @endphp
-<div class="entry" data-entry data-address="{{ route('runs.store', $challenge, absolute: false) }}" data-challenge="{{ $challenge->id }}" data-coming="{{ json_encode($floor->coming()) }}">
+<div class="entry" data-entry data-address="{{ route('runs.store', $challenge, absolute: false) }}" data-challenge="{{ $challenge->id }}" data-coming="{{ json_encode($floor->coming()) }}" data-units="{{ json_encode($typedUnits) }}">
     <div class="page">
         <div class="entry-errors" role="alert" id="entry-errors" data-entry-errors @if (! $errors->any() && $questions === []) hidden @endif>
             @foreach (array_unique($errors->all()) as $message)<p class="error">{{ $message }}</p>@endforeach
