@@ -105,6 +105,25 @@ final class ClassSheetTest extends TestCase
         self::assertStringContainsString($message, $problems[0]->message);
     }
 
+    public function testAnUnknownColumnIsNamedOnceAndNothingElseIsHeldAgainstItsRows(): void
+    {
+        foreach (["group,try,dist\nKeel,1,300\nReef,1,310\n", "group,try,distance,colour\nKeel,1,300,red\nReef,1,310,blue\n", "group,colour,try,distance,drift,side\nKeel,red,1,300,5,left\n"] as $csv) {
+            $problems = (new SheetReader(UnitSystem::Metric))->read($csv)->problems;
+            self::assertSame([1], array_unique(array_map(static fn($problem): int => $problem->line, $problems)), $csv);
+        }
+    }
+
+    public function testWhatWasTypedInAnotherUnitLeavesAsItWasTyped(): void
+    {
+        $rows = (new SheetReader(UnitSystem::Metric))->read("group,mass (g),nozzle length (cm),try,distance (cm)\nKeel,2 oz,15,1,\"10 ft 5 1/4 in\"\n")->rows;
+        $csv = (new SheetWriter(UnitSystem::Metric))->write($rows);
+        self::assertStringContainsString('2 oz', $csv);
+        self::assertStringContainsString('318.135', $csv, 'four decimals are no tail');
+        $imperial = (new SheetWriter(UnitSystem::Imperial))->write((new SheetReader(UnitSystem::Metric))->read("group,mass (g)\nKeel,100\n")->rows);
+        self::assertStringContainsString('100 g', $imperial);
+        self::assertStringNotContainsString('3.527', $imperial);
+    }
+
     public function testFindsAllFaultsAtOnce(): void
     {
         $problems = (new SheetReader(UnitSystem::Metric))->read("group,mass,distance\nKeel,heavy,300\nReef,58,far\n,58,300\n")->problems;

@@ -72,6 +72,16 @@ final class RunDayTest extends TestCase
         self::assertSame(2, (new FloorOrder($plan, $this->runners([3, 3, 1]), 2))->proposed()?->group, 'unless nobody else is left');
     }
 
+    public function testTheLaneThatWaitedLongestIsProposed(): void
+    {
+        $plan = new RunOrder(4, 2, 2);
+        // Lane 2 ran on, then lane 1: lane 2 waits longest, whatever the plan had.
+        self::assertSame(2, (new FloorOrder($plan, $this->runners([1, 1, 0, 0]), 0, [2 => 1, 1 => 2]))->proposed()?->lane);
+        self::assertSame(1, (new FloorOrder($plan, $this->runners([1, 1, 0, 0]), 0, [1 => 1, 2 => 2]))->proposed()?->lane);
+        self::assertSame(1, (new FloorOrder($plan, $this->runners([0, 1, 0, 0]), 1, [2 => 1]))->proposed()?->lane, 'a lane that was never run on');
+        self::assertSame(1, (new FloorOrder($plan, $this->runners([0, 0, 0, 0])))->proposed()?->lane);
+    }
+
     public function testWhoWithdrewIsOutAndTheDayEnds(): void
     {
         $order = new FloorOrder(new RunOrder(2, 1, 2), [new Runner(1), new Runner(0, isWithdrawn: true)]);

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\Reading\ClassForces;
+use App\Reading\ClassRecord;
+use App\Reading\FloorDrawing;
+use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Run\Setting;
+use Tests\Scenario;
+
+/** What a first day of use must not get wrong: slips are questioned, lists follow, nothing leads nowhere. */
+final class FirstDayTest extends FeatureTestCase
+{
+    public function testAnUnusualLengthIsAskedAboutOnceAndItsFieldShowsTheUnit(): void
+    {
+        $plan = ['name' => 'Hall', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '3', 'units' => 'imperial', 'lane_length' => '5'];
+        $this->get('/challenges/new')->assertSee('data-imperial="ft"', false);
+        $this->post('/challenges', $plan)->assertSessionHasErrors(['lane_length' => "5\u{00A0}ft is short for a lane. Is the unit right? If it is right, save it again as it stands."]);
+        self::assertSame(0, $this->educator->challenges()->count());
+        $asked = session('asked');
+        $this->post('/challenges', ['lane_length' => '4', 'confirmed' => $asked] + $plan)->assertSessionHasErrors('lane_length', 'another value is asked about again');
+        $this->post('/challenges', ['confirmed' => $asked] + $plan)->assertSessionHasNoErrors();
+        self::assertSame('5 ft', $this->educator->challenges()->sole()->lane_length->text);
+
+        // What is timed may be as short as the slowest car goes.
+        $short = ['goal' => 'fastest', 'timed_length' => '10 cm', 'lane_length' => '6 m', 'units' => 'metric'] + $plan;
+        $this->post('/challenges', $short)->assertSessionHasErrors('timed_length');
+        $this->post('/challenges', ['confirmed' => session('asked')] + $short)->assertSessionHasNoErrors();
+        $this->post('/challenges', ['timed_length' => '9 cm'] + $short)->assertSessionHasErrors('timed_length');
+    }
+
+    public function testACarThatHardlyCanBeIsAskedAboutAndAnEmptySheetIsNotRecorded(): void
+    {
+        $challenge = Scenario::challenge($this->educator, ['units' => UnitSystem::Imperial]);
+        $this->post("/challenges/{$challenge->id}/groups", ['names' => 'Pistons']);
+        $group = $challenge->groups()->sole();
+        $path = "/challenges/{$challenge->id}/groups/{$group->id}/car";
+
+        $this->put($path, ['note' => ''])->assertRedirect($path)->assertSessionHas('status', 'Nothing is filled in, so nothing is recorded yet.');
+        self::assertSame(0, $group->cars()->count());
+        $this->put($path, ['chassis' => 'paper cup', 'mass' => '85'])->assertSessionHasErrors(['mass' => "Mass, ready to run: 85\u{00A0}oz is far more than 17.64\u{00A0}oz, the most that cars like this have. Is the unit right? If it is right, save it again as it stands."]);
+        $asked = (string) session('asked');
+        $this->get($path)->assertSee('data-problem="mass"', false)->assertSee('href="#f-mass"', false)->assertSee('value="85"', false)->assertSee("name=\"confirmed\" value=\"{$asked}\"", false);
+        $this->put($path, ['chassis' => 'paper cup', 'mass' => '85', 'confirmed' => $asked])->assertSessionHasNoErrors()->assertSessionHas('status', 'Pistons’ car is recorded.');
+        self::assertEqualsWithDelta(2.41, (float) $group->newestCar()?->choices->number(\Skivo\Core\Build\Choice::Mass), 0.01);
+        $this->get($path)->assertSee('in inches unless you type a unit')->assertDontSee('in in unless');
+    }
+
+    public function testADistanceInAnotherUnitIsQuestionedFromTheThirdRunOn(): void
+    {
+        $challenge = Scenario::challenge($this->educator, ['units' => UnitSystem::Imperial]);
+        $this->post("/challenges/{$challenge->id}/groups", ['names' => 'Keel']);
+        foreach (['120', '111'] as $distance) {
+            $this->log($challenge, 'Keel', ['distance' => $distance])->assertSessionMissing('questions');
+        }
+        $this->log($challenge, 'Keel', ['distance' => '3.18'])->assertSessionHas('questions');
+        self::assertSame(2, $challenge->runs()->count());
+    }
+
+    public function testTheMaterialsFollowTheKitThatWasChosen(): void
+    {
+        $challenge = Scenario::challenge($this->educator, ['free_steps' => ['nozzle']]);
+        $kit = ['groups' => '9', 'group_size' => '3', 'spares_percent' => '0', 'by_mouth' => '1', 'latex_free' => '0', 'kit_chassis' => 'paper cup', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'wide straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band'];
+        $path = "/challenges/{$challenge->id}/plan/materials";
+        $this->put($path, $kit)->assertSessionHasNoErrors();
+        $list = fn(): string => strip_tags((string) $this->get($path)->getContent());
+
+        self::assertStringContainsString('Nozzle: wide straw', $list());
+        self::assertStringContainsString('Drinking straws, for bearings', $list());
+        self::assertStringNotContainsString('Drinking straws, for bearings and nozzles', $list());
+        foreach (['Push pins', 'Pens and pencils', 'Paper to sketch on'] as $line) {
+            self::assertStringContainsString($line, $list());
+        }
+        self::assertStringNotContainsString('Balloon pump', $list(), 'they are filled by mouth');
+        self::assertStringNotContainsString('Ballast', $list(), 'the mass is not theirs to vary');
+        $challenge->update(['free_steps' => ['nozzle', 'mass']]);
+        $this->put($path, ['by_mouth' => '0'] + $kit);
+        self::assertStringContainsString('Balloon pump', $list());
+        self::assertStringContainsString('Ballast', $list());
+        // More have come than were planned for.
+        $this->post("/challenges/{$challenge->id}/groups", ['names' => implode("\n", array_map(static fn(int $n): string => "Group {$n}", range(1, 10)))]);
+        self::assertStringContainsString('For 10 groups of 3', $list());
+
+        foreach (['$0.10', '0,10 €', '£ 0.1', '0.10'] as $price) {
+            $this->put($path, ['price_wheels' => $price] + $kit)->assertSessionHasNoErrors();
+            self::assertSame(0.1, $challenge->materialLines()->where('key', 'wheels')->sole()->price, $price);
+        }
+        $this->put($path, ['price_wheels' => 'cheap'] + $kit)->assertSessionHasErrors('price_wheels');
+    }
+
+    public function testAWheelOfOnesOwnNeedsOnlyWhatCanBeMeasured(): void
+    {
+        $challenge = Scenario::challenge($this->educator);
+        $this->get("/challenges/{$challenge->id}/parts?kind=wheel")->assertSee('left empty: 0.7, as usual');
+        $this->post("/challenges/{$challenge->id}/parts", ['kind' => 'wheel', 'name' => 'cork discs', 'diameter_m' => '30', 'mass_kg' => '2', 'thickness_m' => '10'])->assertSessionHasNoErrors();
+        $part = $challenge->ownParts()->sole()->toCore();
+        self::assertSame([0.7, 0.006, 0.01], [$part->value('inertia_factor'), $part->value('rolling_loss'), $part->value('hub_m')]);
+        $this->post("/challenges/{$challenge->id}/parts", ['kind' => 'wheel', 'name' => 'no size'])->assertSessionHasErrors(['diameter_m', 'mass_kg', 'thickness_m']);
+    }
+
+    /** 600 g and 25 mm are what they are; what the model can't compute with is said, and nothing is foretold of it. */
+    public function testWhatIsRecordedIsNeverChangedOnItsWayToTheModel(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group,nozzle bore (mm),mass (g),outlets,wheels,try,distance (cm)\nHeavy,6,600,1,bottle caps,1,60\nWide,25,60,1,bottle caps,1,300\nMany,6,60,40,bottle caps,1,250\n");
+        $forces = new ClassForces(ClassRecord::of($challenge));
+        $car = static fn(string $group) => $challenge->groups()->where('name', $group)->sole()->newestCar();
+
+        self::assertSame(0.6, $forces->of($car('Heavy'))?->model->settings->get(Setting::Mass));
+        self::assertSame(0.025, $forces->of($car('Wide'))?->model->settings->get(Setting::Bore));
+        self::assertNull($forces->of($car('Many')));
+        self::assertSame([$car('Many')?->id => ['outlets' => 40.0]], $forces->beyond);
+        $this->get("/challenges/{$challenge->id}/bench")->assertOk()->assertSee('Outlets 40 (it takes 1 to 20)');
+        $this->get("/challenges/{$challenge->id}/groups/{$car('Many')?->group_id}/car")->assertOk()->assertSee('nothing is predicted of this car');
+        foreach (['/findings', '/findings/model', '/report', '/what-if'] as $page) {
+            $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
+        }
+        $this->get("/challenges/{$challenge->id}/what-if?car={$car('Heavy')?->id}")->assertSee('mass:0.6');
+    }
+
+    public function testTheFloorKeepsItsScaleAndItsWhiskersInBounds(): void
+    {
+        $challenge = Scenario::challenge($this->educator, ['lane_length' => Scenario::entry('30 m')]);
+        $this->post("/challenges/{$challenge->id}/groups", ['names' => "Keel\nReef"]);
+        $drawn = static fn(Challenge $challenge): array => (new FloorDrawing(ClassRecord::of($challenge)))->data();
+        $start = $drawn($challenge)['max'];
+        $this->log($challenge, 'Keel', ['distance' => '100']);
+        self::assertSame($start, $drawn($challenge)['max'], 'the first run changes nothing');
+        $this->log($challenge, 'Keel', ['distance' => '300']);
+        $this->log($challenge, 'Reef', ['distance' => '110']);
+        self::assertLessThan($start, $drawn($challenge)['max']);
+        self::assertGreaterThan(300, $drawn($challenge)['max']);
+
+        self::assertSame([null, null], array_column($drawn($challenge)['rows'], 'interval'), 'two tries have no whiskers');
+        $this->log($challenge, 'Keel', ['distance' => '200']);
+        self::assertNotNull($drawn($challenge)['rows'][0]['interval']);
+    }
+
+    public function testWaysThatWereMissing(): void
+    {
+        $this->get('/challenges')->assertSee('bring the sheet in')->assertSee('/challenges/new?then=sheet', false);
+        $this->post('/challenges', ['name' => 'Hall', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '3', 'units' => 'metric', 'lane_length' => '6 m', 'then' => 'sheet']);
+        $challenge = $this->educator->challenges()->sole();
+        $this->get("/challenges/{$challenge->id}/sheet")->assertOk();
+
+        // Joining: this machine alone, and then the network.
+        config(['skivo.host' => '127.0.0.1']);
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee('Tablets can’t reach Skivo yet')->assertSee('--host 0.0.0.0');
+        config(['skivo.host' => '192.168.7.9', 'skivo.port' => 8484, 'skivo.name' => 'lane.skivo.example']);
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee('lane.skivo.example:8484/join')->assertSee('192.168.7.9:8484/join')->assertDontSee('localhost/join');
+        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'log']);
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee('data-qr="http://lane.skivo.example:8484/join/', false);
+    }
+
+    public function testAGroupsTabletHasNoDeadEnd(): void
+    {
+        $challenge = $this->class();
+        $keel = $challenge->groups()->where('name', 'Keel')->sole();
+        [$device] = \App\Models\Device::join($challenge, \Skivo\Core\Challenge\DeviceRole::Group, 'tablet', $keel);
+        \Illuminate\Support\Facades\Auth::forgetGuards();
+        \Illuminate\Support\Facades\Auth::shouldUse('device');
+        $this->actingAs($device, 'device');
+        $own = "/challenges/{$challenge->id}/groups/{$keel->id}/own";
+        foreach ([$own, "/challenges/{$challenge->id}/groups/{$keel->id}/car"] as $page) {
+            $html = (string) $this->get($page)->assertOk()->getContent();
+            preg_match_all('~href="(http://localhost)?(/[^"#]*)["#]~', $html, $links);
+            self::assertNotSame([], $links[2]);
+            foreach (array_unique(array_filter($links[2], static fn(string $link): bool => !str_starts_with($link, '/build/') && $link !== '/icon.svg')) as $link) {
+                $answer = $this->get(html_entity_decode($link));
+                self::assertContains($answer->getStatusCode(), [200, 302], "{$page} leads to {$link}");
+                self::assertStringNotContainsString('sign-in', (string) $answer->headers->get('Location'), "{$page} leads to {$link}");
+            }
+        }
+        // The try that was asked about has been run meanwhile: nothing is noted under another number.
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150', 'try' => '2'])->assertSessionHas('status', 'Try 2 has been run meanwhile, so nothing was noted. Say it for the next one.');
+        self::assertSame(0, $keel->newestCar()?->predictions()->count());
+        $this->get($own)->assertSee('name="try" value="3"', false);
+    }
+}
