@@ -88,7 +88,7 @@ final readonly class ClassRecord
         return $this->cards[$group->currentCar()->id ?? 0] ?? null;
     }
 
-    /** How many groups have everything checked and nothing left to mend. */
+    /** How many groups have everything checked and nothing left to fix. */
     public function carsChecked(): int
     {
         return $this->groups->filter(fn(Group $group): bool => $this->card($group)?->isReady() === true)->count();

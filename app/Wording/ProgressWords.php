@@ -21,7 +21,7 @@ final readonly class ProgressWords
         return match (true) {
             $hasRun => 'All tries are in',
             count($missing) === count(Step::ofCar()) => 'Record the car',
-            $fixes !== [] => "To mend: {$labels($fixes)}",
+            $fixes !== [] => "Needs fixing: {$labels($fixes)}",
             $card?->isReady() === true => 'Ready to run',
             $card === null || $card->done() === 0 => $missing === [] ? 'Check the car' : 'Not recorded: ' . Lists::and(array_map(static fn(Step $step): string => mb_strtolower($step->label()), $missing), 3),
             default => "To check: {$labels($card->with(null))}",

@@ -18,7 +18,7 @@ export function attachAway(root) {
         const files = performance.getEntriesByType('resource').map((each) => each.name).filter((name) => name.startsWith(`${location.origin}/build/`));
         const [pages, assets] = await Promise.all([caches.open('skivo-pages'), caches.open('skivo-assets')]);
         await Promise.all([
-            fetch(location.pathname, { headers: { Accept: 'text/html' }, credentials: 'same-origin' }).then((response) => (response.ok && !response.redirected && response.headers.get('X-Served-By') === 'Skivo' ? pages.put(location.pathname, response) : null)),
+            fetch(location.pathname, { headers: { Accept: 'text/html', 'X-Beside': 'yes' }, credentials: 'same-origin' }).then((response) => (response.ok && !response.redirected && response.headers.get('X-Served-By') === 'Skivo' ? pages.put(location.pathname, response) : null)),
             ...files.map(async (file) => (await assets.match(file)) ?? assets.add(file)),
         ]);
         root.documentElement.dataset.keeps = '';

@@ -16,7 +16,7 @@ export function attachBuild(root) {
             }
         }
         try {
-            const response = await fetch(`${form.dataset.draw}?${typed}`, { headers: { Accept: 'text/html' } });
+            const response = await fetch(`${form.dataset.draw}?${typed}`, { headers: { Accept: 'text/html', 'X-Beside': 'yes' } });
             if (response.ok && mine === asked) {
                 drawing.innerHTML = await response.text();
             }

@@ -32,7 +32,7 @@ export function attachLive(root) {
 
     // A page without a state of its own is asked for again, and its parts that show the class are taken from that.
     const reload = async () => {
-        const response = await fetch(location.href, { headers: { Accept: 'text/html' }, credentials: 'same-origin' });
+        const response = await fetch(location.href, { headers: { Accept: 'text/html', 'X-Beside': 'yes' }, credentials: 'same-origin' });
         if (!response.ok) {
             return;
         }
@@ -54,7 +54,7 @@ export function attachLive(root) {
             await reload();
             return;
         }
-        const response = await fetch(page.dataset.state, { headers: { Accept: 'application/json' }, credentials: 'same-origin' });
+        const response = await fetch(page.dataset.state, { headers: { Accept: 'application/json', 'X-Beside': 'yes' }, credentials: 'same-origin' });
         if (!response.ok) {
             if (response.status === 401 || response.status === 403 || response.status === 404) {
                 document.dispatchEvent(new CustomEvent('skivo:gone'));

@@ -23,6 +23,12 @@ export function attachWhatIf(root) {
     let on = 'a';
     let draws = 'work';
 
+    // Said to screen readers, and to whoever waits for figures that are right.
+    let underWay = 0;
+    const busy = (more) => {
+        underWay += more;
+        bench.setAttribute('aria-busy', String(underWay > 0));
+    };
     const find = (name) => bench.querySelector(`[data-${name}]`);
     const values = () => designs.get(on);
 
@@ -34,20 +40,27 @@ export function attachWhatIf(root) {
             answers.set(letter, answer);
         }
         show();
-    });
-    let sweepTimer = 0;
+    }, busy);
+    let sweepTimer = null;
     const askSweep = asker(() => `${page.sweep}&d=${encodeURIComponent(write(values(), settings))}&x=${page.along}&y=${page.across}`, (_, answer, fault) => {
         if (fault === null) {
             drawSweep(answer);
             find('schools').replaceChildren(...(answer.schools === null ? [] : [sentence(answer.schools)]));
         }
-    });
+    }, busy);
 
     function changed() {
         ask(on);
         keepAddress();
+        if (sweepTimer === null) {
+            busy(1);
+        }
         clearTimeout(sweepTimer);
-        sweepTimer = setTimeout(() => askSweep(on), 250);
+        sweepTimer = setTimeout(() => {
+            sweepTimer = null;
+            askSweep(on);
+            busy(-1);
+        }, 250);
     }
 
     function keepAddress() {
@@ -377,7 +390,7 @@ export function attachWhatIf(root) {
 }
 
 /** Asks one question at a time; while one is under way, the newest of each kind waits. */
-function asker(address, answered) {
+function asker(address, answered, isBusy) {
     const waiting = new Set();
     let busy = false;
     const next = async () => {
@@ -387,6 +400,7 @@ function asker(address, answered) {
         }
         waiting.delete(kind);
         busy = true;
+        isBusy(1);
         try {
             const response = await fetch(address(kind), { headers: { Accept: 'application/json' } });
             const body = await response.json();
@@ -396,6 +410,7 @@ function asker(address, answered) {
         }
         busy = false;
         next();
+        isBusy(-1);
     };
     return (kind) => {
         waiting.add(kind);

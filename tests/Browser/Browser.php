@@ -230,7 +230,7 @@ final class Browser
                     await frame();
                     const now = [document.documentElement.scrollHeight, document.querySelectorAll('svg *').length].join();
                     const moves = document.getAnimations().some((each) => each.playState === 'running' && each.effect?.getTiming().iterations !== Infinity);
-                    still = now === before && !moves ? still + 1 : 0;
+                    still = now === before && !moves && document.querySelector('[aria-busy="true"]') === null ? still + 1 : 0;
                     before = now;
                 }
             })().then(done, done);

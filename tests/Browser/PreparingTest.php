@@ -83,7 +83,7 @@ final class PreparingTest extends BrowserTestCase
         self::assertStringContainsString('what is recorded shows it', $browser->text('.causes li:first-child'));
         self::assertMatchesRegularExpression('/move the right end of the front axle back by 1\.\d mm/', $browser->text('.causes li:first-child'));
         $browser->visit("/challenges/{$challenge->id}");
-        self::assertStringContainsString('to mend', $browser->text('.floor'));
+        self::assertStringContainsString('needs fixing', $browser->text('.floor'));
     }
 
     public function testWhatIsPrintedHoldsTheWorkAndNotTheControls(): void

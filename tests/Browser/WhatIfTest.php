@@ -37,7 +37,7 @@ final class WhatIfTest extends BrowserTestCase
             slider.value = 0.008;
             slider.dispatchEvent(new Event('input', { bubbles: true }));
             JS);
-        $browser->settle()->settle();
+        $browser->settle();
         $expected = $browser->driver->executeAsyncScript(
             'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).run + "&d=bore:0.008").then((r) => r.json()).then((b) => done(b.shown.distance))',
         );
@@ -56,7 +56,7 @@ final class WhatIfTest extends BrowserTestCase
         $field = $browser->find('[data-setting=mass] [data-field]');
         $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $field->sendKeys('400' . WebDriverKeys::TAB);
-        $browser->settle()->settle();
+        $browser->settle();
         self::assertStringContainsString('It does not start.', $browser->text('.said'));
         $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $field->sendKeys('2 oz' . WebDriverKeys::TAB);
@@ -66,7 +66,7 @@ final class WhatIfTest extends BrowserTestCase
         self::assertStringContainsString('Design B', $table);
 
         $browser->driver->executeScript('document.querySelector("[data-setting=relaxed] [data-slider]").value = 0.02; document.querySelector("[data-setting=relaxed] [data-slider]").dispatchEvent(new Event("input"))');
-        $browser->settle()->settle();
+        $browser->settle();
         self::assertStringContainsString('Balloon, filled to must be', $browser->text('[data-fault]'));
         // That answer was a refusal, as asked for.
         self::assertNotSame([], $browser->consoleErrors());
@@ -78,7 +78,7 @@ final class WhatIfTest extends BrowserTestCase
         self::assertStringContainsString('Farthest at', $browser->settle()->text('[data-best]'));
         self::assertCount(1, $browser->all('[data-sweep] path.fit'));
         $browser->driver->executeScript('const s = document.querySelector("[data-across]"); s.value = "mass"; s.dispatchEvent(new Event("change"))');
-        $browser->settle()->settle();
+        $browser->settle();
         self::assertGreaterThan(4, count($browser->all('[data-sweep] path.contour')));
         self::assertCount(1, $browser->all('[data-sweep] circle.here'));
         self::assertStringContainsString('y=mass', $browser->driver->getCurrentURL());
@@ -108,9 +108,6 @@ final class WhatIfTest extends BrowserTestCase
 
     private function answered(): void
     {
-        for ($i = 0; $i < 100 && $this->browser->text('[data-number]') === '…'; $i++) {
-            usleep(30_000);
-        }
-        $this->browser->settle();
+        $this->browser->wait(fn(): bool => $this->browser->text('[data-number]') !== '…')->settle();
     }
 }

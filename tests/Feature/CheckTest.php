@@ -27,9 +27,9 @@ final class CheckTest extends FeatureTestCase
             static fn(CheckItem $item): ?CheckVerdict => $card->verdict($item),
             [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Parallel, CheckItem::PointsOff, CheckItem::NozzleStraight, CheckItem::Wobble, CheckItem::Drift],
         ));
-        $this->get("{$path}/check")->assertSee('To mend:')->assertSee('wheels turn freely')->assertSee('0.86°');
-        $this->get("/challenges/{$challenge->id}/check")->assertSee('6 of 9 checked, 1 to mend')->assertSee('To mend: wheels turn freely');
-        $this->get("/challenges/{$challenge->id}")->assertSee('to mend');
+        $this->get("{$path}/check")->assertSee('Needs fixing:')->assertSee('wheels turn freely')->assertSee('0.86°');
+        $this->get("/challenges/{$challenge->id}/check")->assertSee('6 of 9 checked, 1 to fix')->assertSee('Needs fixing: wheels turn freely');
+        $this->get("/challenges/{$challenge->id}")->assertSee('needs fixing');
         // What is emptied is gone; what was right stays.
         $this->put("{$path}/check", ['spin_first' => '', 'end_play_first' => '1/16 in'])->assertSessionHasNoErrors();
         self::assertSame(1, $group->newestCar()->checkReadings()->count());

@@ -181,6 +181,11 @@ final class StartTest extends TestCase
         shell_exec('curl -s -o /dev/null -b ' . escapeshellarg($jar) . ' -c ' . escapeshellarg($jar) . " --data '{$form}' http://127.0.0.1:{$port}/register");
         self::assertStringContainsString('Welcome, Tester', (string) shell_exec('curl -s -b ' . escapeshellarg($jar) . " http://127.0.0.1:{$port}/challenges"));
         self::assertSame(1, $sessions());
+        // What a page asks beside a person's doings neither stores the session nor uses up what is to be said next.
+        $file = glob("{$this->var}/storage/framework/sessions/*")[0];
+        $before = (string) file_get_contents($file);
+        shell_exec('curl -s -H "X-Beside: yes" -b ' . escapeshellarg($jar) . " http://127.0.0.1:{$port}/challenges");
+        self::assertSame($before, (string) file_get_contents($file));
 
         // More connections than a school has devices, each of which never ends its request.
         $half = proc_open(['bash', '-c', 'ulimit -n 4096; exec php -r ' . escapeshellarg('for ($i = 0; $i < 1100; $i++) { $s = stream_socket_client("tcp://127.0.0.1:' . $port . '"); fwrite($s, "GET / HTTP/1.1\r\nHost: x"); $all[] = $s; } echo "open\n"; fgets(STDIN);')], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);

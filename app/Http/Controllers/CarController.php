@@ -56,8 +56,10 @@ final class CarController
         $before = $group->newestCar();
         /** @var User|Device $user */
         $user = $request->user();
-        if ($request->choices()->isEmpty() && $request->choices()->note === null && ($before === null || $before->choices->isEmpty())) {
-            return redirect()->to(self::sheet($challenge, $group))->with('status', 'Nothing is filled in, so nothing is recorded yet.');
+        if ($request->choices()->isEmpty() && $request->choices()->note === null) {
+            $said = $before === null || $before->choices->isEmpty() ? 'Nothing is filled in, so nothing is recorded yet.' : 'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.';
+
+            return redirect()->to(self::sheet($challenge, $group))->with('status', $said);
         }
         $asVersion = ($request->input('save_as') ?? ($before?->runs()->exists() === true ? 'version' : 'correction')) === 'version';
         $edition = $request->input('edition');

@@ -10,9 +10,14 @@ use Illuminate\Session\Middleware\StartSession as Framework;
 /**
  * Sessions that cost nothing until somebody comes back: who has no cookie yet gets one, and nothing is stored. The token
  * of its forms follows from the session's id, so that the form it was sent is accepted all the same.
+ *
+ * What a page asks beside a person's own doings (it says so by a header) stores nothing either: it would write back the
+ * session as it was before what the person has just sent, and the answer to that would be lost.
  */
 final class StartSession extends Framework
 {
+    private const BESIDE = 'X-Beside';
+
     protected function startSession(Request $request, $session)
     {
         parent::startSession($request, $session)->put('_token', hash_hmac('sha256', "form|{$session->getId()}", (string) config('app.key')));
@@ -23,6 +28,9 @@ final class StartSession extends Framework
     /** @param Request $request */
     protected function saveSession($request): void
     {
+        if ($request->isMethod('GET') && $request->headers->has(self::BESIDE)) {
+            return;
+        }
         if ($request->cookies->has((string) config('session.cookie')) || $request->user() !== null) {
             parent::saveSession($request);
         }

@@ -20,7 +20,7 @@
     </div>
     <x-errors />
     @if ($fixes !== [])
-        <p class="caution !mt-0 mb-3"><strong>To mend:</strong> {{ \App\Wording\Lists::and(array_map(fn ($item) => mb_strtolower($item->label()), $fixes), 9) }}. It may run all the same, and is marked so. <a href="{{ route('diagnosis.show', [$challenge, $group]) }}">Causes and cures</a></p>
+        <p class="caution !mt-0 mb-3"><strong>Needs fixing:</strong> {{ \App\Wording\Lists::and(array_map(fn ($item) => mb_strtolower($item->label()), $fixes), 9) }}. It may run all the same, and is marked so. <a href="{{ route('diagnosis.show', [$challenge, $group]) }}">Causes and cures</a></p>
     @elseif ($card?->isReady())
         <p class="flash !mt-0 mb-3">Everything is checked: ready to run.</p>
     @endif

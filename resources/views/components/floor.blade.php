@@ -28,7 +28,7 @@
                             <div>
                                 <bdi class="name" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi>
                                 <span class="brief">{{ CarWords::brief($line->car?->choices, $units) }}{{ ($line->car->version ?? 1) > 1 ? " · v{$line->car->version}" : '' }}</span>
-                                @if (($record->card($line->group)?->with(CheckVerdict::Fix) ?? []) !== [])<a class="to-mend" href="{{ route('checks.edit', [$challenge, $line->group]) }}">to mend</a>@endif
+                                @if (($record->card($line->group)?->with(CheckVerdict::Fix) ?? []) !== [])<a class="to-mend" href="{{ route('checks.edit', [$challenge, $line->group]) }}">needs fixing</a>@endif
                             </div>
                         </div>
                     </th>

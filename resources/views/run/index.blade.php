@@ -92,8 +92,8 @@
                                 <td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td>
                                 <td class="small">{{ RunWords::drift($run, $units) }}</td>
                                 <td>{{ $run->void_reason?->value }}@if ($run->load !== null)<span class="small block">load {{ $units->show($run->load->quantity->si(), Scale::Weight) }}</span>@endif</td>
-                                <td class="max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
-                                <td class="small"><span class="num"><x-moment :at="$run->logged_at" /></span>@if ($run->logged?->isKnown())<span class="block">by <bdi>{{ $run->logged->by() }}</bdi></span>@endif</td>
+                                <td class="min-w-36 max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
+                                <td class="small !text-left"><span class="num !text-left"><x-moment :at="$run->logged_at" /></span>@if ($run->logged?->isKnown())<span class="block">by <bdi>{{ $run->logged->by() }}</bdi></span>@endif</td>
                                 <td class="no-underline">
                                     <div class="flex gap-1 justify-end">
                                         @if ($run->trashed() && ! $isOwner)

@@ -17,7 +17,7 @@
                     <button type="button" class="lane-who" data-stand="{{ $group->id }}" data-lane-number="{{ $lane }}" aria-label="{{ $name($group) }}, {{ "try {$turn->try}" }}: log its run">
                         <x-mark :mark="$group->mark" /><span><bdi class="name">{{ $name($group) }}</bdi> <span class="small">try {{ $turn->try }}</span></span>
                     </button>
-                    @if (($record->card($group)?->with(CheckVerdict::Fix) ?? []) !== [])<span class="to-mend">to mend</span>@endif
+                    @if (($record->card($group)?->with(CheckVerdict::Fix) ?? []) !== [])<span class="to-mend">needs fixing</span>@endif
                     <span class="lane-acts no-print">
                         <button class="button plain" form="order" name="do" value="repair:{{ $group->id }}" aria-label="Repair: {{ $name($group) }}">Repair</button>
                         <button class="button plain" form="order" name="do" value="skip:{{ $group->id }}" aria-label="Skip: {{ $name($group) }}">Skip</button>
