@@ -31,7 +31,7 @@
         <section>
             <h3>Every car</h3>
             <div class="scroll-x" tabindex="0" role="region" aria-label="Every car"><table class="figures-table">
-                <thead><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Tries</th><th scope="col" class="num">Mean ({{ $units->symbol(Scale::Distance) }})</th><th scope="col" class="num">95 %</th><th scope="col" class="num">Best</th><th scope="col" class="num">Friction f</th><th scope="col" class="num">Push (mN)</th></tr></thead>
+                <thead><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Tries</th><th scope="col" class="num whitespace-nowrap">Mean ({{ $units->symbol(Scale::Distance) }})</th><th scope="col" class="num">95 %</th><th scope="col" class="num">Best</th><th scope="col" class="num">Friction f</th><th scope="col" class="num">Push (mN)</th></tr></thead>
                 <tbody>
                     @foreach ($record->lines as $line)
                         @foreach ([$line->car, ...$line->otherCars] as $index => $car)
