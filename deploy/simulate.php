@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 // bin/skivo simulate: reads a design, prints what the model says of it. Needs the core alone.
 
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Run\DesignFault;
-use Skivo\Core\Run\DesignReader;
-use Skivo\Core\Run\RunReport;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Simulation\DesignFault;
+use Skivo\Core\Exchange\DesignReader;
+use Skivo\Core\Exchange\RunReport;
+use Skivo\Core\Simulation\Simulator;
 
 require __DIR__ . '/../vendor/autoload.php';
 

@@ -6,12 +6,12 @@ namespace Devices;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Run\Moment;
-use Skivo\Core\Run\DesignReader;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\SimulatedRun;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Simulation\Moment;
+use Skivo\Core\Exchange\DesignReader;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\SimulatedRun;
+use Skivo\Core\Simulation\Simulator;
 
 /**
  * What the stand-ins for real instruments have in common: a car that runs as the run model has it, chance with a seed,

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Dimension;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
 
 /** Cars to test with, from numbers as one would note them. */
 trait BuildsCars

@@ -6,15 +6,15 @@ namespace Tests;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
-use Skivo\Core\Relation\ComparedCar;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\Sample;
 
 /** Classes whose truth is known: the run model's distances, with scatter from car to car and from try to try. */
 final class GeneratedClass

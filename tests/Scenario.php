@@ -11,11 +11,11 @@ use Illuminate\Support\Str;
 use PHPUnit\Framework\Assert;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Sheet\SheetReader;
+use Skivo\Core\Exchange\SheetReader;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** Educators and classes to test with. A class is written as a class sheet. */
 final class Scenario

@@ -9,7 +9,7 @@ use App\Models\Act;
 use App\Models\Group;
 use App\Models\Run;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Trials\RunRecord;
+use Skivo\Core\Challenge\RunRecord;
 
 /** Corrects, takes back or puts back a logged run. What stood there before stays on record. */
 final class ChangeRun

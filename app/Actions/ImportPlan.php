@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Skivo\Core\Build\Car;
-use Skivo\Core\Sheet\Problem;
-use Skivo\Core\Sheet\RunRow;
-use Skivo\Core\Sheet\SheetRow;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Exchange\Problem;
+use Skivo\Core\Exchange\RunRow;
+use Skivo\Core\Exchange\SheetRow;
 
 /** What a class sheet would add to a challenge. */
 final readonly class ImportPlan

@@ -11,13 +11,13 @@ use App\Models\Run;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Skivo\Core\Build\Car as Choices;
+use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Sheet\ClassSheet;
-use Skivo\Core\Sheet\Column;
-use Skivo\Core\Sheet\Problem;
-use Skivo\Core\Sheet\RunRow;
-use Skivo\Core\Sheet\SheetRow;
+use Skivo\Core\Exchange\ClassSheet;
+use Skivo\Core\Exchange\Column;
+use Skivo\Core\Exchange\Problem;
+use Skivo\Core\Exchange\RunRow;
+use Skivo\Core\Exchange\SheetRow;
 
 /**
  * Takes a class sheet into a challenge: finds out what it would add and what stands against it, and

@@ -11,7 +11,7 @@ use App\Models\Group;
 use App\Models\Reading;
 use App\Models\Run;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Trials\RunRecord;
+use Skivo\Core\Challenge\RunRecord;
 
 /** Logs a run of a group's newest car under its next try. The same id sent again logs nothing new. */
 final class LogRun

@@ -10,8 +10,8 @@ use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Build\Car as Choices;
-use Skivo\Core\Build\Choice;
+use Skivo\Core\Car\Car as Choices;
+use Skivo\Core\Car\Choice;
 
 /** Records a group's car: as a correction of its newest version, or as a new one. What a correction replaces stays on record. */
 final class RecordCar

@@ -6,10 +6,10 @@ namespace App\Casts;
 
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Physics\SizeMeasure;
 
 /**
  * The columns of a build sheet as the core's record of a car, and back.

@@ -6,9 +6,9 @@ namespace App\Casts;
 
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Quantity\Dimension;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
 
 /**
  * A quantity in two columns: its SI value, with the unit in the name, and what was typed.

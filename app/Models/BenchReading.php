@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Measurement\Entry;
 
 /**
  * One repeat of a bench test. What was typed over stays on record.

@@ -10,10 +10,10 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\Tolerances;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\Tolerances;
+use Skivo\Core\Challenge\Tries;
 
 /**
  * One version of a group's car.
@@ -21,7 +21,7 @@ use Skivo\Core\Trials\Tries;
  * @property int $id
  * @property int $group_id
  * @property int $version
- * @property \Skivo\Core\Build\Car $choices
+ * @property \Skivo\Core\Car\Car $choices
  * @property int $edition goes up with every change of its record
  * @property int $card_edition goes up with every change of its check card
  * @property string|null $reason why it was changed from the version before

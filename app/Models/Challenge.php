@@ -15,17 +15,17 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Balloon\PumpCurve;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Step;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Tolerance;
+use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Check\Tolerance;
-use Skivo\Core\Check\Tolerances;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\PumpCurve;
 
 /**
  * What an educator sets a class: the question, the goal, the rules, the lane.

@@ -6,12 +6,12 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\Reading;
-use Skivo\Core\Quantity\Dimension;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
-use Skivo\Core\Trials\Side;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Reading;
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Measurement\Side;
 
 /**
  * One item of a car's check card, as it stands now.

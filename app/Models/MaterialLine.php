@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Build\Material;
-use Skivo\Core\Build\Per;
+use Skivo\Core\Session\Material;
+use Skivo\Core\Session\Per;
 
 /**
  * What an educator changed on one line of the list of materials, or a line of their own.

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Build\Part;
-use Skivo\Core\Build\PartKind;
+use Skivo\Core\Car\Part;
+use Skivo\Core\Car\PartKind;
 
 /**
  * A part that an educator added to the catalogue for one challenge.

@@ -9,9 +9,9 @@ use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Skivo\Core\Build\Kit;
-use Skivo\Core\Challenge\Phase;
-use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Car\Kit;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Session\Phase;
 
 /**
  * How a session is prepared: the kit, what is cut to size, how many, and how long.

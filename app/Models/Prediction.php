@@ -9,7 +9,7 @@ use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Measurement\Entry;
 
 /**
  * What a group expected of a try before it was made.

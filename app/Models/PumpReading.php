@@ -7,8 +7,8 @@ namespace App\Models;
 use App\Casts\AsEntry;
 use App\Models\Concerns\HoldsImmutableValues;
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Quantity\Entry;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Physics\SizeMeasure;
 
 /**
  * How large a balloon was after so many strokes of the class's pump.

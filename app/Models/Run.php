@@ -13,13 +13,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Trials\Inflation;
-use Skivo\Core\Trials\InflationKind;
-use Skivo\Core\Trials\Run as CoreRun;
-use Skivo\Core\Trials\RunRecord;
-use Skivo\Core\Trials\Side;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Challenge\Inflation;
+use Skivo\Core\Challenge\InflationKind;
+use Skivo\Core\Challenge\Run as CoreRun;
+use Skivo\Core\Challenge\RunRecord;
+use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Side;
 
 /**
  * One logged run of one version of a car. Removed runs stay on record.

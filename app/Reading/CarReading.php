@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use App\Models\Allowance;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Fault;
-use Skivo\Core\Build\Faults;
-use Skivo\Core\Build\Layout;
-use Skivo\Core\Build\MassSum;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Fault;
+use Skivo\Core\Car\Faults;
+use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\MassSum;
 use Skivo\Core\Challenge\Breach;
-use Skivo\Core\Run\CarModel;
+use Skivo\Core\Simulation\CarModel;
 
 /** A car as recorded, with what its measures say: where everything is, what cannot work, what breaks the rules. */
 final readonly class CarReading

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Trials\Interval;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Interval;
 
 /** The class on one figure: distance along the tape, thrust over resistance upwards, in shown units. */
 final readonly class ClassFigure

@@ -6,28 +6,28 @@ namespace App\Reading;
 
 use App\Models\Car;
 use Illuminate\Support\Facades\Cache;
-use Skivo\Core\Bench\Estimate;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Bench\WorkBalance;
 use Skivo\Core\Challenge\ChanceOfFirst;
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Relation\ComparedCar;
-use Skivo\Core\Relation\Confounding;
-use Skivo\Core\Relation\Effect;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Relation\NextTest;
-use Skivo\Core\Relation\Ruling;
-use Skivo\Core\Relation\SeveralFactors;
-use Skivo\Core\Run\Calibration;
-use Skivo\Core\Run\EnergyLedger;
-use Skivo\Core\Run\Observation;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Outlier;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Confounding;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\NextTest;
+use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Findings\SeveralFactors;
+use Skivo\Core\Forecast\Calibration;
+use Skivo\Core\Forecast\Observation;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Simulation\EnergyLedger;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\Estimate;
+use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\Outlier;
+use Skivo\Core\Statistics\Sample;
 
 /**
  * What a class found out: what each choice did, how thrust, friction and distance hang together, and how far the model

@@ -9,12 +9,12 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use Illuminate\Support\Collection;
-use Skivo\Core\Balloon\PumpCurve;
-use Skivo\Core\Bench\Estimate;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Bench\WorkBalance;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Trials\Run;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\PumpCurve;
+use Skivo\Core\Statistics\Estimate;
 
 /** The forces of every car of a class: what the bench measured, and what the parts say where it did not. */
 final readonly class ClassForces

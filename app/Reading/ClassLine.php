@@ -6,9 +6,9 @@ namespace App\Reading;
 
 use App\Models\Car;
 use App\Models\Group;
+use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Standing;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Challenge\Tries;
 
 /** One group of a class, with the car it stands by. */
 final readonly class ClassLine

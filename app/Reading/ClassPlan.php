@@ -7,21 +7,21 @@ namespace App\Reading;
 use App\Models\Challenge;
 use App\Models\MaterialLine;
 use App\Models\Plan;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Caution;
-use Skivo\Core\Build\CutPlan;
-use Skivo\Core\Build\CutSizes;
-use Skivo\Core\Build\DoesNotFit;
-use Skivo\Core\Build\Headcount;
-use Skivo\Core\Build\Kit;
-use Skivo\Core\Build\Material;
-use Skivo\Core\Build\Materials;
-use Skivo\Core\Build\PartKind;
-use Skivo\Core\Build\Step;
-use Skivo\Core\Challenge\Phase;
-use Skivo\Core\Challenge\RunOrder;
-use Skivo\Core\Challenge\Timetable;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Step;
+use Skivo\Core\Session\Caution;
+use Skivo\Core\Session\CutPlan;
+use Skivo\Core\Session\DoesNotFit;
+use Skivo\Core\Session\Headcount;
+use Skivo\Core\Session\Material;
+use Skivo\Core\Session\Materials;
+use Skivo\Core\Session\Phase;
+use Skivo\Core\Session\RunOrder;
+use Skivo\Core\Session\Timetable;
 
 /** How a challenge is prepared, with all that follows from it. */
 final readonly class ClassPlan

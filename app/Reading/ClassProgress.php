@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use App\Models\Group;
-use Skivo\Core\Build\Step;
-use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\Step;
 
 /** How far each group is through building, checking and running, and what holds it up. */
 final readonly class ClassProgress

@@ -10,15 +10,15 @@ use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
 use Illuminate\Support\Collection;
+use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\Point;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\Point;
+use Skivo\Core\Statistics\Sample;
 
 /** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
 final readonly class ClassRecord

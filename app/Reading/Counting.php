@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Trials\Outlier;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Statistics\Outlier;
+use Skivo\Core\Statistics\Sample;
 
 /** Which tries the findings rest on. Awards always go by the rule. */
 enum Counting: string

@@ -7,12 +7,12 @@ namespace App\Reading;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Run;
-use Skivo\Core\Build\Car as Choices;
-use Skivo\Core\Check\CheckCard;
+use Skivo\Core\Car\Car as Choices;
+use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Diagnosis\Cause;
 use Skivo\Core\Diagnosis\Diagnosis;
 use Skivo\Core\Diagnosis\Symptom;
-use Skivo\Core\Rolling\Steering;
+use Skivo\Core\Physics\Steering;
 
 /** What was seen on a car, what its runs and checks point to, and the causes behind it. */
 final readonly class DiagnosisReading

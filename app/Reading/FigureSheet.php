@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Sheet\Csv;
+use Skivo\Core\Exchange\Csv;
+use Skivo\Core\Measurement\Scale;
 
 /** The numbers behind a figure of the findings, as CSV in the units of the class. */
 final readonly class FigureSheet

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use App\Models\Group;
-use Skivo\Core\Challenge\FloorOrder;
-use Skivo\Core\Challenge\Runner;
-use Skivo\Core\Challenge\RunOrder;
-use Skivo\Core\Challenge\Turn;
+use Skivo\Core\Session\FloorOrder;
+use Skivo\Core\Session\Runner;
+use Skivo\Core\Session\RunOrder;
+use Skivo\Core\Session\Turn;
 
 /** Who is at which lane, who is next, who repairs and who has withdrawn. */
 final readonly class Floor

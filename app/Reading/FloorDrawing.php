@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Trials\Interval;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\Sample;
 
 /** What the floor draws for a class, in the unit of its tape, and the same in words. */
 final readonly class FloorDrawing

@@ -7,7 +7,7 @@ namespace App\Reading;
 use App\Models\Challenge;
 use App\Models\Group;
 use Illuminate\Support\Facades\Cache;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Challenge\Tries;
 
 /**
  * What every screen at the floor shows just now, drawn once for all of them: kept with the challenge's revision, so

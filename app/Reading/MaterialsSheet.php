@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Build\Headcount;
-use Skivo\Core\Build\Material;
-use Skivo\Core\Sheet\Csv;
+use Skivo\Core\Exchange\Csv;
+use Skivo\Core\Session\Headcount;
+use Skivo\Core\Session\Material;
 
 /** The list of materials as CSV, one line each. */
 final readonly class MaterialsSheet

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Statistics\Sample;
 
 /** What a relation explains: how far a car went, or how long it took. */
 enum Outcome: string

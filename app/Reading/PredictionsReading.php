@@ -7,7 +7,7 @@ namespace App\Reading;
 use App\Models\Group;
 use App\Models\Prediction;
 use App\Models\Run;
-use Skivo\Core\Trials\Foresight;
+use Skivo\Core\Challenge\Foresight;
 
 /** What groups expected before their runs, beside what happened. */
 final readonly class PredictionsReading

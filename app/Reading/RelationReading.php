@@ -6,13 +6,13 @@ namespace App\Reading;
 
 use App\Models\Car;
 use App\Models\Group;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Relation\CategoryRelation;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Relation\NumberRelation;
-use Skivo\Core\Trials\Interval;
+use Skivo\Core\Findings\CategoryRelation;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\NumberRelation;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\LeastSquares;
 
 /** Distance or time against one factor across a class, with the cars behind each point. */
 final readonly class RelationReading

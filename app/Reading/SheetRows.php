@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Sheet\RunRow;
-use Skivo\Core\Sheet\SheetRow;
+use Skivo\Core\Exchange\RunRow;
+use Skivo\Core\Exchange\SheetRow;
 
 /** A class as the rows of its sheet. */
 final readonly class SheetRows
@@ -15,7 +15,7 @@ final readonly class SheetRows
     {
         foreach ($record->groups as $group) {
             if ($group->cars->isEmpty()) {
-                yield new SheetRow(0, $group->name, $group->mark, 1, new \Skivo\Core\Build\Car(), null);
+                yield new SheetRow(0, $group->name, $group->mark, 1, new \Skivo\Core\Car\Car(), null);
             }
             foreach ($group->cars as $car) {
                 $choices = $car->choices;

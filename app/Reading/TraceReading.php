@@ -7,11 +7,11 @@ namespace App\Reading;
 use App\Models\Challenge;
 use App\Models\Reading;
 use App\Models\Run;
-use Skivo\Core\Instrument\Coasting;
-use Skivo\Core\Instrument\ThrustEnd;
-use Skivo\Core\Instrument\Trace;
-use Skivo\Core\Instrument\TracePoint;
-use Skivo\Core\Run\CarModel;
+use Skivo\Core\Exchange\Coasting;
+use Skivo\Core\Exchange\ThrustEnd;
+use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Exchange\TracePoint;
+use Skivo\Core\Simulation\CarModel;
 
 /** A run's newest trace with what it shows. */
 final readonly class TraceReading

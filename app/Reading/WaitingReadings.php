@@ -7,9 +7,9 @@ namespace App\Reading;
 use App\Models\Challenge;
 use App\Models\Reading;
 use Illuminate\Support\Collection;
-use Skivo\Core\Instrument\GateTimes;
-use Skivo\Core\Instrument\Trace;
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Exchange\GateTimes;
+use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Measurement\Scale;
 
 /** What instruments saw at each lane since the last run was logged there, as what it fills into the fields of the next. */
 final readonly class WaitingReadings

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Build\Layout;
-use Skivo\Core\Build\SideView;
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\Moment;
-use Skivo\Core\Run\Prediction;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Sweep;
+use Skivo\Core\Car\SideView;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\Moment;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Sweep;
 
 /** What the What-if bench shows of a design, in the class's units. */
 final readonly class WhatIf
@@ -53,7 +52,7 @@ final readonly class WhatIf
     public function design(Prediction $prediction): array
     {
         $run = $prediction->run;
-        $layout = Layout::ofSettings($prediction->settings);
+        $layout = $prediction->settings->layout();
         $view = new SideView($layout);
         $energy = $run->energy;
 

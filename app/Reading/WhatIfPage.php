@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Part;
-use Skivo\Core\Build\PartKind;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Setting;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Part;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Setting;
 
 /** What the page of the What-if bench needs to know to turn settings: their ranges, and what each part sets. */
 final readonly class WhatIfPage

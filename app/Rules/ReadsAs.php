@@ -6,10 +6,10 @@ namespace App\Rules;
 
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnreadableQuantity;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnreadableQuantity;
 
 /** A field in which a person types a quantity, such as 8 1/2 in. */
 final class ReadsAs implements ValidationRule

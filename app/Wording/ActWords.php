@@ -7,7 +7,7 @@ namespace App\Wording;
 use App\Models\Act;
 use App\Models\Run;
 use Illuminate\Support\Str;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** What was done at the lane, and what undoing it does. Needs the run with its car and group loaded, or the group. */
 final readonly class ActWords

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Bench\Estimate;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Estimate;
 
 /** The bench in words: how each test is done, what it gave, and what it stands for. */
 final readonly class BenchWords

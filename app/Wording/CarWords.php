@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Change;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Change;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** A car in a line. */
 final readonly class CarWords

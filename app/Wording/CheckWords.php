@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\Tolerances;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Tolerances;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** Checks in words. */
 final readonly class CheckWords

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Relation\Factor;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** How a choice is spoken of. */
 final readonly class FactorWords

@@ -9,14 +9,14 @@ use App\Models\Group;
 use App\Reading\ClassFindings;
 use App\Reading\ClassRecord;
 use App\Reading\Counting;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Relation\ComparedCar;
-use Skivo\Core\Relation\Effect;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\FairPair;
-use Skivo\Core\Trials\Interval;
-use Skivo\Core\Trials\Verdict;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\FairPair;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\Verdict;
 
 /** What a class found out, in words first; every claim with the cars behind it. */
 final readonly class FindingWords

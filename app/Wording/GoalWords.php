@@ -6,8 +6,8 @@ namespace App\Wording;
 
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** A goal in words. */
 final readonly class GoalWords

@@ -6,14 +6,14 @@ namespace App\Wording;
 
 use App\Reading\ClassFindings;
 use App\Reading\ClassRecord;
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\CheckVerdict;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Trials\Interval;
-use Skivo\Core\Trials\Run;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Statistics\Interval;
 
 /** How the model and a class agree, in words. */
 final readonly class ModelWords

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use Illuminate\Support\Str;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\Unit;
 
 /** Small pieces of English: counts, possessives, units spelled out. */
 final readonly class Phrase

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Reading\ClassPlan;
-use Skivo\Core\Build\Step;
+use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Challenge\Remedy;
-use Skivo\Core\Challenge\RunOrder;
-use Skivo\Core\Challenge\Timetable;
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Session\Remedy;
+use Skivo\Core\Session\RunOrder;
+use Skivo\Core\Session\Timetable;
 
 /** The plan of a session in words. */
 final readonly class PlanWords

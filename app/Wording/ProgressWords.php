@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
-use Skivo\Core\Build\Step;
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\CheckVerdict;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Car\Step;
 
 /** What a group has to do next, in words. */
 final readonly class ProgressWords

@@ -6,13 +6,13 @@ namespace App\Wording;
 
 use App\Reading\Outcome;
 use App\Reading\RelationReading;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Relation\CategoryRelation;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\NumberRelation;
-use Skivo\Core\Relation\Trend;
-use Skivo\Core\Trials\Interval;
+use Skivo\Core\Findings\CategoryRelation;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\NumberRelation;
+use Skivo\Core\Findings\Trend;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Interval;
 
 /** What a relation says, in words first, then the numbers. */
 final readonly class RelationWords

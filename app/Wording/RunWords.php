@@ -6,8 +6,8 @@ namespace App\Wording;
 
 use App\Models\Act;
 use App\Models\Run;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** A run in a few words. */
 final readonly class RunWords

@@ -9,8 +9,8 @@ use App\Reading\ClassFindings;
 use App\Reading\ClassRecord;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
-use Skivo\Core\Relation\Ruling;
-use Skivo\Core\Run\Regime;
+use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Simulation\Regime;
 
 /** Which school was right in a class, in words. */
 final readonly class SchoolWords

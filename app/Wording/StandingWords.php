@@ -11,7 +11,7 @@ use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Measurement\Scale;
 
 /** Where a class stands, in words first. */
 final readonly class StandingWords

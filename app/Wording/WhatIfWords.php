@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Reading\WhatIf;
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\Prediction;
-use Skivo\Core\Run\Regime;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\Regime;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Simulator;
 
 /** What a design's run shows, in words: what takes the push, and which school is right for this car. */
 final readonly class WhatIfWords

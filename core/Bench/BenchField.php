@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
-use Skivo\Core\Quantity\Dimension;
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Scale;
 
 /** One reading of a bench test: what it is called, on which scale it is read, and how far a careful reading may be off. */
 final readonly class BenchField

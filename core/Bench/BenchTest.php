@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Statistics\Estimate;
+use Skivo\Core\Statistics\Propagation;
 
 /**
  * The tests that measure a car's forces, with what each reads and what follows from it.

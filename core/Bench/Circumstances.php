@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
+use Skivo\Core\Statistics\Estimate;
+
 /** What a bench test needs to know of the car besides its readings. */
 final readonly class Circumstances
 {

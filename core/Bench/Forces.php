@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Prediction;
-use Skivo\Core\Run\Setting;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Statistics\Estimate;
 
 /**
  * The forces of one version of a car: rolling coefficient and thrust, each measured on the bench or else estimated

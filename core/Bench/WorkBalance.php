@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Interval;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\Estimate;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\Propagation;
 
 /**
  * Thrust over resistance by work and energy: what the thrust does over the stretch on which the balloon blows, the

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
+use Skivo\Core\Statistics\Sample;
 
 /** A goal with the length on the lane that it needs. */
 final readonly class Award

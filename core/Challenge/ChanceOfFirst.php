@@ -6,7 +6,7 @@ namespace Skivo\Core\Challenge;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Statistics\Sample;
 
 /**
  * How likely each group is to be the first, were the tries made again: its counted tries are drawn again and again, as

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Trials\Tries;
-
 /** A group's car and its tries, as it enters the standings. */
 final readonly class Entrant
 {

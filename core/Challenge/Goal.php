@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Statistics\Sample;
 
 /** What a class may be after. A challenge may have several, each its own award. */
 enum Goal: string

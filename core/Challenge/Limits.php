@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /**
  * How much one challenge holds, and the distances and times outside which an entry must be a slip.

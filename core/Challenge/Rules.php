@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Build\MassSum;
-use Skivo\Core\Build\PartKind;
-use Skivo\Core\Build\Step;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\MassSum;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Step;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** What a challenge leaves free, what it holds equal to the kit, and the limits on what a car may be built of. */
 final readonly class Rules

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Statistics\Sample;
 
 /** How a car's tries become its one score: a choice on which practitioners disagree. */
 enum Scoring: string

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\WelchComparison;
+use Skivo\Core\Statistics\Sample;
+use Skivo\Core\Statistics\WelchComparison;
 
 /** One group's place. */
 final readonly class Standing

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Relation\AnalysisOfVariance;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Verdict;
-use Skivo\Core\Trials\WelchComparison;
+use Skivo\Core\Statistics\AnalysisOfVariance;
+use Skivo\Core\Statistics\Sample;
+use Skivo\Core\Statistics\Verdict;
+use Skivo\Core\Statistics\WelchComparison;
 
 /**
  * Who stands where under the rule of the challenge, and whether the tries can tell the leader from the rest.

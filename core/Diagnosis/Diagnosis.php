@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Diagnosis;
 
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Build\Kit;
-use Skivo\Core\Build\Layout;
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\CheckVerdict;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Rolling\Steering;
-use Skivo\Core\Rolling\WheelMount;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Origin;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Side;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\Layout;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Side;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Physics\Steering;
+use Skivo\Core\Physics\WheelMount;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Origin;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Simulator;
 
 /**
  * What could be behind something that was seen, ranked by what the car's own measures and checks say, with what to

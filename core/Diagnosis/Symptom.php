@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Diagnosis;
 
-use Skivo\Core\Check\CheckCard;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\CheckVerdict;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Challenge\VoidReason;
 
 /** What is seen when a car does not run as it should. */
 enum Symptom: string

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Architecture;
 
 use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
+use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
@@ -13,6 +15,12 @@ use PHPat\Test\PHPat;
  */
 final class LayersTest
 {
+    /** The folders of core/, each after those that it may depend on. */
+    private const CORE = [
+        'Measurement', 'Statistics', 'Physics', 'Car', 'Simulation', 'Bench',
+        'Challenge', 'Forecast', 'Session', 'Findings', 'Diagnosis', 'Exchange',
+    ];
+
     public function testTheCoreKnowsNothingButItselfAndItsNumbers(): Rule
     {
         return PHPat::rule()
@@ -27,6 +35,36 @@ final class LayersTest
                 Selector::classname('/^Random.(Randomizer|Engine.Xoshiro256StarStar)$/', true),
             )
             ->because('the rules of the job and its computation stand alone, without framework, database or web');
+    }
+
+    /** @return iterable<string, Rule> one for each folder: it may depend on those above it only, so that no circle can form */
+    #[TestRule]
+    public function foldersOfTheCoreDependOnlyOnThoseAboveThem(): iterable
+    {
+        foreach (self::CORE as $place => $folder) {
+            $below = array_map(self::folder(...), array_slice(self::CORE, $place + 1));
+            if ($below !== []) {
+                yield $folder => PHPat::rule()
+                    ->classes(self::folder($folder))
+                    ->shouldNotDependOn()
+                    ->classes(...$below)
+                    ->because('core/' . $folder . ' comes before ' . implode(', ', array_slice(self::CORE, $place + 1)));
+            }
+        }
+    }
+
+    public function testEveryFolderOfTheCoreHasItsPlaceInTheOrder(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Skivo\Core'))
+            ->excluding(...array_map(self::folder(...), self::CORE))
+            ->shouldNotExist()
+            ->because('a new folder of core/ needs a place in the order that LayersTest holds');
+    }
+
+    private static function folder(string $name): SelectorInterface
+    {
+        return Selector::inNamespace('Skivo\Core\\' . $name);
     }
 
     public function testWhatChangesAndReadsDataKnowsNothingOfTheWeb(): Rule

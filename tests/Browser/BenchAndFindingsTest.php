@@ -8,8 +8,8 @@ use App\Models\BenchReading;
 use App\Models\Challenge;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Str;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
 use Tests\GeneratedClass;
 use Tests\Scenario;
 

@@ -7,9 +7,9 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
 use Tests\Scenario;
 
 /** What is drawn, measured in the page. */

@@ -8,8 +8,8 @@ use App\Models\Challenge;
 use App\Models\Device;
 use Facebook\WebDriver\WebDriverKeys;
 use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
 use Tests\Scenario;
 
 /** Several devices at once, a network that comes and goes, and hands that are full. */

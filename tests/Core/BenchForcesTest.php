@@ -6,22 +6,22 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Balloon\PumpCurve;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Circumstances;
-use Skivo\Core\Bench\Estimate;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
-use Skivo\Core\Bench\Propagation;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Origin;
-use Skivo\Core\Run\Prediction;
-use Skivo\Core\Run\Setting;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Origin;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\PumpCurve;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Statistics\Estimate;
+use Skivo\Core\Statistics\Propagation;
 
 /** Forces from measurements, each worked by hand. */
 final class BenchForcesTest extends TestCase

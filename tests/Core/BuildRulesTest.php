@@ -6,38 +6,38 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Air\Temperature;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Caution;
-use Skivo\Core\Build\Change;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Build\CutPlan;
-use Skivo\Core\Build\CutSizes;
-use Skivo\Core\Build\Fault;
-use Skivo\Core\Build\Faults;
-use Skivo\Core\Build\Headcount;
-use Skivo\Core\Build\Kit;
-use Skivo\Core\Build\Layout;
-use Skivo\Core\Build\MassSum;
-use Skivo\Core\Build\Material;
-use Skivo\Core\Build\Materials;
-use Skivo\Core\Build\Per;
-use Skivo\Core\Build\SideView;
-use Skivo\Core\Build\Step;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Change;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\Fault;
+use Skivo\Core\Car\Faults;
+use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\MassSum;
+use Skivo\Core\Car\SideView;
+use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Breach;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Rules;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Origin;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Temperature;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Session\Caution;
+use Skivo\Core\Session\CutPlan;
+use Skivo\Core\Session\Headcount;
+use Skivo\Core\Session\Material;
+use Skivo\Core\Session\Materials;
+use Skivo\Core\Session\Per;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Origin;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
 use Tests\BuildsCars;
 
 final class BuildRulesTest extends TestCase
@@ -131,14 +131,14 @@ final class BuildRulesTest extends TestCase
 
     public function testTheBenchDrawsTheSameCar(): void
     {
-        $layout = Layout::ofSettings(Settings::of([]));
+        $layout = Settings::of([])->layout();
         $shapes = (new SideView($layout))->shapes();
 
         self::assertSame($layout->wheelRadius(), $shapes['wheels'][0]['r']);
         self::assertEqualsWithDelta($shapes['balloon']['y'] - $shapes['balloon']['r'], $layout->balloonClearance(), 1e-12);
         self::assertGreaterThan(0.0, $layout->balloonClearance(), 'the usual design does not drag');
         self::assertGreaterThan(0.0, $layout->wheelClearance());
-        self::assertLessThan(0.0, Layout::ofSettings(Settings::of(['wheel' => 0.15, 'size' => 0.3, 'tube' => 0.05]))->wheelClearance());
+        self::assertLessThan(0.0, Settings::of(['wheel' => 0.15, 'size' => 0.3, 'tube' => 0.05])->layout()->wheelClearance());
     }
 
     public function testMassIsTheScalesOrTheSumOfItsParts(): void

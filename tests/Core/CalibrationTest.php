@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Run\Calibration;
-use Skivo\Core\Run\Observation;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Forecast\Calibration;
+use Skivo\Core\Forecast\Observation;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
 use Tests\GeneratedClass;
 
 /** The model set to a class, on classes whose factors are known. */

@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Build\Part;
-use Skivo\Core\Build\PartKind;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Quantity\Quantity;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Rolling\WheelMount;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Origin;
-use Skivo\Core\Run\Prediction;
-use Skivo\Core\Run\Regime;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Run\Sweep;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\Part;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Physics\SizeMeasure;
+use Skivo\Core\Physics\WheelMount;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Origin;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\Regime;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Simulation\Sweep;
 
 final class CarModelTest extends TestCase
 {

@@ -6,24 +6,24 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Balloon\SizeMeasure;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Dimension;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
-use Skivo\Core\Relation\ComparedCar;
-use Skivo\Core\Relation\Confounding;
-use Skivo\Core\Relation\Difference;
-use Skivo\Core\Relation\Effect;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\Ruling;
-use Skivo\Core\Relation\School;
-use Skivo\Core\Relation\SeveralFactors;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Sample;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Confounding;
+use Skivo\Core\Findings\Difference;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Findings\School;
+use Skivo\Core\Findings\SeveralFactors;
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Physics\SizeMeasure;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\Sample;
 
 /** What may be set against distance, and what practitioners say of it. */
 final class ChoicesAndSchoolsTest extends TestCase

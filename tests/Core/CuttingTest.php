@@ -7,12 +7,12 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Build\CutPlan;
-use Skivo\Core\Build\CutSizes;
-use Skivo\Core\Build\CuttingStock;
-use Skivo\Core\Build\DoesNotFit;
-use Skivo\Core\Build\Kit;
-use Skivo\Core\Quantity\OutOfRange;
+use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\Kit;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Session\CutPlan;
+use Skivo\Core\Session\CuttingStock;
+use Skivo\Core\Session\DoesNotFit;
 
 final class CuttingTest extends TestCase
 {

@@ -5,33 +5,33 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Build\Choice;
+use Skivo\Core\Car\Choice;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Relation\ComparedCar;
-use Skivo\Core\Relation\Confounding;
-use Skivo\Core\Relation\Difference;
-use Skivo\Core\Relation\Effect;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Relation\NextTest;
-use Skivo\Core\Relation\Ruling;
-use Skivo\Core\Relation\School;
-use Skivo\Core\Relation\SeveralFactors;
-use Skivo\Core\Run\Calibration;
-use Skivo\Core\Run\Observation;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Outlier;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\Verdict;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Confounding;
+use Skivo\Core\Findings\Difference;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\NextTest;
+use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Findings\School;
+use Skivo\Core\Findings\SeveralFactors;
+use Skivo\Core\Forecast\Calibration;
+use Skivo\Core\Forecast\Observation;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\Outlier;
+use Skivo\Core\Statistics\Sample;
+use Skivo\Core\Statistics\Verdict;
 use Tests\GeneratedClass;
 
 /** What a class's cars say of its choices. */
@@ -252,7 +252,7 @@ final class FindingsTest extends TestCase
     public function testOddRecordsDoNotStopIt(): void
     {
         $class = new GeneratedClass(5);
-        $bare = new ComparedCar('x', 'x', 1, new \Skivo\Core\Build\Car(), $class->tries(1.0));
+        $bare = new ComparedCar('x', 'x', 1, new \Skivo\Core\Car\Car(), $class->tries(1.0));
         self::assertSame([], Effect::all([$bare, $bare, $bare]));
         self::assertSame([], Confounding::among([$bare, $bare, $bare, $bare]));
         self::assertFalse(SeveralFactors::of([$bare])->isSeparable());

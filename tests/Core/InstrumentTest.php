@@ -7,12 +7,12 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Instrument\GateTimes;
-use Skivo\Core\Instrument\Trace;
-use Skivo\Core\Relation\LinearModel;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Exchange\GateTimes;
+use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\LinearModel;
 
 final class InstrumentTest extends TestCase
 {
@@ -124,7 +124,7 @@ final class InstrumentTest extends TestCase
         self::assertEqualsWithDelta([1.0, 2.0], LinearModel::polynomial([0.0, 1.0, 2.0], [1.0, 3.0, 5.0], 1)?->coefficients, 1e-12);
     }
 
-    /** @return array{list<array{float, float}>, \Skivo\Core\Run\SimulatedRun} */
+    /** @return array{list<array{float, float}>, \Skivo\Core\Simulation\SimulatedRun} */
     private function seen(Settings $settings, float $noise): array
     {
         $run = Simulator::run($settings->design(), withTrajectory: true);

@@ -10,20 +10,20 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Quantity\UnreadableQuantity;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Relation\Spearman;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\WelchComparison;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\Sample;
+use Skivo\Core\Statistics\Spearman;
+use Skivo\Core\Statistics\WelchComparison;
 
 /** What must hold whatever the class does. */
 final class PropertiesTest extends TestCase

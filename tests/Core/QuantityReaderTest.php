@@ -6,10 +6,10 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Quantity\DecimalMark;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnreadableQuantity;
+use Skivo\Core\Measurement\DecimalMark;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnreadableQuantity;
 
 final class QuantityReaderTest extends TestCase
 {

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Quantity;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Relation\CategoryRelation;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Relation\NumberRelation;
-use Skivo\Core\Relation\Point;
-use Skivo\Core\Relation\Spearman;
-use Skivo\Core\Relation\Trend;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Findings\CategoryRelation;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\NumberRelation;
+use Skivo\Core\Findings\Point;
+use Skivo\Core\Findings\Trend;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Physics\SizeMeasure;
+use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\Spearman;
 
 final class RelationTest extends TestCase
 {

@@ -8,20 +8,20 @@ use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Challenge\FloorOrder;
-use Skivo\Core\Challenge\Runner;
-use Skivo\Core\Challenge\RunOrder;
-use Skivo\Core\Challenge\Turn;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Trials\Inflation;
-use Skivo\Core\Trials\InflationKind;
-use Skivo\Core\Trials\Plausibility;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\RunRecord;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Challenge\Inflation;
+use Skivo\Core\Challenge\InflationKind;
+use Skivo\Core\Challenge\Plausibility;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\RunRecord;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Session\FloorOrder;
+use Skivo\Core\Session\Runner;
+use Skivo\Core\Session\RunOrder;
+use Skivo\Core\Session\Turn;
 
 final class RunDayTest extends TestCase
 {

@@ -7,12 +7,12 @@ namespace Tests\Core;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Challenge\Phase;
-use Skivo\Core\Challenge\Remedy;
-use Skivo\Core\Challenge\RunOrder;
-use Skivo\Core\Challenge\Slot;
-use Skivo\Core\Challenge\Timetable;
-use Skivo\Core\Challenge\Turn;
+use Skivo\Core\Session\Phase;
+use Skivo\Core\Session\Remedy;
+use Skivo\Core\Session\RunOrder;
+use Skivo\Core\Session\Slot;
+use Skivo\Core\Session\Timetable;
+use Skivo\Core\Session\Turn;
 
 final class SessionTest extends TestCase
 {

@@ -8,18 +8,18 @@ use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Air\Air;
-use Skivo\Core\Balloon\Balloon;
-use Skivo\Core\Nozzle\Nozzle;
-use Skivo\Core\Nozzle\Tube;
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Rolling\FrictionEstimate;
-use Skivo\Core\Rolling\Vehicle;
-use Skivo\Core\Rolling\WheelShape;
-use Skivo\Core\Run\Design;
-use Skivo\Core\Run\DesignFault;
-use Skivo\Core\Run\DesignReader;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Exchange\DesignReader;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Physics\Air;
+use Skivo\Core\Physics\Balloon;
+use Skivo\Core\Physics\FrictionEstimate;
+use Skivo\Core\Physics\Nozzle;
+use Skivo\Core\Physics\Tube;
+use Skivo\Core\Physics\Vehicle;
+use Skivo\Core\Physics\WheelShape;
+use Skivo\Core\Simulation\Design;
+use Skivo\Core\Simulation\DesignFault;
+use Skivo\Core\Simulation\Simulator;
 
 final class SimulatedRunTest extends TestCase
 {

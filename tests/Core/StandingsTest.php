@@ -9,12 +9,12 @@ use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Mark;
+use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\Verdict;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Statistics\Verdict;
 
 final class StandingsTest extends TestCase
 {

@@ -6,14 +6,14 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Instrument\TraceFile;
-use Skivo\Core\Instrument\UnreadableTrace;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Quantity\UnreadableQuantity;
-use Skivo\Core\Sheet\SheetReader;
-use Skivo\Core\Trials\Inflation;
-use Skivo\Core\Trials\InflationKind;
+use Skivo\Core\Challenge\Inflation;
+use Skivo\Core\Challenge\InflationKind;
+use Skivo\Core\Exchange\SheetReader;
+use Skivo\Core\Exchange\TraceFile;
+use Skivo\Core\Exchange\UnreadableTrace;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\UnreadableQuantity;
 
 final class TraceFileTest extends TestCase
 {

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\Verdict;
-use Skivo\Core\Trials\VoidReason;
-use Skivo\Core\Trials\WelchComparison;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Statistics\Sample;
+use Skivo\Core\Statistics\Verdict;
+use Skivo\Core\Statistics\WelchComparison;
 
 final class TrialsTest extends TestCase
 {

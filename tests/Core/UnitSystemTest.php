@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Dimension;
-use Skivo\Core\Quantity\Quantity;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Quantity\WrongDimension;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\WrongDimension;
 
 final class UnitSystemTest extends TestCase
 {

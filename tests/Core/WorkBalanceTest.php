@@ -6,16 +6,16 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Bench\Estimate;
 use Skivo\Core\Bench\WorkBalance;
-use Skivo\Core\Run\Calibration;
-use Skivo\Core\Run\EnergyLedger;
-use Skivo\Core\Run\Observation;
-use Skivo\Core\Run\Regime;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Trials\Foresight;
+use Skivo\Core\Challenge\Foresight;
+use Skivo\Core\Forecast\Calibration;
+use Skivo\Core\Forecast\Observation;
+use Skivo\Core\Simulation\EnergyLedger;
+use Skivo\Core\Simulation\Regime;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\Estimate;
 
 /** Thrust over resistance by work and energy, and what rests on it. */
 final class WorkBalanceTest extends TestCase

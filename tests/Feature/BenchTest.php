@@ -10,7 +10,7 @@ use App\Models\Group;
 use App\Models\PumpReading;
 use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
-use Skivo\Core\Run\Setting;
+use Skivo\Core\Simulation\Setting;
 use Tests\Scenario;
 
 final class BenchTest extends FeatureTestCase

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Dimension;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Dimension;
 use Tests\Scenario;
 
 final class BuildTest extends FeatureTestCase

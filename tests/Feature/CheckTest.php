@@ -7,8 +7,8 @@ namespace Tests\Feature;
 use App\Models\Challenge;
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\CheckVerdict;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
 use Skivo\Core\Diagnosis\Symptom;
 use Tests\Scenario;
 

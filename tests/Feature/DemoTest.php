@@ -12,8 +12,8 @@ use App\Reading\ClassRecord;
 use App\Reading\PredictionsReading;
 use App\Wording\FindingWords;
 use Illuminate\Support\Facades\Artisan;
-use Skivo\Core\Relation\Effect;
-use Skivo\Core\Relation\Factor;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Factor;
 use Tests\Scenario;
 
 /** The demo class has something to find, and the README's tour of it tells the truth. */

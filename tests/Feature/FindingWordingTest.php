@@ -14,16 +14,16 @@ use App\Wording\SchoolWords;
 use App\Wording\Sentence;
 use App\Wording\StandingWords;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Bench\Estimate;
 use Skivo\Core\Bench\Forces;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\Ruling;
-use Skivo\Core\Relation\School;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Regime;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Findings\School;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Regime;
+use Skivo\Core\Statistics\Estimate;
 use Tests\Scenario;
 
 /** What is said of bench and findings, word for word. */

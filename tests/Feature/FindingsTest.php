@@ -60,7 +60,7 @@ final class FindingsTest extends FeatureTestCase
         $challenge = $this->class();
         foreach (['metric', 'imperial'] as $units) {
             $this->put("/challenges/{$challenge->id}/units", ['units' => $units]);
-            foreach (\Skivo\Core\Relation\Factor::cases() as $factor) {
+            foreach (\Skivo\Core\Findings\Factor::cases() as $factor) {
                 $this->get("/challenges/{$challenge->id}/findings/choices?against={$factor->value}")->assertOk()->assertSee($factor->label());
             }
         }

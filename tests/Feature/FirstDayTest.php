@@ -8,8 +8,8 @@ use App\Models\Challenge;
 use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
 use App\Reading\FloorDrawing;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\Setting;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\Setting;
 use Tests\Scenario;
 
 /** What a first day of use must not get wrong: slips are questioned, lists follow, nothing leads nowhere. */
@@ -46,7 +46,7 @@ final class FirstDayTest extends FeatureTestCase
         $asked = (string) session('asked');
         $this->get($path)->assertSee('data-problem="mass"', false)->assertSee('href="#f-mass"', false)->assertSee('value="85"', false)->assertSee("name=\"confirmed\" value=\"{$asked}\"", false);
         $this->put($path, ['chassis' => 'paper cup', 'mass' => '85', 'confirmed' => $asked])->assertSessionHasNoErrors()->assertSessionHas('status', 'Pistons’ car is recorded.');
-        self::assertEqualsWithDelta(2.41, (float) $group->newestCar()?->choices->number(\Skivo\Core\Build\Choice::Mass), 0.01);
+        self::assertEqualsWithDelta(2.41, (float) $group->newestCar()?->choices->number(\Skivo\Core\Car\Choice::Mass), 0.01);
         $this->put($path, ['save_as' => 'version'])->assertSessionHas('status', 'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.');
         self::assertSame(1, $group->cars()->count());
         $this->get($path)->assertSee('in inches unless you type a unit')->assertDontSee('in in unless');

@@ -8,8 +8,8 @@ use App\Reading\ClassFindings;
 use App\Reading\ClassRecord;
 use App\Reading\Counting;
 use App\Reading\FloorState;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
 use Tests\Scenario;
 
 /** The findings beside the model. */

@@ -8,7 +8,7 @@ use App\Models\Challenge;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Sheet\Csv;
+use Skivo\Core\Exchange\Csv;
 use Tests\Scenario;
 
 final class PlanTest extends FeatureTestCase

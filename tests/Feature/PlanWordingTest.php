@@ -12,14 +12,14 @@ use App\Wording\GoalWords;
 use App\Wording\PlanWords;
 use App\Wording\ProgressWords;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Build\Step;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Tolerance;
+use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Challenge\Remedy;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\Tolerance;
-use Skivo\Core\Check\Tolerances;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Session\Remedy;
 use Tests\Scenario;
 
 final class PlanWordingTest extends FeatureTestCase

@@ -12,8 +12,8 @@ use App\Reading\FigureSheet;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
 use Tests\Scenario;
 
 /** What is printed and what leaves as a file. */

@@ -9,9 +9,9 @@ use App\Models\OwnPart;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
-use Skivo\Core\Run\DesignReader;
-use Skivo\Core\Run\RunReport;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Exchange\DesignReader;
+use Skivo\Core\Exchange\RunReport;
+use Skivo\Core\Simulation\Simulator;
 use Tests\Scenario;
 
 final class WhatIfTest extends FeatureTestCase

@@ -12,8 +12,8 @@ use App\Wording\RunWords;
 use App\Wording\Sentence;
 use App\Wording\StandingWords;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Measurement\UnitSystem;
 use Tests\Scenario;
 
 /** The sentences, word for word. */

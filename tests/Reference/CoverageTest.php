@@ -8,18 +8,18 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Relation\ComparedCar;
-use Skivo\Core\Relation\Effect;
-use Skivo\Core\Relation\Factor;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Trials\Outlier;
-use Skivo\Core\Trials\Run;
-use Skivo\Core\Trials\Tries;
-use Skivo\Core\Trials\Verdict;
-use Skivo\Core\Trials\WelchComparison;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Factor;
+use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\Outlier;
+use Skivo\Core\Statistics\Verdict;
+use Skivo\Core\Statistics\WelchComparison;
 use Tests\GeneratedClass;
 
 /**

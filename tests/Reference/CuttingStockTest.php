@@ -7,7 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Build\CuttingStock;
+use Skivo\Core\Session\CuttingStock;
 
 final class CuttingStockTest extends TestCase
 {

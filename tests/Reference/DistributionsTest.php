@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Probability\FDistribution;
-use Skivo\Core\Probability\StudentT;
+use Skivo\Core\Statistics\FDistribution;
+use Skivo\Core\Statistics\StudentT;
 
 final class DistributionsTest extends TestCase
 {

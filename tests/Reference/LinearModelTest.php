@@ -7,8 +7,8 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Instrument\Trace;
-use Skivo\Core\Relation\LinearModel;
+use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Statistics\LinearModel;
 
 final class LinearModelTest extends TestCase
 {

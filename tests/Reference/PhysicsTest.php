@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Air\Air;
-use Skivo\Core\Balloon\Balloon;
-use Skivo\Core\Nozzle\Nozzle;
-use Skivo\Core\Nozzle\Tube;
-use Skivo\Core\Rolling\Vehicle;
-use Skivo\Core\Run\Design;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Physics\Air;
+use Skivo\Core\Physics\Balloon;
+use Skivo\Core\Physics\Nozzle;
+use Skivo\Core\Physics\Tube;
+use Skivo\Core\Physics\Vehicle;
+use Skivo\Core\Simulation\Design;
+use Skivo\Core\Simulation\Simulator;
 
 /** Published figures, closed forms, and what the model must show. */
 final class PhysicsTest extends TestCase

@@ -6,9 +6,9 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Run\DesignReader;
-use Skivo\Core\Run\RunReport;
-use Skivo\Core\Run\Simulator;
+use Skivo\Core\Exchange\DesignReader;
+use Skivo\Core\Exchange\RunReport;
+use Skivo\Core\Simulation\Simulator;
 
 /** The simulated run against SciPy's solution of the same equations, computed while the test runs. */
 final class RunModelTest extends TestCase

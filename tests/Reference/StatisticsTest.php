@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Relation\AnalysisOfVariance;
-use Skivo\Core\Relation\LeastSquares;
-use Skivo\Core\Relation\Spearman;
-use Skivo\Core\Trials\Sample;
-use Skivo\Core\Trials\WelchComparison;
+use Skivo\Core\Statistics\AnalysisOfVariance;
+use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\Sample;
+use Skivo\Core\Statistics\Spearman;
+use Skivo\Core\Statistics\WelchComparison;
 
 final class StatisticsTest extends TestCase
 {

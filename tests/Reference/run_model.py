@@ -1,7 +1,7 @@
 """The run model once more, written from its equations alone, solved by SciPy to twelve digits in each step: where a balloon
 runs empty its flow falls with a square root, and there the digits of a step are not those of the result.
 
-Follows the volume itself, not the variable that core/Run uses, and finds the exit speed by fixed point.
+Follows the volume itself, not the variable that core/Simulation uses, and finds the exit speed by fixed point.
 """
 import numpy as np
 from scipy.integrate import solve_ivp

@@ -20,16 +20,16 @@ use Illuminate\Support\Str;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Nozzle\Tube;
-use Skivo\Core\Quantity\QuantityReader;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\Design;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
-use Skivo\Core\Run\Simulator;
-use Skivo\Core\Run\Sweep;
-use Skivo\Core\Sheet\SheetReader;
+use Skivo\Core\Exchange\SheetReader;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Physics\Tube;
+use Skivo\Core\Simulation\Design;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Simulation\Sweep;
 
 /**
  * How fast the pages of a full class answer, warm, beside a static file from the same server, which is

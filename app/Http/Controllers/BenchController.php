@@ -22,7 +22,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Sheet\Csv;
+use Skivo\Core\Exchange\Csv;
 
 /** The bench: what measures a car's forces, and what came out, for the class and for each car. */
 final class BenchController

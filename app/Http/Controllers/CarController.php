@@ -22,9 +22,9 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Build\Car as Choices;
+use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** A group's build sheet, its drawing, and what became of it from version to version. */
 final class CarController

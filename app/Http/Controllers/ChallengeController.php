@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** An educator's challenges, and the plan of each. */
 final class ChallengeController

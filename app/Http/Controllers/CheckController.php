@@ -19,7 +19,7 @@ use App\Wording\Phrase;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Check\CheckItem;
+use Skivo\Core\Car\CheckItem;
 
 /** The check cards of a class: how far everyone is, and each car's card. */
 final class CheckController

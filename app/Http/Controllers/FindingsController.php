@@ -18,7 +18,7 @@ use App\Wording\FindingWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Skivo\Core\Relation\Factor;
+use Skivo\Core\Findings\Factor;
 
 /** What the class found out: together, choice by choice, beside the model, and who gets which award. */
 final class FindingsController

@@ -10,7 +10,7 @@ use App\Reading\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Build\Caution;
+use Skivo\Core\Session\Caution;
 
 /** The safety sheet, which is read once before a class builds. */
 final class SafetyController

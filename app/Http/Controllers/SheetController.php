@@ -15,10 +15,10 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Sheet\Separator;
-use Skivo\Core\Sheet\SheetReader;
-use Skivo\Core\Sheet\SheetWriter;
+use Skivo\Core\Exchange\Separator;
+use Skivo\Core\Exchange\SheetReader;
+use Skivo\Core\Exchange\SheetWriter;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** The class sheet: out as CSV, and in again after a look at what it would do. */
 final class SheetController

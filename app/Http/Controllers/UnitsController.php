@@ -9,7 +9,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** Turns a challenge from cm and g to in and oz, or back. What was typed is not touched. */
 final class UnitsController

@@ -18,12 +18,12 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\URL;
-use Skivo\Core\Quantity\OutOfRange;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Run\CarModel;
-use Skivo\Core\Run\Prediction;
-use Skivo\Core\Run\Setting;
-use Skivo\Core\Run\Settings;
+use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Simulation\Settings;
 
 /** Trying designs before cutting card. Nothing here is stored: the address holds the designs. */
 final class WhatIfController

@@ -10,8 +10,8 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 use Skivo\Core\Bench\BenchField;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Unit;
 
 /**
  * The repeats of one bench test as typed, a row each. Empty rows are left out; in a row that has something, what is left

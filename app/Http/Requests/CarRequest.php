@@ -9,13 +9,13 @@ use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Rolling\Hollow;
-use Skivo\Core\Rolling\WheelMount;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Physics\Hollow;
+use Skivo\Core\Physics\SizeMeasure;
+use Skivo\Core\Physics\WheelMount;
 
 /** A build sheet, as typed. Every field may be left empty. */
 final class CarRequest extends FormRequest

@@ -9,16 +9,16 @@ use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Air\Temperature;
-use Skivo\Core\Build\PartKind;
-use Skivo\Core\Build\Step;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Temperature;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** The rules of a challenge, as typed. */
 final class ChallengeRequest extends FormRequest

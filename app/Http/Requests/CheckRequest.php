@@ -8,12 +8,12 @@ use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Reading;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\Reading;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Trials\Side;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Side;
+use Skivo\Core\Measurement\Unit;
 
 /** A check card as filled in; every field may be left empty. */
 final class CheckRequest extends FormRequest

@@ -8,9 +8,9 @@ use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Plan;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** The lengths to cut to and from, as typed; empty for the usual ones. */
 final class CutSizesRequest extends FormRequest

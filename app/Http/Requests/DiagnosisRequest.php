@@ -10,9 +10,9 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Diagnosis\Symptom;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Trials\Side;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Side;
+use Skivo\Core\Measurement\Unit;
 
 /** What was seen, as chosen and typed. */
 final class DiagnosisRequest extends FormRequest

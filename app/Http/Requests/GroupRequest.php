@@ -10,7 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;
-use Skivo\Core\Sheet\ClassSheet;
+use Skivo\Core\Exchange\ClassSheet;
 
 /** A group's name and mark. */
 final class GroupRequest extends FormRequest

@@ -8,7 +8,7 @@ use App\Models\Challenge;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Sheet\ClassSheet;
+use Skivo\Core\Exchange\ClassSheet;
 
 /** Names of new groups, one a line. */
 final class GroupsRequest extends FormRequest

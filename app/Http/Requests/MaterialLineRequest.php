@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Http\Requests\Concerns\ReadsPrices;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Build\Per;
+use Skivo\Core\Session\Per;
 
 /** A line of the educator's own on the list of materials, as typed. */
 final class MaterialLineRequest extends FormRequest

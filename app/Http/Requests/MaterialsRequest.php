@@ -8,7 +8,7 @@ use App\Http\Requests\Concerns\ReadsPrices;
 use App\Models\Challenge;
 use App\Reading\ClassPlan;
 use Illuminate\Foundation\Http\FormRequest;
-use Skivo\Core\Build\Material;
+use Skivo\Core\Session\Material;
 
 /** The kit, the numbers, and what is changed on the lines of the list, as typed. */
 final class MaterialsRequest extends FormRequest

@@ -10,9 +10,9 @@ use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Build\Catalogue;
-use Skivo\Core\Build\PartKind;
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Measurement\Scale;
 
 /** A part of the educator's own, as typed. */
 final class PartRequest extends FormRequest

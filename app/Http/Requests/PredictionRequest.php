@@ -7,9 +7,9 @@ namespace App\Http\Requests;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
 
 /** How far a group expects its next try to go. */
 final class PredictionRequest extends FormRequest

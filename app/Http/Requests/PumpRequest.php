@@ -8,11 +8,11 @@ use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Physics\SizeMeasure;
 
 /** How large a balloon is after so many pump strokes, a row each; empty rows are left out. */
 final class PumpRequest extends FormRequest

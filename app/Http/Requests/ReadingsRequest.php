@@ -9,7 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Instrument\Trace;
+use Skivo\Core\Exchange\Trace;
 
 /** What an instrument posts: up to a hundred readings, as docs/formats.md has them. */
 final class ReadingsRequest extends FormRequest

@@ -14,16 +14,16 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Skivo\Core\Challenge\Inflation;
+use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Quantity\Scale;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Trials\Inflation;
-use Skivo\Core\Trials\InflationKind;
-use Skivo\Core\Trials\Plausibility;
-use Skivo\Core\Trials\RunRecord;
-use Skivo\Core\Trials\Side;
-use Skivo\Core\Trials\VoidReason;
+use Skivo\Core\Challenge\Plausibility;
+use Skivo\Core\Challenge\RunRecord;
+use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Side;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** A run as typed at the lane, or a correction of one: a correction changes only what its form shows. */
 final class RunRequest extends FormRequest

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Skivo\Core\Challenge\Phase;
+use Skivo\Core\Session\Phase;
 
 /** How long a session is and what it is spent on, as typed. */
 final class TimetableRequest extends FormRequest

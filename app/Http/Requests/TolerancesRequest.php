@@ -9,9 +9,9 @@ use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
-use Skivo\Core\Check\CheckItem;
-use Skivo\Core\Check\Tolerance;
-use Skivo\Core\Quantity\Scale;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Tolerance;
+use Skivo\Core\Measurement\Scale;
 
 /** The limits by which a challenge judges its checks, as typed; empty for the usual ones. */
 final class TolerancesRequest extends FormRequest

@@ -7,8 +7,8 @@ namespace App\Http\Requests;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
-use Skivo\Core\Instrument\TraceFile;
-use Skivo\Core\Instrument\UnreadableTrace;
+use Skivo\Core\Exchange\TraceFile;
+use Skivo\Core\Exchange\UnreadableTrace;
 
 /** A trace as a CSV file. */
 final class TraceRequest extends FormRequest

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Rules\ReadsAs;
-use Skivo\Core\Balloon\SizeMeasure;
-use Skivo\Core\Build\Car;
-use Skivo\Core\Build\Choice;
-use Skivo\Core\Quantity\Entry;
-use Skivo\Core\Quantity\Unit;
-use Skivo\Core\Quantity\UnitSystem;
-use Skivo\Core\Quantity\UnreadableQuantity;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Choice;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Physics\SizeMeasure;
 
 /** A build sheet as it stands in a form. */
 final readonly class TypedCar

@@ -2,8 +2,8 @@
     use App\Http\Requests\BenchRequest;
     use App\Wording\BenchWords;
     use Skivo\Core\Bench\BenchTest;
-    use Skivo\Core\Build\Choice;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new BenchWords($units);
     $prediction = $forces?->prediction();
@@ -27,7 +27,7 @@
             <div><dt>So the model has it go</dt><dd>{{ $prediction->run->moves ? $units->show($prediction->band->low, Scale::Distance) . ' to ' . $units->show($prediction->band->high, Scale::Distance) : 'nowhere' }}</dd><dd class="small">@if ($own !== null)its tries: {{ $units->show($own->mean(), Scale::Distance) }} on average @else no try counts yet @endif</dd></div>
         </dl>
         @if ($said !== null)<div class="said prose mt-3"><x-sentences :sentences="[$said]" /></div>@endif
-        @if ($car?->choices->number(Choice::Mass) === null)<p class="caution">The car’s mass is not recorded, so {{ $units->show($forces->model->settings->get(\Skivo\Core\Run\Setting::Mass), Scale::Weight) }} is taken. <a href="{{ route('cars.edit', [$challenge, $group]) }}">Record it</a> before a pull or a first stretch counts for much.</p>@endif
+        @if ($car?->choices->number(Choice::Mass) === null)<p class="caution">The car’s mass is not recorded, so {{ $units->show($forces->model->settings->get(\Skivo\Core\Simulation\Setting::Mass), Scale::Weight) }} is taken. <a href="{{ route('cars.edit', [$challenge, $group]) }}">Record it</a> before a pull or a first stretch counts for much.</p>@endif
     @endif
     <p class="caution no-print">Keep the balloon below bursting size, eyes away from the nozzle, and cars off table edges. The school’s own rules come first.</p>
     <ol class="bench-tests">

@@ -1,7 +1,7 @@
 @php
     use App\Wording\BenchWords;
-    use Skivo\Core\Balloon\SizeMeasure;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Physics\SizeMeasure;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new BenchWords($units);
     // The newest version of every car, and older ones that were measured.

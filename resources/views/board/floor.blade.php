@@ -2,7 +2,7 @@
 @php
     use App\Wording\GoalWords;
     use App\Wording\Lists;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $names = collect($record->lines)->mapWithKeys(fn ($line) => [$line->standing->entrant->id => \Illuminate\Support\Str::limit($line->group->name, 18)]);
     $last = $record->lastRun();

@@ -1,9 +1,9 @@
 @php
-    use Skivo\Core\Balloon\SizeMeasure;
-    use Skivo\Core\Build\Choice;
-    use Skivo\Core\Build\Step;
-    use Skivo\Core\Build\Suggestions;
-    use Skivo\Core\Rolling\WheelMount;
+    use Skivo\Core\Physics\SizeMeasure;
+    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Suggestions;
+    use Skivo\Core\Physics\WheelMount;
     $units = $challenge->units;
     $choices = $reading->car;
     $held = fn (Choice $choice) => match (true) {
@@ -83,7 +83,7 @@
                                     <label for="f-wheel_hollow">{{ $choice->label() }}</label>
                                     <select id="f-wheel_hollow" name="wheel_hollow" class="input">
                                         <option value="">not noted, or not hollow</option>
-                                        @foreach (\Skivo\Core\Rolling\Hollow::cases() as $way)<option value="{{ $way->value }}" @selected(old('wheel_hollow', $held($choice)) === $way->value)>{{ $way->value }}</option>@endforeach
+                                        @foreach (\Skivo\Core\Physics\Hollow::cases() as $way)<option value="{{ $way->value }}" @selected(old('wheel_hollow', $held($choice)) === $way->value)>{{ $way->value }}</option>@endforeach
                                     </select>
                                     <p class="hint">of a cap or lid</p>
                                 </div>
@@ -114,7 +114,7 @@
                         </details>
                     @endif
                     @if ($step === Step::Mass && $scale !== null)
-                        @php($weighed = str_replace("\u{00A0}", ' ', $units->show((float) ($scale->data['value_kg'] ?? 0.0), \Skivo\Core\Quantity\Scale::Weight)))
+                        @php($weighed = str_replace("\u{00A0}", ' ', $units->show((float) ($scale->data['value_kg'] ?? 0.0), \Skivo\Core\Measurement\Scale::Weight)))
                         <p class="small mt-2">The scale showed <span class="num">{{ $weighed }}</span> <x-moment :at="$scale->measured_at" />. <button type="button" class="button plain" data-fill="mass" data-value="{{ $weighed }}">Take it</button></p>
                     @endif
                     @if ($step === Step::Floor)<x-field class="mt-4" name="note" label="Note" optional :value="$choices->note" maxlength="1000" />@endif

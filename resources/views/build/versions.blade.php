@@ -1,6 +1,6 @@
 @php
     use App\Wording\CarWords;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp
 <x-layout :title="'Versions of ' . $group->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
@@ -21,7 +21,7 @@
                     @if ($car->reason)<p class="small">“<bdi>{{ $car->reason }}</bdi>”</p>@endif
                 @endif
                 @foreach ($car->changes as $change)
-                    <p class="small">Record corrected by {{ $change->by() }}, {{ $change->made_at->format('j F Y, H:i') }}: <bdi>{{ implode('; ', array_map(fn ($key) => mb_strtolower(\Skivo\Core\Build\Choice::tryFrom($key)?->label() ?? $key) . ' ' . ($change->before[$key] ?? 'none') . ' to ' . ($change->after[$key] ?? 'none'), array_keys($change->after))) }}</bdi>.</p>
+                    <p class="small">Record corrected by {{ $change->by() }}, {{ $change->made_at->format('j F Y, H:i') }}: <bdi>{{ implode('; ', array_map(fn ($key) => mb_strtolower(\Skivo\Core\Car\Choice::tryFrom($key)?->label() ?? $key) . ' ' . ($change->before[$key] ?? 'none') . ' to ' . ($change->after[$key] ?? 'none'), array_keys($change->after))) }}</bdi>.</p>
                 @endforeach
             </li>
         @endforeach

@@ -1,11 +1,11 @@
 @php
     use App\Http\Requests\ChallengeRequest;
-    use Skivo\Core\Build\Choice;
-    use Skivo\Core\Build\Step;
-    use Skivo\Core\Build\Suggestions;
+    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Suggestions;
     use Skivo\Core\Challenge\Goal;
-    use Skivo\Core\Quantity\Scale;
-    $formUnits = \Skivo\Core\Quantity\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
+    use Skivo\Core\Measurement\Scale;
+    $formUnits = \Skivo\Core\Measurement\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
     $free = $challenge->free_steps;
     $limited = ['chassis' => 'Chassis may be', 'wheel' => 'Wheels may be', 'nozzle' => 'Nozzles may be'];
     $hasLimits = $challenge->most_balloons !== null || $challenge->most_straws !== null || $challenge->heaviest !== null || $challenge->longest !== null || $challenge->allowed !== [];

@@ -1,6 +1,6 @@
 @php
     use App\Wording\StandingWords;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
 @endphp
 <x-layout title="Challenges" line="Set a challenge, record the cars, log the runs, find out what made the difference.">
     <div class="lead-in">

@@ -1,10 +1,10 @@
 @php
     use App\Http\Requests\CheckRequest;
     use App\Wording\CheckWords;
-    use Skivo\Core\Build\Choice;
-    use Skivo\Core\Check\CheckItem;
-    use Skivo\Core\Check\CheckVerdict;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Car\CheckItem;
+    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new CheckWords($units, $challenge->checkTolerances());
     $fixes = $card?->with(CheckVerdict::Fix) ?? [];

@@ -1,7 +1,7 @@
 @php
     use App\Wording\RunWords;
     use Skivo\Core\Diagnosis\Symptom;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $steering = $symptom === Symptom::Veers && $drift !== null && $over !== null ? $reading->steering($drift, $over) : null;
 @endphp

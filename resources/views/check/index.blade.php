@@ -1,7 +1,7 @@
 @php
-    use Skivo\Core\Build\Step;
-    use Skivo\Core\Check\CheckItem;
-    use Skivo\Core\Check\CheckVerdict;
+    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\CheckItem;
+    use Skivo\Core\Car\CheckVerdict;
     $items = count(CheckItem::cases());
     $waiting = collect($progress->rows)->first(fn ($row) => $row['built'] > 0 && $row['card']?->isReady() !== true && $row['counted'] < $row['allowed']);
 @endphp

@@ -1,7 +1,7 @@
 @php
     use App\Http\Requests\TolerancesRequest;
-    use Skivo\Core\Check\CheckItem;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Car\CheckItem;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $own = $challenge->checkTolerances()->own;
     $labels = ['fixBelow' => 'Mend below', 'goodFrom' => 'Good from', 'goodTo' => 'Good up to', 'fixAbove' => 'Mend above'];

@@ -1,7 +1,7 @@
 {{-- One axle from behind, to scale, with what makes up its length. --}}
 @props(['sizes', 'axle', 'wheel', 'units'])
 @php
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $width = 560;
     $margin = 20;
     $scale = ($width - 2 * $margin) / max($sizes->axleLengthM(), $sizes->chassisWidthM);

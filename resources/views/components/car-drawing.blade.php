@@ -1,8 +1,8 @@
 {{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the lane. --}}
 @props(['reading', 'units'])
 @php
-    use Skivo\Core\Build\Spot;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Car\Spot;
+    use Skivo\Core\Measurement\Scale;
     $l = $reading->layout;
     [$bx, $by] = $l->balloonCentre();
     $r = $l->balloonDiameter / 2;

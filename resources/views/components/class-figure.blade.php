@@ -1,7 +1,7 @@
 {{-- The class on one figure: drawn by the page, with its numbers in a table, as SVG and as CSV. --}}
 @props(['challenge', 'figure', 'words', 'counting', 'tools' => true])
 @php
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $rows = $figure->rows();
 @endphp

@@ -1,7 +1,7 @@
 {{-- What is cut from each straw or skewer, to scale; the rest is hatched. --}}
 @props(['stock', 'units', 'name'])
 @php
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $scale = 460 / $stock->stockM;
     $kinds = array_flip(array_keys($stock->lengthsM));
 @endphp

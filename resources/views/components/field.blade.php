@@ -13,7 +13,7 @@
             @class(['input'])
         >
         @if ($scale !== null)
-            <span class="unit" aria-hidden="true" @foreach (\Skivo\Core\Quantity\UnitSystem::cases() as $system) data-{{ $system->value }}="{{ $system->symbol($scale) }}" @endforeach>{{ $units->symbol($scale) }}</span>
+            <span class="unit" aria-hidden="true" @foreach (\Skivo\Core\Measurement\UnitSystem::cases() as $system) data-{{ $system->value }}="{{ $system->symbol($scale) }}" @endforeach>{{ $units->symbol($scale) }}</span>
         @endif
     </div>
     @if ($suggestions !== [])

@@ -2,8 +2,8 @@
 @php
     use App\Wording\CarWords;
     use App\Wording\GoalWords;
-    use Skivo\Core\Quantity\Scale;
-    use Skivo\Core\Trials\Verdict;
+    use Skivo\Core\Measurement\Scale;
+    use Skivo\Core\Statistics\Verdict;
     $challenge = $record->challenge;
     $units = $challenge->units;
     $scale = $challenge->goal->scale();

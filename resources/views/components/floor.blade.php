@@ -4,8 +4,8 @@
     use App\Reading\FloorDrawing;
     use App\Wording\CarWords;
     use App\Wording\GoalWords;
-    use Skivo\Core\Check\CheckVerdict;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Measurement\Scale;
     $challenge = $record->challenge;
     $units = $challenge->units;
     $scale = $challenge->goal->scale();

@@ -30,7 +30,7 @@
                 @if ($challenge?->exists)
                     <form class="switch" method="post" action="{{ route('units.update', $challenge) }}">
                         @csrf @method('put')
-                        @foreach (\Skivo\Core\Quantity\UnitSystem::cases() as $system)
+                        @foreach (\Skivo\Core\Measurement\UnitSystem::cases() as $system)
                             <button name="units" value="{{ $system->value }}" aria-pressed="{{ $challenge->units === $system ? 'true' : 'false' }}">{{ $system->name === 'Metric' ? 'cm · g' : 'in · oz' }}</button>
                         @endforeach
                     </form>

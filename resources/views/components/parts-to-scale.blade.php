@@ -1,8 +1,8 @@
 {{-- Balloon, wheel and nozzle beside each other on the ground, all to one scale: 26 cm fill the height. --}}
 @props(['car'])
 @php
-    use Skivo\Core\Build\Choice;
-    use Skivo\Core\Relation\Factor;
+    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Findings\Factor;
     $perMetre = 76 / 0.26;
     $balloon = $car === null ? null : Factor::BalloonSize->of($car);
     $wheel = $car?->number(Choice::WheelDiameter);

@@ -1,7 +1,7 @@
 {{-- The path of a car that turns, on its strip of floor from above. --}}
 @props(['steering', 'over', 'drift', 'units'])
 @php
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $width = 1000;
     $scale = 900 / $over;
     $points = [];

@@ -1,7 +1,7 @@
 @php
     use App\Wording\CarWords;
     use App\Wording\RunWords;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $car = $group->currentCar();
     $locked = $challenge->groups_are_locked;

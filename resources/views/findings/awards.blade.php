@@ -1,8 +1,8 @@
 @php
     use App\Wording\GoalWords;
-    use Skivo\Core\Quantity\Scale;
-    use Skivo\Core\Trials\Foresight;
-    use Skivo\Core\Trials\Verdict;
+    use Skivo\Core\Measurement\Scale;
+    use Skivo\Core\Challenge\Foresight;
+    use Skivo\Core\Statistics\Verdict;
     $units = $challenge->units;
     $byTry = Foresight::byTry(array_values($predictions->foresights));
     $names = $record->groups->keyBy('id');

@@ -1,7 +1,7 @@
 @php
     use App\Reading\Outcome;
     use App\Wording\RelationWords;
-    use Skivo\Core\Relation\Factor;
+    use Skivo\Core\Findings\Factor;
     $timed = $record->hasTimes();
     $address = fn (Factor $factor, Outcome $outcome) => route('findings.choices', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
 @endphp

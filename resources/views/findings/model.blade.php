@@ -1,5 +1,5 @@
 @php
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $calibration = $findings->calibration;
     $unit = $units->symbol(Scale::Distance);

@@ -1,7 +1,7 @@
 @php
     use App\Wording\GoalWords;
     use App\Wording\PlanWords;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $words = new PlanWords($plan, $timetable, $order);
     $clock = fn (float $min) => $plan->plan->starts_at === null ? (int) round($min) . "\u{00A0}min" : $plan->plan->starts_at->addSeconds((int) round(60 * $min))->format('H:i');
 @endphp

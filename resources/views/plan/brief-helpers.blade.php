@@ -13,7 +13,7 @@
                 <li>Ask before you mend: “What did you see? What could make it do that?”</li>
                 <li>One change at a time, with the reason written down first.</li>
             </ul></section>
-            <section><h3>Before a car runs</h3><ol>@foreach (\Skivo\Core\Check\CheckItem::cases() as $item)<li>{{ $item->label() }}: {{ lcfirst($item->how()) }}</li>@endforeach</ol></section>
+            <section><h3>Before a car runs</h3><ol>@foreach (\Skivo\Core\Car\CheckItem::cases() as $item)<li>{{ $item->label() }}: {{ lcfirst($item->how()) }}</li>@endforeach</ol></section>
             <section><h3>At the lane</h3><ol>
                 <li>Lane and run-out are clear; nobody stands in the run-out.</li>
                 <li>Fill the balloon as the group has noted: the same size or the same strokes each time.</li>

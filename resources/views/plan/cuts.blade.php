@@ -1,7 +1,7 @@
 @php
     use App\Http\Requests\CutSizesRequest;
-    use Skivo\Core\Build\CuttingStock;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Session\CuttingStock;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $body = fn (float $m) => $units->show($m, Scale::Body);
     $part = fn (float $m) => $units->show($m, Scale::Part);
@@ -26,9 +26,9 @@
                 @if ($plan->cuts?->nozzleM !== null)<div><dt>Nozzle{{ $plan->cuts->nozzlesEach > 1 ? ', each of ' . $plan->cuts->nozzlesEach : '' }}</dt><dd>{{ $body($plan->cuts->nozzleM) }}</dd></div>@endif
                 <div><dt>Track</dt><dd>{{ $body($sizes->trackM()) }}</dd></div>
             </dl>
-            <x-axle-drawing :sizes="$sizes" :axle="$plan->kit->part(\Skivo\Core\Build\PartKind::Bearing, $plan->catalogue)->value('axle_m')" :wheel="$plan->kit->part(\Skivo\Core\Build\PartKind::Wheel, $plan->catalogue)->value('diameter_m')" :units="$units" />
+            <x-axle-drawing :sizes="$sizes" :axle="$plan->kit->part(\Skivo\Core\Car\PartKind::Bearing, $plan->catalogue)->value('axle_m')" :wheel="$plan->kit->part(\Skivo\Core\Car\PartKind::Wheel, $plan->catalogue)->value('diameter_m')" :units="$units" />
             <div class="said mt-3">
-                <p><strong>By the rule of thumb</strong> an axle is {{ $body(\Skivo\Core\Build\CutSizes::RULE_OF_THUMB_M) }} longer than its straw: {{ $body($sizes->axleByRuleOfThumbM()) }}. With these wheels that leaves
+                <p><strong>By the rule of thumb</strong> an axle is {{ $body(\Skivo\Core\Car\CutSizes::RULE_OF_THUMB_M) }} longer than its straw: {{ $body($sizes->axleByRuleOfThumbM()) }}. With these wheels that leaves
                     @if ($sizes->endPlayByRuleOfThumbM() < 0)nothing: it is {{ $part(-$sizes->endPlayByRuleOfThumbM()) }} too short.@else {{ $part($sizes->endPlayByRuleOfThumbM()) }} of end play{{ $sizes->endPlayByRuleOfThumbM() > 0.004 ? ', so much that the car wanders' : '' }}.@endif</p>
                 <p class="small">{{ $part(0.001) }} to {{ $part(0.002) }} of end play is usual; some want almost none, so that the axle does not slide, others a clear gap, so that nothing binds. (Common practice.)</p>
             </div>

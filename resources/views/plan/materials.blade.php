@@ -1,8 +1,8 @@
 @php
-    use Skivo\Core\Build\Choice;
-    use Skivo\Core\Build\PartKind;
-    use Skivo\Core\Build\Per;
-    use Skivo\Core\Build\Suggestions;
+    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Session\Per;
+    use Skivo\Core\Car\Suggestions;
     $materials = $plan->materials();
     $class = $materials->class;
     $names = fn (PartKind $kind, string $held) => array_values(array_unique([...array_map(fn ($part) => $part->name, $plan->catalogue->of($kind)), $held]));

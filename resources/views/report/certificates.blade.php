@@ -1,7 +1,7 @@
 @php
     use App\Wording\GoalWords;
     use App\Wording\Lists;
-    use Skivo\Core\Trials\Verdict;
+    use Skivo\Core\Statistics\Verdict;
     $units = $challenge->units;
     $names = $record->groups->keyBy('id');
     $certificates = [];
@@ -22,7 +22,7 @@
     }
     $best = array_key_first($predictions->foresights);
     if ($best !== null) {
-        $certificates[] = ['group' => $names[$best], 'title' => 'Best foresight', 'score' => $units->show($predictions->foresights[$best]->typicalMiss(), \Skivo\Core\Quantity\Scale::Distance) . ' off on average', 'said' => null];
+        $certificates[] = ['group' => $names[$best], 'title' => 'Best foresight', 'score' => $units->show($predictions->foresights[$best]->typicalMiss(), \Skivo\Core\Measurement\Scale::Distance) . ' off on average', 'said' => null];
     }
 @endphp
 <x-layout :title="'Certificates · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">

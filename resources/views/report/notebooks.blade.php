@@ -1,6 +1,6 @@
 @php
     use App\Wording\CarWords;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp
 <x-layout :title="'Notebook sheets · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">

@@ -6,8 +6,8 @@
     use App\Wording\ModelWords;
     use App\Wording\SchoolWords;
     use App\Wording\StandingWords;
-    use Skivo\Core\Quantity\Scale;
-    use Skivo\Core\Relation\Confounding;
+    use Skivo\Core\Measurement\Scale;
+    use Skivo\Core\Findings\Confounding;
     $units = $challenge->units;
     $varied = Confounding::varying($findings->cars);
     $standing = new StandingWords($record);

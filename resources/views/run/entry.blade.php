@@ -3,9 +3,9 @@
 @php
     use App\Reading\FloorState;
     use Skivo\Core\Challenge\Goal;
-    use Skivo\Core\Quantity\Scale;
-    use Skivo\Core\Quantity\UnitSystem;
-    use Skivo\Core\Trials\InflationKind;
+    use Skivo\Core\Measurement\Scale;
+    use Skivo\Core\Measurement\UnitSystem;
+    use Skivo\Core\Challenge\InflationKind;
     $units = $challenge->units;
     $proposed = $only ?? $floor->proposedGroup();
     $chosen = (string) old('group', $proposed?->id);

@@ -1,7 +1,7 @@
 @php
     use App\Wording\RunWords;
-    use Skivo\Core\Quantity\Scale;
-    use Skivo\Core\Trials\VoidReason;
+    use Skivo\Core\Measurement\Scale;
+    use Skivo\Core\Challenge\VoidReason;
     $units = $challenge->units;
     $page = $runs->currentPage();
     $isOwner = auth()->user() instanceof \App\Models\User;

@@ -2,7 +2,7 @@
 @php
     use App\Reading\FloorState;
     use App\Wording\Lists;
-    use Skivo\Core\Check\CheckVerdict;
+    use Skivo\Core\Car\CheckVerdict;
     $name = fn ($group) => \Illuminate\Support\Str::limit($group->name, 28);
 @endphp
 @if ($record->groups->isNotEmpty())

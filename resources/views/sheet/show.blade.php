@@ -1,7 +1,7 @@
 @php
-    use Skivo\Core\Sheet\Column;
-    use Skivo\Core\Sheet\Separator;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Exchange\Column;
+    use Skivo\Core\Exchange\Separator;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp
 <x-layout :title="'Class sheet · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
@@ -9,7 +9,7 @@
     <section class="form-part">
         <h2>Take it out</h2>
         <div>
-            <p class="mb-3">In {{ $units === \Skivo\Core\Quantity\UnitSystem::Metric ? 'cm and g' : 'in and oz' }}, as the switch above says; the header names each unit.</p>
+            <p class="mb-3">In {{ $units === \Skivo\Core\Measurement\UnitSystem::Metric ? 'cm and g' : 'in and oz' }}, as the switch above says; the header names each unit.</p>
             <p class="actions">
                 @foreach ([[Separator::Comma, 'Commas, decimal point'], [Separator::Semicolon, 'Semicolons, decimal comma'], [Separator::Tab, 'Tabs']] as [$separator, $label])
                     <a class="button" href="{{ route('sheet.download', [$challenge, 'separator' => $separator->value]) }}">{{ $label }}</a>

@@ -1,6 +1,6 @@
 @php
     use App\Wording\RunWords;
-    use Skivo\Core\Quantity\Scale;
+    use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $name = \Illuminate\Support\Str::limit($run->car->group->name, 60);
     $metric = $units->value === 'metric';

@@ -1,5 +1,5 @@
 @php
-    use Skivo\Core\Build\PartKind;
+    use Skivo\Core\Car\PartKind;
     $units = $challenge->units;
     $shown = fn ($value, $scale) => $scale === null ? rtrim(rtrim(number_format($value, 3), '0'), '.') : $units->show($value, $scale, 1);
     $kind = PartKind::tryFrom(old('kind', request()->string('kind')->toString())) ?? PartKind::Wheel;
@@ -41,7 +41,7 @@
                 <div class="form-grid">
                     <x-field name="name" :label="'Name (' . mb_strtolower($kind->label()) . ')'" maxlength="80" />
                     @foreach ($kind->fields() as $key => [$label, $scale])
-                        <x-field :name="$key" :label="$label" inputmode="text" :optional="$kind->isOptional($key)" :hint="($scale === null ? 'a number' : 'in ' . \App\Wording\Phrase::unit($units->unit($scale)) . ' unless you type a unit') . ($kind->isOptional($key) ? '; left empty: ' . ($key === 'hub_m' ? 'as at the rim' : $shown(\Skivo\Core\Build\Catalogue::standard()->usual($kind)->value($key), $scale) . ', as usual') : '')" />
+                        <x-field :name="$key" :label="$label" inputmode="text" :optional="$kind->isOptional($key)" :hint="($scale === null ? 'a number' : 'in ' . \App\Wording\Phrase::unit($units->unit($scale)) . ' unless you type a unit') . ($kind->isOptional($key) ? '; left empty: ' . ($key === 'hub_m' ? 'as at the rim' : $shown(\Skivo\Core\Car\Catalogue::standard()->usual($kind)->value($key), $scale) . ', as usual') : '')" />
                     @endforeach
                 </div>
                 <p class="mt-4"><button class="button do">Add it</button></p>

@@ -1,9 +1,9 @@
 @php
     use App\Reading\WhatIfPage;
     use App\Wording\CarWords;
-    use Skivo\Core\Build\PartKind;
-    use Skivo\Core\Run\Origin;
-    use Skivo\Core\Run\Setting;
+    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Simulation\Origin;
+    use Skivo\Core\Simulation\Setting;
     $units = $challenge->units;
     $page = [
         'settings' => WhatIfPage::settings($units),
@@ -12,7 +12,7 @@
         'run' => $run,
         'sweep' => $sweep,
         'tape' => $units->value,
-        'unit' => $units->symbol(\Skivo\Core\Quantity\Scale::Distance),
+        'unit' => $units->symbol(\Skivo\Core\Measurement\Scale::Distance),
         'along' => request()->string('x')->toString() ?: 'bore',
         'across' => request()->string('y')->toString(),
     ];

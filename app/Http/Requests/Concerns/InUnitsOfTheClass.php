@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Concerns;
 
 use App\Models\Challenge;
-use Skivo\Core\Quantity\UnitSystem;
+use Skivo\Core\Measurement\UnitSystem;
 
 /**
  * In a form of a challenge, a number without a unit means the one that stood beside the field: the form says which units it

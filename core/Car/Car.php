@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Car;
+
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Physics\SizeMeasure;
+
+/** One version of a group's car, as recorded on its build sheet. Whatever was not recorded is absent. */
+final readonly class Car
+{
+    /**
+     * @param array<string, Entry> $quantities by the value of their Choice
+     * @param array<string, int> $counts by the value of their Choice
+     * @param array<string, string> $kinds by the value of their Choice
+     * @param SizeMeasure|null $balloonMeasuredAs how the filled balloon was measured
+     */
+    public function __construct(
+        public array $quantities = [],
+        public array $counts = [],
+        public array $kinds = [],
+        public ?SizeMeasure $balloonMeasuredAs = null,
+        public ?string $note = null,
+    ) {}
+
+    /** In SI units, or as a count; null where it was not recorded. */
+    public function number(Choice $choice): ?float
+    {
+        if (isset($this->quantities[$choice->value])) {
+            return $this->quantities[$choice->value]->quantity->si();
+        }
+
+        return isset($this->counts[$choice->value]) ? (float) $this->counts[$choice->value] : null;
+    }
+
+    public function kind(Choice $choice): ?string
+    {
+        return $this->kinds[$choice->value] ?? null;
+    }
+
+    /** Of the rear axle: its own value, or else what was said of both. In SI; null where neither was recorded. */
+    public function ofRear(Choice $rear): ?float
+    {
+        $both = $rear->ofBothAxles();
+
+        return $this->number($rear) ?? ($both === null ? null : $this->number($both));
+    }
+
+    public function has(Choice $choice): bool
+    {
+        return $this->number($choice) !== null || $this->kind($choice) !== null;
+    }
+
+    /** This record, with another's values where it has none. */
+    public function completedBy(self $other): self
+    {
+        return new self(
+            $this->quantities + $other->quantities,
+            $this->counts + $other->counts,
+            $this->kinds + $other->kinds,
+            $this->balloonMeasuredAs ?? $other->balloonMeasuredAs,
+            $this->note ?? $other->note,
+        );
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->quantities === [] && $this->counts === [] && $this->kinds === [];
+    }
+
+    /**
+     * The choices in which another version differs from this one: another value, or one where there was none.
+     *
+     * @return list<Choice>
+     */
+    public function changesTo(self $other): array
+    {
+        $contradictions = $this->contradictions($other);
+
+        return array_values(array_filter(
+            Choice::cases(),
+            fn(Choice $choice): bool => $this->has($choice) !== $other->has($choice) || in_array($choice, $contradictions, true),
+        ));
+    }
+
+    /**
+     * The choices in which another record of the same car says something else. What either leaves out
+     * is no contradiction.
+     *
+     * @return list<Choice>
+     */
+    public function contradictions(self $other): array
+    {
+        return array_values(array_filter(Choice::cases(), function (Choice $choice) use ($other): bool {
+            $mine = $this->quantities[$choice->value] ?? null;
+            $theirs = $other->quantities[$choice->value] ?? null;
+            if ($mine !== null && $theirs !== null) {
+                $sameMeasure = $choice !== Choice::BalloonSize || $this->balloonMeasuredAs === $other->balloonMeasuredAs;
+
+                return !($sameMeasure && $mine->agreesWith($theirs));
+            }
+            if (isset($this->counts[$choice->value], $other->counts[$choice->value])) {
+                return $this->counts[$choice->value] !== $other->counts[$choice->value];
+            }
+            if (isset($this->kinds[$choice->value], $other->kinds[$choice->value])) {
+                return mb_strtolower($this->kinds[$choice->value]) !== mb_strtolower($other->kinds[$choice->value]);
+            }
+
+            return false;
+        }));
+    }
+}

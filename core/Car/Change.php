@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Car;
+
+/**
+ * What was changed from one version of a car to the next, and whether a later run can tell what it did.
+ */
+final readonly class Change
+{
+    /** What weighing and rebuilding move by themselves; no change that a group made (share of the mass). */
+    private const MASS_BY_THE_WAY = 0.03;
+
+    /** Words for a part whose numbers say the same more exactly. */
+    private const NAMES = [
+        'nozzle_kind' => [Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength],
+        'wheel_kind' => [Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelMass],
+        'bearing' => [Choice::AxleDiameter, Choice::BearingBore, Choice::AxleMass],
+        'chassis' => [Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight, Choice::ChassisMass],
+    ];
+
+    /**
+     * The choices that changed by themselves. A part's name is left out beside its numbers, and so is what
+     * follows from another change: the masses of the parts, and a car's own mass that moved by less than 3 %.
+     *
+     * @return list<Choice>
+     */
+    public static function made(Car $before, Car $after): array
+    {
+        $changed = $before->changesTo($after);
+        $isIn = static fn(Choice $choice): bool => in_array($choice, $changed, true);
+        $made = array_values(array_filter($changed, static function (Choice $choice) use ($changed, $isIn, $before, $after): bool {
+            if (array_filter(self::NAMES[$choice->value] ?? [], $isIn) !== []) {
+                return false;
+            }
+            if (in_array($choice, [Choice::ChassisMass, Choice::AxleMass, Choice::WheelMass, Choice::BalloonMass, Choice::NozzleMass], true)) {
+                return count($changed) === 1;
+            }
+            $old = $before->number(Choice::Mass);
+            $new = $after->number(Choice::Mass);
+
+            return $choice !== Choice::Mass || count($changed) === 1 || $old === null || $new === null || abs($new - $old) >= self::MASS_BY_THE_WAY * $old;
+        }));
+
+        return $made === [] ? $changed : $made;
+    }
+
+    /** Whether a run of the new version can tell what the change did: at most one choice was changed. */
+    public static function isOneThing(Car $before, Car $after): bool
+    {
+        return count(self::made($before, $after)) <= 1;
+    }
+}

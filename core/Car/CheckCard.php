@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Car;
+
+/** All that was checked on one version of a car, and what is still open. */
+final readonly class CheckCard
+{
+    /**
+     * @param array<string, Reading> $readings by the value of their item
+     * @param float|null $trackM of the car
+     */
+    public function __construct(
+        private array $readings,
+        public Tolerances $tolerances = new Tolerances(),
+        private ?float $trackM = null,
+    ) {}
+
+    public function reading(CheckItem $item): ?Reading
+    {
+        return $this->readings[$item->value] ?? null;
+    }
+
+    /** The value that is judged; null where it was not measured. */
+    public function value(CheckItem $item): ?float
+    {
+        return $this->reading($item)?->value($this->trackM);
+    }
+
+    public function verdict(CheckItem $item): ?CheckVerdict
+    {
+        return $this->reading($item)?->verdict($this->tolerances, $this->trackM);
+    }
+
+    /** @return list<CheckItem> with this verdict, in order; null for those not done */
+    public function with(?CheckVerdict $verdict): array
+    {
+        return array_values(array_filter(CheckItem::cases(), fn(CheckItem $item): bool => $this->verdict($item) === $verdict));
+    }
+
+    public function done(): int
+    {
+        return count(CheckItem::cases()) - count($this->with(null));
+    }
+
+    public function isComplete(): bool
+    {
+        return $this->with(null) === [];
+    }
+
+    /** Everything is done and nothing must be mended. */
+    public function isReady(): bool
+    {
+        return $this->isComplete() && $this->with(CheckVerdict::Fix) === [];
+    }
+
+    /** The first item that is not done yet. */
+    public function next(): ?CheckItem
+    {
+        return $this->with(null)[0] ?? null;
+    }
+}

@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Car;
+
+use Skivo\Core\Physics\SizeMeasure;
+
+/**
+ * Where everything on a car is (m): x forward from the rear end of the chassis, y up from the floor, z to the
+ * left from the middle. What was not recorded stands where the parts list and common practice put it.
+ *
+ * The chassis lies on the bearings, the nozzle on the chassis, and the full balloon on what holds it up.
+ */
+final readonly class Layout
+{
+    /** Where the axles are as shares of the chassis, and the diameter of a full balloon (m). Common practice, no source. */
+    public const REAR_AXLE = 0.25;
+    public const WHEELBASE = 0.5;
+    public const USUAL_BALLOON = 0.20;
+
+    private const LEAST_OVERHANG = 0.02;
+
+    /** Where the nozzle enters the balloon, as a share of the chassis, so that the balloon lies on it. */
+    private const NECK = 0.5;
+
+    /** Tubes pushed into each other: a quarter of each is inside the next. Common practice, no source. */
+    private const SHOWN_OF_A_TUBE = 0.75;
+
+    /**
+     * @param list<float> $bores of the tubes, from the exit to the balloon
+     * @param float $tubeM length of each
+     * @param float $angle of the jet below the horizontal (rad); beyond π/2 it blows forward
+     */
+    public function __construct(
+        public float $chassisLength,
+        public float $chassisWidth,
+        public float $chassisHeight,
+        public float $rearAxle,
+        public float $wheelbase,
+        public float $frontTrack,
+        public float $rearTrack,
+        public float $wheelDiameter,
+        public float $wheelThickness,
+        public float $axleDiameter,
+        public float $frontAxleLength,
+        public float $rearAxleLength,
+        public float $bearingBore,
+        public float $frontBearing,
+        public float $rearBearing,
+        public float $balloonDiameter,
+        public int $balloons,
+        public array $bores,
+        public float $tubeM,
+        public int $outlets,
+        public float $angle,
+        public ?float $nozzleHeight,
+        public float $overhang,
+        /** At the hub, where the axle goes through; as at the rim where the wheel is solid. */
+        public float $hubThickness,
+    ) {}
+
+    public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
+    {
+        $part = static fn(PartKind $kind, Choice $choice): Part => $catalogue->named($kind, $car->kind($choice)) ?? $kit->part($kind, $catalogue);
+        $chassis = $part(PartKind::Chassis, Choice::Chassis);
+        $wheel = $part(PartKind::Wheel, Choice::WheelKind);
+        $bearing = $part(PartKind::Bearing, Choice::Bearing);
+        $nozzle = $part(PartKind::Nozzle, Choice::NozzleKind);
+        $length = $car->number(Choice::ChassisLength) ?? $chassis->value('length_m');
+        $width = $car->number(Choice::ChassisWidth) ?? $chassis->value('width_m');
+        $thickness = $car->number(Choice::WheelThickness) ?? $wheel->value('thickness_m');
+        $wheelbase = $car->number(Choice::Wheelbase) ?? self::WHEELBASE * $length;
+        $usual = new CutSizes(min(0.6, max(0.005, $width)), min(0.1, max(0.0003, $thickness)));
+        $size = $car->number(Choice::BalloonSize);
+        $bores = array_values(array_filter(
+            [$car->number(Choice::NozzleBore) ?? $nozzle->value('bore_m'), $car->number(Choice::WiderBore), $car->number(Choice::WidestBore)],
+            static fn(?float $bore): bool => $bore !== null,
+        ));
+
+        $tube = max(0.005, $car->number(Choice::NozzleLength) ?? $nozzle->value('length_m'));
+
+        return new self(
+            $length,
+            $width,
+            $car->number(Choice::ChassisHeight) ?? $chassis->value('height_m'),
+            $car->number(Choice::RearAxlePlace) ?? max(0.0, ($length - $wheelbase) / 2),
+            $wheelbase,
+            $car->number(Choice::Track) ?? $usual->trackM(),
+            $car->ofRear(Choice::RearTrack) ?? $usual->trackM(),
+            $car->number(Choice::WheelDiameter) ?? $wheel->value('diameter_m'),
+            $thickness,
+            $car->number(Choice::AxleDiameter) ?? $bearing->value('axle_m'),
+            $car->number(Choice::AxleLength) ?? $usual->axleLengthM(),
+            $car->ofRear(Choice::RearAxleLength) ?? $usual->axleLengthM(),
+            $car->number(Choice::BearingBore) ?? $bearing->value('bore_m'),
+            $car->number(Choice::BearingLength) ?? $usual->bearingLengthM(),
+            $car->ofRear(Choice::RearBearingLength) ?? $usual->bearingLengthM(),
+            $size === null ? self::USUAL_BALLOON : ($car->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size),
+            (int) ($car->number(Choice::Balloons) ?? 1),
+            $bores,
+            $tube,
+            (int) ($car->number(Choice::NozzleOutlets) ?? 1),
+            deg2rad($car->number(Choice::NozzleAngle) ?? 0.0),
+            $car->number(Choice::NozzleHeight),
+            $car->number(Choice::NozzleOverhang) ?? self::usualOverhang($length, $tube, count($bores)),
+            $car->number(Choice::WheelHub) ?? min($thickness, $wheel->value('hub_m')),
+        );
+    }
+
+    /** So much of the tubes sticks out behind (m) that the balloon lies on the chassis. */
+    public static function usualOverhang(float $chassisM, float $tubeM, int $tubes): float
+    {
+        return max(self::LEAST_OVERHANG, (self::SHOWN_OF_A_TUBE * ($tubes - 1) + 1.0) * $tubeM - self::NECK * $chassisM);
+    }
+
+    public function frontAxle(): float
+    {
+        return $this->rearAxle + $this->wheelbase;
+    }
+
+    public function wheelRadius(): float
+    {
+        return $this->wheelDiameter / 2;
+    }
+
+    /** Under the bearings, the lowest that does not turn. */
+    public function groundClearance(): float
+    {
+        return $this->wheelRadius() - $this->bearingBore / 2;
+    }
+
+    public function chassisBottom(): float
+    {
+        return $this->wheelRadius() + $this->bearingBore / 2;
+    }
+
+    public function chassisTop(): float
+    {
+        return $this->chassisBottom() + $this->chassisHeight;
+    }
+
+    /** The middle of the nozzle where it leaves the chassis. */
+    public function nozzleAxis(): float
+    {
+        return $this->nozzleHeight ?? $this->chassisTop() + $this->bores[0] / 2;
+    }
+
+    /** The lowest point of the nozzle's end. */
+    public function nozzleClearance(): float
+    {
+        return $this->nozzleAxis() - $this->overhang * sin($this->angle) - $this->bores[0] / 2 * abs(cos($this->angle));
+    }
+
+    /**
+     * The tubes from the exit inwards: where each begins (from behind), its length and bore.
+     *
+     * @return list<array{x: float, length: float, bore: float}>
+     */
+    public function tubes(): array
+    {
+        $tubes = [];
+        $end = -$this->overhang;
+        foreach ($this->bores as $bore) {
+            $tubes[] = ['x' => $end, 'length' => $this->tubeM, 'bore' => $bore];
+            $end += self::SHOWN_OF_A_TUBE * $this->tubeM;
+        }
+
+        return $tubes;
+    }
+
+    /** Where the nozzle ends in the balloon's neck. */
+    public function neck(): float
+    {
+        return -$this->overhang + (self::SHOWN_OF_A_TUBE * (count($this->bores) - 1) + 1.0) * $this->tubeM;
+    }
+
+    /**
+     * The middle of the full balloon, x and y. The tube holds it in line with itself; where it would sink into the
+     * chassis it lies on it, or leans on its front edge.
+     *
+     * @return array{float, float}
+     */
+    public function balloonCentre(): array
+    {
+        $radius = $this->balloonDiameter / 2;
+        $x = $this->neck() + 0.9 * $radius;
+        $held = $this->nozzleAxis() + 0.9 * $radius * sin($this->angle);
+        $beyond = max(0.0, $x - $this->chassisLength, -$x);
+        $resting = $beyond >= $radius ? 0.0 : $this->chassisTop() + sqrt($radius ** 2 - $beyond ** 2);
+
+        return [$x, max($held, $resting)];
+    }
+
+    /** Between the floor and the full balloon; at or below zero it drags. */
+    public function balloonClearance(): float
+    {
+        return $this->balloonCentre()[1] - $this->balloonDiameter / 2;
+    }
+
+    /** Between the balloon and the nearest wheel's top, in the plane of the wheel; below zero they touch. */
+    public function wheelClearance(): float
+    {
+        [$x, $y] = $this->balloonCentre();
+        $gaps = array_map(fn(float $axle): float => hypot(
+            hypot($x - $axle, max(0.0, $y - $this->wheelDiameter)),
+            max(0.0, ($axle === $this->rearAxle ? $this->rearTrack : $this->frontTrack) - $this->wheelThickness) / 2,
+        ) - $this->balloonDiameter / 2, [$this->rearAxle, $this->frontAxle()]);
+
+        return min($gaps);
+    }
+
+    /** Between a front wheel's inner face and the chassis' side, with the axle in the middle; at or below zero they rub. */
+    public function frontGap(): float
+    {
+        return ($this->frontTrack - $this->wheelThickness - $this->chassisWidth) / 2;
+    }
+
+    public function rearGap(): float
+    {
+        return ($this->rearTrack - $this->wheelThickness - $this->chassisWidth) / 2;
+    }
+}

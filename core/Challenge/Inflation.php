@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+
+/** How full the balloon was in one run. */
+final readonly class Inflation
+{
+    /**
+     * @param Entry|null $size across or around; only where it was measured
+     * @param int|null $strokes only where they were counted
+     */
+    public function __construct(
+        public InflationKind $kind,
+        public ?Entry $size = null,
+        public ?int $strokes = null,
+    ) {}
+
+    /** As in "full", "12 strokes", "20 cm" or "62 cm around". */
+    public function inWords(): string
+    {
+        return match ($this->kind) {
+            InflationKind::Full => 'full',
+            InflationKind::Strokes => "{$this->strokes} strokes",
+            InflationKind::Diameter => $this->size->text ?? '',
+            InflationKind::Circumference => ($this->size->text ?? '') . ' around',
+        };
+    }
+
+    /**
+     * The other way round.
+     *
+     * @throws \InvalidArgumentException where it says no such thing
+     */
+    public static function read(string $words, QuantityReader $reader, UnitSystem $units): self
+    {
+        $words = mb_strtolower(trim($words));
+        if ($words === 'full') {
+            return new self(InflationKind::Full);
+        }
+        if (preg_match('/^(\d{1,3}) strokes?$/', $words, $found) === 1 && (int) $found[1] >= 1 && (int) $found[1] <= 500) {
+            return new self(InflationKind::Strokes, null, (int) $found[1]);
+        }
+        $isAround = str_ends_with($words, ' around');
+        $size = $reader->read($isAround ? substr($words, 0, -7) : $words, $units->unit(Scale::Body) ?? Unit::Centimetre);
+
+        return new self($isAround ? InflationKind::Circumference : InflationKind::Diameter, $size);
+    }
+
+    public function agreesWith(self $other): bool
+    {
+        return $this->kind === $other->kind && $this->strokes === $other->strokes
+            && ($this->size === null || $other->size === null ? $this->size === $other->size : $this->size->agreesWith($other->size));
+    }
+}

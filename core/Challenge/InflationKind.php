@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+/** How it was noted how full a balloon was. */
+enum InflationKind: string
+{
+    case Full = 'full';
+    case Strokes = 'strokes';
+    case Diameter = 'diameter';
+    case Circumference = 'circumference';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Full => 'as full as it goes',
+            self::Strokes => 'by pump strokes',
+            self::Diameter => 'measured across',
+            self::Circumference => 'measured around',
+        };
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+/** One logged run, as far as counting and comparing need it. */
+final readonly class Run
+{
+    /**
+     * @param string $id names the run to whoever logged it
+     * @param float|null $distanceM start to stop; null only where the run is void
+     * @param float|null $timeS over the set length, where it was taken
+     */
+    public function __construct(
+        public string $id,
+        public int $try,
+        public ?float $distanceM,
+        public ?float $timeS = null,
+        public ?VoidReason $void = null,
+        /** How far left of the line it stopped (m); below zero to the right; null where it was not measured. */
+        public ?float $driftM = null,
+        /** What it carried (kg), where that was weighed. */
+        public ?float $loadKg = null,
+        /** Where the balloon went limp (m), where that was marked. */
+        public ?float $limpM = null,
+        /** From release to stop (s). */
+        public ?float $totalTimeS = null,
+    ) {}
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Statistics\Sample;
+
+/**
+ * The runs of one car, sorted by the rule of the challenge: the first so many that are not void count,
+ * any beyond them are extra, void ones are kept but never counted.
+ */
+final readonly class Tries
+{
+    /** @var list<Run> */
+    public array $counted;
+
+    /** @var list<Run> */
+    public array $extra;
+
+    /** @var list<Run> */
+    public array $void;
+
+    private ?Sample $distances;
+
+    /**
+     * @param list<Run> $runs in the order in which they were made
+     * @param bool $voidIsRetried whether a void try is made again under its number; else it is lost
+     */
+    public function __construct(array $runs, public int $allowed, private bool $voidIsRetried = true)
+    {
+        $valid = array_values(array_filter($runs, static fn(Run $run): bool => $run->void === null));
+        usort($valid, static fn(Run $a, Run $b): int => $a->try <=> $b->try);
+        $this->void = array_values(array_filter($runs, static fn(Run $run): bool => $run->void !== null));
+        $places = max(0, $allowed - $this->lost());
+        $this->counted = array_slice($valid, 0, $places);
+        $this->extra = array_slice($valid, $places);
+        $this->distances = self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
+    }
+
+    /** The number of the next try. A void try is made again under its own number, unless it is lost. */
+    public function next(): int
+    {
+        $taken = array_map(static fn(Run $run): int => $run->try, [...$this->counted, ...$this->extra, ...($this->voidIsRetried ? [] : $this->void)]);
+        for ($try = 1; in_array($try, $taken, true); $try++);
+
+        return $try;
+    }
+
+    public function areComplete(): bool
+    {
+        return $this->made() >= $this->allowed;
+    }
+
+    /** Tries that are over: those that count, and the lost ones. */
+    public function made(): int
+    {
+        return count($this->counted) + $this->lost();
+    }
+
+    private function lost(): int
+    {
+        return $this->voidIsRetried ? 0 : min($this->allowed, count($this->void));
+    }
+
+    /** Distances of the counted tries (m), or null where none counts yet. */
+    public function distances(): ?Sample
+    {
+        return $this->distances;
+    }
+
+    /**
+     * Times of the counted tries that have one (s), or null where none has.
+     *
+     * @param float|null $lengthM that is timed: a car that stopped short of it did not arrive, whatever the watch says; null where none is set
+     */
+    public function times(?float $lengthM = null): ?Sample
+    {
+        return self::sample(array_map(static fn(Run $run): ?float => $lengthM !== null && $run->distanceM !== null && $run->distanceM < $lengthM ? null : $run->timeS, $this->counted));
+    }
+
+    /**
+     * Any measure of the counted tries, or null where none has it.
+     *
+     * @param \Closure(Run): ?float $measure
+     */
+    public function each(\Closure $measure): ?Sample
+    {
+        return self::sample(array_map($measure, $this->counted));
+    }
+
+    /** @param list<float|null> $values */
+    private static function sample(array $values): ?Sample
+    {
+        $known = array_values(array_filter($values, static fn(?float $value): bool => $value !== null));
+
+        return $known === [] ? null : new Sample($known);
+    }
+}

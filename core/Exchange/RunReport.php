@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Exchange;
+
+use Skivo\Core\Simulation\Moment;
+use Skivo\Core\Simulation\SimulatedRun;
+
+/** A simulated run as the JSON of docs/run.schema.json. */
+final readonly class RunReport
+{
+    /** @return array<string, mixed> */
+    public static function of(SimulatedRun $run): array
+    {
+        $empty = $run->balloonEmpty;
+        $report = [
+            'moves' => $run->moves,
+            'distance_m' => $run->distanceM,
+            'stop_time_s' => $run->stopTimeS,
+            'peak_speed_m_s' => $run->peakSpeedMS,
+            'impulse_n_s' => $run->impulseNS,
+            'initial' => [
+                'gauge_pressure_pa' => $run->initialGaugePressurePa,
+                'exit_speed_m_s' => $run->initialExitSpeedMS,
+                'thrust_n' => $run->initialThrustN,
+                'flow_m3_s' => $run->initialFlowM3S,
+            ],
+            'balloon_empty' => $empty === null ? null : [
+                'time_s' => $empty->timeS,
+                'distance_m' => $empty->distanceM,
+                'speed_m_s' => $empty->speedMS,
+            ],
+            'energy_j' => [
+                'stored' => $run->energy->stored,
+                'thrust_work' => $run->energy->thrustWork,
+                'rolling' => $run->energy->rolling,
+                'drag' => $run->energy->drag,
+            ],
+        ];
+        if ($run->trajectory !== []) {
+            $report['trajectory'] = array_map(static fn(Moment $moment): array => [
+                't_s' => $moment->timeS,
+                'x_m' => $moment->distanceM,
+                'v_m_s' => $moment->speedMS,
+                'thrust_n' => $moment->thrustN,
+                'resistance_n' => $moment->resistanceN,
+                'drag_n' => $moment->dragN,
+                'volume_m3' => $moment->volumeM3,
+            ], $run->trajectory);
+        }
+
+        return $report;
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Findings;
+
+use Skivo\Core\Statistics\LeastSquares;
+
+/**
+ * The next fair test: which car should change what, and to which value, so that the class learns most.
+ *
+ * A rebuilt car is a fair pair by itself. Among all that would be one for the choice in question, the one is proposed
+ * that adds most of what the other choice does not account for: the squares of the choice about its fit on the other,
+ * after the new car less before. One over them is the variance of the choice's slope. A number is changed by half at most,
+ * where that can be: more than that makes another car of it.
+ */
+final readonly class NextTest
+{
+    private const BY_AT_MOST = 1.6;
+
+    private function __construct(
+        public Factor $factor,
+        public ComparedCar $car,
+        public float|string $from,
+        public float|string $to,
+        /** The choice that goes along with it now; null where none does. */
+        public ?Factor $confoundedWith,
+    ) {}
+
+    /**
+     * @param list<ComparedCar> $cars
+     * @param list<Effect> $effects what fair pairs already say
+     * @param list<Confounding> $confounded
+     *
+     * @return self|null null where no two cars differ in anything
+     */
+    public static function propose(array $cars, array $effects, array $confounded): ?self
+    {
+        $asked = self::question($cars, $effects, $confounded);
+        if ($asked === null) {
+            return null;
+        }
+        [$factor, $other] = $asked;
+        // The newest version of each group's car is the one that can be rebuilt.
+        $newest = [];
+        foreach ($cars as $car) {
+            if (!isset($newest[$car->group]) || $newest[$car->group]->version < $car->version) {
+                $newest[$car->group] = $car;
+            }
+        }
+        $values = [];
+        foreach ($cars as $car) {
+            $value = $factor->of($car->choices);
+            if ($value !== null) {
+                $values[(string) $value] = $value;
+            }
+        }
+        $before = self::apart($cars, $factor, $other, null);
+        $best = null;
+        $most = [false, -INF];
+        foreach ($newest as $car) {
+            $own = $factor->of($car->choices);
+            if ($own === null) {
+                continue;
+            }
+            foreach ($values as $value) {
+                if (Difference::isSame($factor, $own, $value)) {
+                    continue;
+                }
+                $near = !is_float($own) || !is_float($value) || ($own > 0.0 && $value > 0.0 && max($own / $value, $value / $own) <= self::BY_AT_MOST + 1e-9);
+                $gain = [$near, round(self::apart($cars, $factor, $other, [$car, $value]) - $before, 12)];
+                if ($gain > $most) {
+                    [$most, $best] = [$gain, new self($factor, $car, $own, $value, $other)];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * What the class should ask next: a confounded pair first; then the choice that varies and that fair pairs say least of.
+     *
+     * @param list<ComparedCar> $cars
+     * @param list<Effect> $effects
+     * @param list<Confounding> $confounded
+     *
+     * @return array{Factor, Factor|null}|null
+     */
+    private static function question(array $cars, array $effects, array $confounded): ?array
+    {
+        $settled = [];
+        foreach ($effects as $effect) {
+            $settled[$effect->factor->value] = ($settled[$effect->factor->value] ?? false) || $effect->isClear();
+        }
+        foreach ($confounded as $pair) {
+            if (!($settled[$pair->one->value] ?? false)) {
+                return [$pair->one, $pair->other];
+            }
+            if (!($settled[$pair->other->value] ?? false)) {
+                return [$pair->other, $pair->one];
+            }
+        }
+        $varying = Confounding::varying($cars);
+        // What no fair pair speaks of comes before what they leave open.
+        foreach ([null, false] as $open) {
+            foreach ($varying as $factor) {
+                if (($settled[$factor->value] ?? null) === $open) {
+                    return [$factor, null];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The squares of a choice about what another accounts for: about a straight fit on a number, within the kinds of a
+     * kind. A choice that is itself a kind counts as whether it is the rebuilt car's.
+     *
+     * @param list<ComparedCar> $cars
+     * @param array{ComparedCar, float|string}|null $rebuilt a car, and what it would have
+     */
+    private static function apart(array $cars, Factor $factor, ?Factor $other, ?array $rebuilt): float
+    {
+        $value = $rebuilt === null ? null : $rebuilt[1];
+        $points = [];
+        foreach ($cars as $car) {
+            $points[] = [$factor->of($car->choices), $other?->of($car->choices)];
+        }
+        if ($rebuilt !== null) {
+            $points[] = [$value, $other?->of($rebuilt[0]->choices)];
+        }
+        $kinds = $x = $y = [];
+        foreach ($points as [$held, $beside]) {
+            if ($held === null || ($other !== null && $beside === null)) {
+                continue;
+            }
+            $number = is_float($held) ? $held : (float) ($held === $value);
+            $y[] = $number;
+            $x[] = is_float($beside) ? $beside : 0.0;
+            $kinds[is_string($beside) ? $beside : ''][] = $number;
+        }
+        if ($y === []) {
+            return 0.0;
+        }
+
+        return $other?->isNumber() === true
+            ? self::squares($y) * (1.0 - (LeastSquares::fit($x, $y)->rSquared ?? 0.0))
+            : array_sum(array_map(self::squares(...), $kinds));
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function squares(array $values): float
+    {
+        $mean = array_sum($values) / count($values);
+
+        return array_sum(array_map(static fn(float $each): float => ($each - $mean) ** 2, $values));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Session;
+
+/** One line of the list of what to buy or collect. */
+final readonly class Material
+{
+    /**
+     * @param string $key names the line to whoever changes it
+     * @param float $amount of one group, learner, lane or class; a half means one between two
+     * @param string $unit what is counted, in the plural
+     * @param bool $isSpared whether spares are added
+     * @param bool $isEarly whether collecting it takes weeks
+     * @param list<string> $alternatives what people use instead
+     * @param float|null $price of one, in whatever money the educator counts in
+     * @param int|null $fixed the total where it comes from elsewhere, such as the cutting of straws
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public float $amount,
+        public Per $per,
+        public string $unit,
+        public bool $isSpared = false,
+        public bool $isEarly = false,
+        public array $alternatives = [],
+        public ?float $price = null,
+        public ?int $fixed = null,
+    ) {}
+
+    public function with(?float $amount, ?float $price): self
+    {
+        return new self($this->key, $this->name, $amount ?? $this->amount, $this->per, $this->unit, $this->isSpared, $this->isEarly, $this->alternatives, $price ?? $this->price, $amount === null ? $this->fixed : null);
+    }
+
+    /** How many in all, spares included, in whole pieces. */
+    public function total(Headcount $class): int
+    {
+        if ($this->fixed !== null) {
+            return $this->fixed;
+        }
+        $whole = $this->amount * $class->of($this->per) * ($this->isSpared ? 1.0 + $class->spares : 1.0);
+
+        return (int) ceil($whole - 1e-9);
+    }
+
+    /** What the total costs; null where no price is given. */
+    public function cost(Headcount $class): ?float
+    {
+        return $this->price === null ? null : $this->price * $this->total($class);
+    }
+}

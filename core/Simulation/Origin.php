@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Simulation;
+
+/** Where a value of the model comes from. */
+enum Origin: string
+{
+    case Measured = 'measured';
+    case Catalogue = 'from the parts list';
+    case Assumed = 'assumed';
+    /** Recorded, and beyond what the model computes with: nothing is foretold of such a car. */
+    case Beyond = 'recorded, but beyond the model';
+}

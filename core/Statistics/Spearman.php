@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Statistics;
+
+/**
+ * Spearman's rank correlation ρ: does one thing rise with the other, straight line or not?
+ *
+ * Equal values share the mean of their ranks. The p-value is from Student's t with n − 2 degrees of
+ * freedom (Kendall & Stuart, The Advanced Theory of Statistics, volume 2, 31.19): rough below ten cars.
+ */
+final readonly class Spearman
+{
+    private function __construct(
+        /** From −1 to 1. */
+        public float $rho,
+        /** Both tails; null for fewer than three points. */
+        public ?float $pValue,
+    ) {}
+
+    /**
+     * @param list<float> $x
+     * @param list<float> $y as many as x
+     *
+     * @return self|null null for fewer than two points or where all x or all y are equal
+     */
+    public static function of(array $x, array $y): ?self
+    {
+        $n = count($x);
+        if ($n < 2 || $y === [] || min($x) === max($x) || min($y) === max($y)) {
+            return null;
+        }
+        $rankX = self::ranks($x);
+        $rankY = self::ranks($y);
+        $mean = ($n + 1) / 2;
+        $xx = $yy = $xy = 0.0;
+        foreach ($rankX as $i => $rank) {
+            $xx += ($rank - $mean) ** 2;
+            $yy += ($rankY[$i] - $mean) ** 2;
+            $xy += ($rank - $mean) * ($rankY[$i] - $mean);
+        }
+        $rho = max(-1.0, min(1.0, $xy / sqrt($xx * $yy)));
+        $p = match (true) {
+            $n < 3 => null,
+            abs($rho) === 1.0 => 0.0,
+            default => (new StudentT($n - 2))->bothTails($rho * sqrt(($n - 2) / (1.0 - $rho ** 2))),
+        };
+
+        return new self($rho, $p);
+    }
+
+    /**
+     * @param list<float> $values
+     *
+     * @return array<int, float> the rank of each value, from 1
+     */
+    private static function ranks(array $values): array
+    {
+        asort($values);
+        $order = array_keys($values);
+        $ranks = [];
+        for ($i = 0, $n = count($order); $i < $n; $i = $j) {
+            for ($j = $i + 1; $j < $n && $values[$order[$j]] === $values[$order[$i]]; $j++);
+            for ($k = $i; $k < $j; $k++) {
+                $ranks[$order[$k]] = ($i + 1 + $j) / 2;
+            }
+        }
+
+        return $ranks;
+    }
+}
