@@ -23,7 +23,7 @@ final class AddGroups
     {
         return DB::transaction(function () use ($challenge, $names, $wishes): array {
             Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
-            $taken = $challenge->groups()->pluck('mark')->all();
+            $taken = $challenge->marksInUse();
             $position = (int) $challenge->groups()->max('position');
             $marks = array_diff($wishes, $taken);
             $groups = [];

@@ -104,6 +104,6 @@ final class Car extends Model
     /** Its runs, sorted by the rule of the challenge. */
     public function tries(Challenge $challenge): Tries
     {
-        return new Tries($this->runs->map(static fn(Run $run) => $run->toCore())->values()->all(), $challenge->tries, $challenge->void_is_retried);
+        return new Tries(array_values($this->runs->map(static fn(Run $run) => $run->toCore())->all()), $challenge->tries, $challenge->void_is_retried);
     }
 }

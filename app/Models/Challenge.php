@@ -105,6 +105,12 @@ final class Challenge extends Model
 
     protected $attributes = ['awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'groups_are_locked' => false];
 
+    /** The plan of the session as it is kept, or the usual one as long as nothing is planned. */
+    public function sessionPlan(): Plan
+    {
+        return $this->plan ?? throw new \LogicException('The relation has a default.');
+    }
+
     /** @return HasOne<Plan, $this> */
     public function plan(): HasOne
     {
@@ -144,7 +150,7 @@ final class Challenge extends Model
     /** The class's pump as it was measured; null where it was not, or says nothing. */
     public function pumpCurve(): ?PumpCurve
     {
-        return PumpCurve::fit($this->pumpReadings()->get()->map(static fn(PumpReading $reading): array => [$reading->strokes, $reading->diameterM()])->values()->all());
+        return PumpCurve::fit(array_values($this->pumpReadings()->get()->map(static fn(PumpReading $reading): array => [$reading->strokes, $reading->diameterM()])->all()));
     }
 
     /** A distance that the class is used to (m): the middle one of all that are not void; null before there are two. */
@@ -226,6 +232,12 @@ final class Challenge extends Model
         return $this->hasMany(Group::class)->orderBy('position')->orderBy('id');
     }
 
+    /** @return list<string> marks of the groups that stand, besides one */
+    public function marksInUse(?Group $besides = null): array
+    {
+        return array_values(array_map(strval(...), $this->groups()->whereKeyNot($besides?->id)->pluck('mark')->all()));
+    }
+
     /** @return HasMany<OwnPart, $this> */
     public function ownParts(): HasMany
     {
@@ -235,22 +247,28 @@ final class Challenge extends Model
     /** The standard parts and the educator's own. */
     public function catalogue(): Catalogue
     {
-        return Catalogue::standard()->with($this->ownParts()->get()->map(static fn(OwnPart $part) => $part->toCore())->values()->all());
+        return Catalogue::standard()->with(array_values($this->ownParts()->get()->map(static fn(OwnPart $part) => $part->toCore())->all()));
     }
 
     /** A run in an address belongs to the challenge before it, though two tables lie between them. */
     public function resolveChildRouteBinding($childType, $value, $field): ?Model
     {
-        return $childType === 'run'
-            ? $this->runs()->find($value)
-            : parent::resolveChildRouteBinding($childType, $value, $field);
+        if ($childType === 'run') {
+            return $this->runs()->whereKey($value)->first();
+        }
+        $found = parent::resolveChildRouteBinding($childType, $value, $field);
+
+        return $found instanceof Model ? $found : null;
     }
 
     public function resolveSoftDeletableChildRouteBinding($childType, $value, $field): ?Model
     {
-        return $childType === 'run'
-            ? $this->runs()->withTrashed()->find($value)
-            : parent::resolveSoftDeletableChildRouteBinding($childType, $value, $field);
+        if ($childType === 'run') {
+            return $this->runs()->withTrashed()->whereKey($value)->first();
+        }
+        $found = parent::resolveSoftDeletableChildRouteBinding($childType, $value, $field);
+
+        return $found instanceof Model ? $found : null;
     }
 
     /** @return Builder<Run> every run of its groups, whichever version of a car made it */

@@ -18,6 +18,7 @@ use Skivo\Core\Measurement\Side;
  *
  * @property int $id
  * @property int $car_id
+ * @property int $user_id who filled it in
  * @property CheckItem $item
  * @property Side|null $side
  * @property bool|null $answer

@@ -69,7 +69,7 @@ final readonly class ClassPlan
 
     public static function of(Challenge $challenge): self
     {
-        return new self($challenge, $challenge->plan, $challenge->catalogue());
+        return new self($challenge, $challenge->sessionPlan(), $challenge->catalogue());
     }
 
     /** A length of the cutting as planned (m): as typed, or else the usual one. */

@@ -56,7 +56,7 @@ final readonly class ClassRecord
         $this->standings = $this->standingsFor($challenge->mainAward());
         $lines = [];
         foreach ($this->standings->places as $standing) {
-            $group = $byId[(int) $standing->entrant->id];
+            $group = $byId[(int) $standing->entrant->id] ?? throw new \LogicException('Only groups of this class stand in it.');
             $car = $this->standingCar($group, $challenge->mainAward());
             $lines[] = new ClassLine(
                 $group,

@@ -69,6 +69,6 @@ final readonly class TraceReading
     /** @return list<array{float, float}> */
     private static function points(Reading $reading): array
     {
-        return array_map(static fn(array $point): array => [(float) $point[0], (float) $point[1]], $reading->data['points'] ?? []);
+        return array_map(static fn(array $point): array => [(float) $point[0], (float) $point[1]], array_values($reading->data['points'] ?? []));
     }
 }

@@ -59,8 +59,8 @@ final readonly class WaitingReadings
                 // Too little of it arrived to tell anything.
             }
         }
-        $crossings = $readings->filter(static fn(Reading $reading): bool => $reading->kind === 'gate')
-            ->map(static fn(Reading $reading): array => [(float) ($reading->data['position_m'] ?? 0.0), (float) ($reading->data['t_s'] ?? 0.0)])->values()->all();
+        $crossings = array_values($readings->filter(static fn(Reading $reading): bool => $reading->kind === 'gate')
+            ->map(static fn(Reading $reading): array => [(float) ($reading->data['position_m'] ?? 0.0), (float) ($reading->data['t_s'] ?? 0.0)])->all());
         $gated = $timed === null || $crossings === [] ? null : GateTimes::of($crossings)->over($timed);
 
         return ($gated === null ? [] : ['time' => $seconds($gated)]) + $fields;

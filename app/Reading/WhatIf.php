@@ -98,7 +98,7 @@ final readonly class WhatIf
     {
         if ($across !== null && $across !== $along) {
             [$x, $y, $distances] = Sweep::across($settings, $along, $across);
-            $best = (int) array_search(max($distances), $distances, true);
+            $best = (int) array_search(max([0.0, ...$distances]), $distances, true);
 
             return [
                 'x' => array_map(fn(float $value): float => $this->setting($value, $along), $x),

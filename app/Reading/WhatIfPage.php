@@ -17,7 +17,7 @@ final readonly class WhatIfPage
     /** @return list<array<string, mixed>> */
     public static function settings(UnitSystem $units): array
     {
-        return array_map(static function (Setting $setting) use ($units): array {
+        return array_values(array_map(static function (Setting $setting) use ($units): array {
             [$least, $greatest, $usual, $step] = $setting->range();
             $scale = $setting->scale();
 
@@ -34,7 +34,7 @@ final readonly class WhatIfPage
                 'decimals' => $scale === null ? 3 : $units->decimals($scale),
                 'main' => $setting->isMain(),
             ];
-        }, Setting::cases());
+        }, Setting::cases()));
     }
 
     /** @return array<string, array<string, array<string, float>>> the settings that each part sets, by kind and name */

@@ -74,7 +74,10 @@ final readonly class ModelWords
     {
         $said = [];
         $typical = $this->findings->balances[$this->findings->typical ?? 0] ?? null;
-        foreach ($typical === null ? [] : $this->findings->cars as $compared) {
+        if ($typical === null) {
+            return [];
+        }
+        foreach ($this->findings->cars as $compared) {
             $car = (int) $compared->id;
             $balance = $this->findings->balances[$car] ?? null;
             if ($compared->sample->mean() <= 0.0) {

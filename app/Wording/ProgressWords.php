@@ -15,7 +15,7 @@ final readonly class ProgressWords
     /** @param list<Step> $missing steps of the build of which nothing is recorded */
     public static function next(array $missing, ?CheckCard $card, bool $hasRun): string
     {
-        $labels = static fn(array $items): string => Lists::and(array_map(static fn(CheckItem $item): string => mb_strtolower($item->label()), $items), 3);
+        $labels = static fn(array $items): string => Lists::and(array_map(static fn(CheckItem $item): string => mb_strtolower($item->label()), array_values($items)), 3);
         $fixes = $card?->with(CheckVerdict::Fix) ?? [];
 
         return match (true) {

@@ -154,9 +154,9 @@ final readonly class StandingWords
         $in = $this->record->countedTries();
         $all = $this->record->triesInAll();
 
-        $waiting = $this->record->groups
+        $waiting = array_values($this->record->groups
             ->reject(fn($group): bool => $this->record->tries($group->currentCar())->areComplete())
-            ->map(static fn($group): string => mb_strimwidth($group->name, 0, 32, '…'))->values()->all();
+            ->map(static fn($group): string => mb_strimwidth($group->name, 0, 32, '…'))->all());
         $said = "{$in} of {$all} tries are in" . match ($void) {
             0 => '.',
             1 => '; 1 was void.',

@@ -164,8 +164,9 @@ final class DemoSeeder extends Seeder
             'safety_read_at' => CarbonImmutable::parse('2026-05-04 16:00:00 UTC'),
         ]);
         $challenge->update(['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())]);
-        $challenge->plan->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
+        $challenge->sessionPlan()->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
         $this->educator = $educator;
+        /** @var array<string, Car> $cars */
         $cars = [];
         foreach (self::CARS as $name => $versions) {
             $position = count($cars) + 1;

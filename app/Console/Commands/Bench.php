@@ -202,7 +202,7 @@ final class Bench extends Command
         $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(1)));
         $groups = $challenge->groups()->pluck('id')->all();
         $before = $challenge->runs()->count();
-        $site = (string) $this->argument('site');
+        $site = (string) $this->argument('site') ?: throw new \InvalidArgumentException('Say at which address Skivo answers.');
         $page = (string) $client->get("/challenges/{$challenge->id}")->getBody();
         $live = preg_match('~data-live="([^"]+)"~', $page, $found) === 1 ? html_entity_decode($found[1]) : throw new \RuntimeException('The page does not follow the class.');
         $token = preg_match('/name="_token" value="(\w+)"/', $page, $found) === 1 ? $found[1] : '';
@@ -254,7 +254,7 @@ final class Bench extends Command
                     $sent[$key] = $id = (string) Str::uuid();
                     curl_setopt_array($handles[$key], [
                         CURLOPT_URL => "{$site}/challenges/{$challenge->id}/runs",
-                        CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $groups[random_int(0, count($groups) - 1)], 'distance' => (string) random_int(150, 400)]),
+                        CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $groups[random_int(0, count($groups) - 1)], 'distance' => (string) random_int(150, 400)], JSON_THROW_ON_ERROR),
                         CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$tokens[$number]}", "Authorization: Bearer {$cookies[$number]}"],
                     ]);
                 }

@@ -17,7 +17,10 @@ final class BriefController
         $record = ClassRecord::of($challenge);
         $plan = ClassPlan::of($challenge);
 
-        return view("plan.brief-{$for}", [
+        /** @var view-string $view */
+        $view = "plan.brief-{$for}";
+
+        return view($view, [
             'challenge' => $challenge,
             'record' => $record,
             'plan' => $plan,

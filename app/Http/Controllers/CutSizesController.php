@@ -22,7 +22,7 @@ final class CutSizesController
 
     public function update(CutSizesRequest $request, Challenge $challenge): RedirectResponse
     {
-        DB::transaction(static fn() => $challenge->plan->fill($request->plan())->save());
+        DB::transaction(static fn() => $challenge->sessionPlan()->fill($request->plan())->save());
 
         return redirect()->route('cuts.show', $challenge)->with('status', 'The sizes follow.');
     }

@@ -50,7 +50,7 @@ final class GroupController
 
     public function edit(Challenge $challenge, Group $group): View
     {
-        $taken = $challenge->groups()->whereKeyNot($group->id)->pluck('mark')->all();
+        $taken = $challenge->marksInUse($group);
 
         return view('build.group', [
             'challenge' => $challenge,
@@ -83,7 +83,7 @@ final class GroupController
     {
         try {
             DB::transaction(function () use ($challenge, $group): void {
-                $taken = $challenge->groups()->whereKeyNot($group->id)->pluck('mark')->all();
+                $taken = $challenge->marksInUse($group);
                 if (in_array($group->mark, $taken, true)) {
                     $group->mark = Mark::firstFree($taken) ?? $group->mark;
                 }

@@ -33,7 +33,7 @@ final class MaterialsController
     public function update(MaterialsRequest $request, Challenge $challenge): RedirectResponse
     {
         DB::transaction(static function () use ($request, $challenge): void {
-            $challenge->plan->fill($request->plan())->save();
+            $challenge->sessionPlan()->fill($request->plan())->save();
             foreach ($request->changes() as $key => [$amount, $price]) {
                 if ($amount === null && $price === null) {
                     $challenge->materialLines()->where('key', $key)->delete();
@@ -70,6 +70,7 @@ final class MaterialsController
         ]);
     }
 
+    /** @param view-string $view */
     private function page(string $view, Challenge $challenge): View
     {
         return view($view, ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'plan' => ClassPlan::of($challenge)]);

@@ -36,7 +36,7 @@ final class TimetableController
     {
         DB::transaction(static function () use ($request, $challenge): void {
             $challenge->update($request->rulesOfTheChallenge());
-            $challenge->plan->fill($request->plan())->save();
+            $challenge->sessionPlan()->fill($request->plan())->save();
         });
 
         return redirect()->route('timetable.show', $challenge)->with('status', 'The timetable follows.');

@@ -42,7 +42,10 @@ final class BenchRequest extends FormRequest
         return [function (Validator $validator): void {
             $rows = $this->filledRows();
             $first = array_key_first($rows);
-            foreach ($first === null ? [] : $this->test()->fields() as $index => $field) {
+            if ($first === null) {
+                return;
+            }
+            foreach ($this->test()->fields() as $index => $field) {
                 if ($rows[$first][$index] === '') {
                     $validator->errors()->add(self::key($first, $index), "{$field->label} is missing in the first row.");
                 }

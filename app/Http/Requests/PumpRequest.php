@@ -21,7 +21,7 @@ final class PumpRequest extends FormRequest
 
     private const MOST_ROWS = 20;
 
-    /** @return array<string, list<mixed>> */
+    /** @return array<string, array<int, mixed>> */
     public function rules(): array
     {
         $units = $this->units();
