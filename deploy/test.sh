@@ -22,16 +22,8 @@ build dev
 cd "$ROOT"
 
 static_checks() {
-    say "== Packages, types, layers, style"
-    php deploy/packages.php check
-    # The analysis boots the application, which needs somewhere to write.
-    mkdir -p var/static/cache
-    SKIVO_VAR="$ROOT/var/static" php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress
-    php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress -c phpstan-core.neon
-    php -d memory_limit=1G vendor/bin/php-cs-fixer check --show-progress=none --diff
-    npm run --silent lint
-    say "== Scripts that decide something"
-    node --test tests/JavaScript/*.mjs
+    say "== Packages, types, layers, style, scripts that decide something"
+    composer --no-interaction check
 }
 
 phpunit() { SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$1" "${filter[@]}"; }
