@@ -11,6 +11,15 @@ trait RunsSkivo
 {
     private string $var;
 
+    /** A folder that the database's user may enter, wherever the checkout is. */
+    private function folder(string $name): string
+    {
+        $parent = sys_get_temp_dir() . '/skivo-' . substr(hash('sha256', __DIR__), 0, 8);
+        is_dir($parent) || mkdir($parent, 0755);
+
+        return "{$parent}/{$name}";
+    }
+
     /** @return array{int, string} exit status, and what it said */
     private function skivo(string ...$words): array
     {

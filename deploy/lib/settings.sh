@@ -64,8 +64,10 @@ set_setting() {
 prepare_var() {
     mkdir -p "$VAR/run/nginx" "$VAR/cache" "$VAR/storage/logs" "$VAR/storage/framework/views" "$VAR/storage/framework/sessions" "$VAR/storage/framework/cache/data"
     chmod 711 "$VAR" "$VAR/run" "$VAR/run/nginx"
+    # The tests' folder, for one, is inside of it.
+    case "$VAR" in "$ROOT"/var/*) chmod 711 "$ROOT/var" ;; esac
     # An older Skivo let every user of the machine read these.
-    find "$VAR" -maxdepth 1 -mindepth 1 ! -name pg ! -name run -exec chmod -R go-rwx {} +
+    find "$VAR" -maxdepth 1 -mindepth 1 \( -name cache -o -name storage -o -name backups -o -name '.*' \) -exec chmod -R go-rwx {} +
     find "$VAR/run" -type f -exec chmod go-rwx {} +
     if is_root && [ "$(web_user)" = www-data ]; then
         chown -R www-data: "$VAR/cache" "$VAR/storage"

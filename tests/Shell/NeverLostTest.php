@@ -27,7 +27,7 @@ final class NeverLostTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->var = dirname(__DIR__, 2) . '/var/never-lost';
+        $this->var = $this->folder('never-lost');
         $this->forget();
         mkdir($this->var, 0755, true);
         $this->port = $this->freePort();
