@@ -34,6 +34,14 @@ function listening(string $at): array
     return $inodes;
 }
 
+/** When a process began, in ticks since the machine did (proc(5), field 22 of stat; the name before it may hold spaces). */
+function startedAt(string $folder): int
+{
+    $fields = explode(' ', substr((string) strrchr((string) @file_get_contents("{$folder}/stat"), ')'), 2));
+
+    return (int) ($fields[19] ?? 0);
+}
+
 /** @param list<string> $inodes */
 function holds(string $pid, array $inodes): bool
 {
@@ -82,7 +90,10 @@ switch ($what) {
     case 'holder':
         $inodes = listening($argv[2]);
         $ours = ours($argv[3], $argv[4]);
-        foreach (glob('/proc/[0-9]*') ?: [] as $folder) {
+        // Whoever opened it is older than all that inherited it.
+        $folders = glob('/proc/[0-9]*') ?: [];
+        usort($folders, static fn(string $a, string $b): int => startedAt($a) <=> startedAt($b));
+        foreach ($folders as $folder) {
             $pid = basename($folder);
             if (!holds($pid, $inodes)) {
                 continue;

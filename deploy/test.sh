@@ -28,14 +28,26 @@ static_checks() {
 
 phpunit() { SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$1" "${filter[@]}"; }
 
-# What needs no server of ours runs beside what does, each on a core of its own. Both are run to their end.
+# What needs no browser runs beside what does, each on a core and a database of its own. Both are run to their end.
 everything() {
     local beside_log="$VAR/run/beside.log" beside status=0
-    # The analysis first: it asks for most memory, and the tests beside it are only starting then.
-    (static_checks; say "== Tests of the core, references, bin/skivo"; phpunit core,reference,shell) >"$beside_log" 2>&1 9>&- &
+    (
+        failed=0
+        # The analysis first: it asks for most memory, and the browser beside it is only starting then.
+        static_checks || failed=1
+        say "== Tests of the core, references, bin/skivo"
+        phpunit core,reference,shell || failed=1
+        say "== Tests of the application"
+        VAR="$VAR/application"
+        mkdir -p "$VAR"
+        throwaway_up testing
+        umask 022
+        phpunit feature || failed=1
+        exit $failed
+    ) >"$beside_log" 2>&1 9>&- &
     beside=$!
-    say "== Tests of the application and its pages"
-    (umask 022; phpunit feature,browser) || status=$?
+    say "== Tests through the pages"
+    (umask 022; phpunit browser) || status=$?
     wait "$beside" || status=$?
     cat "$beside_log"
     return $status

@@ -15,7 +15,8 @@ trait RunsSkivo
     private function folder(string $name): string
     {
         $parent = sys_get_temp_dir() . '/skivo-' . substr(hash('sha256', __DIR__), 0, 8);
-        is_dir($parent) || mkdir($parent, 0755);
+        is_dir($parent) || mkdir($parent);
+        chmod($parent, 0755);
 
         return "{$parent}/{$name}";
     }

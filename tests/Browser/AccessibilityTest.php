@@ -36,10 +36,10 @@ final class AccessibilityTest extends BrowserTestCase
             ...array_map(static fn(string $page): string => "/challenges/{$empty->id}{$page}", ['', '/groups', '/runs', '/findings', '/bench', '/report', '/check', '/plan/timetable']),
         ];
         $problems = [];
-        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
-            $this->browser->size($width, $height);
-            foreach ($pages as $page) {
-                $this->browser->visit($page);
+        foreach ($pages as $page) {
+            $this->browser->visit($page);
+            foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+                $this->browser->size($width, $height);
                 foreach ($this->browser->accessibilityProblems() as $problem) {
                     $problems[] = "{$page} at {$width}: {$problem}";
                 }
@@ -49,7 +49,7 @@ final class AccessibilityTest extends BrowserTestCase
             }
         }
         // That one page is missing is what was asked for.
-        self::assertCount(2, $this->browser->consoleErrors());
+        self::assertCount(1, $this->browser->consoleErrors());
         self::assertSame([], $problems);
     }
 

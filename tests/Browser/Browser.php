@@ -124,13 +124,19 @@ final class Browser
         return $this;
     }
 
-    /** Presses the button or link that says this, and waits until the page that follows is there. */
+    /** Presses the button or link that says this; where it leads to another page, waits until that one is there. */
     public function press(string $says): self
     {
         $quoted = str_contains($says, '"') ? "'{$says}'" : "\"{$says}\"";
-        $this->follow(fn() => $this->driver->findElement(WebDriverBy::xpath(
+        $pressed = $this->driver->findElement(WebDriverBy::xpath(
             "//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]",
-        ))->click());
+        ));
+        $leadsAway = $this->driver->executeScript(<<<'JS'
+            const [pressed] = arguments;
+            return pressed.matches('a[href]') ? pressed.href.split('#')[0] !== location.href.split('#')[0] || !pressed.hash
+                : pressed.matches('button') && pressed.type === 'submit' && pressed.form !== null && pressed.form.method !== 'dialog';
+            JS, [$pressed]);
+        $leadsAway === true ? $this->follow($pressed->click(...)) : $pressed->click();
 
         return $this;
     }
@@ -265,10 +271,12 @@ final class Browser
     public function accessibilityProblems(): array
     {
         $this->settle();
-        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
+        if ($this->driver->executeScript('return window.axe === undefined') === true) {
+            $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2) . '/node_modules/axe-core/axe.min.js'));
+        }
         $found = $this->driver->executeAsyncScript(<<<'JS'
             const done = arguments[0];
-            axe.run(document, { resultTypes: ['violations'] }).then((result) => done(result.violations.map(
+            axe.run(document, { resultTypes: ['violations'], preload: false }).then((result) => done(result.violations.map(
                 (each) => `${each.id}: ${each.help} (${each.nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')})`,
             )));
             JS);
@@ -300,5 +308,6 @@ final class Browser
                 // between two pages
             }
         }
+        throw new \RuntimeException('No page followed. The page: ' . mb_substr($this->text(), 0, 400));
     }
 }

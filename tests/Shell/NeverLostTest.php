@@ -29,7 +29,8 @@ final class NeverLostTest extends TestCase
     {
         $this->var = $this->folder('never-lost');
         $this->forget();
-        mkdir($this->var, 0755, true);
+        mkdir($this->var);
+        chmod($this->var, 0755);
         $this->port = $this->freePort();
         $this->client = curl_init();
         curl_setopt_array($this->client, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20]);

@@ -18,7 +18,8 @@ final class StartTest extends TestCase
         // With a space, as people name their folders.
         $this->var = $this->folder('start test');
         $this->forget();
-        mkdir($this->var, 0755, true);
+        mkdir($this->var);
+        chmod($this->var, 0755);
     }
 
     protected function tearDown(): void

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Lock;
+use App\Actions\RecordBench;
+use App\Actions\RecordPump;
 use App\Http\Requests\BenchRequest;
 use App\Http\Requests\PumpRequest;
 use App\Models\BenchReading;
@@ -59,59 +60,31 @@ final class BenchController
         ]);
     }
 
-    public function update(BenchRequest $request, Challenge $challenge, Group $group, BenchTest $test): RedirectResponse
+    public function update(BenchRequest $request, Challenge $challenge, Group $group, BenchTest $test, RecordBench $record): RedirectResponse
     {
         /** @var User $user */
         $user = $request->user();
-        [$version, $replaced] = DB::transaction(function () use ($request, $group, $test, $user): array {
-            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $car = $this->version($group->load('cars'), $request) ?? $group->carToRun();
-            $replaced = $car->benchReadings()->where('test', $test->value)->delete();
-            foreach ($request->repeats() as $entries) {
-                $reading = $car->benchReadings()->make(['user_id' => $user->id, 'test' => $test]);
-                $reading->put($entries);
-                $reading->save();
-            }
-
-            return [$car->version, $replaced];
-        });
+        [$version, $replaced] = $record($group, $request->integer('version') ?: null, $test, $request->repeats(), $user);
         $address = ['challenge' => $challenge, 'group' => $group, 'version' => $version];
 
         return redirect()->to(route('bench.edit', $address) . "#{$test->value}")
             ->with('status', $request->repeats() === [] ? "{$test->label()}: cleared." : "{$test->label()} of {$group->name} is saved.")
-            ->with($replaced > 0 ? ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $version])] : []);
+            ->with($replaced ? ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $version])] : []);
     }
 
-    /** What was typed over last comes back; what stands there now goes on record in its place. */
-    public function restore(Request $request, Challenge $challenge, Group $group, BenchTest $test): RedirectResponse
+    public function restore(Request $request, Challenge $challenge, Group $group, BenchTest $test, RecordBench $record): RedirectResponse
     {
         $car = $this->version($group->load('cars'), $request) ?? abort(404);
-        $back = DB::transaction(static function () use ($car, $group, $test): int {
-            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $readings = $car->benchReadings()->withTrashed()->where('test', $test->value)->get();
-            $last = $readings->max(static fn(BenchReading $reading): ?CarbonImmutable => $reading->deleted_at);
-            if ($last === null) {
-                return 0;
-            }
-            $before = $readings->filter(static fn(BenchReading $reading): bool => $reading->deleted_at?->equalTo($last) === true);
-            BenchReading::query()->whereKey($readings->whereNull('deleted_at')->modelKeys())->delete();
-
-            return BenchReading::query()->onlyTrashed()->whereKey($before->modelKeys())->restore();
-        });
+        $back = $record->restore($car, $test);
 
         return redirect()->to(route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car->version]) . "#{$test->value}")
-            ->with('status', $back === 0 ? "{$test->label()}: nothing stood there before." : "{$test->label()} of {$group->name} is as it was.")
-            ->with($back === 0 ? [] : ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $car->version])]);
+            ->with('status', $back ? "{$test->label()} of {$group->name} is as it was." : "{$test->label()}: nothing stood there before.")
+            ->with($back ? ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $car->version])] : []);
     }
 
-    public function pump(PumpRequest $request, Challenge $challenge): RedirectResponse
+    public function pump(PumpRequest $request, Challenge $challenge, RecordPump $record): RedirectResponse
     {
-        DB::transaction(static function () use ($request, $challenge): void {
-            $challenge->pumpReadings()->delete();
-            foreach ($request->readings() as [$strokes, $size]) {
-                $challenge->pumpReadings()->save(new PumpReading(['strokes' => $strokes, 'size' => $size, 'measured_as' => $request->measuredAs()]));
-            }
-        });
+        $record($challenge, $request->readings(), $request->measuredAs());
 
         return redirect()->to(route('bench.index', $challenge) . '#pump')->with('status', 'The pump is saved: it serves every car whose strokes were counted.');
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CarHasChanged;
-use App\Actions\Lock;
+use App\Actions\RecordCheckCard;
 use App\Http\Requests\CheckRequest;
 use App\Http\Requests\TolerancesRequest;
 use App\Models\Car;
@@ -44,45 +44,18 @@ final class CheckController
         ]);
     }
 
-    public function update(CheckRequest $request, Challenge $challenge, Group $group): RedirectResponse
+    public function update(CheckRequest $request, Challenge $challenge, Group $group, RecordCheckCard $record): RedirectResponse
     {
         /** @var User $user */
         $user = $request->user();
         $seen = $request->input('edition');
         try {
-            DB::transaction(static function () use ($request, $group, $user, $seen): void {
-                Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-                $car = $group->carToRun();
-                if (is_string($seen) && $seen !== self::edition($car)) {
-                    throw new CarHasChanged($car);
-                }
-                $car->update(['card_edition' => $car->card_edition + 1]);
-                $held = $car->checkReadings()->get()->keyBy(static fn(CheckReading $reading): string => $reading->item->value);
-                foreach ($request->readings() as $item => $reading) {
-                    $row = $held->get($item);
-                    if ($reading === null) {
-                        $row?->delete();
-                        continue;
-                    }
-                    $row ??= $car->checkReadings()->make(['item' => CheckItem::from($item)]);
-                    $row->put($reading);
-                    if ($row->isDirty()) {
-                        $row->user_id = $user->id;
-                        $row->save();
-                    }
-                }
-            });
+            $record($group, $request->readings(), $user, is_string($seen) ? $seen : null);
         } catch (CarHasChanged) {
             return redirect()->route('checks.edit', [$challenge, $group])->withInput($request->except('edition'))->with('conflict', true);
         }
 
         return redirect()->route('checks.edit', [$challenge, $group])->with('status', Phrase::possessive($group->name) . ' card is saved.');
-    }
-
-    /** What the card carries so that two who fill it in notice each other. */
-    public static function edition(?Car $car): string
-    {
-        return $car === null ? '1.1' : "{$car->version}.{$car->card_edition}";
     }
 
     public function tolerances(Challenge $challenge): View

@@ -26,7 +26,7 @@
     @endif
     @if ($car?->choices->number(Choice::Track) === null)<p class="small mb-3">The car’s track is not recorded, so the angle between its axles cannot be told yet. <a href="{{ route('cars.edit', [$challenge, $group]) }}#axles">Record it</a></p>@endif
     <form method="post" action="{{ route('checks.update', [$challenge, $group]) }}">
-        @csrf @method('put')<x-sent-with :units="$challenge->units" /><input type="hidden" name="edition" value="{{ \App\Http\Controllers\CheckController::edition($car) }}">
+        @csrf @method('put')<x-sent-with :units="$challenge->units" /><input type="hidden" name="edition" value="{{ \App\Actions\RecordCheckCard::edition($car) }}">
         @if (session('conflict'))
             <div class="caution !mt-0 mb-4" role="alert"><p><strong>Somebody else saved this card in the meantime.</strong> What you typed is below, and differs from it where the words at the right do not fit. Save it over theirs, or <a href="{{ route('checks.edit', [$challenge, $group]) }}">look at theirs</a>.</p></div>
         @endif

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Car;
+use App\Models\CheckReading;
+use App\Models\Group;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Reading;
+
+/** Records the check card of the car that runs next. */
+final class RecordCheckCard
+{
+    /**
+     * @param array<string, Reading|null> $readings by the value of an item; null where nothing stands
+     * @param string|null $seen which card in which edition was looked at, as edition() has it; null to change whatever is there
+     *
+     * @throws CarHasChanged where somebody else changed it since
+     */
+    public function __invoke(Group $group, array $readings, User $by, ?string $seen = null): void
+    {
+        DB::transaction(static function () use ($group, $readings, $by, $seen): void {
+            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
+            $car = $group->carToRun();
+            if ($seen !== null && $seen !== self::edition($car)) {
+                throw new CarHasChanged($car);
+            }
+            $car->update(['card_edition' => $car->card_edition + 1]);
+            $held = $car->checkReadings()->get()->keyBy(static fn(CheckReading $reading): string => $reading->item->value);
+            foreach ($readings as $item => $reading) {
+                $row = $held->get($item);
+                if ($reading === null) {
+                    $row?->delete();
+                    continue;
+                }
+                $row ??= $car->checkReadings()->make(['item' => CheckItem::from($item)]);
+                $row->put($reading);
+                if ($row->isDirty()) {
+                    $row->user_id = $by->id;
+                    $row->save();
+                }
+            }
+        });
+    }
+
+    /** What the card carries so that two who fill it in notice each other. */
+    public static function edition(?Car $car): string
+    {
+        return $car === null ? '1.1' : "{$car->version}.{$car->card_edition}";
+    }
+}
