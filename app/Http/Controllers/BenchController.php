@@ -12,16 +12,13 @@ use App\Models\BenchReading;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
-use App\Models\PumpReading;
 use App\Models\User;
 use App\Reading\ClassForces;
 use App\Reading\ClassRecord;
-use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Exchange\Csv;
 

@@ -10,7 +10,6 @@ use App\Http\Requests\CheckRequest;
 use App\Http\Requests\TolerancesRequest;
 use App\Models\Car;
 use App\Models\Challenge;
-use App\Models\CheckReading;
 use App\Models\Group;
 use App\Models\User;
 use App\Reading\ClassProgress;
@@ -19,7 +18,6 @@ use App\Wording\Phrase;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Car\CheckItem;
 
 /** The check cards of a class: how far everyone is, and each car's card. */
 final class CheckController

@@ -9,7 +9,6 @@ use App\Http\Requests\PredictionRequest;
 use App\Models\Challenge;
 use App\Models\Group;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
 
 /** What a group expects of its next try, said before the run. */
 final class PredictionController
