@@ -19,6 +19,7 @@ esac
 
 need_packages $RUN_PACKAGES $TEST_PACKAGES
 build dev
+[ "$suite" = all ] || VAR="$VAR/$suite"
 cd "$ROOT"
 
 static_checks() {
@@ -28,29 +29,16 @@ static_checks() {
 
 phpunit() { SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$1" "${filter[@]}"; }
 
-# What needs no browser runs beside what does, each on a core and a database of its own. Both are run to their end.
+# Two suites at a time, the longest first, each with a database and logs of its own. All are run to their end.
 everything() {
-    local beside_log="$VAR/run/beside.log" beside status=0
-    (
-        failed=0
-        # The analysis first: it asks for most memory, and the browser beside it is only starting then.
-        static_checks || failed=1
-        say "== Tests of the core, references, bin/skivo"
-        phpunit core,reference,shell || failed=1
-        say "== Tests of the application"
-        VAR="$VAR/application"
-        mkdir -p "$VAR"
-        throwaway_up testing
-        umask 022
-        phpunit feature || failed=1
-        exit $failed
-    ) >"$beside_log" 2>&1 9>&- &
-    beside=$!
-    say "== Tests through the pages"
-    (umask 022; phpunit browser) || status=$?
-    wait "$beside" || status=$?
-    cat "$beside_log"
-    return $status
+    mkdir -p "$VAR"
+    printf '%s\n' browser shell feature reference core static | xargs -P 2 -I{} bash -c '
+        echo "== $2: begun"
+        log="$1/$2.log" status=0
+        "$0" test --suite "$2" "${@:3}" >"$log" 2>&1 || status=$?
+        echo "== $2"
+        cat "$log"
+        exit $status' "$ROOT/bin/skivo" "$VAR" {} "${filter[@]}"
 }
 
 case "$suite" in
@@ -60,15 +48,14 @@ case "$suite" in
     core | reference | shell)
         phpunit "$suite"
         ;;
+    all)
+        everything
+        ;;
     *)
         throwaway_up testing
         [ "$suite" = feature ] || chromedriver_up
-        if [ "$suite" = all ]; then
-            everything
-        else
-            # What the tests write, the server reads; none of it is anybody's.
-            umask 022
-            phpunit "$suite"
-        fi
+        # What the tests write, the server reads; none of it is anybody's.
+        umask 022
+        phpunit "$suite"
         ;;
 esac

@@ -64,8 +64,12 @@ set_setting() {
 prepare_var() {
     mkdir -p "$VAR/run/nginx" "$VAR/cache" "$VAR/storage/logs" "$VAR/storage/framework/views" "$VAR/storage/framework/sessions" "$VAR/storage/framework/cache/data"
     chmod 711 "$VAR" "$VAR/run" "$VAR/run/nginx"
-    # The tests' folder, for one, is inside of it.
-    case "$VAR" in "$ROOT"/var/*) chmod 711 "$ROOT/var" ;; esac
+    # The tests' folders are deeper inside of it.
+    local folder="$VAR"
+    while [ "${folder#"$ROOT/var/"}" != "$folder" ]; do
+        folder="$(dirname "$folder")"
+        chmod 711 "$folder"
+    done
     # An older Skivo let every user of the machine read these.
     find "$VAR" -maxdepth 1 -mindepth 1 \( -name cache -o -name storage -o -name backups -o -name '.*' \) -exec chmod -R go-rwx {} +
     find "$VAR/run" -type f -exec chmod go-rwx {} +

@@ -49,7 +49,9 @@ export function attachLive(root) {
         }
     };
 
-    const refresh = async () => {
+    const shown = () => Number(tag.replaceAll('"', ''));
+
+    const refresh = async (announced) => {
         if (page.dataset.state === undefined) {
             await reload();
             return;
@@ -62,13 +64,17 @@ export function attachLive(root) {
             return;
         }
         const state = await response.json();
+        // Drawn before what is here already, while a newer one is being drawn.
+        if (state.revision < shown() && state.revision < announced) {
+            return;
+        }
         tag = `"${state.revision}"`;
         const stages = root.querySelector('[data-part="stages"]');
         if (stages !== null && state.stages !== undefined) {
             for (const [stage, progress] of Object.entries(state.stages)) {
-                const shown = stages.querySelector(`[data-stage="${stage}"] .num`);
-                if (shown !== null) {
-                    shown.textContent = progress;
+                const figure = stages.querySelector(`[data-stage="${stage}"] .num`);
+                if (figure !== null) {
+                    figure.textContent = progress;
                 }
             }
         }
@@ -91,9 +97,9 @@ export function attachLive(root) {
             page.dataset.connection = 'there';
             if (force || response.status === 200) {
                 const announced = Number((response.headers.get('ETag') ?? '').replaceAll('"', ''));
-                await refresh();
+                await refresh(announced);
                 // Somebody else's request was drawing it just then.
-                if (Number(tag.replaceAll('"', '')) < announced) {
+                if (shown() < announced) {
                     setTimeout(ask, 250);
                 }
             }
