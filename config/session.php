@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    'driver' => env('SESSION_DRIVER', 'whole-file'),
     // A run day is long: eight hours without a touch before one must sign in again.
     'lifetime' => 480,
     'expire_on_close' => false,

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Device;
+use App\Session\WholeFileSessions;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 
@@ -21,6 +25,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
+        Session::extend('whole-file', static fn(Application $app): WholeFileSessions => new WholeFileSessions($app->make(Filesystem::class), (string) config('session.files'), (int) config('session.lifetime')));
         // A page that would read its data row by row, or a mistyped attribute, fails while it is being written.
         Model::shouldBeStrict(!$this->app->isProduction());
         Password::defaults(Password::min(10)->max(200));
