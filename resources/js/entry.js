@@ -134,6 +134,7 @@ export function attachEntry(root) {
     const inWords = (of) => [fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', of.distance ?? of.void].join(', ');
     const isTyped = () => ['distance', 'time', 'void', 'note'].some((name) => fields[name].value !== '' && fields[name].dataset.filled === undefined);
     let unsent = 0;
+    let loggedAt = 0;
     let waiting = [];
     /** The turns that are still to come once what waits here has been logged. */
     const without = (turns) => {
@@ -163,6 +164,7 @@ export function attachEntry(root) {
                 }
             },
             logged(run, said) {
+                loggedAt = performance.now();
                 announce(`Logged: ${said}.`);
                 document.dispatchEvent(new CustomEvent('skivo:changed'));
             },
@@ -259,11 +261,13 @@ export function attachEntry(root) {
                 option.dataset.lane = group.lane ?? '';
             }
         }
-        if (!typing) {
+        // What was asked before the last run was stored would call its group again.
+        const isOld = detail.asked < loggedAt;
+        if (!typing && !isOld) {
             coming = without(detail.coming);
         }
         const next = waiting.length === 0 ? detail.next : coming[0] ?? null;
-        if (!typing && !isByHand && next !== null && fields.group.options !== undefined && errors.hidden) {
+        if (!typing && !isOld && !isByHand && next !== null && fields.group.options !== undefined && errors.hidden) {
             fields.group.value = next;
         }
         const word = strip.querySelector('[data-next-word]');

@@ -56,6 +56,7 @@ export function attachLive(root) {
             await reload();
             return;
         }
+        const asked = performance.now();
         const response = await fetch(page.dataset.state, { headers: { Accept: 'application/json', 'X-Beside': 'yes' }, credentials: 'same-origin' });
         if (!response.ok) {
             if (response.status === 401 || response.status === 403 || response.status === 404) {
@@ -81,7 +82,7 @@ export function attachLive(root) {
         for (const [name, html] of Object.entries(state.html)) {
             replace(name, html);
         }
-        document.dispatchEvent(new CustomEvent('skivo:state', { detail: state }));
+        document.dispatchEvent(new CustomEvent('skivo:state', { detail: { ...state, asked } }));
     };
 
     const ask = async (force = false) => {
