@@ -6,7 +6,7 @@ namespace Skivo\Core\Challenge;
 
 use Skivo\Core\Statistics\Sample;
 
-/** How a car's tries become its one score: a choice on which practitioners disagree. */
+/** How a car's tries become its one score: a choice on which teachers disagree. */
 enum Scoring: string
 {
     case Best = 'best';

@@ -6,7 +6,7 @@ namespace Skivo\Core\Findings;
 
 use Skivo\Core\Simulation\Setting;
 
-/** Where practitioners disagree about what goes farther, as a claim that a class's own cars may support or not. */
+/** Where teachers disagree about what goes farther, as a claim that a class's own cars may support or not. */
 enum School: string
 {
     case MoreAir = 'air';

@@ -25,7 +25,7 @@ use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\Sample;
 
-/** What may be set against distance, and what practitioners say of it. */
+/** What may be set against distance, and what teachers say of it. */
 final class ChoicesAndSchoolsTest extends TestCase
 {
     public function testEveryFactorIsReadFromTheBuildSheet(): void

@@ -49,7 +49,7 @@
         </section>
         <section class="findings-part" aria-labelledby="schools">
             <h2 id="schools">Which school was right here</h2>
-            <div class="scroll-x" tabindex="0" role="region" aria-label="Where practitioners disagree">
+            <div class="scroll-x" tabindex="0" role="region" aria-label="Where teachers disagree">
                 <table class="figures-table schools">
                     <thead><tr><th scope="col">Some say</th><th scope="col">Here</th><th scope="col">By what</th><th scope="col">The model</th></tr></thead>
                     <tbody>
