@@ -250,6 +250,37 @@ final class RunDayTest extends BrowserTestCase
         self::assertSame('', $browser->find('[name=distance]')->getAttribute('value'));
     }
 
+    public function testAnOldStateOfTheFloorDoesNotCallAGroupAgain(): void
+    {
+        $challenge = $this->class(['tries' => 6]);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->settle();
+        $called = fn(): string => (string) $browser->find('[name=group]')->getAttribute('value');
+        // A slow network: what the floor was like after the first run arrives after the second is stored.
+        $browser->driver->executeScript(<<<'JS'
+            const real = window.fetch;
+            window.fetch = async (address, options) => {
+                const response = await real(address, options);
+                if (String(address).includes('/floor') && window.held === undefined) {
+                    const text = await response.text();
+                    await new Promise((goOn) => { window.held = goOn; });
+                    document.addEventListener('skivo:state', () => { window.arrived = true; }, { once: true });
+                    return new Response(text, response);
+                }
+                return response;
+            };
+            JS);
+        $browser->fill('distance', '150')->logRun(', 150 cm');
+        $browser->wait(fn(): bool => $browser->driver->executeScript('return window.held !== undefined') === true);
+        $second = $called();
+        $browser->fill('distance', '160')->logRun(', 160 cm');
+        $third = $called();
+        self::assertNotSame($second, $third);
+        $browser->driver->executeScript('window.held()');
+        $browser->wait(fn(): bool => $browser->driver->executeScript('return window.arrived === true') === true);
+
+        self::assertSame($third, $called());
+    }
+
     public function testTypingDoesNotMoveThePage(): void
     {
         $challenge = $this->class([], Scenario::sheet(16, 2));
