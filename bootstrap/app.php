@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Exceptions\DiskIsFull;
+use App\Exceptions\DiskIsFullException;
 use App\Http\Middleware\KeepHouse;
 use App\Http\Middleware\MendText;
 use App\Http\Middleware\SendSecurityHeaders;
@@ -44,7 +44,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // A full disk shows as this from the database, and as that from a session's file.
-        $exceptions->map(static fn(Throwable $fault): Throwable => DiskIsFull::causedBy($fault) ? new DiskIsFull($fault) : $fault);
+        $exceptions->map(static fn(Throwable $fault): Throwable => DiskIsFullException::causedBy($fault) ? new DiskIsFullException($fault) : $fault);
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create()

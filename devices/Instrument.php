@@ -8,7 +8,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Simulation\Moment;
 use Skivo\Core\Exchange\DesignReader;
-use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\SimulatedRun;
 use Skivo\Core\Simulation\Simulator;
@@ -29,7 +29,7 @@ final readonly class Instrument
         $this->chance = new Randomizer(new Xoshiro256StarStar((int) ($options['seed'] ?? 1)));
         $design = isset($options['design'])
             ? (new DesignReader())->read((string) file_get_contents($options['design']))
-            : Settings::of([])->with(Setting::MeasuredFriction, 0.06)->with(Setting::Bore, 0.008)->design();
+            : Settings::of([])->with(CarAttribute::RollingCoefficient, 0.06)->with(CarAttribute::NozzleBore, 0.008)->design();
         $this->run = Simulator::run($design, withTrajectory: true);
     }
 

@@ -1,5 +1,5 @@
 // Opens the lane's pages again while the network is away: the page as it was last drawn, with scripts, styles and fonts.
-// What was typed is kept by the page itself (resources/js/queue.js). Registered only where a page is a secure context.
+// What was typed is kept by the page itself (resources/js/run-day/queue.js). Registered only where a page is a secure context.
 
 const PAGES = 'skivo-pages';
 const ASSETS = 'skivo-assets';

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
@@ -18,7 +18,7 @@ trait BuildsCars
     {
         $quantities = $counts = $kinds = [];
         foreach ($values as $key => $value) {
-            $choice = Choice::from($key);
+            $choice = CarAttribute::from($key);
             if ($value === null) {
                 continue;
             }

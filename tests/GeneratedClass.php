@@ -7,11 +7,10 @@ namespace Tests;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\Sample;
@@ -44,7 +43,7 @@ final class GeneratedClass
     public function distance(float $boreMm, float $massG = 60.0, float $friction = 0.05): float
     {
         return $this->distances["{$boreMm} {$massG} {$friction}"] ??= Simulator::run(Settings::of([
-            Setting::Bore->value => $boreMm / 1000, Setting::Mass->value => $massG / 1000, Setting::MeasuredFriction->value => $friction,
+            CarAttribute::NozzleBore->value => $boreMm / 1000, CarAttribute::Mass->value => $massG / 1000, CarAttribute::RollingCoefficient->value => $friction,
         ])->design())->distanceM;
     }
 
@@ -62,9 +61,13 @@ final class GeneratedClass
 
     public static function choices(float $boreMm, float $massG, string $wheels = 'bottle caps'): Car
     {
-        return new Car([
-            Choice::NozzleBore->value => new Entry(Quantity::fromSi($boreMm / 1000, Choice::NozzleBore->dimension()), "{$boreMm} mm"),
-            Choice::Mass->value => new Entry(Quantity::fromSi($massG / 1000, Choice::Mass->dimension()), "{$massG} g"),
-        ], [], [Choice::WheelKind->value => $wheels]);
+        return new Car(
+            [
+                CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi($boreMm / 1000, CarAttribute::NozzleBore->dimension()), "{$boreMm} mm"),
+                CarAttribute::Mass->value => new Entry(Quantity::fromSi($massG / 1000, CarAttribute::Mass->dimension()), "{$massG} g"),
+            ],
+            [],
+            [CarAttribute::WheelKind->value => $wheels],
+        );
     }
 }

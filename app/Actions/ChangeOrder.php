@@ -52,14 +52,23 @@ final class ChangeOrder
     /** @return array<string, bool|int|string|null> where a group stands in the order, by column */
     public static function standing(Group $group): array
     {
-        return ['is_repairing' => $group->is_repairing, 'is_withdrawn' => $group->is_withdrawn, 'skipped_try' => $group->skipped_try, 'skipped_at' => $group->skipped_at?->format('Y-m-d H:i:s.vP')];
+        return [
+            'is_repairing' => $group->is_repairing,
+            'is_withdrawn' => $group->is_withdrawn,
+            'skipped_try' => $group->skipped_try,
+            'skipped_at' => $group->skipped_at?->format('Y-m-d H:i:s.vP'),
+        ];
     }
 
     /** @param array<string, bool|int|string|null> $before */
     private function act(Group $group, Actor $by, array $before): Act
     {
         return Act::query()->create($by->columns() + [
-            'challenge_id' => $group->challenge_id, 'group_id' => $group->id, 'kind' => 'ordered', 'before' => $before, 'after' => self::standing($group),
+            'challenge_id' => $group->challenge_id,
+            'group_id' => $group->id,
+            'kind' => 'ordered',
+            'before' => $before,
+            'after' => self::standing($group),
         ]);
     }
 }

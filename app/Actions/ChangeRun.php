@@ -18,14 +18,14 @@ final class ChangeRun
      * @param callable(Run): RunRecord $record what is to stand there, of the run as it is now
      * @param int|null $edition of the run that was looked at; null to change whatever is there
      *
-     * @throws RunHasChanged where somebody else changed it since
+     * @throws RunHasChangedException where somebody else changed it since
      */
     public function edit(Run $run, Actor $by, Group $group, callable $record, ?int $edition = null): void
     {
         DB::transaction(function () use ($run, $by, $group, $record, $edition): void {
             $this->lock($run, $group);
             if ($edition !== null && $run->edition !== $edition) {
-                throw new RunHasChanged($run);
+                throw new RunHasChangedException($run);
             }
             $before = $run->onRecord();
             $run->put($record($run));

@@ -12,12 +12,14 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Skivo\Core\Car\Car as Choices;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Exchange\ClassSheet;
-use Skivo\Core\Exchange\Column;
 use Skivo\Core\Exchange\Problem;
 use Skivo\Core\Exchange\RunRow;
+use Skivo\Core\Exchange\SheetField;
 use Skivo\Core\Exchange\SheetRow;
+use Skivo\Core\Measurement\Remark;
 
 /**
  * Takes a class sheet into a challenge: finds out what it would add and what stands against it, and
@@ -59,7 +61,11 @@ final class ImportSheet
                         unset($onRecord[array_key_first($same)]);
                         $alreadyThere++;
                     } elseif ($row->run->record->void === null && $this->tryIsTaken($car, $row->run->try)) {
-                        $problems[] = new Problem($row->line, Column::Try->value, "{$row->group} has another run on record as try {$row->run->try}. Correct one of the two, or give this one a free number.");
+                        $problems[] = new Problem(
+                            $row->line,
+                            SheetField::Try->value,
+                            new Remark('sheet.problem.try_on_record', ['group' => $row->group, 'try' => $row->run->try]),
+                        );
                     } else {
                         $runs[] = $row->run;
                     }
@@ -69,7 +75,11 @@ final class ImportSheet
             }
         }
         if ($groups->count() + count($newGroups) > Limits::MOST_GROUPS) {
-            $problems[] = new Problem(1, Column::Group->value, 'With this sheet the challenge would have more than ' . Limits::MOST_GROUPS . ' groups. Split it into two challenges.');
+            $problems[] = new Problem(
+                1,
+                SheetField::Group->value,
+                new Remark('sheet.problem.too_many_groups', ['most' => Limits::MOST_GROUPS]),
+            );
         }
         usort($problems, static fn(Problem $a, Problem $b): int => $a->line <=> $b->line);
 
@@ -120,17 +130,22 @@ final class ImportSheet
     /** @return Collection<string, Group> */
     private function recorded(Challenge $challenge): Collection
     {
-        return $challenge->groups()->with('cars.runs')->get()->toBase()->keyBy(static fn(Group $group): string => ClassSheet::groupKey($group->name));
+        return $challenge->groups()->with('cars.runs')->get()->toBase()->keyBy(
+            static fn(Group $group): string => ClassSheet::groupKey($group->name),
+        );
     }
 
     /** @return list<Problem> */
     private function contradictions(Car $car, Choices $choices, SheetRow $row): array
     {
-        return array_map(static fn($choice): Problem => new Problem(
-            $row->line,
-            mb_strtolower($choice->label()),
-            "{$row->group}, version {$row->version}, is on record with a different value. Correct one of the two, or give the changed car a new version.",
-        ), $car->choices->contradictions($choices));
+        return array_map(
+            static fn(CarAttribute $choice): Problem => new Problem(
+                $row->line,
+                $choice->facts()->column,
+                new Remark('sheet.problem.differs_from_record', ['group' => $row->group, 'version' => $row->version]),
+            ),
+            $car->choices->contradictions($choices),
+        );
     }
 
     private function row(Run $run): RunRow

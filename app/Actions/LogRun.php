@@ -23,7 +23,7 @@ final class LogRun
      * @param list<string> $readings that were taken for it
      * @param bool $isAnother whether it is known to be another run than one that was logged a moment ago elsewhere
      *
-     * @throws LooksLikeOneRun where another device logged one like it a moment ago
+     * @throws LooksLikeOneRunException where another device logged one like it a moment ago
      */
     public function __invoke(Group $group, string $id, RunRecord $record, Actor $by, array $readings = [], bool $isAnother = true): Run
     {
@@ -37,7 +37,7 @@ final class LogRun
             $car = $group->carToRun();
             $twin = $isAnother ? null : $this->twin($car, $record, $by);
             if ($twin !== null) {
-                throw new LooksLikeOneRun($twin);
+                throw new LooksLikeOneRunException($twin);
             }
             $run = new Run(['id' => $id, 'try' => $car->tries($group->challenge)->next()]);
             $run->put($record);

@@ -11,7 +11,7 @@ use App\Models\Group;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\Car as Choices;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 
 /** Records a group's car: as a correction of its newest version, or as a new one. What a correction replaces stays on record. */
 final class RecordCar
@@ -19,16 +19,22 @@ final class RecordCar
     /**
      * @param string|null $seen which car in which edition was looked at, as edition() has it; null to change whatever is there
      *
-     * @throws CarHasChanged where somebody else changed it since
+     * @throws CarHasChangedException where somebody else changed it since
      */
-    public function __invoke(Group $group, Choices $choices, bool $asNewVersion, ?string $reason, User|Device $by, ?string $seen = null): Car
-    {
+    public function __invoke(
+        Group $group,
+        Choices $choices,
+        bool $asNewVersion,
+        ?string $reason,
+        User|Device $by,
+        ?string $seen = null,
+    ): Car {
         return DB::transaction(function () use ($group, $choices, $asNewVersion, $reason, $by, $seen): Car {
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $current = $group->newestCar();
             $before = $current?->choices;
             if ($current !== null && $seen !== null && $seen !== self::edition($current)) {
-                throw new CarHasChanged($current);
+                throw new CarHasChangedException($current);
             }
             if ($current !== null && $asNewVersion && $before?->changesTo($choices) === [] && $before->note === $choices->note) {
                 return $current;
@@ -74,7 +80,7 @@ final class RecordCar
         }
     }
 
-    private static function typed(Choices $car, Choice $choice): string|int|null
+    private static function typed(Choices $car, CarAttribute $choice): string|int|null
     {
         return ($car->quantities[$choice->value] ?? null)->text ?? $car->counts[$choice->value] ?? $car->kind($choice);
     }

@@ -19,7 +19,7 @@ final class RecordCheckCard
      * @param array<string, Reading|null> $readings by the value of an item; null where nothing stands
      * @param string|null $seen which card in which edition was looked at, as edition() has it; null to change whatever is there
      *
-     * @throws CarHasChanged where somebody else changed it since
+     * @throws CarHasChangedException where somebody else changed it since
      */
     public function __invoke(Group $group, array $readings, User $by, ?string $seen = null): void
     {
@@ -27,7 +27,7 @@ final class RecordCheckCard
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $car = $group->carToRun();
             if ($seen !== null && $seen !== self::edition($car)) {
-                throw new CarHasChanged($car);
+                throw new CarHasChangedException($car);
             }
             $car->update(['card_edition' => $car->card_edition + 1]);
             $held = $car->checkReadings()->get()->keyBy(static fn(CheckReading $reading): string => $reading->item->value);

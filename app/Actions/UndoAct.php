@@ -26,11 +26,15 @@ final class UndoAct
     public static function lastOf(Challenge $challenge, Actor $by): ?Act
     {
         return Act::query()->where('challenge_id', $challenge->id)
-            ->when($by->who instanceof Device, static fn($acts) => $acts->where('device_id', $by->who->id), static fn($acts) => $acts->where('user_id', $by->who->id)->where('seat', $by->seat))
+            ->when(
+                $by->who instanceof Device,
+                static fn($acts) => $acts->where('device_id', $by->who->id),
+                static fn($acts) => $acts->where('user_id', $by->who->id)->where('seat', $by->seat),
+            )
             ->orderByDesc('id')->first();
     }
 
-    /** @throws ActIsOvertaken where the run or the group was changed since */
+    /** @throws ActIsOvertakenException where the run or the group was changed since */
     public function __invoke(Act $act, Actor $by): void
     {
         DB::transaction(function () use ($act, $by): void {
@@ -38,7 +42,7 @@ final class UndoAct
             Challenge::query()->whereKey($act->challenge_id)->lock(Lock::ROW)->firstOrFail();
             $since = $act->overtakenBy();
             if ($since !== null) {
-                throw new ActIsOvertaken($since);
+                throw new ActIsOvertakenException($since);
             }
             if ($act->run_id === null) {
                 $this->order->putBack($act, $by);
@@ -48,7 +52,9 @@ final class UndoAct
             $run = Run::query()->withTrashed()->with('car.group.challenge')->findOrFail($act->run_id);
             match ($act->kind) {
                 'undone' => $this->change->restore($run, $by),
-                'edited' => isset($act->before['car_id']) ? $this->change->putBack($run, $by, $act->before) : throw new ActIsOvertaken($act),
+                'edited' => isset($act->before['car_id'])
+                    ? $this->change->putBack($run, $by, $act->before)
+                    : throw new ActIsOvertakenException($act),
                 default => $this->change->undo($run, $by),
             };
             if ($act->kind === 'logged' && $act->before !== []) {

@@ -7,12 +7,13 @@ namespace App\Casts;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Physics\SizeMeasure;
 
 /**
- * The columns of a build sheet as the core's record of a car, and back.
+ * The JSON of a build sheet as the core's record of a car, and back: by the value of a CarAttribute a word, a count, or a
+ * quantity in SI with what was typed.
  *
  * @implements CastsAttributes<Car, Car>
  */
@@ -21,18 +22,15 @@ final class AsChoices implements CastsAttributes
     public function get(Model $model, string $key, mixed $value, array $attributes): Car
     {
         $quantities = $counts = $kinds = [];
-        foreach (Choice::cases() as $choice) {
-            $column = self::column($choice);
-            $held = $attributes[$column] ?? null;
-            if (!is_scalar($held)) {
-                continue;
-            }
-            if ($choice->isQuantity()) {
-                $quantities[$choice->value] = new Entry($choice->quantity((float) $held), (string) ($attributes["{$choice->value}_entered"] ?? ''));
-            } elseif ($choice->isCount()) {
-                $counts[$choice->value] = (int) $held;
-            } else {
-                $kinds[$choice->value] = (string) $held;
+        $record = is_string($value) ? (array) json_decode($value, true, flags: JSON_THROW_ON_ERROR) : [];
+        foreach (CarAttribute::recorded() as $attribute) {
+            $held = $record[$attribute->value] ?? null;
+            if (is_array($held)) {
+                $quantities[$attribute->value] = new Entry($attribute->quantity((float) $held['si']), (string) $held['typed']);
+            } elseif (is_string($held)) {
+                $kinds[$attribute->value] = $held;
+            } elseif ($held !== null) {
+                $counts[$attribute->value] = (int) $held;
             }
         }
         $measure = $attributes['balloon_measured_as'] ?? null;
@@ -47,28 +45,27 @@ final class AsChoices implements CastsAttributes
         );
     }
 
-    /** @return array<string, float|string|null> */
+    /** @return array<string, string|null> */
     public function set(Model $model, string $key, mixed $value, array $attributes): array
     {
         $car = $value ?? new Car();
-        $columns = [
-            'balloon_measured_as' => isset($car->quantities[Choice::BalloonSize->value])
+        $record = [];
+        foreach (CarAttribute::recorded() as $attribute) {
+            $entry = $car->quantities[$attribute->value] ?? null;
+            $held = $entry === null
+                ? $car->counts[$attribute->value] ?? $car->kinds[$attribute->value] ?? null
+                : ['si' => $entry->quantity->si(), 'typed' => $entry->text];
+            if ($held !== null) {
+                $record[$attribute->value] = $held;
+            }
+        }
+
+        return [
+            'choices' => json_encode((object) $record, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'balloon_measured_as' => isset($car->quantities[CarAttribute::BalloonSize->value])
                 ? ($car->balloonMeasuredAs ?? SizeMeasure::Diameter)->value
                 : null,
             'note' => $car->note,
         ];
-        foreach (Choice::cases() as $choice) {
-            $columns[self::column($choice)] = $choice->isKind() ? $car->kind($choice) : $car->number($choice);
-            if ($choice->isQuantity()) {
-                $columns["{$choice->value}_entered"] = ($car->quantities[$choice->value] ?? null)?->text;
-            }
-        }
-
-        return $columns;
-    }
-
-    private static function column(Choice $choice): string
-    {
-        return $choice->isQuantity() ? AsEntry::column($choice->value, $choice->dimension()) : $choice->value;
     }
 }

@@ -35,10 +35,14 @@ final class WithoutValues
 
         return $record->with(
             message: "Database fault {$cause->getCode()} in: {$statement}",
-            context: ['at' => "{$cause->getFile()}:{$cause->getLine()}", 'from' => array_slice(array_map(
-                static fn(array $frame): string => ($frame['file'] ?? '?') . ':' . ($frame['line'] ?? '?'),
-                $cause->getTrace(),
-            ), 0, 40)],
+            context: ['at' => "{$cause->getFile()}:{$cause->getLine()}", 'from' => array_slice(
+                array_map(
+                    static fn(array $frame): string => ($frame['file'] ?? '?') . ':' . ($frame['line'] ?? '?'),
+                    $cause->getTrace(),
+                ),
+                0,
+                40,
+            )],
         );
     }
 

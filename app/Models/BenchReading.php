@@ -53,7 +53,10 @@ final class BenchReading extends Model
     /** @return list<string> as typed */
     public function texts(): array
     {
-        return array_map(fn(int $index): string => (string) ($this->attributes[self::COLUMNS[$index] . '_entered'] ?? ''), array_keys($this->test->fields()));
+        return array_map(
+            fn(int $index): string => (string) ($this->attributes[self::COLUMNS[$index] . '_entered'] ?? ''),
+            array_keys($this->test->fields()),
+        );
     }
 
     /** @param list<Entry> $entries one for each field */

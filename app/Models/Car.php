@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Challenge\Tries;
 
@@ -95,15 +95,17 @@ final class Car extends Model
     public function checkCard(Tolerances $tolerances): CheckCard
     {
         return new CheckCard(
-            $this->checkReadings->mapWithKeys(static fn(CheckReading $reading): array => [$reading->item->value => $reading->toCore()])->all(),
+            $this->checkReadings->mapWithKeys(
+                static fn(CheckReading $reading): array => [$reading->item->value => $reading->toCore()],
+            )->all(),
             $tolerances,
-            $this->choices->number(Choice::Track),
+            $this->choices->number(CarAttribute::Track),
         );
     }
 
     /** Its runs, sorted by the rule of the challenge. */
     public function tries(Challenge $challenge): Tries
     {
-        return new Tries(array_values($this->runs->map(static fn(Run $run) => $run->toCore())->all()), $challenge->tries, $challenge->void_is_retried);
+        return $challenge->countTries(array_values($this->runs->map(static fn(Run $run) => $run->toCore())->all()));
     }
 }

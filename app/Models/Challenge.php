@@ -22,7 +22,9 @@ use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Rules;
+use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\PumpCurve;
@@ -61,6 +63,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property list<string> $safety_read
  * @property CarbonImmutable $created_at
  * @property-read Collection<int, Group> $groups
+ * @property-read Collection<int, OwnPart> $ownParts
  */
 final class Challenge extends Model
 {
@@ -103,7 +106,9 @@ final class Challenge extends Model
         return $this->belongsTo(User::class);
     }
 
-    protected $attributes = ['awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'groups_are_locked' => false];
+    protected $attributes = [
+        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'groups_are_locked' => false,
+    ];
 
     /** The plan of the session as it is kept, or the usual one as long as nothing is planned. */
     public function sessionPlan(): Plan
@@ -114,7 +119,9 @@ final class Challenge extends Model
     /** @return HasOne<Plan, $this> */
     public function plan(): HasOne
     {
-        return $this->hasOne(Plan::class)->withDefault(fn(Plan $plan): Plan => $plan->fill(['groups' => max(1, $this->groups()->count() ?: 8)]));
+        return $this->hasOne(Plan::class)->withDefault(
+            fn(Plan $plan): Plan => $plan->fill(['groups' => max(1, $this->groups()->count() ?: 8)]),
+        );
     }
 
     /** @return HasMany<Device, $this> */
@@ -150,13 +157,21 @@ final class Challenge extends Model
     /** The class's pump as it was measured; null where it was not, or says nothing. */
     public function pumpCurve(): ?PumpCurve
     {
-        return PumpCurve::fit(array_values($this->pumpReadings()->get()->map(static fn(PumpReading $reading): array => [$reading->strokes, $reading->diameterM()])->all()));
+        return PumpCurve::fit(
+            array_values(
+                $this->pumpReadings()->get()->map(
+                    static fn(PumpReading $reading): array => [$reading->strokes, $reading->diameterM()],
+                )->all(),
+            ),
+        );
     }
 
     /** A distance that the class is used to (m): the middle one of all that are not void; null before there are two. */
     public function usualDistance(): ?float
     {
-        $found = $this->runs()->toBase()->whereNull('void_reason')->selectRaw('percentile_cont(0.5) WITHIN GROUP (ORDER BY distance_m) AS middle, count(*) AS runs')->first();
+        $found = $this->runs()->toBase()->whereNull('void_reason')->selectRaw(
+            'percentile_cont(0.5) WITHIN GROUP (ORDER BY distance_m) AS middle, count(*) AS runs',
+        )->first();
 
         return $found === null || $found->runs < 2 ? null : (float) $found->middle;
     }
@@ -193,6 +208,16 @@ final class Challenge extends Model
         return $this->goal === $goal || in_array($goal->value, $this->awards, true);
     }
 
+    /**
+     * Runs of one car, sorted by the rule of the challenge.
+     *
+     * @param list<CoreRun> $runs in the order in which they were logged
+     */
+    public function countTries(array $runs): Tries
+    {
+        return new Tries($runs, $this->tries, $this->void_is_retried);
+    }
+
     public function rules(): Rules
     {
         return new Rules(
@@ -203,13 +228,19 @@ final class Challenge extends Model
             $this->longest?->quantity->si(),
             $this->allowed,
             $this->push_is_foul,
+            $this->catalogue(),
         );
     }
 
     public function checkTolerances(): Tolerances
     {
         return new Tolerances(array_map(
-            static fn(array $limits): Tolerance => new Tolerance($limits['goodFrom'] ?? null, $limits['goodTo'] ?? null, $limits['fixBelow'] ?? null, $limits['fixAbove'] ?? null),
+            static fn(array $limits): Tolerance => new Tolerance(
+                $limits['goodFrom'] ?? null,
+                $limits['goodTo'] ?? null,
+                $limits['fixBelow'] ?? null,
+                $limits['fixAbove'] ?? null,
+            ),
             $this->tolerances,
         ));
     }
@@ -247,7 +278,7 @@ final class Challenge extends Model
     /** The standard parts and the educator's own. */
     public function catalogue(): Catalogue
     {
-        return Catalogue::standard()->with(array_values($this->ownParts()->get()->map(static fn(OwnPart $part) => $part->toCore())->all()));
+        return Catalogue::standard()->with(array_values($this->ownParts->map(static fn(OwnPart $part) => $part->toCore())->all()));
     }
 
     /** A run in an address belongs to the challenge before it, though two tables lie between them. */

@@ -53,6 +53,8 @@ final class CheckReading extends Model
         // What a second reading is of: after which distance, or the other side; both are lengths.
         $dimension = $name === 'second' ? Dimension::Length : $this->item->dimension();
 
-        return is_numeric($si) ? new Entry(Quantity::fromSi((float) $si, $dimension), (string) ($this->attributes["{$name}_entered"] ?? '')) : null;
+        return is_numeric($si)
+            ? new Entry(Quantity::fromSi((float) $si, $dimension), (string) ($this->attributes["{$name}_entered"] ?? ''))
+            : null;
     }
 }

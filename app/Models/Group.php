@@ -33,7 +33,9 @@ final class Group extends Model
 
     protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at'];
 
-    protected $casts = ['position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime'];
+    protected $casts = [
+        'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
+    ];
 
     protected $attributes = ['is_repairing' => false, 'is_withdrawn' => false];
 

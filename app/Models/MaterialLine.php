@@ -29,6 +29,14 @@ final class MaterialLine extends Model
     /** A line of their own. */
     public function toCore(): Material
     {
-        return new Material("own-{$this->id}", (string) $this->name, (float) $this->amount, $this->per ?? Per::Group, $this->unit ?? 'pieces', false, $this->is_early, [], $this->price);
+        return new Material(
+            "own-{$this->id}",
+            (float) $this->amount,
+            $this->per ?? Per::Group,
+            isEarly: $this->is_early,
+            price: $this->price,
+            ownName: (string) $this->name,
+            ownUnit: $this->unit,
+        );
     }
 }

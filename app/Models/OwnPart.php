@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\PartTrait;
 
 /**
  * A part that an educator added to the catalogue for one challenge.
@@ -16,15 +17,25 @@ use Skivo\Core\Car\PartKind;
  * @property string $name
  * @property array<string, float> $values
  * @property string $origin
+ * @property list<string> $traits
  */
 final class OwnPart extends Model
 {
-    protected $fillable = ['kind', 'name', 'values', 'origin'];
+    /** Where its values come from, in place of a source; the word for it stands in lang/. */
+    public const ORIGIN = 'own';
 
-    protected $casts = ['kind' => PartKind::class, 'values' => 'array'];
+    protected $fillable = ['kind', 'name', 'values', 'traits', 'origin'];
+
+    protected $casts = ['kind' => PartKind::class, 'values' => 'array', 'traits' => 'array'];
 
     public function toCore(): Part
     {
-        return new Part($this->kind, $this->name, array_map(floatval(...), $this->values), $this->origin);
+        return new Part(
+            $this->kind,
+            $this->name,
+            array_map(floatval(...), $this->values),
+            $this->origin,
+            traits: array_map(PartTrait::from(...), $this->traits),
+        );
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Session\Phase;
@@ -50,7 +51,9 @@ final class Plan extends Model
     use HoldsImmutableValues;
 
     /** Lengths that are cut to or from; empty for the usual one. */
-    public const CUTS = ['chassis_width', 'wheel_thickness', 'end_play', 'overhang', 'side_gap', 'straw_length', 'skewer_length', 'kerf', 'nozzle_length'];
+    public const CUTS = [
+        'chassis_width', 'wheel_thickness', 'end_play', 'overhang', 'side_gap', 'straw_length', 'skewer_length', 'kerf', 'nozzle_length',
+    ];
 
     protected $guarded = ['id', 'challenge_id'];
 
@@ -102,9 +105,17 @@ final class Plan extends Model
         return $this->belongsTo(Challenge::class);
     }
 
-    public function kit(): Kit
+    public function kit(Catalogue $catalogue): Kit
     {
-        return new Kit($this->kit_chassis, $this->kit_wheels, $this->kit_bearing, $this->kit_nozzle, $this->kit_balloon, $this->kit_joint);
+        return new Kit(
+            $this->kit_chassis,
+            $this->kit_wheels,
+            $this->kit_bearing,
+            $this->kit_nozzle,
+            $this->kit_balloon,
+            $this->kit_joint,
+            $catalogue,
+        );
     }
 
     public function minutes(Phase $phase): float

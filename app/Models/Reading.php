@@ -36,7 +36,9 @@ final class Reading extends Model
 
     protected $fillable = ['id', 'device_id', 'run_id', 'kind', 'lane', 'data', 'measured_at'];
 
-    protected $casts = ['data' => 'array', 'lane' => 'integer', 'measured_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime'];
+    protected $casts = [
+        'data' => 'array', 'lane' => 'integer', 'measured_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
+    ];
 
     /** @return BelongsTo<Device, $this> */
     public function device(): BelongsTo

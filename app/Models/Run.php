@@ -119,12 +119,6 @@ final class Run extends Model
         return $this->hasMany(Reading::class)->orderBy('measured_at');
     }
 
-    /** Whether it was logged after another run. Compares what the database wrote: all of it is in one form. */
-    public function isAfter(self $other): bool
-    {
-        return [$this->attributes['logged_at'], $this->attributes['id']] > [$other->attributes['logged_at'], $other->attributes['id']];
-    }
-
     public function record(): RunRecord
     {
         return new RunRecord(
@@ -179,8 +173,19 @@ final class Run extends Model
 
     public function toCore(): CoreRun
     {
-        // Straight from the columns: a class has hundreds of these, and needs no typed text here.
-        ['id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side, 'load_kg' => $load, 'limp_m' => $limp, 'total_time_s' => $total, 'void_reason' => $void] = $this->attributes;
+        return self::ofColumns($this->attributes);
+    }
+
+    /**
+     * Straight from the columns: a class has hundreds of these, and needs no typed text to see where it stands.
+     *
+     * @param array<string, mixed> $columns
+     */
+    public static function ofColumns(array $columns): CoreRun
+    {
+        [
+            'id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side, 'load_kg' => $load, 'limp_m' => $limp, 'total_time_s' => $total, 'void_reason' => $void,
+        ] = $columns;
 
         return new CoreRun(
             $id,

@@ -41,13 +41,17 @@ final class ChallengePolicy
     /** The floor with everyone's runs. */
     public function seeFloor(User|Device $actor, Challenge $challenge): Response
     {
-        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log) ? Response::allow() : $this->ownedBy($actor, $challenge);
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log)
+            ? Response::allow()
+            : $this->ownedBy($actor, $challenge);
     }
 
     /** Log a run of some group: which one is for GroupPolicy to say. */
     public function logRuns(User|Device $actor, Challenge $challenge): Response
     {
-        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log, DeviceRole::Group) ? Response::allow() : $this->ownedBy($actor, $challenge);
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log, DeviceRole::Group)
+            ? Response::allow()
+            : $this->ownedBy($actor, $challenge);
     }
 
     /** Say who repairs, who is skipped, who withdrew. */

@@ -14,6 +14,8 @@ final class ReadingPolicy
 {
     public function post(User|Device $actor): Response
     {
-        return $actor instanceof Device && $actor->role === DeviceRole::Instrument ? Response::allow() : Response::deny('This token is not an instrument’s.');
+        return $actor instanceof Device && $actor->role === DeviceRole::Instrument
+            ? Response::allow()
+            : Response::deny('This token is not an instrument’s.');
     }
 }

@@ -25,12 +25,23 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
-        Session::extend('whole-file', static fn(Application $app): WholeFileSessions => new WholeFileSessions($app->make(Filesystem::class), (string) config('session.files'), (int) config('session.lifetime')));
+        Session::extend(
+            'whole-file',
+            static fn(Application $app): WholeFileSessions => new WholeFileSessions(
+                $app->make(Filesystem::class),
+                (string) config('session.files'),
+                (int) config('session.lifetime'),
+            ),
+        );
         // A page that would read its data row by row, or a mistyped attribute, fails while it is being written.
         Model::shouldBeStrict(!$this->app->isProduction());
         Password::defaults(Password::min(10)->max(200));
 
-        Route::patterns(['challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}', 'device' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}', 'joinCode' => '[0-9]{1,18}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}']);
+        Route::patterns(
+            [
+                'challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}', 'device' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}', 'joinCode' => '[0-9]{1,18}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}',
+            ],
+        );
         Auth::viaRequest('device', static function (Request $request): ?Device {
             $cookie = $request->cookie(Device::COOKIE);
 

@@ -4,23 +4,28 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
+use App\Presenters\Words;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Unit;
-use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\UnreadableQuantityException;
 
 /** A field in which a person types a quantity, such as 8 1/2 in. */
 final class ReadsAs implements ValidationRule
 {
     /**
      * @param Unit $bareUnit of a number typed without one
-     * @param Closure(float): ?string $complaint what is wrong with a value in SI, or null
+     * @param Closure(float): ?Remark $complaint what is wrong with a value in SI, or null
+     * @param UnitSystem $units in which that is said
      */
     public function __construct(
         private readonly Unit $bareUnit,
         private readonly Closure $complaint,
+        private readonly UnitSystem $units,
     ) {}
 
     public function validate(string $attribute, mixed $value, Closure $fail): void
@@ -28,14 +33,14 @@ final class ReadsAs implements ValidationRule
         try {
             $wrong = ($this->complaint)(self::read($value, $this->bareUnit)?->quantity->si() ?? 0.0);
             if ($wrong !== null) {
-                $fail($wrong);
+                $fail((new Words($this->units))->say($wrong));
             }
-        } catch (UnreadableQuantity $unreadable) {
-            $fail($unreadable->getMessage());
+        } catch (UnreadableQuantityException $unreadable) {
+            $fail((new Words($this->units))->say($unreadable->remark()));
         }
     }
 
-    /** @throws UnreadableQuantity */
+    /** @throws UnreadableQuantityException */
     public static function read(mixed $value, Unit $bareUnit): ?Entry
     {
         return is_scalar($value) && trim((string) $value) !== ''

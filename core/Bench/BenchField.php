@@ -7,16 +7,17 @@ namespace Skivo\Core\Bench;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Scale;
 
-/** One reading of a bench test: what it is called, on which scale it is read, and how far a careful reading may be off. */
+/** One reading of a bench test: its key, on which scale it is read, and how far a careful reading may be off. */
 final readonly class BenchField
 {
     /**
+     * @param string $key under which lang/ has its name
      * @param float $least in SI
      * @param float $greatest in SI
      * @param float $halfWidth within which a careful reading lies (SI): common practice, no source
      */
     public function __construct(
-        public string $label,
+        public string $key,
         public Scale $scale,
         public float $least,
         public float $greatest,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Bench;
 
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Physics\Constants;
 use Skivo\Core\Statistics\Estimate;
 use Skivo\Core\Statistics\Propagation;
 
@@ -33,25 +34,6 @@ enum BenchTest: string
     case Pressure = 'pressure';
     case Spin = 'spin';
 
-    private const GRAVITY = 9.80665;
-
-    /** Of a metre of water (Pa). */
-    private const METRE_OF_WATER = 9806.65;
-
-    public function label(): string
-    {
-        return match ($this) {
-            self::Ramp => 'Ramp and roll-out',
-            self::Tilt => 'Tilt',
-            self::Pull => 'Steady pull',
-            self::CoastDown => 'Coast-down',
-            self::StaticThrust => 'Push on a scale',
-            self::FirstStretch => 'First stretch',
-            self::Pressure => 'Balloon pressure',
-            self::Spin => 'Wheel spin',
-        };
-    }
-
     /** What the car's model input it replaces; null where it only compares. */
     public function measures(): ?Force
     {
@@ -66,17 +48,40 @@ enum BenchTest: string
     /** @return list<BenchField> in the order in which they are read */
     public function fields(): array
     {
-        $stopwatch = static fn(string $label): BenchField => new BenchField($label, Scale::Stopwatch, 0.02, 300.0, 0.1);
+        $stopwatch = static fn(string $key): BenchField => new BenchField($key, Scale::Stopwatch, 0.02, 300.0, 0.1);
 
         return match ($this) {
-            self::Ramp => [new BenchField('Release height', Scale::Body, 0.002, 2.0, 0.001), new BenchField('Release to stop, level', Scale::Distance, 0.02, 40.0, 0.01)],
-            self::Tilt => [new BenchField('Rise', Scale::Body, 0.001, 2.0, 0.002), new BenchField('Run', Scale::Distance, 0.05, 10.0, 0.005)],
-            self::Pull => [new BenchField('Pull, read as a mass', Scale::Weight, 0.0001, 5.0, 0.0005)],
-            self::CoastDown => [new BenchField('Between the two marks', Scale::Distance, 0.05, 10.0, 0.005), $stopwatch('Time from mark to mark'), new BenchField('Second mark to stop', Scale::Distance, 0.0, 40.0, 0.01)],
-            self::StaticThrust => [new BenchField('Scale reading', Scale::Weight, 0.0001, 5.0, 0.0005)],
-            self::FirstStretch => [new BenchField('Stretch', Scale::Distance, 0.05, 5.0, 0.005), $stopwatch('Time from release')],
-            self::Pressure => [new BenchField('Water, difference of the two sides', Scale::Body, 0.005, 3.0, 0.002), new BenchField('Balloon’s diameter then', Scale::Body, 0.03, 0.6, 0.003)],
-            self::Spin => [$stopwatch('Turns for')],
+            self::Ramp => [
+                new BenchField(
+                    'release_height',
+                    Scale::Body,
+                    0.002,
+                    2.0,
+                    0.001,
+                ),
+                new BenchField('roll_out', Scale::Distance, 0.02, 40.0, 0.01),
+            ],
+            self::Tilt => [
+                new BenchField('rise', Scale::Body, 0.001, 2.0, 0.002), new BenchField('run', Scale::Distance, 0.05, 10.0, 0.005),
+            ],
+            self::Pull => [new BenchField('pull', Scale::Weight, 0.0001, 5.0, 0.0005)],
+            self::CoastDown => [
+                new BenchField(
+                    'between_marks',
+                    Scale::Distance,
+                    0.05,
+                    10.0,
+                    0.005,
+                ),
+                $stopwatch('mark_to_mark'),
+                new BenchField('mark_to_stop', Scale::Distance, 0.0, 40.0, 0.01),
+            ],
+            self::StaticThrust => [new BenchField('scale_reading', Scale::Weight, 0.0001, 5.0, 0.0005)],
+            self::FirstStretch => [new BenchField('stretch', Scale::Distance, 0.05, 5.0, 0.005), $stopwatch('from_release')],
+            self::Pressure => [
+                new BenchField('water', Scale::Body, 0.005, 3.0, 0.002), new BenchField('balloon_diameter', Scale::Body, 0.03, 0.6, 0.003),
+            ],
+            self::Spin => [$stopwatch('turns_for')],
         };
     }
 
@@ -108,7 +113,12 @@ enum BenchTest: string
         }
         $count = count($this->fields());
         $error = Propagation::through(
-            fn(array $at): float => $this->compute(array_map(static fn(int $index): float => $at["{$index}"], range(0, $count - 1)), $at['m'], $at['f'], $car),
+            fn(array $at): float => $this->compute(
+                array_map(static fn(int $index): float => $at["{$index}"], range(0, $count - 1)),
+                $at['m'],
+                $at['f'],
+                $car,
+            ),
             $inputs,
             $errors,
         );
@@ -122,10 +132,14 @@ enum BenchTest: string
         return match ($this) {
             self::Ramp, self::Tilt => $reading[0] / $reading[1],
             self::Pull => $reading[0] / $mass,
-            self::CoastDown => 2.0 * (sqrt($reading[2] + $reading[0]) - sqrt($reading[2])) ** 2 / $reading[1] ** 2 / self::GRAVITY * $car->rollingInertia,
-            self::StaticThrust => $reading[0] * self::GRAVITY,
-            self::FirstStretch => $mass * ($car->startingInertia * 2.0 * $reading[0] / $reading[1] ** 2 + $friction * self::GRAVITY),
-            self::Pressure => $reading[0] * self::METRE_OF_WATER / ($car->pressureAt)($reading[1]),
+            self::CoastDown => 2.0 * (
+                sqrt($reading[2] + $reading[0]) - sqrt($reading[2])
+            ) ** 2 / $reading[1] ** 2 / Constants::GRAVITY_M_S2 * $car->rollingInertia,
+            self::StaticThrust => $reading[0] * Constants::GRAVITY_M_S2,
+            self::FirstStretch => $mass * (
+                $car->startingInertia * 2.0 * $reading[0] / $reading[1] ** 2 + $friction * Constants::GRAVITY_M_S2
+            ),
+            self::Pressure => $reading[0] * Constants::METRE_OF_WATER_PA / ($car->pressureAt)($reading[1]),
             self::Spin => $reading[0],
         };
     }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Physics\Constants;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Prediction;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Statistics\Estimate;
 
 /**
@@ -59,7 +60,12 @@ final readonly class Forces
 
         $results = [];
         $measure = static function (Force $force, Circumstances $car) use ($readings, &$results): array {
-            $done = array_values(array_filter(BenchTest::cases(), static fn(BenchTest $test): bool => $test->measures() === $force && isset($readings[$test->value])));
+            $done = array_values(
+                array_filter(
+                    BenchTest::cases(),
+                    static fn(BenchTest $test): bool => $test->measures() === $force && isset($readings[$test->value]),
+                ),
+            );
             foreach ($done as $test) {
                 $results[$test->value] = $test->result($readings[$test->value], $car);
             }
@@ -70,9 +76,9 @@ final readonly class Forces
         $frictionFrom = $measure(Force::Friction, self::circumstances($model, $modelFriction));
         $friction = self::together($frictionFrom, $results) ?? $modelFriction;
         // What no floor has is shown with its test, and left out of the model.
-        $isBeyond = !self::isWithin(Setting::MeasuredFriction, $friction->value) || $friction->value <= 0.0;
+        $isBeyond = !self::isWithin(CarAttribute::RollingCoefficient, $friction->value) || $friction->value <= 0.0;
         if ($frictionFrom !== [] && !$isBeyond) {
-            $model = $model->with(Setting::MeasuredFriction, $friction->value);
+            $model = $model->with(CarAttribute::RollingCoefficient, $friction->value);
         }
         $car = self::circumstances($model, $friction);
         $pressureFrom = $measure(Force::Pressure, $car);
@@ -84,11 +90,13 @@ final readonly class Forces
             $needed = self::pressureFor($model, $thrust->value);
             $beyond = $needed === null;
             // Thrust goes with the pressure to a power close to one, so the relative uncertainty is the same.
-            $pressure = $needed === null ? $pressure : new Estimate($needed, $needed * $thrust->standardUncertainty / $thrust->value, $thrust->degreesOfFreedom);
+            $pressure = $needed === null
+                ? $pressure
+                : new Estimate($needed, $needed * $thrust->standardUncertainty / $thrust->value, $thrust->degreesOfFreedom);
         }
-        $beyond = $beyond || !self::isWithin(Setting::Pressure, $pressure->value);
+        $beyond = $beyond || !self::isWithin(CarAttribute::BalloonPressure, $pressure->value);
         if (($pressureFrom !== [] || $thrustFrom !== []) && !$beyond) {
-            $model = $model->with(Setting::Pressure, $pressure->value);
+            $model = $model->with(CarAttribute::BalloonPressure, $pressure->value);
         }
         if (isset($readings[BenchTest::Spin->value])) {
             $results[BenchTest::Spin->value] = BenchTest::Spin->result($readings[BenchTest::Spin->value], $car);
@@ -114,7 +122,7 @@ final readonly class Forces
         return $this->model->settings->frictionIsMeasured();
     }
 
-    private static function isWithin(Setting $setting, float $value): bool
+    private static function isWithin(CarAttribute $setting, float $value): bool
     {
         [$least, $greatest] = $setting->limits();
 
@@ -155,7 +163,9 @@ final readonly class Forces
      */
     private static function together(array $tests, array $results): ?Estimate
     {
-        $found = array_values(array_intersect_key($results, array_flip(array_map(static fn(BenchTest $test): string => $test->value, $tests))));
+        $found = array_values(
+            array_intersect_key($results, array_flip(array_map(static fn(BenchTest $test): string => $test->value, $tests))),
+        );
 
         return $found === [] ? null : Estimate::weighted($found);
     }
@@ -166,7 +176,7 @@ final readonly class Forces
         $vehicle = $design->vehicle;
         $balloon = $design->balloon;
         $rolling = 1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg;
-        $air = 1.5 * $balloon->count * $design->air->densityKgM3() * $balloon->inflatedVolumeM3() / $vehicle->massKg;
+        $air = Constants::CARRIED_AIR * $balloon->count * $design->air->densityKgM3() * $balloon->inflatedVolumeM3() / $vehicle->massKg;
 
         return new Circumstances(
             $vehicle->massKg,
@@ -190,10 +200,10 @@ final readonly class Forces
     /** The pressure, over the usual, at which the model gives this first push; null where none within reach does. */
     private static function pressureFor(CarModel $model, float $thrustN): ?float
     {
-        [$least, $greatest] = Setting::Pressure->limits();
+        [$least, $greatest] = CarAttribute::BalloonPressure->limits();
         $factor = 1.0;
         for ($i = 0; $i < 60; $i++) {
-            $now = $model->settings->with(Setting::Pressure, $factor)->design()->firstThrustN();
+            $now = $model->settings->with(CarAttribute::BalloonPressure, $factor)->design()->firstThrustN();
             if ($now <= 0.0) {
                 return null;
             }

@@ -64,7 +64,13 @@ final readonly class WorkBalance
         $distance = $around(2);
 
         // Where the balloon still blows at the stop, thrust and resistance are equal: less than 1 is not to be had.
-        return new self($middle[0], new Interval(max(1.0, $ratio->low), $ratio->high), $middle[1], $middle[2], new Interval(max(0.0, $distance->low), $distance->high));
+        return new self(
+            $middle[0],
+            new Interval(max(1.0, $ratio->low), $ratio->high),
+            $middle[1],
+            $middle[2],
+            new Interval(max(0.0, $distance->low), $distance->high),
+        );
     }
 
     /**

@@ -6,14 +6,15 @@ namespace Skivo\Core\Car;
 
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Physics\SizeMeasure;
+use Skivo\Core\Physics\Tube;
 
 /** One version of a group's car, as recorded on its build sheet. Whatever was not recorded is absent. */
 final readonly class Car
 {
     /**
-     * @param array<string, Entry> $quantities by the value of their Choice
-     * @param array<string, int> $counts by the value of their Choice
-     * @param array<string, string> $kinds by the value of their Choice
+     * @param array<string, Entry> $quantities by the value of their CarAttribute
+     * @param array<string, int> $counts by the value of their CarAttribute
+     * @param array<string, string> $kinds by the value of their CarAttribute
      * @param SizeMeasure|null $balloonMeasuredAs how the filled balloon was measured
      */
     public function __construct(
@@ -25,8 +26,11 @@ final readonly class Car
     ) {}
 
     /** In SI units, or as a count; null where it was not recorded. */
-    public function number(Choice $choice): ?float
+    public function number(CarAttribute $choice): ?float
     {
+        if ($choice === CarAttribute::OutletArea) {
+            return $this->outletAreaM2();
+        }
         if (isset($this->quantities[$choice->value])) {
             return $this->quantities[$choice->value]->quantity->si();
         }
@@ -34,22 +38,50 @@ final readonly class Car
         return isset($this->counts[$choice->value]) ? (float) $this->counts[$choice->value] : null;
     }
 
-    public function kind(Choice $choice): ?string
+    public function kind(CarAttribute $choice): ?string
     {
         return $this->kinds[$choice->value] ?? null;
     }
 
     /** Of the rear axle: its own value, or else what was said of both. In SI; null where neither was recorded. */
-    public function ofRear(Choice $rear): ?float
+    public function ofRear(CarAttribute $rear): ?float
     {
-        $both = $rear->ofBothAxles();
+        $both = $rear->facts()->ofBothAxles;
 
         return $this->number($rear) ?? ($both === null ? null : $this->number($both));
     }
 
-    public function has(Choice $choice): bool
+    public function has(CarAttribute $choice): bool
     {
         return $this->number($choice) !== null || $this->kind($choice) !== null;
+    }
+
+    /** A number in SI units, a kind, or null where it was not recorded: what a result may be explained by. */
+    public function explanation(CarAttribute $attribute): float|string|null
+    {
+        $number = $attribute === CarAttribute::BalloonSize ? $this->balloonDiameterM() : $this->number($attribute);
+
+        return match (true) {
+            $attribute->isKind() => $this->kind($attribute),
+            $attribute->explainsAsNumber() || $number === null => $number,
+            default => (string) (int) $number,
+        };
+    }
+
+    /** Of the filled balloon, however it was measured; null where it was not. */
+    public function balloonDiameterM(): ?float
+    {
+        $size = $this->number(CarAttribute::BalloonSize);
+
+        return $size === null ? null : ($this->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size);
+    }
+
+    /** Of all outlets together; null where no bore was recorded. */
+    private function outletAreaM2(): ?float
+    {
+        $bore = $this->number(CarAttribute::NozzleBore);
+
+        return $bore === null ? null : ($this->number(CarAttribute::NozzleOutlets) ?? 1.0) * (new Tube($bore))->areaM2();
     }
 
     /** This record, with another's values where it has none. */
@@ -72,15 +104,15 @@ final readonly class Car
     /**
      * The choices in which another version differs from this one: another value, or one where there was none.
      *
-     * @return list<Choice>
+     * @return list<CarAttribute>
      */
     public function changesTo(self $other): array
     {
         $contradictions = $this->contradictions($other);
 
         return array_values(array_filter(
-            Choice::cases(),
-            fn(Choice $choice): bool => $this->has($choice) !== $other->has($choice) || in_array($choice, $contradictions, true),
+            CarAttribute::recorded(),
+            fn(CarAttribute $choice): bool => $this->has($choice) !== $other->has($choice) || in_array($choice, $contradictions, true),
         ));
     }
 
@@ -88,15 +120,15 @@ final readonly class Car
      * The choices in which another record of the same car says something else. What either leaves out
      * is no contradiction.
      *
-     * @return list<Choice>
+     * @return list<CarAttribute>
      */
     public function contradictions(self $other): array
     {
-        return array_values(array_filter(Choice::cases(), function (Choice $choice) use ($other): bool {
+        return array_values(array_filter(CarAttribute::recorded(), function (CarAttribute $choice) use ($other): bool {
             $mine = $this->quantities[$choice->value] ?? null;
             $theirs = $other->quantities[$choice->value] ?? null;
             if ($mine !== null && $theirs !== null) {
-                $sameMeasure = $choice !== Choice::BalloonSize || $this->balloonMeasuredAs === $other->balloonMeasuredAs;
+                $sameMeasure = $choice !== CarAttribute::BalloonSize || $this->balloonMeasuredAs === $other->balloonMeasuredAs;
 
                 return !($sameMeasure && $mine->agreesWith($theirs));
             }

@@ -12,57 +12,240 @@ namespace Skivo\Core\Car;
  */
 final readonly class Catalogue
 {
-    private const SIZE = 'common practice';
-    private const LOSS = 'losses and masses from memory; sizes common practice';
-    private const STRAW = 'common practice, no source';
+    /** Where values come from, by the key under which lang/ says it. */
+    private const SIZE = 'sizes';
+    private const LOSS = 'losses';
+    private const STRAW = 'practice';
+    private const MEMORY = 'memory';
+    private const RUBBER = 'rubber';
+
+    /** @var array<string, list<Part>> by the value of their kind */
+    private array $byKind;
 
     /** @param list<Part> $parts */
-    public function __construct(public array $parts) {}
+    public function __construct(public array $parts)
+    {
+        $byKind = [];
+        foreach ($parts as $part) {
+            $byKind[$part->kind->value][] = $part;
+        }
+        $this->byKind = $byKind;
+    }
 
     public static function standard(): self
     {
+        /** @var self|null $standard */
+        static $standard = null;
 
-        return new self([
-            self::part(PartKind::Balloon, 'round 30 cm', [0.30, 0.060, 0.00025, 0.015], 'nominal size common practice; relaxed size and film from memory', '12 in round'),
-            self::part(PartKind::Balloon, 'round 23 cm', [0.23, 0.050, 0.00025, 0.013], 'nominal size common practice; relaxed size and film from memory', '9 in round'),
-            self::part(PartKind::Balloon, 'round 13 cm', [0.13, 0.035, 0.00022, 0.010], 'from memory', '5 in round'),
-            self::part(PartKind::Nozzle, 'drinking straw', [0.006, 0.15], self::STRAW, 'straw'),
-            self::part(PartKind::Nozzle, 'wide straw', [0.008, 0.15], self::STRAW),
-            self::part(PartKind::Nozzle, 'bundle of straws', [0.006, 0.12], self::STRAW),
-            self::part(PartKind::Nozzle, 'stepped tubes', [0.00635, 0.10], 'bores 12.7, 9.5 and 6.35 mm: common practice, no source'),
-            self::part(PartKind::Nozzle, 'plastic tube', [0.0095, 0.15], self::STRAW),
-            self::part(PartKind::Nozzle, 'baster tube', [0.006, 0.16], self::STRAW),
-            self::part(PartKind::Nozzle, 'balloon neck', [0.012, 0.03], self::STRAW),
-            self::part(PartKind::Wheel, 'bottle caps', [0.030, 0.0025, 0.7, 0.006, 0.014, 0.0015], self::LOSS, 'caps', 'milk-jug caps'),
-            self::part(PartKind::Wheel, 'jar lids', [0.060, 0.010, 0.7, 0.006, 0.012, 0.001], self::LOSS, 'lids', 'yoghurt lids'),
-            self::part(PartKind::Wheel, 'card discs', [0.060, 0.003, 0.5, 0.012, 0.003, 0.003], self::LOSS, 'card'),
-            self::part(PartKind::Wheel, 'optical discs', [0.120, 0.016, 0.52, 0.006, 0.0012, 0.0012], self::LOSS, 'discs'),
-            self::part(PartKind::Wheel, 'bought wheels', [0.035, 0.004, 0.6, 0.006, 0.010, 0.010], self::LOSS, 'wheel-and-axle set'),
-            self::part(PartKind::Wheel, 'pulley wheels with rubber ring', [0.040, 0.006, 0.8, 0.015, 0.008, 0.008], self::LOSS),
-            self::part(PartKind::Bearing, 'bamboo skewer in a plastic straw', [0.003, 0.30, 0.0008, 0.005], 'friction from memory'),
-            self::part(PartKind::Bearing, 'steel rod in a plastic straw', [0.003, 0.18, 0.006, 0.005], 'friction from memory'),
-            self::part(PartKind::Bearing, 'plastic hub on steel', [0.002, 0.15, 0.003, 0.0022], 'friction from memory'),
-            self::part(PartKind::Bearing, 'brick-kit axle in its beam', [0.0048, 0.25, 0.001, 0.0049], 'friction from memory'),
-            self::part(PartKind::Chassis, 'corrugated card', [0.075, 0.15, 0.004], self::SIZE, 'card'),
-            self::part(PartKind::Chassis, 'foam board', [0.10, 0.13, 0.005], self::SIZE),
-            self::part(PartKind::Chassis, 'packing foam', [0.075, 0.15, 0.025], self::SIZE),
-            self::part(PartKind::Chassis, 'plastic bottle', [0.065, 0.20, 0.065], self::SIZE, 'bottle'),
-            self::part(PartKind::Chassis, 'paper cup', [0.08, 0.10, 0.08], self::SIZE),
-            self::part(PartKind::Chassis, 'craft stick', [0.02, 0.15, 0.002], self::SIZE),
-            self::part(PartKind::Chassis, 'brick kit', [0.065, 0.13, 0.02], self::SIZE),
-            self::part(PartKind::Surface, 'varnished wood', [0.0], 'from memory', 'wood', 'gym floor'),
-            self::part(PartKind::Surface, 'vinyl', [0.001], 'from memory', 'lino'),
-            self::part(PartKind::Surface, 'tile', [0.001], 'from memory'),
-            self::part(PartKind::Surface, 'concrete', [0.004], 'from memory'),
-            self::part(PartKind::Surface, 'asphalt', [0.008], 'from memory'),
-            self::part(PartKind::Surface, 'short carpet', [0.04], 'from memory', 'carpet'),
-        ]);
+        return $standard ??= new self(
+            [...self::balloons(), ...self::nozzles(), ...self::wheels(), ...self::bearings(), ...self::chassis(), ...self::surfaces()],
+        );
     }
 
-    /** @param list<float> $values in the order of the kind's fields */
-    private static function part(PartKind $kind, string $name, array $values, string $origin, string ...$also): Part
+    /** @return list<Part> */
+    private static function balloons(): array
     {
-        return new Part($kind, $name, array_combine(array_keys($kind->fields()), $values), $origin, array_values($also));
+        return [
+            self::balloon('round 30 cm', 0.30, 0.060, 0.00025, 0.015, self::RUBBER, '12 in round'),
+            self::balloon('round 23 cm', 0.23, 0.050, 0.00025, 0.013, self::RUBBER, '9 in round'),
+            self::balloon('round 13 cm', 0.13, 0.035, 0.00022, 0.010, self::MEMORY, '5 in round'),
+        ];
+    }
+
+    /** @return list<Part> */
+    private static function nozzles(): array
+    {
+        return [
+            self::nozzle('drinking straw', 0.006, 0.15, [PartTrait::Straw, PartTrait::DrinkingStraw], ['straw']),
+            self::nozzle('wide straw', 0.008, 0.15, [PartTrait::Straw]),
+            self::nozzle('bundle of straws', 0.006, 0.12, [PartTrait::Straw, PartTrait::DrinkingStraw]),
+            self::nozzle(
+                'stepped tubes',
+                0.00635,
+                0.10,
+                wider: [CarAttribute::WiderBore->value => 0.0095, CarAttribute::WidestBore->value => 0.0127],
+            ),
+            self::nozzle('plastic tube', 0.0095, 0.15),
+            self::nozzle('baster tube', 0.006, 0.16),
+            self::nozzle('balloon neck', 0.012, 0.03),
+        ];
+    }
+
+    /** @return list<Part> */
+    private static function wheels(): array
+    {
+        $plastic = [PartTrait::PiercedByHand, PartTrait::PiercedPlastic, PartTrait::Collected];
+
+        return [
+            self::wheel('bottle caps', 0.030, 0.0025, 0.7, 0.006, 0.014, 0.0015, $plastic, ['caps', 'milk-jug caps']),
+            self::wheel('jar lids', 0.060, 0.010, 0.7, 0.006, 0.012, 0.001, $plastic, ['lids', 'yoghurt lids']),
+            self::wheel('card discs', 0.060, 0.003, 0.5, 0.012, 0.003, 0.003, [PartTrait::PiercedByHand], ['card']),
+            self::wheel('optical discs', 0.120, 0.016, 0.52, 0.006, 0.0012, 0.0012, [PartTrait::Collected, PartTrait::Shatters], ['discs']),
+            self::wheel('bought wheels', 0.035, 0.004, 0.6, 0.006, 0.010, 0.010, [], ['wheel-and-axle set']),
+            self::wheel('pulley wheels with rubber ring', 0.040, 0.006, 0.8, 0.015, 0.008, 0.008, []),
+        ];
+    }
+
+    /** @return list<Part> */
+    private static function bearings(): array
+    {
+        return [
+            self::bearing('bamboo skewer in a plastic straw', 0.003, 0.30, 0.0008, 0.005, [PartTrait::TurnsInStraw, PartTrait::Skewer]),
+            self::bearing('steel rod in a plastic straw', 0.003, 0.18, 0.006, 0.005, [PartTrait::TurnsInStraw]),
+            self::bearing('plastic hub on steel', 0.002, 0.15, 0.003, 0.0022),
+            self::bearing('brick-kit axle in its beam', 0.0048, 0.25, 0.001, 0.0049),
+        ];
+    }
+
+    /** @return list<Part> */
+    private static function chassis(): array
+    {
+        return [
+            self::oneChassis('corrugated card', 0.15, 0.075, 0.004, also: ['card']),
+            self::oneChassis('foam board', 0.13, 0.10, 0.005),
+            self::oneChassis('packing foam', 0.15, 0.075, 0.025, [PartTrait::Collected]),
+            self::oneChassis('plastic bottle', 0.20, 0.065, 0.065, [PartTrait::Collected], ['bottle']),
+            self::oneChassis('paper cup', 0.10, 0.08, 0.08, [PartTrait::Collected]),
+            self::oneChassis('craft stick', 0.15, 0.02, 0.002),
+            self::oneChassis('brick kit', 0.13, 0.065, 0.02),
+        ];
+    }
+
+    /** @return list<Part> */
+    private static function surfaces(): array
+    {
+        return [
+            self::surface('varnished wood', 0.0, ['wood', 'gym floor']),
+            self::surface('vinyl', 0.001, ['lino']),
+            self::surface('tile', 0.001),
+            self::surface('concrete', 0.004),
+            self::surface('asphalt', 0.008),
+            self::surface('short carpet', 0.04, ['carpet'], [PartTrait::Soft]),
+        ];
+    }
+
+    private static function balloon(
+        string $name,
+        float $nominal,
+        float $relaxed,
+        float $film,
+        float $neck,
+        string $origin,
+        string $also,
+    ): Part {
+        return new Part(
+            PartKind::Balloon,
+            $name,
+            [
+                CarAttribute::BalloonNominal->value => $nominal,
+                CarAttribute::BalloonRelaxed->value => $relaxed,
+                CarAttribute::BalloonFilm->value => $film,
+                CarAttribute::NeckWidth->value => $neck,
+            ],
+            $origin,
+            [$also],
+        );
+    }
+
+    /**
+     * @param list<PartTrait> $traits
+     * @param list<string> $also
+     * @param array<string, float> $wider
+     */
+    private static function nozzle(string $name, float $bore, float $length, array $traits = [], array $also = [], array $wider = []): Part
+    {
+        return new Part(
+            PartKind::Nozzle,
+            $name,
+            [
+                CarAttribute::NozzleBore->value => $bore,
+                CarAttribute::NozzleLength->value => $length,
+            ] + $wider,
+            $wider === [] ? self::STRAW : 'stepped',
+            $also,
+            $traits,
+        );
+    }
+
+    /**
+     * @param list<PartTrait> $traits
+     * @param list<string> $also
+     */
+    private static function wheel(
+        string $name,
+        float $diameter,
+        float $mass,
+        float $inertia,
+        float $loss,
+        float $rim,
+        float $hub,
+        array $traits,
+        array $also = [],
+    ): Part {
+        return new Part(
+            PartKind::Wheel,
+            $name,
+            [
+                CarAttribute::WheelDiameter->value => $diameter,
+                CarAttribute::WheelMass->value => $mass,
+                CarAttribute::WheelInertia->value => $inertia,
+                CarAttribute::WheelLoss->value => $loss,
+                CarAttribute::WheelThickness->value => $rim,
+                CarAttribute::WheelHub->value => $hub,
+            ],
+            self::LOSS,
+            $also,
+            $traits,
+        );
+    }
+
+    /**
+     * @param list<PartTrait> $traits
+     */
+    private static function bearing(string $name, float $axle, float $friction, float $mass, float $bore, array $traits = []): Part
+    {
+        return new Part(
+            PartKind::Bearing,
+            $name,
+            [
+                CarAttribute::AxleDiameter->value => $axle,
+                CarAttribute::BearingFriction->value => $friction,
+                CarAttribute::AxleMass->value => $mass,
+                CarAttribute::BearingBore->value => $bore,
+            ],
+            'friction',
+            [],
+            $traits,
+        );
+    }
+
+    /**
+     * @param list<PartTrait> $traits
+     * @param list<string> $also
+     */
+    private static function oneChassis(string $name, float $length, float $width, float $height, array $traits = [], array $also = []): Part
+    {
+        return new Part(
+            PartKind::Chassis,
+            $name,
+            [
+                CarAttribute::ChassisLength->value => $length,
+                CarAttribute::ChassisWidth->value => $width,
+                CarAttribute::ChassisHeight->value => $height,
+            ],
+            self::SIZE,
+            $also,
+            $traits,
+        );
+    }
+
+    /**
+     * @param list<PartTrait> $traits
+     * @param list<string> $also
+     */
+    private static function surface(string $name, float $loss, array $also = [], array $traits = []): Part
+    {
+        return new Part(PartKind::Surface, $name, [CarAttribute::SurfaceLoss->value => $loss], self::MEMORY, $also, $traits);
     }
 
     /**
@@ -86,7 +269,7 @@ final readonly class Catalogue
     /** @return list<Part> */
     public function of(PartKind $kind): array
     {
-        return array_values(array_filter($this->parts, static fn(Part $part): bool => $part->kind === $kind));
+        return $this->byKind[$kind->value] ?? [];
     }
 
     /** The part that goes by a name, or null. */
@@ -99,6 +282,25 @@ final readonly class Catalogue
         }
 
         return null;
+    }
+
+    /**
+     * The names that a build sheet offers for a kind; any other may be typed.
+     *
+     * @return list<string>
+     */
+    public function namesOf(CarAttribute $attribute): array
+    {
+        if ($attribute === CarAttribute::Joint) {
+            return array_column(Joint::cases(), 'value');
+        }
+        foreach (PartKind::cases() as $kind) {
+            if ($kind->named() === $attribute && $attribute->isKind()) {
+                return array_map(static fn(Part $part): string => $part->name, $this->of($kind));
+            }
+        }
+
+        return [];
     }
 
     /** The part taken where nothing is known: the first of its kind. */

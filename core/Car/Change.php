@@ -14,33 +14,49 @@ final readonly class Change
 
     /** Words for a part whose numbers say the same more exactly. */
     private const NAMES = [
-        'nozzle_kind' => [Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength],
-        'wheel_kind' => [Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelMass],
-        'bearing' => [Choice::AxleDiameter, Choice::BearingBore, Choice::AxleMass],
-        'chassis' => [Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight, Choice::ChassisMass],
+        CarAttribute::NozzleKind->value => [CarAttribute::NozzleBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength],
+        CarAttribute::WheelKind->value => [
+            CarAttribute::WheelDiameter, CarAttribute::WheelThickness, CarAttribute::WheelHub, CarAttribute::WheelMass,
+        ],
+        CarAttribute::Bearing->value => [CarAttribute::AxleDiameter, CarAttribute::BearingBore, CarAttribute::AxleMass],
+        CarAttribute::Chassis->value => [
+            CarAttribute::ChassisLength, CarAttribute::ChassisWidth, CarAttribute::ChassisHeight, CarAttribute::ChassisMass,
+        ],
     ];
 
     /**
      * The choices that changed by themselves. A part's name is left out beside its numbers, and so is what
      * follows from another change: the masses of the parts, and a car's own mass that moved by less than 3 %.
      *
-     * @return list<Choice>
+     * @return list<CarAttribute>
      */
     public static function made(Car $before, Car $after): array
     {
         $changed = $before->changesTo($after);
-        $isIn = static fn(Choice $choice): bool => in_array($choice, $changed, true);
-        $made = array_values(array_filter($changed, static function (Choice $choice) use ($changed, $isIn, $before, $after): bool {
+        $isIn = static fn(CarAttribute $choice): bool => in_array($choice, $changed, true);
+        $made = array_values(array_filter($changed, static function (CarAttribute $choice) use ($changed, $isIn, $before, $after): bool {
             if (array_filter(self::NAMES[$choice->value] ?? [], $isIn) !== []) {
                 return false;
             }
-            if (in_array($choice, [Choice::ChassisMass, Choice::AxleMass, Choice::WheelMass, Choice::BalloonMass, Choice::NozzleMass], true)) {
+            if (
+                in_array(
+                    $choice,
+                    [
+                        CarAttribute::ChassisMass, CarAttribute::AxleMass, CarAttribute::WheelMass, CarAttribute::BalloonMass, CarAttribute::NozzleMass,
+                    ],
+                    true,
+                )
+            ) {
                 return count($changed) === 1;
             }
-            $old = $before->number(Choice::Mass);
-            $new = $after->number(Choice::Mass);
+            $old = $before->number(CarAttribute::Mass);
+            $new = $after->number(CarAttribute::Mass);
 
-            return $choice !== Choice::Mass || count($changed) === 1 || $old === null || $new === null || abs($new - $old) >= self::MASS_BY_THE_WAY * $old;
+            return $choice !== CarAttribute::Mass
+                || count($changed) === 1
+                || $old === null
+                || $new === null
+                || abs($new - $old) >= self::MASS_BY_THE_WAY * $old;
         }));
 
         return $made === [] ? $changed : $made;

@@ -20,59 +20,10 @@ enum CheckItem: string
     case NozzleStraight = 'nozzle';
     case PointsOff = 'points';
 
-    public function label(): string
+    /** Whether a second reading belongs to it. */
+    public function hasSecond(): bool
     {
-        return match ($this) {
-            self::Spin => 'Wheels turn freely',
-            self::EndPlay => 'End play',
-            self::Wobble => 'Wheels square and centred',
-            self::Parallel => 'Axles parallel',
-            self::Drift => 'Rolls straight by hand',
-            self::Airtight => 'Joint airtight',
-            self::BalloonClears => 'Balloon clears the floor',
-            self::NozzleStraight => 'Nozzle straight and open',
-            self::PointsOff => 'Points cut off',
-        };
-    }
-
-    /** How it is done, in a line. */
-    public function how(): string
-    {
-        return match ($this) {
-            self::Spin => 'Lift the car, flick the stiffest wheel once, and time it until it stands.',
-            self::EndPlay => 'Push an axle all the way to one side, then to the other. How far does it slide?',
-            self::Wobble => 'Turn each wheel slowly past a fingertip. How far does the rim come and go?',
-            self::Parallel => 'Measure from axle to axle along the left side, then along the right.',
-            self::Drift => 'Roll the car gently along a straight line. How far off is it, and after what distance?',
-            self::Airtight => 'Fill the balloon, close the nozzle with a fingertip, measure; wait ten seconds, measure again. How much smaller is it?',
-            self::BalloonClears => 'Fill the balloon to running size and look under it.',
-            self::NozzleStraight => 'Look along the tube: straight to the rear, round, no dent.',
-            self::PointsOff => 'No sharp end of skewer or wire is left.',
-        };
-    }
-
-    /** What the reading is called. */
-    public function readingLabel(): string
-    {
-        return match ($this) {
-            self::Spin => 'Turns for',
-            self::EndPlay => 'Slides',
-            self::Wobble => 'Comes and goes',
-            self::Parallel => 'Left side',
-            self::Drift => 'Off the line',
-            self::Airtight => 'Lost in 10 s',
-            self::BalloonClears, self::NozzleStraight, self::PointsOff => 'Is it so?',
-        };
-    }
-
-    /** What a second reading is called; null where there is one only. */
-    public function secondLabel(): ?string
-    {
-        return match ($this) {
-            self::Parallel => 'Right side',
-            self::Drift => 'After',
-            default => null,
-        };
+        return $this === self::Parallel || $this === self::Drift;
     }
 
     /** Whether it is answered with yes or no rather than measured. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 
 /**
  * The lengths to which bearings and axles are cut, from the chassis and the wheels.
@@ -29,7 +29,7 @@ final readonly class CutSizes
      * @param float $endPlayM in all
      * @param float $overhangM of the axle beyond the wheel, on each side
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function __construct(
         public float $chassisWidthM,
@@ -38,11 +38,11 @@ final readonly class CutSizes
         public float $overhangM = 0.003,
         public float $sideGapM = 0.003,
     ) {
-        OutOfRange::check('Chassis width', $chassisWidthM, 0.005, 0.6);
-        OutOfRange::check('Wheel thickness', $wheelThicknessM, 0.0003, 0.1);
-        OutOfRange::check('End play', $endPlayM, 0.0, 0.05);
-        OutOfRange::check('Overhang', $overhangM, 0.0, 0.1);
-        OutOfRange::check('Side gap', $sideGapM, 0.0, 0.1);
+        OutOfRangeException::check('Chassis width', $chassisWidthM, 0.005, 0.6);
+        OutOfRangeException::check('Wheel thickness', $wheelThicknessM, 0.0003, 0.1);
+        OutOfRangeException::check('End play', $endPlayM, 0.0, 0.05);
+        OutOfRangeException::check('Overhang', $overhangM, 0.0, 0.1);
+        OutOfRangeException::check('Side gap', $sideGapM, 0.0, 0.1);
     }
 
     public function bearingLengthM(): float

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Car;
 
 use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Physics\Hollow;
 
 /**
@@ -17,19 +17,22 @@ final readonly class Faults
     /** Less than this under the full balloon and the floor's bumps touch it. Common practice, no source. */
     private const CLEAR_OF_THE_FLOOR = 0.01;
 
-    private Layout $layout;
+    /** What an axle needs beyond bearing and hubs, and a bearing beyond chassis and rims, to turn freely (m). Common practice, no source. */
+    private const ROOM_FOR_WHEELS_M = 0.0075;
+    private const ROOM_FOR_RIMS_M = 0.004;
+
+    public Layout $layout;
 
     /** Whether the parts list knows the kind of the car's wheels. */
     private bool $isListed;
 
     public function __construct(
         private Car $car,
-        private UnitSystem $units,
         Catalogue $catalogue,
         Kit $kit = new Kit(),
     ) {
         $this->layout = Layout::of($car, $catalogue, $kit);
-        $this->isListed = $catalogue->named(PartKind::Wheel, $car->kind(Choice::WheelKind)) !== null;
+        $this->isListed = $catalogue->named(PartKind::Wheel, $car->kind(CarAttribute::WheelKind)) !== null;
     }
 
     /** @return list<Fault> */
@@ -42,19 +45,35 @@ final readonly class Faults
     private function axles(): array
     {
         $faults = [];
-        if ($this->knows(Choice::AxleDiameter, Choice::BearingBore) && $this->layout->axleDiameter >= $this->layout->bearingBore) {
-            $faults[] = new Fault('axle-too-thick', "The axle ({$this->part($this->layout->axleDiameter)}) is as thick as the bearing’s bore ({$this->part($this->layout->bearingBore)}) or thicker: it cannot turn. Use a thinner axle or a wider straw.", true, Spot::FrontAxle);
+        if (
+            $this->knows(CarAttribute::AxleDiameter, CarAttribute::BearingBore) && $this->layout->axleDiameter >= $this->layout->bearingBore
+        ) {
+            $faults[] = Fault::of(
+                'axle-too-thick',
+                ['axle' => $this->part($this->layout->axleDiameter), 'bore' => $this->part($this->layout->bearingBore)],
+                true,
+                Spot::FrontAxle,
+            );
         }
         foreach ([
-            ['front', Choice::AxleLength, Choice::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing, Spot::FrontAxle],
-            ['rear', Choice::RearAxleLength, Choice::RearBearingLength, $this->layout->rearAxleLength, $this->layout->rearBearing, Spot::RearAxle],
+            [
+                'front', CarAttribute::AxleLength, CarAttribute::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing, Spot::FrontAxle,
+            ],
+            [
+                'rear', CarAttribute::RearAxleLength, CarAttribute::RearBearingLength, $this->layout->rearAxleLength, $this->layout->rearBearing, Spot::RearAxle,
+            ],
         ] as [$which, $axle, $bearing, $has, $bearingM, $spot]) {
             if ($this->car->ofRear($axle) === null || $this->car->ofRear($bearing) === null || ($hub = $this->hub()) === null) {
                 continue;
             }
             $needs = $bearingM + 2 * $hub;
             if ($has <= $needs + 1e-9) {
-                $faults[] = new Fault("{$which}-axle-too-short", "The {$which} axle ({$this->body($has)}) is too short: bearing and both wheels, at the hub, alone take {$this->body($needs)}. Cut one of {$this->body($needs + 0.0015 + 0.006)}.", true, $spot);
+                $faults[] = Fault::of(
+                    "{$which}-axle-too-short",
+                    ['axle' => $this->body($has), 'needs' => $this->body($needs), 'cut' => $this->body($needs + self::ROOM_FOR_WHEELS_M)],
+                    true,
+                    $spot,
+                );
             }
         }
 
@@ -66,33 +85,71 @@ final readonly class Faults
     {
         $faults = [];
         foreach ([
-            ['front', Choice::Track, Choice::BearingLength, Choice::EndPlay, $this->layout->frontGap(), $this->layout->frontTrack, Spot::FrontWheels],
-            ['rear', Choice::RearTrack, Choice::RearBearingLength, Choice::RearEndPlay, $this->layout->rearGap(), $this->layout->rearTrack, Spot::RearWheels],
+            [
+                'front', CarAttribute::Track, CarAttribute::BearingLength, CarAttribute::EndPlay, $this->layout->frontGap(), $this->layout->frontTrack, Spot::FrontWheels,
+            ],
+            [
+                'rear', CarAttribute::RearTrack, CarAttribute::RearBearingLength, CarAttribute::RearEndPlay, $this->layout->rearGap(), $this->layout->rearTrack, Spot::RearWheels,
+            ],
         ] as [$which, $track, $bearing, $play, $gap, $trackM, $spot]) {
-            if (!$this->knows(Choice::ChassisWidth)) {
+            if (!$this->knows(CarAttribute::ChassisWidth)) {
                 continue;
             }
             $width = $this->layout->chassisWidth;
             $bearingM = $this->car->ofRear($bearing) ?? $this->car->number($bearing);
             $rim = $this->rimReachesIn();
             if ($bearingM !== null && $rim > 0.0 && ($bearingM - $width) / 2 <= $rim + 1e-9) {
-                $faults[] = new Fault("{$which}-rims-rub", "The {$which} wheels’ hollow faces the car, so their rims reach {$this->part($rim)} in beyond the hub; the bearing stands out by only {$this->part(max(0.0, ($bearingM - $width) / 2))} on each side. Turn the hollow outwards, or cut a bearing of {$this->body($width + 2 * $rim + 0.004)}.", true, $spot);
-            } elseif ($bearingM !== null && $bearingM <= $width + 1e-9 && ($this->car->ofRear($track) ?? $this->car->number($track)) === null) {
+                $faults[] = Fault::of(
+                    "{$which}-rims-rub",
+                    [
+                        'rim' => $this->part($rim), 'out' => $this->part(max(0.0, ($bearingM - $width) / 2)), 'cut' => $this->body(
+                            $width + 2 * $rim + self::ROOM_FOR_RIMS_M,
+                        ),
+                    ],
+                    true,
+                    $spot,
+                );
+            } elseif ($bearingM !== null
+                && $bearingM <= $width + 1e-9
+                && ($this->car->ofRear($track) ?? $this->car->number($track)) === null) {
                 // Works well with caps whose hollow faces outwards, or with washers.
-                $faults[] = new Fault("{$which}-bearing-flush", "The {$which} bearing ({$this->body($bearingM)}) does not stand out beyond the chassis ({$this->body($width)}), so a wheel may lean against it. Watch that they turn freely; a washer or a hub that stands clear helps.", false, $spot);
+                $faults[] = Fault::of(
+                    "{$which}-bearing-flush",
+                    ['bearing' => $this->body($bearingM), 'width' => $this->body($width)],
+                    false,
+                    $spot,
+                );
             } elseif (($this->car->ofRear($track) ?? $this->car->number($track)) !== null) {
                 $slack = ($this->car->ofRear($play) ?? $this->car->number($play) ?? 0.0) / 2;
                 if ($trackM <= $width + 1e-9) {
-                    $faults[] = new Fault("{$which}-track", "The chassis ({$this->body($width)}) is wider than the {$which} track ({$this->body($trackM)}). Make it narrower, or the axle longer.", true, $spot);
-                } elseif ($this->knows(Choice::WheelThickness) && $gap - $slack <= 1e-9) {
-                    $faults[] = new Fault("{$which}-wheels-rub", $gap <= 0.0
-                        ? "The {$which} wheels rub on the chassis: the track leaves {$this->body($trackM - $this->layout->wheelThickness)} between them, and the chassis is {$this->body($width)} wide."
-                        : "The {$which} wheels rub on the chassis when the axle slides to one side: there are {$this->part($gap)} on each side and the end play is {$this->part(2 * $slack)}.", true, $spot);
+                    $faults[] = Fault::of("{$which}-track", ['width' => $this->body($width), 'track' => $this->body($trackM)], true, $spot);
+                } elseif ($this->knows(CarAttribute::WheelThickness) && $gap - $slack <= 1e-9) {
+                    $faults[] = $gap <= 0.0
+                        ? Fault::of(
+                            "{$which}-wheels-rub",
+                            ['between' => $this->body($trackM - $this->layout->wheelThickness), 'width' => $this->body($width)],
+                            true,
+                            $spot,
+                        )
+                        : Fault::of(
+                            "{$which}-wheels-rub-at-one-side",
+                            ['gap' => $this->part($gap), 'play' => $this->part(2 * $slack)],
+                            true,
+                            $spot,
+                            "{$which}-wheels-rub",
+                        );
                 }
             }
         }
-        if ($this->knows(Choice::Wheelbase, Choice::WheelDiameter) && $this->layout->wheelbase <= $this->layout->wheelDiameter) {
-            $faults[] = new Fault('wheels-meet', "Front and rear wheels touch: the wheelbase ({$this->body($this->layout->wheelbase)}) is no longer than a wheel is across ({$this->part($this->layout->wheelDiameter)}).", true, Spot::FrontWheels);
+        if (
+            $this->knows(CarAttribute::Wheelbase, CarAttribute::WheelDiameter) && $this->layout->wheelbase <= $this->layout->wheelDiameter
+        ) {
+            $faults[] = Fault::of(
+                'wheels-meet',
+                ['wheelbase' => $this->body($this->layout->wheelbase), 'wheel' => $this->part($this->layout->wheelDiameter)],
+                true,
+                Spot::FrontWheels,
+            );
         }
 
         return $faults;
@@ -102,13 +159,25 @@ final readonly class Faults
     private function chassis(): array
     {
         $faults = [];
-        if ($this->knows(Choice::Wheelbase, Choice::ChassisLength) && $this->layout->wheelbase > $this->layout->chassisLength) {
-            $faults[] = new Fault('off-the-chassis', "The axles don’t fit on the chassis: the wheelbase is {$this->body($this->layout->wheelbase)}, the chassis {$this->body($this->layout->chassisLength)} long.", true, Spot::Chassis);
-        } elseif ($this->knows(Choice::Wheelbase, Choice::ChassisLength, Choice::RearAxlePlace) && $this->layout->frontAxle() > $this->layout->chassisLength) {
-            $faults[] = new Fault('off-the-chassis', "The front axle lies {$this->body($this->layout->frontAxle() - $this->layout->chassisLength)} in front of the chassis. Check where the rear axle is.", true, Spot::FrontAxle);
+        if ($this->knows(CarAttribute::Wheelbase, CarAttribute::ChassisLength) && $this->layout->wheelbase > $this->layout->chassisLength) {
+            $faults[] = Fault::of(
+                'off-the-chassis',
+                ['wheelbase' => $this->body($this->layout->wheelbase), 'length' => $this->body($this->layout->chassisLength)],
+                true,
+                Spot::Chassis,
+            );
+        } elseif ($this->knows(CarAttribute::Wheelbase, CarAttribute::ChassisLength, CarAttribute::RearAxlePlace)
+            && $this->layout->frontAxle() > $this->layout->chassisLength) {
+            $faults[] = Fault::of(
+                'front-axle-off-the-chassis',
+                ['by' => $this->body($this->layout->frontAxle() - $this->layout->chassisLength)],
+                true,
+                Spot::FrontAxle,
+                'off-the-chassis',
+            );
         }
-        if ($this->knows(Choice::WheelDiameter, Choice::BearingBore) && $this->layout->groundClearance() <= 0.0) {
-            $faults[] = new Fault('no-clearance', 'The bearings touch the floor: the wheels are too small for them.', true, Spot::FrontAxle);
+        if ($this->knows(CarAttribute::WheelDiameter, CarAttribute::BearingBore) && $this->layout->groundClearance() <= 0.0) {
+            $faults[] = Fault::of('no-clearance', [], true, Spot::FrontAxle);
         }
 
         return $faults;
@@ -118,22 +187,27 @@ final readonly class Faults
     private function balloon(): array
     {
         $faults = [];
-        if ($this->knows(Choice::BalloonSize, Choice::WheelDiameter)) {
+        if ($this->knows(CarAttribute::BalloonSize, CarAttribute::WheelDiameter)) {
             $clear = $this->layout->balloonClearance();
             if ($clear <= 0.0) {
-                $faults[] = new Fault('balloon-drags', "At full size the balloon drags on the floor: its underside would be {$this->part(-$clear)} below it. Raise the nozzle, move the balloon back over the chassis, or fill it less.", true, Spot::Balloon);
+                $faults[] = Fault::of('balloon-drags', ['by' => $this->part(-$clear)], true, Spot::Balloon);
             } elseif ($clear < self::CLEAR_OF_THE_FLOOR) {
-                $faults[] = new Fault('balloon-low', "At full size the balloon clears the floor by only {$this->part($clear)}. Aim for {$this->part(self::CLEAR_OF_THE_FLOOR)} or more.", false, Spot::Balloon);
+                $faults[] = Fault::of(
+                    'balloon-low',
+                    ['by' => $this->part($clear), 'aim' => $this->part(self::CLEAR_OF_THE_FLOOR)],
+                    false,
+                    Spot::Balloon,
+                );
             }
             if ($this->layout->wheelClearance() < 0.0) {
-                $faults[] = new Fault('balloon-rubs', 'At full size the balloon touches the wheels. Raise it, or fill it less.', false, Spot::Balloon);
+                $faults[] = Fault::of('balloon-rubs', [], false, Spot::Balloon);
             }
         }
-        if ($this->knows(Choice::JointWidth, Choice::NeckWidth)) {
-            $joint = $this->car->number(Choice::JointWidth) ?? 0.0;
-            $neck = $this->car->number(Choice::NeckWidth) ?? 0.0;
+        if ($this->knows(CarAttribute::JointWidth, CarAttribute::NeckWidth)) {
+            $joint = $this->car->number(CarAttribute::JointWidth) ?? 0.0;
+            $neck = $this->car->number(CarAttribute::NeckWidth) ?? 0.0;
             if ($joint > $neck + 1e-9) {
-                $faults[] = new Fault('joint-too-wide', "The joint ({$this->part($joint)}) is wider than the balloon’s neck ({$this->part($neck)}): the balloon flies off. Use a thinner tube at the neck, or fewer straws.", true, Spot::Neck);
+                $faults[] = Fault::of('joint-too-wide', ['joint' => $this->part($joint), 'neck' => $this->part($neck)], true, Spot::Neck);
             }
         }
 
@@ -144,18 +218,23 @@ final readonly class Faults
     private function nozzle(): array
     {
         $faults = [];
-        $angle = $this->car->number(Choice::NozzleAngle);
+        $angle = $this->car->number(CarAttribute::NozzleAngle);
         if ($angle !== null && abs($angle) >= 90.0) {
-            $faults[] = new Fault('points-forward', abs($angle) > 90.0
-                ? 'The nozzle points forward: the jet would push the car back. Turn it to the rear.'
-                : 'The nozzle points straight up or down: the jet does not push the car along. Turn it to the rear.', true, Spot::Nozzle);
+            $faults[] = Fault::of(abs($angle) > 90.0 ? 'points-forward' : 'points-up-or-down', [], true, Spot::Nozzle, 'points-forward');
         }
-        if ($this->knows(Choice::WheelDiameter) && ($this->knows(Choice::NozzleHeight) || ($angle ?? 0.0) > 0.0) && $this->layout->nozzleClearance() <= 0.0) {
-            $faults[] = new Fault('nozzle-drags', 'The nozzle’s end drags on the floor. Raise it, shorten what sticks out, or point it down less.', true, Spot::Nozzle);
+        if (
+            $this->knows(CarAttribute::WheelDiameter)
+                && ($this->knows(CarAttribute::NozzleHeight) || ($angle ?? 0.0) > 0.0)
+                && $this->layout->nozzleClearance() <= 0.0
+        ) {
+            $faults[] = Fault::of('nozzle-drags', [], true, Spot::Nozzle);
         }
-        $narrower = array_filter([[Choice::NozzleBore, Choice::WiderBore], [Choice::WiderBore, Choice::WidestBore]], fn(array $pair): bool => $this->knows(...$pair) && $this->car->number($pair[0]) >= $this->car->number($pair[1]));
+        $narrower = array_filter(
+            [[CarAttribute::NozzleBore, CarAttribute::WiderBore], [CarAttribute::WiderBore, CarAttribute::WidestBore]],
+            fn(array $pair): bool => $this->knows(...$pair) && $this->car->number($pair[0]) >= $this->car->number($pair[1]),
+        );
         if ($narrower !== []) {
-            $faults[] = new Fault('tubes-out-of-order', 'The tubes don’t fit into each other: each one towards the balloon must be wider than the one behind it.', true, Spot::Nozzle);
+            $faults[] = Fault::of('tubes-out-of-order', [], true, Spot::Nozzle);
         }
 
         return $faults;
@@ -164,28 +243,30 @@ final readonly class Faults
     /** How thick a wheel is at its hub (m), as recorded or as its kind has it; null where neither says. */
     private function hub(): ?float
     {
-        return $this->car->number(Choice::WheelHub) !== null || $this->isListed ? $this->layout->hubThickness : null;
+        return $this->car->number(CarAttribute::WheelHub) !== null || $this->isListed ? $this->layout->hubThickness : null;
     }
 
     /** By how much the rim of a wheel whose hollow faces the car reaches in beyond its hub (m); 0 for others. */
     private function rimReachesIn(): float
     {
-        return $this->car->kind(Choice::WheelHollow) === Hollow::Inwards->value && $this->knows(Choice::WheelThickness) && $this->hub() !== null
+        return $this->car->kind(CarAttribute::WheelHollow) === Hollow::Inwards->value
+            && $this->knows(CarAttribute::WheelThickness)
+            && $this->hub() !== null
             ? max(0.0, $this->layout->wheelThickness - $this->layout->hubThickness) : 0.0;
     }
 
-    private function knows(Choice ...$choices): bool
+    private function knows(CarAttribute ...$choices): bool
     {
-        return array_filter($choices, fn(Choice $choice): bool => $this->car->number($choice) === null) === [];
+        return array_filter($choices, fn(CarAttribute $choice): bool => $this->car->number($choice) === null) === [];
     }
 
-    private function part(float $metres): string
+    private function part(float $metres): Shown
     {
-        return $this->units->show($metres, Scale::Part);
+        return new Shown($metres, Scale::Part);
     }
 
-    private function body(float $metres): string
+    private function body(float $metres): Shown
     {
-        return $this->units->show($metres, Scale::Body);
+        return new Shown($metres, Scale::Body);
     }
 }

@@ -19,7 +19,9 @@ final readonly class Kit
         public string $bearing = 'bamboo skewer in a plastic straw',
         public string $nozzle = 'drinking straw',
         public string $balloon = 'round 30 cm',
-        public string $joint = 'elastic band',
+        public string $joint = Joint::ElasticBand->value,
+        /** Where the parts are looked up by their names; the standard one where null. */
+        private ?Catalogue $catalogue = null,
     ) {}
 
     /** The name of the part of that kind; null for a kind that no kit holds. */
@@ -36,36 +38,47 @@ final readonly class Kit
     }
 
     /** What the catalogue knows of the kit's part of that kind, or of the usual one. */
-    public function part(PartKind $kind, Catalogue $catalogue): Part
+    public function part(PartKind $kind): Part
     {
-        return $catalogue->named($kind, $this->name($kind)) ?? $catalogue->usual($kind);
+        return $this->catalogue()->named($kind, $this->name($kind)) ?? $this->catalogue()->usual($kind);
+    }
+
+    /** Whether the kit's part of that kind has a trait. A part that the catalogue does not know has none. */
+    public function has(PartKind $kind, PartTrait $trait): bool
+    {
+        return $this->catalogue()->named($kind, $this->name($kind))?->is($trait) === true;
+    }
+
+    public function catalogue(): Catalogue
+    {
+        return $this->catalogue ?? Catalogue::standard();
     }
 
     /** Whether axles turn in pieces of drinking straw. */
     public function bearsOnStraws(): bool
     {
-        return str_contains($this->bearing, 'straw');
+        return $this->has(PartKind::Bearing, PartTrait::TurnsInStraw);
     }
 
     public function usesSkewers(): bool
     {
-        return str_contains($this->bearing, 'skewer');
+        return $this->has(PartKind::Bearing, PartTrait::Skewer);
     }
 
     public function blowsThroughStraws(): bool
     {
-        return str_contains($this->nozzle, 'straw');
+        return $this->has(PartKind::Nozzle, PartTrait::Straw);
     }
 
     /** Whether nozzles are cut from the same straws as bearings: plain drinking straws, single or in a bundle. */
     public function nozzleIsOfBearingStraw(): bool
     {
-        return in_array(mb_strtolower($this->nozzle), ['drinking straw', 'straw', 'bundle of straws'], true);
+        return $this->has(PartKind::Nozzle, PartTrait::DrinkingStraw);
     }
 
     public function usesHotGlue(): bool
     {
-        return str_contains($this->joint, 'glue');
+        return Joint::tryFrom(mb_strtolower($this->joint)) === Joint::HotGlue;
     }
 
     /**
@@ -73,27 +86,29 @@ final readonly class Kit
      *
      * @param CutSizes|null $cuts as planned, for the lengths that are cut
      */
-    public function car(Catalogue $catalogue, UnitSystem $units, ?CutSizes $cuts = null): Car
+    public function car(UnitSystem $units, ?CutSizes $cuts = null): Car
     {
-        $chassis = $this->part(PartKind::Chassis, $catalogue);
-        $wheel = $this->part(PartKind::Wheel, $catalogue);
-        $bearing = $this->part(PartKind::Bearing, $catalogue);
-        $nozzle = $this->part(PartKind::Nozzle, $catalogue);
-        $balloon = $this->part(PartKind::Balloon, $catalogue);
+        $chassis = $this->part(PartKind::Chassis);
+        $wheel = $this->part(PartKind::Wheel);
+        $bearing = $this->part(PartKind::Bearing);
+        $nozzle = $this->part(PartKind::Nozzle);
+        $balloon = $this->part(PartKind::Balloon);
         $values = [
-            [Choice::ChassisLength, $chassis->value('length_m')],
-            [Choice::ChassisWidth, $cuts->chassisWidthM ?? $chassis->value('width_m')],
-            [Choice::ChassisHeight, $chassis->value('height_m')],
-            [Choice::Track, $cuts?->trackM()],
-            [Choice::AxleDiameter, $bearing->value('axle_m')],
-            [Choice::AxleLength, $cuts?->axleLengthM()],
-            [Choice::BearingBore, $bearing->value('bore_m')],
-            [Choice::BearingLength, $cuts?->bearingLengthM()],
-            [Choice::WheelDiameter, $wheel->value('diameter_m')],
-            [Choice::WheelThickness, $cuts->wheelThicknessM ?? $wheel->value('thickness_m')],
-            [Choice::BalloonNominal, $balloon->value('nominal_m')],
-            [Choice::NozzleBore, $nozzle->value('bore_m')],
-            [Choice::NozzleLength, $nozzle->value('length_m')],
+            [CarAttribute::ChassisLength, $chassis->value(CarAttribute::ChassisLength)],
+            [CarAttribute::ChassisWidth, $cuts->chassisWidthM ?? $chassis->value(CarAttribute::ChassisWidth)],
+            [CarAttribute::ChassisHeight, $chassis->value(CarAttribute::ChassisHeight)],
+            [CarAttribute::Track, $cuts?->trackM()],
+            [CarAttribute::AxleDiameter, $bearing->value(CarAttribute::AxleDiameter)],
+            [CarAttribute::AxleLength, $cuts?->axleLengthM()],
+            [CarAttribute::BearingBore, $bearing->value(CarAttribute::BearingBore)],
+            [CarAttribute::BearingLength, $cuts?->bearingLengthM()],
+            [CarAttribute::WheelDiameter, $wheel->value(CarAttribute::WheelDiameter)],
+            [CarAttribute::WheelThickness, $cuts->wheelThicknessM ?? $wheel->value(CarAttribute::WheelThickness)],
+            [CarAttribute::BalloonNominal, $balloon->value(CarAttribute::BalloonNominal)],
+            [CarAttribute::NozzleBore, $nozzle->value(CarAttribute::NozzleBore)],
+            [CarAttribute::WiderBore, $nozzle->find(CarAttribute::WiderBore)],
+            [CarAttribute::WidestBore, $nozzle->find(CarAttribute::WidestBore)],
+            [CarAttribute::NozzleLength, $nozzle->value(CarAttribute::NozzleLength)],
         ];
         $quantities = [];
         foreach ($values as [$choice, $si]) {
@@ -102,16 +117,16 @@ final readonly class Kit
             }
         }
 
-        return new Car($quantities, [Choice::Balloons->value => 1, Choice::NozzleOutlets->value => 1], [
-            Choice::Chassis->value => $this->chassis,
-            Choice::Bearing->value => $this->bearing,
-            Choice::WheelKind->value => $this->wheels,
-            Choice::Joint->value => $this->joint,
-            Choice::NozzleKind->value => $this->nozzle,
+        return new Car($quantities, [CarAttribute::Balloons->value => 1, CarAttribute::NozzleOutlets->value => 1], [
+            CarAttribute::Chassis->value => $this->chassis,
+            CarAttribute::Bearing->value => $this->bearing,
+            CarAttribute::WheelKind->value => $this->wheels,
+            CarAttribute::Joint->value => $this->joint,
+            CarAttribute::NozzleKind->value => $this->nozzle,
         ]);
     }
 
-    private static function entry(Choice $choice, float $si, UnitSystem $units): Entry
+    private static function entry(CarAttribute $choice, float $si, UnitSystem $units): Entry
     {
         $scale = $choice->scale() ?? Scale::Body;
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
-use Skivo\Core\Physics\SizeMeasure;
-
 /**
  * Where everything on a car is (m): x forward from the rear end of the chassis, y up from the floor, z to the
  * left from the middle. What was not recorded stands where the parts list and common practice put it.
@@ -62,49 +60,52 @@ final readonly class Layout
 
     public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
     {
-        $part = static fn(PartKind $kind, Choice $choice): Part => $catalogue->named($kind, $car->kind($choice)) ?? $kit->part($kind, $catalogue);
-        $chassis = $part(PartKind::Chassis, Choice::Chassis);
-        $wheel = $part(PartKind::Wheel, Choice::WheelKind);
-        $bearing = $part(PartKind::Bearing, Choice::Bearing);
-        $nozzle = $part(PartKind::Nozzle, Choice::NozzleKind);
-        $length = $car->number(Choice::ChassisLength) ?? $chassis->value('length_m');
-        $width = $car->number(Choice::ChassisWidth) ?? $chassis->value('width_m');
-        $thickness = $car->number(Choice::WheelThickness) ?? $wheel->value('thickness_m');
-        $wheelbase = $car->number(Choice::Wheelbase) ?? self::WHEELBASE * $length;
+        $part = static fn(PartKind $kind, CarAttribute $choice): Part => $catalogue->named($kind, $car->kind($choice)) ?? $kit->part($kind);
+        $chassis = $part(PartKind::Chassis, CarAttribute::Chassis);
+        $wheel = $part(PartKind::Wheel, CarAttribute::WheelKind);
+        $bearing = $part(PartKind::Bearing, CarAttribute::Bearing);
+        $nozzle = $part(PartKind::Nozzle, CarAttribute::NozzleKind);
+        $length = $car->number(CarAttribute::ChassisLength) ?? $chassis->value(CarAttribute::ChassisLength);
+        $width = $car->number(CarAttribute::ChassisWidth) ?? $chassis->value(CarAttribute::ChassisWidth);
+        $thickness = $car->number(CarAttribute::WheelThickness) ?? $wheel->value(CarAttribute::WheelThickness);
+        $wheelbase = $car->number(CarAttribute::Wheelbase) ?? self::WHEELBASE * $length;
         $usual = new CutSizes(min(0.6, max(0.005, $width)), min(0.1, max(0.0003, $thickness)));
-        $size = $car->number(Choice::BalloonSize);
         $bores = array_values(array_filter(
-            [$car->number(Choice::NozzleBore) ?? $nozzle->value('bore_m'), $car->number(Choice::WiderBore), $car->number(Choice::WidestBore)],
+            [
+                $car->number(CarAttribute::NozzleBore) ?? $nozzle->value(CarAttribute::NozzleBore),
+                $car->number(CarAttribute::WiderBore),
+                $car->number(CarAttribute::WidestBore),
+            ],
             static fn(?float $bore): bool => $bore !== null,
         ));
 
-        $tube = max(0.005, $car->number(Choice::NozzleLength) ?? $nozzle->value('length_m'));
+        $tube = max(0.005, $car->number(CarAttribute::NozzleLength) ?? $nozzle->value(CarAttribute::NozzleLength));
 
         return new self(
             $length,
             $width,
-            $car->number(Choice::ChassisHeight) ?? $chassis->value('height_m'),
-            $car->number(Choice::RearAxlePlace) ?? max(0.0, ($length - $wheelbase) / 2),
+            $car->number(CarAttribute::ChassisHeight) ?? $chassis->value(CarAttribute::ChassisHeight),
+            $car->number(CarAttribute::RearAxlePlace) ?? max(0.0, ($length - $wheelbase) / 2),
             $wheelbase,
-            $car->number(Choice::Track) ?? $usual->trackM(),
-            $car->ofRear(Choice::RearTrack) ?? $usual->trackM(),
-            $car->number(Choice::WheelDiameter) ?? $wheel->value('diameter_m'),
+            $car->number(CarAttribute::Track) ?? $usual->trackM(),
+            $car->ofRear(CarAttribute::RearTrack) ?? $usual->trackM(),
+            $car->number(CarAttribute::WheelDiameter) ?? $wheel->value(CarAttribute::WheelDiameter),
             $thickness,
-            $car->number(Choice::AxleDiameter) ?? $bearing->value('axle_m'),
-            $car->number(Choice::AxleLength) ?? $usual->axleLengthM(),
-            $car->ofRear(Choice::RearAxleLength) ?? $usual->axleLengthM(),
-            $car->number(Choice::BearingBore) ?? $bearing->value('bore_m'),
-            $car->number(Choice::BearingLength) ?? $usual->bearingLengthM(),
-            $car->ofRear(Choice::RearBearingLength) ?? $usual->bearingLengthM(),
-            $size === null ? self::USUAL_BALLOON : ($car->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size),
-            (int) ($car->number(Choice::Balloons) ?? 1),
+            $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
+            $car->number(CarAttribute::AxleLength) ?? $usual->axleLengthM(),
+            $car->ofRear(CarAttribute::RearAxleLength) ?? $usual->axleLengthM(),
+            $car->number(CarAttribute::BearingBore) ?? $bearing->value(CarAttribute::BearingBore),
+            $car->number(CarAttribute::BearingLength) ?? $usual->bearingLengthM(),
+            $car->ofRear(CarAttribute::RearBearingLength) ?? $usual->bearingLengthM(),
+            $car->balloonDiameterM() ?? self::USUAL_BALLOON,
+            (int) ($car->number(CarAttribute::Balloons) ?? 1),
             $bores,
             $tube,
-            (int) ($car->number(Choice::NozzleOutlets) ?? 1),
-            deg2rad($car->number(Choice::NozzleAngle) ?? 0.0),
-            $car->number(Choice::NozzleHeight),
-            $car->number(Choice::NozzleOverhang) ?? self::usualOverhang($length, $tube, count($bores)),
-            $car->number(Choice::WheelHub) ?? min($thickness, $wheel->value('hub_m')),
+            (int) ($car->number(CarAttribute::NozzleOutlets) ?? 1),
+            deg2rad($car->number(CarAttribute::NozzleAngle) ?? 0.0),
+            $car->number(CarAttribute::NozzleHeight),
+            $car->number(CarAttribute::NozzleOverhang) ?? self::usualOverhang($length, $tube, count($bores)),
+            $car->number(CarAttribute::WheelHub) ?? min($thickness, $wheel->value(CarAttribute::WheelHub)),
         );
     }
 
@@ -202,10 +203,13 @@ final readonly class Layout
     public function wheelClearance(): float
     {
         [$x, $y] = $this->balloonCentre();
-        $gaps = array_map(fn(float $axle): float => hypot(
-            hypot($x - $axle, max(0.0, $y - $this->wheelDiameter)),
-            max(0.0, ($axle === $this->rearAxle ? $this->rearTrack : $this->frontTrack) - $this->wheelThickness) / 2,
-        ) - $this->balloonDiameter / 2, [$this->rearAxle, $this->frontAxle()]);
+        $gaps = array_map(
+            fn(float $axle): float => hypot(
+                hypot($x - $axle, max(0.0, $y - $this->wheelDiameter)),
+                max(0.0, ($axle === $this->rearAxle ? $this->rearTrack : $this->frontTrack) - $this->wheelThickness) / 2,
+            ) - $this->balloonDiameter / 2,
+            [$this->rearAxle, $this->frontAxle()],
+        );
 
         return min($gaps);
     }

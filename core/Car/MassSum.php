@@ -15,7 +15,7 @@ final readonly class MassSum
 
     /**
      * @param array<string, float> $parts kg, by the label of the choice; only those that were weighed
-     * @param list<Choice> $missing those that were not
+     * @param list<CarAttribute> $missing those that were not
      */
     private function __construct(
         public array $parts,
@@ -27,10 +27,10 @@ final readonly class MassSum
     {
         $parts = [];
         $missing = [];
-        $balloons = (int) ($car->number(Choice::Balloons) ?? 1);
+        $balloons = (int) ($car->number(CarAttribute::Balloons) ?? 1);
         foreach ([
-            [Choice::ChassisMass, 1], [Choice::AxleMass, self::AXLES], [Choice::WheelMass, self::WHEELS],
-            [Choice::BalloonMass, $balloons], [Choice::NozzleMass, 1], [Choice::ExtrasMass, 1],
+            [CarAttribute::ChassisMass, 1], [CarAttribute::AxleMass, self::AXLES], [CarAttribute::WheelMass, self::WHEELS],
+            [CarAttribute::BalloonMass, $balloons], [CarAttribute::NozzleMass, 1], [CarAttribute::ExtrasMass, 1],
         ] as [$choice, $count]) {
             $one = $car->number($choice);
             if ($one === null) {
@@ -40,7 +40,7 @@ final readonly class MassSum
             }
         }
 
-        return new self($parts, $missing, $car->number(Choice::Mass));
+        return new self($parts, $missing, $car->number(CarAttribute::Mass));
     }
 
     /** Of all that was weighed (kg); null where nothing was. */
@@ -52,7 +52,7 @@ final readonly class MassSum
     /** Whether every part was weighed; what is glued on besides may be left out. */
     public function isComplete(): bool
     {
-        return $this->parts !== [] && ($this->missing === [] || $this->missing === [Choice::ExtrasMass]);
+        return $this->parts !== [] && ($this->missing === [] || $this->missing === [CarAttribute::ExtrasMass]);
     }
 
     /** What the scale shows beyond the parts (kg): glue, tape, or a slip; null unless both are there. */

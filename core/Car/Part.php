@@ -9,9 +9,10 @@ final readonly class Part
 {
     /**
      * @param string $name as people say it, unique among parts of its kind
-     * @param array<string, float> $values SI, by the keys of PartKind::fields()
-     * @param string $origin where the values come from
+     * @param array<string, float> $values SI, by the value of a CarAttribute that a part of this kind has
+     * @param string $origin where the values come from, by the key under which lang/ says it
      * @param list<string> $alsoCalled other names under which a build sheet may have it
+     * @param list<PartTrait> $traits
      */
     public function __construct(
         public PartKind $kind,
@@ -19,12 +20,28 @@ final readonly class Part
         public array $values,
         public string $origin,
         public array $alsoCalled = [],
+        public array $traits = [],
     ) {}
 
-    public function value(string $key): float
+    /** In SI; null for a tube that is not there. */
+    public function find(CarAttribute $attribute): ?float
     {
-        // A wheel of which only one thickness is known is as thick at its hub.
-        return $this->values[$key] ?? ($key === 'hub_m' ? $this->values['thickness_m'] ?? null : null) ?? throw new \LogicException("A {$this->kind->value} has no {$key}.");
+        return $this->values[$attribute->value] ?? match ($attribute) {
+            // A wheel of which only one thickness is known is as thick at its hub.
+            CarAttribute::WheelHub => $this->values[CarAttribute::WheelThickness->value] ?? null,
+            default => null,
+        };
+    }
+
+    /** @throws \LogicException where the part has none */
+    public function value(CarAttribute $attribute): float
+    {
+        return $this->find($attribute) ?? throw new \LogicException("A {$this->kind->value} has no {$attribute->value}.");
+    }
+
+    public function is(PartTrait $trait): bool
+    {
+        return in_array($trait, $this->traits, true);
     }
 
     public function isCalled(string $name): bool

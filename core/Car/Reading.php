@@ -34,7 +34,9 @@ final readonly class Reading
 
         return match (true) {
             $first === null => null,
-            $this->item === CheckItem::Parallel => $second === null || $trackM === null ? null : rad2deg(atan(abs($second - $first) / $trackM)),
+            $this->item === CheckItem::Parallel => $second === null || $trackM === null
+                ? null
+                : rad2deg(atan(abs($second - $first) / $trackM)),
             $this->item === CheckItem::Drift => $second === null || $second <= 0.0 ? null : $first / $second,
             default => $first,
         };

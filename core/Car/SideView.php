@@ -17,8 +17,13 @@ final readonly class SideView
         [$x, $y] = $layout->balloonCentre();
 
         return [
-            'chassis' => ['x' => 0.0, 'y' => $layout->chassisBottom(), 'length' => $layout->chassisLength, 'height' => $layout->chassisHeight],
-            'wheels' => array_map(static fn(float $axle): array => ['x' => $axle, 'r' => $layout->wheelRadius()], [$layout->rearAxle, $layout->frontAxle()]),
+            'chassis' => [
+                'x' => 0.0, 'y' => $layout->chassisBottom(), 'length' => $layout->chassisLength, 'height' => $layout->chassisHeight,
+            ],
+            'wheels' => array_map(
+                static fn(float $axle): array => ['x' => $axle, 'r' => $layout->wheelRadius()],
+                [$layout->rearAxle, $layout->frontAxle()],
+            ),
             'axle' => $layout->axleDiameter / 2,
             'tubes' => array_map(static fn(array $tube): array => $tube + ['y' => $axis - $tube['bore'] / 2], $layout->tubes()),
             'balloon' => ['x' => $x, 'y' => $y, 'r' => $layout->balloonDiameter / 2, 'neck' => $layout->neck()],

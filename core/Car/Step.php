@@ -15,16 +15,17 @@ enum Step: string
     case Mass = 'mass';
     case Floor = 'floor';
 
-    public function label(): string
+    /** How much a step matters to a run, the least for what matters most: nozzle before balloon before mass before wheels. */
+    public function rank(): int
     {
         return match ($this) {
-            self::Chassis => 'Chassis',
-            self::Axles => 'Axles',
-            self::Wheels => 'Wheels',
-            self::Power => 'Balloon',
-            self::Nozzle => 'Nozzle',
-            self::Mass => 'Mass',
-            self::Floor => 'Floor',
+            self::Nozzle => 0,
+            self::Power => 1,
+            self::Mass => 2,
+            self::Wheels => 3,
+            self::Axles => 4,
+            self::Chassis => 5,
+            self::Floor => 6,
         };
     }
 
@@ -38,39 +39,14 @@ enum Step: string
         return [self::Chassis, self::Axles, self::Wheels, self::Power, self::Nozzle, self::Mass];
     }
 
-    /** @return list<Choice> in the order in which they are asked */
-    public function choices(): array
+    /** @return list<CarAttribute> in the order in which they are asked */
+    public function attributes(): array
     {
-        return array_values(array_filter(Choice::cases(), fn(Choice $choice): bool => self::of($choice) === $this));
-    }
+        /** @var array<string, list<CarAttribute>> $known */
+        static $known = [];
 
-    /** The choices that most runs are understood by; the others are worth having, and asked for further down. */
-    public static function isMain(Choice $choice): bool
-    {
-        return match ($choice) {
-            Choice::Chassis, Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight,
-            Choice::Bearing, Choice::Wheelbase, Choice::Track, Choice::AxleDiameter, Choice::AxleLength, Choice::BearingBore, Choice::BearingLength, Choice::EndPlay,
-            Choice::WheelKind, Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelHollow, Choice::WheelMount,
-            Choice::Balloons, Choice::BalloonNominal, Choice::BalloonSize, Choice::PumpStrokes, Choice::Joint, Choice::BandTurns,
-            Choice::NozzleKind, Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength, Choice::NozzleAngle, Choice::NozzleHeight, Choice::NozzleOverhang,
-            Choice::Mass, Choice::Surface => true,
-            default => false,
-        };
-    }
-
-    public static function of(Choice $choice): self
-    {
-        return match ($choice) {
-            Choice::Chassis, Choice::ChassisLength, Choice::ChassisWidth, Choice::ChassisHeight, Choice::ChassisMass => self::Chassis,
-            Choice::Bearing, Choice::Wheelbase, Choice::RearAxlePlace, Choice::Track, Choice::RearTrack, Choice::AxleDiameter, Choice::AxleLength,
-            Choice::RearAxleLength, Choice::AxleMass, Choice::BearingBore, Choice::BearingLength, Choice::RearBearingLength, Choice::EndPlay, Choice::RearEndPlay => self::Axles,
-            Choice::WheelKind, Choice::WheelDiameter, Choice::WheelThickness, Choice::WheelHub, Choice::WheelHollow, Choice::WheelMass, Choice::WheelMount => self::Wheels,
-            Choice::Balloons, Choice::BalloonNominal, Choice::BalloonRelaxed, Choice::BalloonSize, Choice::PumpStrokes, Choice::BalloonMass,
-            Choice::Joint, Choice::BandTurns, Choice::JointWidth, Choice::NeckWidth => self::Power,
-            Choice::NozzleKind, Choice::NozzleBore, Choice::WiderBore, Choice::WidestBore, Choice::NozzleOutlets, Choice::NozzleLength,
-            Choice::NozzleAngle, Choice::NozzleHeight, Choice::NozzleOverhang, Choice::NozzleMass => self::Nozzle,
-            Choice::ExtrasMass, Choice::Mass => self::Mass,
-            Choice::Surface => self::Floor,
-        };
+        return $known[$this->value] ??= array_values(
+            array_filter(CarAttribute::recorded(), fn(CarAttribute $attribute): bool => $attribute->step() === $this),
+        );
     }
 }

@@ -34,7 +34,12 @@ final readonly class Tolerance
     /** Whether the limits stand in order: what must be mended lies outside what is good. */
     public function isInOrder(): bool
     {
-        $limits = array_values(array_filter([$this->fixBelow, $this->goodFrom, $this->goodTo, $this->fixAbove], static fn(?float $limit): bool => $limit !== null));
+        $limits = array_values(
+            array_filter(
+                [$this->fixBelow, $this->goodFrom, $this->goodTo, $this->fixAbove],
+                static fn(?float $limit): bool => $limit !== null,
+            ),
+        );
         $sorted = $limits;
         sort($sorted);
 

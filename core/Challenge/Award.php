@@ -26,9 +26,16 @@ final readonly class Award
         return match ($this->goal) {
             Goal::Farthest => $tries->distances(),
             Goal::Fastest => $tries->times($this->lengthM),
-            Goal::Straightest => $tries->each(static fn(Run $run): ?float => $run->driftM === null || ($run->distanceM ?? 0.0) <= 0.0 ? null : abs($run->driftM) / $run->distanceM),
-            Goal::NearestMark => $tries->each(fn(Run $run): ?float => $run->distanceM === null ? null : abs($run->distanceM - ($this->lengthM ?? 0.0))),
-            Goal::HeaviestLoad => $tries->each(fn(Run $run): ?float => $run->loadKg === null || ($run->distanceM ?? 0.0) < ($this->lengthM ?? 0.0) ? null : $run->loadKg),
+            Goal::Straightest => $tries->each(
+                static fn(Run $run): ?float => $run->driftM === null
+                    || ($run->distanceM ?? 0.0) <= 0.0 ? null : abs($run->driftM) / $run->distanceM,
+            ),
+            Goal::NearestMark => $tries->each(
+                fn(Run $run): ?float => $run->distanceM === null ? null : abs($run->distanceM - ($this->lengthM ?? 0.0)),
+            ),
+            Goal::HeaviestLoad => $tries->each(
+                fn(Run $run): ?float => $run->loadKg === null || ($run->distanceM ?? 0.0) < ($this->lengthM ?? 0.0) ? null : $run->loadKg,
+            ),
         };
     }
 }

@@ -15,14 +15,4 @@ enum DeviceRole: string
     case Board = 'board';
     /** Posts what it measures. */
     case Instrument = 'instrument';
-
-    public function label(): string
-    {
-        return match ($this) {
-            self::Log => 'helper at the lane',
-            self::Group => 'group',
-            self::Board => 'board',
-            self::Instrument => 'instrument',
-        };
-    }
 }

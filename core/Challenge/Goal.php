@@ -21,17 +21,6 @@ enum Goal: string
     /** The load that the car carried over a set length (kg). */
     case HeaviestLoad = 'load';
 
-    public function label(): string
-    {
-        return match ($this) {
-            self::Farthest => 'Farthest',
-            self::Fastest => 'Fastest',
-            self::Straightest => 'Straightest',
-            self::NearestMark => 'Nearest the mark',
-            self::HeaviestLoad => 'Heaviest load',
-        };
-    }
-
     public function best(Sample $sample): float
     {
         return $this->moreIsBetter() ? $sample->greatest() : $sample->least();

@@ -23,8 +23,8 @@ final readonly class Inflation
         public ?int $strokes = null,
     ) {}
 
-    /** As in "full", "12 strokes", "20 cm" or "62 cm around". */
-    public function inWords(): string
+    /** As a class sheet has it: "full", "12 strokes", "20 cm" or "62 cm around". */
+    public function asWritten(): string
     {
         return match ($this->kind) {
             InflationKind::Full => 'full',

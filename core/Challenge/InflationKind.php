@@ -11,14 +11,4 @@ enum InflationKind: string
     case Strokes = 'strokes';
     case Diameter = 'diameter';
     case Circumference = 'circumference';
-
-    public function label(): string
-    {
-        return match ($this) {
-            self::Full => 'as full as it goes',
-            self::Strokes => 'by pump strokes',
-            self::Diameter => 'measured across',
-            self::Circumference => 'measured around',
-        };
-    }
 }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\Shown;
 
 /**
  * How much one challenge holds, and the distances and times outside which an entry must be a slip.
@@ -31,24 +32,26 @@ final readonly class Limits
     public const MOST_LANES = 12;
 
     /** What is wrong with a distance in m, and the cure; null where it is fine. */
-    public static function distanceComplaint(float $metres, UnitSystem $units): ?string
+    public static function distanceComplaint(float $metres): ?Remark
     {
         return $metres <= self::LONGEST_DISTANCE_M ? null
-            : 'A distance can be at most ' . $units->show(self::LONGEST_DISTANCE_M, Scale::Lane) . '. Check the unit.';
+            : new Remark('quantity.distance_too_long', ['greatest' => new Shown(self::LONGEST_DISTANCE_M, Scale::Lane)]);
     }
 
     /** What is wrong with a time in s, and the cure; null where it is fine. */
-    public static function timeComplaint(float $seconds, UnitSystem $units): ?string
+    public static function timeComplaint(float $seconds): ?Remark
     {
-        return $seconds >= self::SHORTEST_TIME_S && $seconds <= self::LONGEST_TIME_S ? null
-            : 'A time must be from ' . $units->show(self::SHORTEST_TIME_S, Scale::Stopwatch) . ' to ' . $units->show(self::LONGEST_TIME_S, Scale::Stopwatch) . '.';
+        return $seconds >= self::SHORTEST_TIME_S && $seconds <= self::LONGEST_TIME_S ? null : new Remark('quantity.time_out_of_range', [
+            'least' => new Shown(self::SHORTEST_TIME_S, Scale::Stopwatch),
+            'greatest' => new Shown(self::LONGEST_TIME_S, Scale::Stopwatch),
+        ]);
     }
 
     /** What is wrong with a load in kg, and the cure; null where it is fine. */
-    public static function loadComplaint(float $kilograms, UnitSystem $units): ?string
+    public static function loadComplaint(float $kilograms): ?Remark
     {
         return $kilograms <= self::HEAVIEST_LOAD_KG ? null
-            : 'A load can be at most ' . $units->show(self::HEAVIEST_LOAD_KG, Scale::Weight) . '. Check the unit.';
+            : new Remark('quantity.load_too_heavy', ['greatest' => new Shown(self::HEAVIEST_LOAD_KG, Scale::Weight)]);
     }
 
     /** Between these (m) lie the lanes of classrooms and halls, and the stretches set on them. Common practice, no source. */
@@ -64,11 +67,13 @@ final readonly class Limits
     }
 
     /** What is wrong with a length of lane or timed stretch in m, and the cure; null where it is fine. */
-    public static function laneComplaint(float $metres, UnitSystem $units, bool $isLane = true): ?string
+    public static function laneComplaint(float $metres, bool $isLane = true): ?Remark
     {
         $shortest = $isLane ? self::SHORTEST_LANE_M : self::SHORTEST_STRETCH_M;
 
-        return $metres >= $shortest && $metres <= self::LONGEST_DISTANCE_M ? null
-            : 'A length must be from ' . $units->show($shortest, Scale::Lane) . ' to ' . $units->show(self::LONGEST_DISTANCE_M, Scale::Lane) . '. Check the unit.';
+        return $metres >= $shortest && $metres <= self::LONGEST_DISTANCE_M ? null : new Remark('quantity.length_out_of_range', [
+            'least' => new Shown($shortest, Scale::Lane),
+            'greatest' => new Shown(self::LONGEST_DISTANCE_M, Scale::Lane),
+        ]);
     }
 }

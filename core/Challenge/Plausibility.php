@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\Shown;
 
 /**
  * Questions about a run that may be a slip of the pen. They are asked, never refused: odd runs happen.
@@ -31,10 +32,9 @@ final readonly class Plausibility
         private float $laneM,
         private ?float $timedM,
         private ?float $usualM,
-        private UnitSystem $units,
     ) {}
 
-    /** @return array<string, string> by the field that is in question */
+    /** @return array<string, Remark> by the field that is in question */
     public function questions(RunRecord $run): array
     {
         $questions = [];
@@ -44,31 +44,39 @@ final readonly class Plausibility
         $total = $run->totalTime?->quantity->si();
         $drift = $run->drift?->quantity->si();
         if ($distance !== null) {
-            $said = $this->units->show($distance, Scale::Lane);
             if ($distance > $this->laneM * (1 + self::RUN_OUT)) {
-                $questions['distance'] = "{$said} lies beyond the lane, which is {$this->units->show($this->laneM, Scale::Lane)} long. Is the unit right?";
+                $questions['distance'] = self::asks(
+                    'beyond_lane',
+                    ['distance' => new Shown($distance, Scale::Lane), 'lane' => new Shown($this->laneM, Scale::Lane)],
+                );
             } elseif ($this->usualM !== null && $distance > 0.0 && $this->usualM / $distance > self::OTHER_UNIT) {
-                $questions['distance'] = "{$this->units->show($distance, Scale::Distance, 1)} is far shorter than the class is used to. Is the unit right?";
+                $questions['distance'] = self::asks('far_shorter', ['distance' => new Shown($distance, Scale::Distance, 1)]);
             }
         }
         if ($time !== null && $this->timedM !== null && ($this->timedM / $time > self::FASTEST || $this->timedM / $time < self::SLOWEST)) {
-            $questions['time'] = number_format($this->timedM / $time, $this->timedM / $time < 1 ? 3 : 0) . ' m/s over the timed length: is the time right?';
+            $questions['time'] = self::asks('speed', ['speed' => round($this->timedM / $time, $this->timedM / $time < 1 ? 3 : 0)]);
         }
         if ($time !== null && $this->timedM !== null && $distance !== null && $distance < $this->timedM * 0.98) {
-            $questions['time'] ??= "It stopped before the timed length of {$this->units->show($this->timedM, Scale::Lane)} was over. Is the time right?";
+            $questions['time'] ??= self::asks('stopped_before', ['length' => new Shown($this->timedM, Scale::Lane)]);
         }
         if ($limp !== null && $distance !== null && $limp > $distance) {
-            $questions['limp'] = 'The balloon went limp beyond the place where the car stopped. Are the two swapped?';
+            $questions['limp'] = self::asks('limp_beyond');
         }
         if ($total !== null && $time !== null && $total < $time) {
-            $questions['total_time'] = 'The whole run took less time than the timed length. Are the two swapped?';
+            $questions['total_time'] = self::asks('total_shorter');
         } elseif ($total !== null && $distance !== null && $distance / $total > self::FASTEST) {
-            $questions['total_time'] = number_format($distance / $total) . ' m/s on average: is the time right?';
+            $questions['total_time'] = self::asks('average_speed', ['speed' => round($distance / $total)]);
         }
         if ($drift !== null && $distance !== null && $drift > $distance) {
-            $questions['drift'] = 'It strayed farther to the side than it ran along the lane. Is that right?';
+            $questions['drift'] = self::asks('strayed');
         }
 
         return $questions;
+    }
+
+    /** @param array<string, float|Shown> $values */
+    private static function asks(string $question, array $values = []): Remark
+    {
+        return new Remark("run.question.{$question}", $values);
     }
 }

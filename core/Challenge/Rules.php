@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Skivo\Core\Challenge;
 
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\MassSum;
 use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\PartTrait;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Measurement\Shown;
 
 /** What a challenge leaves free, what it holds equal to the kit, and the limits on what a car may be built of. */
 final readonly class Rules
@@ -20,14 +22,17 @@ final readonly class Rules
 
     /** What is compared of a part that is held equal. */
     private const HELD = [
-        'chassis' => [Choice::Chassis, Choice::ChassisLength, Choice::ChassisWidth],
-        'axles' => [Choice::Bearing, Choice::AxleDiameter, Choice::Wheelbase],
-        'wheels' => [Choice::WheelKind, Choice::WheelDiameter],
-        'power' => [Choice::Balloons, Choice::BalloonNominal],
-        'nozzle' => [Choice::NozzleKind, Choice::NozzleBore, Choice::NozzleOutlets, Choice::NozzleLength],
-        'mass' => [Choice::Mass],
-        'floor' => [Choice::Surface],
+        'chassis' => [CarAttribute::Chassis, CarAttribute::ChassisLength, CarAttribute::ChassisWidth],
+        'axles' => [CarAttribute::Bearing, CarAttribute::AxleDiameter, CarAttribute::Wheelbase],
+        'wheels' => [CarAttribute::WheelKind, CarAttribute::WheelDiameter],
+        'power' => [CarAttribute::Balloons, CarAttribute::BalloonNominal],
+        'nozzle' => [CarAttribute::NozzleKind, CarAttribute::NozzleBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength],
+        'mass' => [CarAttribute::Mass],
+        'floor' => [CarAttribute::Surface],
     ];
+
+    /** The kinds of parts that a rule may limit to some. */
+    private const LIMITED = [PartKind::Chassis, PartKind::Wheel, PartKind::Nozzle];
 
     /**
      * @param list<Step> $free what groups may vary; the rest is held equal to the kit
@@ -41,6 +46,8 @@ final readonly class Rules
         public ?float $longestM = null,
         public array $allowed = [],
         public bool $pushIsFoul = true,
+        /** Where the parts are looked up by their names; the standard one where null. */
+        private ?Catalogue $catalogue = null,
     ) {}
 
     /** @return list<VoidReason> why a try may be void */
@@ -74,39 +81,48 @@ final readonly class Rules
      *
      * @return list<Breach>
      */
-    public function breaches(Car $car, Car $kit, UnitSystem $units): array
+    public function breaches(Car $car, Car $kit): array
     {
-        return [...$this->limits($car, $units), ...$this->names($car), ...$this->differences($car, $kit, $units)];
+        return [...$this->limits($car), ...$this->names($car), ...$this->differences($car, $kit)];
     }
 
-    /** Drinking straws in the car: its nozzle's tubes, and a bearing on each axle. */
-    public static function straws(Car $car): int
+    /** Straws in the car: its nozzle's tubes, and a bearing on each axle. */
+    public static function straws(Car $car, Catalogue $catalogue): int
     {
-        $tubes = 1 + ($car->number(Choice::WiderBore) === null ? 0 : 1) + ($car->number(Choice::WidestBore) === null ? 0 : 1);
-        $inNozzle = str_contains($car->kind(Choice::NozzleKind) ?? '', 'straw') ? $tubes * (int) ($car->number(Choice::NozzleOutlets) ?? 1) : 0;
+        $has = static fn(PartKind $kind, PartTrait $trait): bool => $catalogue->named($kind, $car->kind($kind->named()))?->is($trait) === true;
+        $tubes = 1 + ($car->number(CarAttribute::WiderBore) === null ? 0 : 1) + ($car->number(CarAttribute::WidestBore) === null ? 0 : 1);
+        $inNozzle = $has(PartKind::Nozzle, PartTrait::Straw) ? $tubes * (int) ($car->number(CarAttribute::NozzleOutlets) ?? 1) : 0;
 
-        return $inNozzle + (str_contains($car->kind(Choice::Bearing) ?? '', 'straw') ? 2 : 0);
+        return $inNozzle + ($has(PartKind::Bearing, PartTrait::TurnsInStraw) ? 2 : 0);
     }
 
     /** @return list<Breach> */
-    private function limits(Car $car, UnitSystem $units): array
+    private function limits(Car $car): array
     {
         $breaches = [];
-        $balloons = (int) ($car->number(Choice::Balloons) ?? 1);
+        $balloons = (int) ($car->number(CarAttribute::Balloons) ?? 1);
         if ($this->mostBalloons !== null && $balloons > $this->mostBalloons) {
-            $breaches[] = new Breach('balloons', "It has {$balloons} balloons; the rules allow {$this->mostBalloons}.");
+            $breaches[] = Breach::of('balloons', 'balloons', ['count' => $balloons, 'most' => $this->mostBalloons]);
         }
-        $straws = self::straws($car);
+        $straws = self::straws($car, $this->catalogue ?? Catalogue::standard());
         if ($this->mostStraws !== null && $straws > $this->mostStraws) {
-            $breaches[] = new Breach('straws', "It has {$straws} straws; the rules allow {$this->mostStraws}.");
+            $breaches[] = Breach::of('straws', 'straws', ['count' => $straws, 'most' => $this->mostStraws]);
         }
         $mass = MassSum::of($car)->massKg();
         if ($this->heaviestKg !== null && $mass !== null && $mass > $this->heaviestKg * (1 + 1e-9)) {
-            $breaches[] = new Breach('heaviest', "It weighs {$units->show($mass, Scale::Weight)}; the rules allow {$units->show($this->heaviestKg, Scale::Weight)}.");
+            $breaches[] = Breach::of(
+                'heaviest',
+                'heaviest',
+                ['mass' => new Shown($mass, Scale::Weight), 'most' => new Shown($this->heaviestKg, Scale::Weight)],
+            );
         }
-        $length = $car->number(Choice::ChassisLength);
+        $length = $car->number(CarAttribute::ChassisLength);
         if ($this->longestM !== null && $length !== null && $length > $this->longestM * (1 + 1e-9)) {
-            $breaches[] = new Breach('longest', "Its chassis is {$units->show($length, Scale::Body)} long; the rules allow {$units->show($this->longestM, Scale::Body)}.");
+            $breaches[] = Breach::of(
+                'longest',
+                'longest',
+                ['length' => new Shown($length, Scale::Body), 'most' => new Shown($this->longestM, Scale::Body)],
+            );
         }
 
         return $breaches;
@@ -116,11 +132,15 @@ final readonly class Rules
     private function names(Car $car): array
     {
         $breaches = [];
-        foreach ([[PartKind::Chassis, Choice::Chassis], [PartKind::Wheel, Choice::WheelKind], [PartKind::Nozzle, Choice::NozzleKind]] as [$kind, $choice]) {
+        foreach (self::LIMITED as $kind) {
             $allowed = $this->allowed[$kind->value] ?? [];
-            $name = $car->kind($choice);
+            $name = $car->kind($kind->named());
             if ($allowed !== [] && $name !== null && !in_array(mb_strtolower($name), array_map(mb_strtolower(...), $allowed), true)) {
-                $breaches[] = new Breach("allowed-{$kind->value}", "{$choice->label()} is “{$name}”; the rules allow " . implode(', ', $allowed) . '.');
+                $breaches[] = Breach::of(
+                    "allowed-{$kind->value}",
+                    'allowed',
+                    ['attribute' => $kind->named(), 'name' => $name, 'allowed' => implode(', ', $allowed)],
+                );
             }
         }
 
@@ -128,22 +148,21 @@ final readonly class Rules
     }
 
     /** @return list<Breach> */
-    private function differences(Car $car, Car $kit, UnitSystem $units): array
+    private function differences(Car $car, Car $kit): array
     {
         $breaches = [];
         foreach ($this->held() as $step) {
             foreach (self::HELD[$step->value] as $choice) {
-                $scale = $choice->scale();
-                if ($scale === null) {
+                if ($choice->isKind()) {
                     [$has, $should] = [$car->kind($choice), $kit->kind($choice)];
                     $differs = $has !== null && $should !== null && mb_strtolower($has) !== mb_strtolower($should);
                 } else {
                     [$is, $meant] = [$car->number($choice), $kit->number($choice)];
                     $differs = $is !== null && $meant !== null && abs($is - $meant) > self::SAME_WITHIN * $meant;
-                    [$has, $should] = [$is === null ? '' : $units->show($is, $scale), $meant === null ? '' : $units->show($meant, $scale)];
+                    [$has, $should] = [$choice->shown($is ?? 0.0, 0), $choice->shown($meant ?? 0.0, 0)];
                 }
                 if ($differs) {
-                    $breaches[] = new Breach("held-{$choice->value}", "{$choice->label()} is {$has}; it is held equal, and the kit has {$should}.");
+                    $breaches[] = Breach::of("held-{$choice->value}", 'held', ['attribute' => $choice, 'has' => $has, 'should' => $should]);
                 }
             }
         }

@@ -41,7 +41,10 @@ final readonly class Tries
     /** The number of the next try. A void try is made again under its own number, unless it is lost. */
     public function next(): int
     {
-        $taken = array_map(static fn(Run $run): int => $run->try, [...$this->counted, ...$this->extra, ...($this->voidIsRetried ? [] : $this->void)]);
+        $taken = array_map(
+            static fn(Run $run): int => $run->try,
+            [...$this->counted, ...$this->extra, ...($this->voidIsRetried ? [] : $this->void)],
+        );
         for ($try = 1; in_array($try, $taken, true); $try++);
 
         return $try;
@@ -76,7 +79,14 @@ final readonly class Tries
      */
     public function times(?float $lengthM = null): ?Sample
     {
-        return self::sample(array_map(static fn(Run $run): ?float => $lengthM !== null && $run->distanceM !== null && $run->distanceM < $lengthM ? null : $run->timeS, $this->counted));
+        return self::sample(
+            array_map(
+                static fn(Run $run): ?float => $lengthM !== null
+                    && $run->distanceM !== null
+                    && $run->distanceM < $lengthM ? null : $run->timeS,
+                $this->counted,
+            ),
+        );
     }
 
     /**

@@ -5,21 +5,24 @@ declare(strict_types=1);
 namespace Skivo\Core\Diagnosis;
 
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Side;
-use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Physics\Constants;
 use Skivo\Core\Physics\Steering;
 use Skivo\Core\Physics\WheelMount;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Simulator;
 
 /**
@@ -39,18 +42,38 @@ final readonly class Diagnosis
     /** Filled beyond this share of its nominal size a balloon is near bursting. Common practice, no source. */
     private const NEAR_BURSTING = 0.9;
 
+    /** An axle slides by one to two millimetres where it runs well; beyond four it is loose (m). Common practice, no source. */
+    private const LEAST_END_PLAY_M = 0.001;
+    private const GOOD_END_PLAY_M = 0.0015;
+    private const GREATEST_END_PLAY_M = 0.002;
+    private const LOOSE_END_PLAY_M = 0.004;
+
+    /** How deep a tube sits in a neck, and how far a full balloon clears the floor (m). Common practice, no source. */
+    private const JOINT_DEPTH_M = 0.025;
+    private const CLEAR_OF_THE_FLOOR_M = 0.01;
+
+    /** Narrower bores (m), heavier cars (kg) and thicker axles (of the wheel) are worth a look. Common practice, no source. */
+    private const NARROW_BORE_M = 0.005;
+    private const HEAVY_KG = 0.09;
+    private const THICK_AXLE = 0.12;
+
+    /** Axles that steer by this share of what the drift asks for explain it. */
+    private const EXPLAINS = 0.4;
+
+    /** From this share of the mass that could just start, a car is nearly too heavy. */
+    private const NEARLY_TOO_HEAVY = 0.6;
+
     private Layout $layout;
 
     private CarModel $model;
 
-    /** What its forces are known from, as in "By its parts". */
+    /** What its forces are known from: "parts", or "bench" where something of them was measured. */
     private string $basis;
 
     /** @param CarModel|null $model with what the bench measured; from the parts where null */
     public function __construct(
         private Car $car,
         private CheckCard $card,
-        private UnitSystem $units,
         private Catalogue $catalogue,
         private ?string $surface = null,
         Kit $kit = new Kit(),
@@ -58,8 +81,11 @@ final readonly class Diagnosis
     ) {
         $this->layout = Layout::of($car, $catalogue, $kit);
         $this->model = $model ?? CarModel::of($car, $catalogue, $surface);
-        $measured = array_filter([Setting::MeasuredFriction, Setting::Pressure], fn(Setting $setting): bool => $this->model->origins[$setting->value] === Origin::Measured);
-        $this->basis = $measured === [] ? 'By its parts' : 'By its parts and what the bench measured';
+        $measured = array_filter(
+            [CarAttribute::RollingCoefficient, CarAttribute::BalloonPressure],
+            fn(CarAttribute $setting): bool => $this->model->origins[$setting->value] === Origin::Measured,
+        );
+        $this->basis = $measured === [] ? 'parts' : 'bench';
     }
 
     /**
@@ -83,7 +109,7 @@ final readonly class Diagnosis
             Symptom::WheelOff => $this->wheelOff(),
             Symptom::ShortRun => $this->shortRun(),
             Symptom::Bursts => $this->bursts(),
-            Symptom::Moist => [new Cause('Filled by mouth', 'Breath is damp, and water makes the rubber heavy and the tube narrow.', 'Look into the tube: is it wet?', 'Dry the tube, take a fresh balloon, and fill it with a pump.')],
+            Symptom::Moist => [new Cause('filled_by_mouth')],
         };
         // Stable: causes that nothing tells apart keep the order in which they usually turn out true.
         usort($causes, static fn(Cause $a, Cause $b): int => $b->likelihood->value <=> $a->likelihood->value);
@@ -103,13 +129,18 @@ final readonly class Diagnosis
         );
     }
 
-    /** "Drifts 30 cm left over 2 m: axles 0.84° out of parallel on a 10 cm wheelbase; move …". */
-    public function correction(Steering $steering): string
+    /** By how much to turn the front axle, for a car that steers so. */
+    public function correction(Steering $steering): Remark
     {
-        $other = $steering->towards === Side::Left ? Side::Right : Side::Left;
+        $isKnown = $this->car->number(CarAttribute::Wheelbase) !== null && $this->car->number(CarAttribute::Track) !== null;
 
-        return "Axles {$this->degrees($steering->angle)} out of parallel on a {$this->body($this->layout->wheelbase)} wheelbase: move the {$other->value} end of the front axle back by {$this->part($steering->moveM)}"
-            . ", on a {$this->body($this->layout->frontTrack)} track" . ($this->car->number(Choice::Wheelbase) === null || $this->car->number(Choice::Track) === null ? ' (wheelbase or track not recorded: measure them for a sure figure)' : '') . '.';
+        return new Remark($isKnown ? 'diagnosis.turn_axle' : 'diagnosis.turn_axle_roughly', [
+            'angle' => $this->degrees($steering->angle),
+            'wheelbase' => $this->body($this->layout->wheelbase),
+            'side' => $steering->towards === Side::Left ? Side::Right : Side::Left,
+            'by' => $this->part($steering->moveM),
+            'track' => $this->body($this->layout->frontTrack),
+        ]);
     }
 
     /** @return list<Cause> */
@@ -120,99 +151,159 @@ final readonly class Diagnosis
             $driftM = $drift->first->quantity->si() * ($drift->side ?? Side::Left)->sign();
             $overM = $drift->second->quantity->si();
         }
-        [$steering, $seen] = $driftM === null || $overM === null ? [null, ''] : $this->seen($driftM, $overM);
-        $sides = $this->card->reading(CheckItem::Parallel);
-        $measured = $sides?->first === null || $sides->second === null ? null
-            : Steering::ofAxles($sides->first->quantity->si(), $sides->second->quantity->si(), $this->layout->frontTrack);
-        $explains = $measured !== null && ($steering === null || ($measured->towards === $steering->towards && $measured->angle >= 0.4 * $steering->angle));
-        $parallel = match (true) {
-            $sides?->first === null || $sides->second === null => Likelihood::Possible,
-            $explains => Likelihood::Shown,
-            default => Likelihood::Unlikely,
-        };
-        $found = match (true) {
-            $sides?->first === null || $sides->second === null => '',
-            $measured === null => ' Measured, they are parallel.',
-            default => " Measured, they are {$this->degrees($measured->angle)} out of parallel and steer {$measured->towards->value}" . ($steering === null ? '.' : ($explains ? ', as it ran.' : ', which does not explain the run.')),
-        };
-        $cure = match (true) {
-            $steering !== null && $parallel !== Likelihood::Unlikely => $this->correction($steering),
-            $measured !== null => $this->correction($measured),
-            default => 'Measure the drift over a known distance; then the amount to turn an axle by can be computed.',
-        };
-        $unequal = $steering === null ? '' : " A difference of {$this->part($steering->asUnequalWheelsM($this->layout->wheelDiameter, $this->layout->frontTrack), 1)} between left and right would make this drift.";
-        $turning = $this->car->kind(Choice::WheelMount) !== WheelMount::Spinning->value;
+        $steering = $driftM === null || $overM === null ? null : $this->steering($driftM, $overM);
+        $turning = $this->car->kind(CarAttribute::WheelMount) !== WheelMount::Spinning->value;
 
         return [
-            new Cause('Axles not parallel', $seen . 'Two axles that are not parallel roll on a circle, towards the side where they lie closer together.' . $found, 'Measure from axle to axle on the left and on the right.', $cure, $parallel),
-            new Cause('A wheel rubs', 'A wheel that touches the chassis or its bearing is braked, and the car turns towards it.' . $this->gapInWords(), 'Spin each wheel by itself and listen; slide the axles from side to side while the car rolls.', "Give each wheel {$this->part(0.001)} to {$this->part(0.002)} of end play, and let the bearing stand out beyond the chassis.", $this->rubs()),
-            new Cause('One wheel smaller', ($turning ? 'Two wheels fast on one axle turn together: the smaller one is left behind, and the car turns towards it.' : 'Wheels that spin by themselves may differ in size without steering; a smaller one still tilts the car.') . $unequal, 'Measure across all four wheels.', 'Swap in a wheel of the same size, or trim the larger one.', $turning ? Likelihood::Possible : Likelihood::Unlikely),
-            new Cause('A wheel not square', 'A wheel that stands at an angle steers a little to and fro, and to one side if it slips.', 'Turn each wheel past a fingertip.', 'Seat it again, square to the axle.', $this->byCheck(CheckItem::Wobble)),
+            $this->notParallel($steering, abs($driftM ?? 0.0), $overM ?? 0.0),
+            new Cause(
+                'wheel_rubs',
+                $this->rubs(),
+                found: $this->gap(),
+                cure: new Remark(
+                    'diagnosis.end_play',
+                    ['least' => $this->part(self::LEAST_END_PLAY_M), 'greatest' => $this->part(self::GREATEST_END_PLAY_M)],
+                ),
+            ),
+            new Cause(
+                $turning ? 'wheel_smaller_on_turning_axle' : 'wheel_smaller_on_fixed_axle',
+                $turning ? Likelihood::Possible : Likelihood::Unlikely,
+                found: $steering === null
+                    ? null
+                    : new Remark(
+                        'diagnosis.found.unequal_wheels',
+                        [
+                            'difference' => new Shown(
+                                $steering->asUnequalWheelsM($this->layout->wheelDiameter, $this->layout->frontTrack),
+                                Scale::Part,
+                                1,
+                            ),
+                        ],
+                    ),
+            ),
+            new Cause('wheel_not_square', $this->byCheck(CheckItem::Wobble)),
         ];
     }
 
-    /** @return array{Steering|null, string} what would explain a drift, and the drift in words */
-    private function seen(float $driftM, float $overM): array
+    /** Axles out of parallel, beside what was measured between them. */
+    private function notParallel(?Steering $steering, float $driftM, float $overM): Cause
     {
-        $steering = $this->steering($driftM, $overM);
+        $sides = $this->card->reading(CheckItem::Parallel);
+        $isMeasured = $sides?->first !== null && $sides->second !== null;
+        $measured = $isMeasured
+            ? Steering::ofAxles($sides->first->quantity->si(), $sides->second->quantity->si(), $this->layout->frontTrack)
+            : null;
+        $explains = $measured !== null
+            && ($steering === null || ($measured->towards === $steering->towards && $measured->angle >= self::EXPLAINS * $steering->angle));
+        $likelihood = $isMeasured ? ($explains ? Likelihood::Shown : Likelihood::Unlikely) : Likelihood::Possible;
 
-        return [$steering, $steering === null ? '' : "Drifts {$this->distance(abs($driftM))} {$steering->towards->value} over {$this->lane($overM)}. "];
+        return new Cause(
+            'not_parallel',
+            $likelihood,
+            seen: $steering === null ? null : new Remark('diagnosis.found.drift', [
+                'drift' => new Shown($driftM, Scale::Distance), 'side' => $steering->towards, 'over' => new Shown($overM, Scale::Lane),
+            ]),
+            found: match (true) {
+                !$isMeasured => null,
+                $measured === null => new Remark('diagnosis.found.parallel'),
+                default => new Remark(
+                    match (true) {
+                        $steering === null => 'diagnosis.found.out_of_parallel',
+                        $explains => 'diagnosis.found.out_of_parallel_as_it_ran',
+                        default => 'diagnosis.found.out_of_parallel_otherwise',
+                    },
+                    ['angle' => $this->degrees($measured->angle), 'side' => $measured->towards],
+                ),
+            },
+            cure: match (true) {
+                $steering !== null && $likelihood !== Likelihood::Unlikely => $this->correction($steering),
+                $measured !== null => $this->correction($measured),
+                default => null,
+            },
+        );
     }
 
     /** @return list<Cause> */
     private function wobbles(): array
     {
         $wobble = $this->card->value(CheckItem::Wobble);
-        $angle = $wobble === null ? '' : " {$this->part($wobble)} at the rim of a {$this->part($this->layout->wheelDiameter)} wheel is " . $this->degrees(atan($wobble / $this->layout->wheelDiameter)) . ' out of square.';
 
         return [
-            new Cause('Wheel not square to its axle', 'The rim comes and goes once a turn, and lifts the car each time.' . $angle, 'Turn the wheel past a fingertip held at its face.', 'Seat it again with a hub of card or putty on both sides, and let it set upright.', $this->byCheck(CheckItem::Wobble)),
-            new Cause('Hole off centre', 'The rim rises and falls once a turn; the car hops.', 'Turn the wheel past a fingertip held at its tread.', 'Find the centre by two crossing diameters, and pierce again through a patch.'),
-            new Cause('Wheel loose on its axle', 'A loose wheel takes another angle at each turn.', 'Hold the axle and try to tilt the wheel.', 'Fill the hole with a sleeve of tape or straw, or glue the wheel on its outside.'),
+            new Cause('wheel_wobbles', $this->byCheck(CheckItem::Wobble), found: $wobble === null ? null : new Remark('diagnosis.found.out_of_square', [
+                'wobble' => $this->part($wobble), 'wheel' => $this->part($this->layout->wheelDiameter), 'angle' => $this->degrees(
+                    atan($wobble / $this->layout->wheelDiameter),
+                ),
+            ])),
+            new Cause('hole_off_centre'),
+            new Cause('wheel_loose'),
         ];
     }
 
     /** @return list<Cause> */
     private function wheelsStop(): array
     {
-        $play = $this->card->value(CheckItem::EndPlay) ?? $this->car->number(Choice::EndPlay);
+        $play = $this->endPlay();
         $room = $this->room();
 
         return [
-            new Cause('No end play', 'The wheel presses on the bearing and is braked.' . ($play === null ? '' : " It slides {$this->part($play)}."), 'Push the axle from side to side: does it slide?', "Pull the wheels apart until the axle slides {$this->part(0.001)} to {$this->part(0.002)}.", match (true) {
-                $play === null => Likelihood::Possible,
-                $play < 0.001 => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Axle too thick for its bearing', 'Without room around it an axle drags on the straw.' . ($room === null ? '' : " There is {$this->part($room)} of room."), 'Push the axle alone through a piece of the straw: does it fall through?', 'Take a wider straw or a thinner axle.', match (true) {
-                $room === null => Likelihood::Possible,
-                $room < self::LEAST_ROOM_M => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Glue or tape on the axle', 'What holds the straw has caught the axle too.', 'Turn the axle slowly: does it stick in one place?', 'Free the axle; tape and glue touch only the straw.'),
-            new Cause('Crushed or bent bearing', 'A straw pressed flat, or two that are not in line, pinch the axle.', 'Look through the bearing along the axle.', 'Replace the straw; tape it down without pressing.'),
+            new Cause(
+                'no_end_play',
+                match (true) {
+                    $play === null => Likelihood::Possible,
+                    $play < self::LEAST_END_PLAY_M => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $this->slides($play),
+                cure: new Remark(
+                    'diagnosis.pull_apart',
+                    ['least' => $this->part(self::LEAST_END_PLAY_M), 'greatest' => $this->part(self::GREATEST_END_PLAY_M)],
+                ),
+            ),
+            new Cause(
+                'axle_too_thick',
+                match (true) {
+                    $room === null => Likelihood::Possible,
+                    $room < self::LEAST_ROOM_M => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $this->roomFound($room),
+            ),
+            new Cause('glue_on_axle'),
+            new Cause('crushed_bearing'),
         ];
     }
 
     /** @return list<Cause> */
     private function wanders(): array
     {
-        $play = $this->card->value(CheckItem::EndPlay) ?? $this->car->number(Choice::EndPlay);
+        $play = $this->endPlay();
         $room = $this->room();
+        $isLong = $play !== null && $play > self::GREATEST_END_PLAY_M;
 
         return [
-            new Cause('Axle too long', 'The axle slides to and fro in its bearing and steers as it goes.' . ($play === null ? '' : " It slides {$this->part($play)}."), 'Push the axle from side to side and measure how far it slides.', $play !== null && $play > 0.002 ? "Bring the wheels {$this->part($play - 0.0015)} closer together, or put on stops." : 'Shorten the axle, or put a stop on it at each side.', match (true) {
-                $play === null => Likelihood::Possible,
-                $play > 0.004 => Likelihood::Shown,
-                $play > 0.002 => Likelihood::Hinted,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Bearing too wide for the axle', 'The axle takes another angle with every bump.' . ($room === null ? '' : " There is {$this->part($room)} of room."), 'Hold the car and rock a wheel forward and back.', 'Take a narrower straw, or a thicker axle.', match (true) {
-                $room === null => Likelihood::Possible,
-                $room > self::GREATEST_ROOM_M => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Bearing loose on the chassis', 'The whole axle turns a little on the chassis.', 'Try to turn the straw by hand.', 'Tape or glue the straw along its whole length.'),
+            new Cause(
+                'axle_too_long',
+                match (true) {
+                    $play === null => Likelihood::Possible,
+                    $play > self::LOOSE_END_PLAY_M => Likelihood::Shown,
+                    $isLong => Likelihood::Hinted,
+                    default => Likelihood::Unlikely,
+                },
+                found: $this->slides($play),
+                cure: $isLong
+                ? new Remark('diagnosis.closer_together', ['by' => $this->part($play - self::GOOD_END_PLAY_M)])
+                : null,
+            ),
+            new Cause(
+                'bearing_too_wide',
+                match (true) {
+                    $room === null => Likelihood::Possible,
+                    $room > self::GREATEST_ROOM_M => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $this->roomFound($room),
+            ),
+            new Cause('bearing_loose'),
         ];
     }
 
@@ -220,74 +311,118 @@ final readonly class Diagnosis
     private function doesNotStart(): array
     {
         $settings = $this->model->settings;
-        $design = $settings->design();
-        $run = Simulator::run($design, 1e-4);
-        $thrust = $run->initialThrustN * cos($this->layout->angle);
-        $f = $settings->rollingCoefficient();
-        $needed = $f * $settings->get(Setting::Breakaway) * 9.80665;
-        $mass = $settings->get(Setting::Mass);
+        $thrust = Simulator::run($settings->design(), 1e-4)->initialThrustN * cos($this->layout->angle);
+        $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
+        $mass = $settings->get(CarAttribute::Mass);
         $could = $needed > 0.0 ? $thrust / $needed : INF;
-        $forces = " {$this->basis} it pushes with " . $this->newton($thrust) . ', and needs ' . $this->newton($needed * $mass) . ' to start.';
-        $tooHeavy = $mass > $could;
+        $forces = new Remark(
+            "diagnosis.found.forces_{$this->basis}",
+            ['push' => self::millinewtons($thrust), 'needed' => self::millinewtons($needed * $mass)],
+        );
+        $ratio = $this->layout->axleDiameter / $this->layout->wheelDiameter;
 
         return [
-            new Cause('Wheels bind', 'What rubs must be overcome before anything moves.', 'Tilt a board until the car just rolls: the slope is its friction.', 'See “Its wheels stop at once when spun”.', $this->byCheck(CheckItem::Spin)),
-            new Cause('Nozzle pinched or closed', 'A dent in the straw or a band too tight takes most of the flow.', 'Blow through the nozzle without the balloon.', 'Straighten or replace the tube; loosen the band.', $this->byCheck(CheckItem::NozzleStraight)),
-            new Cause('Too heavy for its thrust', 'Rolling resistance grows with the mass, thrust does not.' . $forces, 'Weigh the car; take off what comes off and try again.', is_finite($could) ? "{$this->basis} it should start below {$this->units->show($could, Scale::Weight)}." : 'Take off what comes off.', $tooHeavy ? Likelihood::Shown : ($mass > 0.6 * $could ? Likelihood::Hinted : Likelihood::Unlikely)),
-            new Cause('Nozzle too narrow', 'Thrust grows with the area of the outlet.' . $forces, 'Try a wider straw on the same balloon.', 'Double the bore and the push is about four times as large, for a quarter of the time.', ($this->car->number(Choice::NozzleBore) ?? 0.006) < 0.005 ? Likelihood::Hinted : Likelihood::Possible),
-            new Cause('Small wheels on thick axles', 'Bearing friction counts by axle over wheel: here ' . number_format($this->layout->axleDiameter / $this->layout->wheelDiameter, 2) . '.', 'Compare with a car on larger wheels.', 'Larger wheels on the same axles lower the friction.', $this->layout->axleDiameter / $this->layout->wheelDiameter > 0.12 ? Likelihood::Hinted : Likelihood::Possible),
+            new Cause('wheels_bind', $this->byCheck(CheckItem::Spin)),
+            new Cause('nozzle_pinched', $this->byCheck(CheckItem::NozzleStraight)),
+            new Cause(
+                'too_heavy',
+                match (true) {
+                    $mass > $could => Likelihood::Shown,
+                    $mass > self::NEARLY_TOO_HEAVY * $could => Likelihood::Hinted,
+                    default => Likelihood::Unlikely,
+                },
+                found: $forces,
+                cure: is_finite($could)
+                ? new Remark("diagnosis.starts_below_{$this->basis}", ['mass' => new Shown($could, Scale::Weight)])
+                : null,
+            ),
+            new Cause('nozzle_too_narrow_to_start', $this->hasNarrowBore() ? Likelihood::Hinted : Likelihood::Possible, found: $forces),
+            new Cause(
+                'small_wheels',
+                $ratio > self::THICK_AXLE ? Likelihood::Hinted : Likelihood::Possible,
+                found: new Remark('diagnosis.found.axle_over_wheel', ['ratio' => round($ratio, 2)]),
+            ),
         ];
     }
 
     /** @return list<Cause> */
     private function hisses(): array
     {
-        $outlets = (int) ($this->car->number(Choice::NozzleOutlets) ?? 1);
+        $outlets = (int) ($this->car->number(CarAttribute::NozzleOutlets) ?? 1);
         $lost = $this->card->value(CheckItem::Airtight);
 
         return [
-            new Cause('Leak at the neck', 'Air that escapes beside the tube does not push.' . ($lost === null ? '' : " It lost {$this->part($lost)} in ten seconds."), 'Fill it, close the nozzle with a fingertip, and listen along the neck.', 'Seal again: tape smooth around the neck, band on top of it.', $this->byCheck(CheckItem::Airtight)),
-            new Cause('Gaps between bundled straws', $outlets > 1 ? "Between {$outlets} straws there are channels to the outside." : 'A single tube has none.', 'Close all outlets and listen where they enter the neck.', 'Press soft tape or putty into the gaps before the neck goes on.', $outlets > 1 ? Likelihood::Hinted : Likelihood::Unlikely),
-            new Cause('A pinhole in the balloon', 'A worn or pierced balloon leaks everywhere alike.', 'Hold the full balloon under water or to the cheek.', 'Take a fresh balloon.'),
+            new Cause(
+                'leak_at_neck',
+                $this->byCheck(CheckItem::Airtight),
+                found: $lost === null ? null : new Remark('diagnosis.found.lost', ['lost' => $this->part($lost)]),
+            ),
+            new Cause(
+                'gaps_between_straws',
+                $outlets > 1 ? Likelihood::Hinted : Likelihood::Unlikely,
+                found: $outlets > 1
+                    ? new Remark('diagnosis.found.channels', ['outlets' => $outlets])
+                    : new Remark('diagnosis.found.single_tube'),
+            ),
+            new Cause('pinhole'),
         ];
     }
 
     /** @return list<Cause> */
     private function balloonOff(): array
     {
-        $joint = $this->car->number(Choice::JointWidth);
-        $neck = $this->car->number(Choice::NeckWidth);
-        $turns = $this->car->number(Choice::BandTurns);
+        $joint = $this->car->number(CarAttribute::JointWidth);
+        $neck = $this->car->number(CarAttribute::NeckWidth);
+        $turns = $this->car->number(CarAttribute::BandTurns);
 
         return [
-            new Cause('Joint too loose', 'Pressure pushes the neck off a tube that nothing grips.' . ($turns === null ? '' : ' The band goes round ' . (int) $turns . ' times.'), 'Pull at the neck: does it slide?', 'Push the tube in about ' . $this->body(0.025) . ' and take the band round three or four times.', match (true) {
-                $turns === null => Likelihood::Possible,
-                $turns < self::FEWEST_TURNS => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Joint too wide', 'A neck stretched over a wide joint slides off it.' . ($joint === null || $neck === null ? '' : " The joint is {$this->part($joint)}, the neck {$this->part($neck)}."), 'Compare the neck with the tube or bundle that it sits on.', 'Use fewer straws, or a thinner tube at the neck.', match (true) {
-                $joint === null || $neck === null => Likelihood::Possible,
-                $joint > $neck => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Rolled lip in the way', 'The lip rolls back and takes the neck with it.', 'Look at the neck while the balloon fills.', 'Cut the lip off, or put the band behind it.'),
+            new Cause(
+                'joint_too_loose',
+                match (true) {
+                    $turns === null => Likelihood::Possible,
+                    $turns < self::FEWEST_TURNS => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $this->turnsFound($turns),
+                cure: new Remark('diagnosis.push_in', ['depth' => $this->body(self::JOINT_DEPTH_M)]),
+            ),
+            new Cause(
+                'joint_too_wide',
+                match (true) {
+                    $joint === null || $neck === null => Likelihood::Possible,
+                    $joint > $neck => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $joint === null || $neck === null
+                ? null
+                : new Remark('diagnosis.found.joint_and_neck', ['joint' => $this->part($joint), 'neck' => $this->part($neck)]),
+            ),
+            new Cause('rolled_lip'),
         ];
     }
 
     /** @return list<Cause> */
     private function airTooSlow(): array
     {
-        $turns = $this->car->number(Choice::BandTurns);
-        $bore = $this->car->number(Choice::NozzleBore);
+        $turns = $this->car->number(CarAttribute::BandTurns);
+        $bore = $this->car->number(CarAttribute::NozzleBore);
 
         return [
-            new Cause('Nozzle crushed or bent', 'A dent leaves a slit.', 'Look through the tube.', 'Replace it, and close it with a fingertip, not by pinching.', $this->byCheck(CheckItem::NozzleStraight)),
-            new Cause('Band too tight', 'A band squeezes a straw flat under the neck.' . ($turns === null ? '' : ' It goes round ' . (int) $turns . ' times.'), 'Blow through the joint with the band off, then on.', 'Three or four turns are enough; put a stiffer tube inside.', match (true) {
-                $turns === null => Likelihood::Possible,
-                $turns > self::MOST_TURNS => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('Nozzle too narrow', 'Flow grows with the area of the bore.' . ($bore === null ? '' : " The bore is {$this->part($bore)}."), 'Time how long the balloon takes to empty.', 'Take a wider tube, or several side by side.', $bore !== null && $bore < 0.005 ? Likelihood::Hinted : Likelihood::Possible),
+            new Cause('nozzle_crushed', $this->byCheck(CheckItem::NozzleStraight)),
+            new Cause(
+                'band_too_tight',
+                match (true) {
+                    $turns === null => Likelihood::Possible,
+                    $turns > self::MOST_TURNS => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $this->turnsFound($turns),
+            ),
+            new Cause(
+                'nozzle_too_narrow',
+                $bore !== null && $this->hasNarrowBore() ? Likelihood::Hinted : Likelihood::Possible,
+                found: $bore === null ? null : new Remark('diagnosis.found.bore', ['bore' => $this->part($bore)]),
+            ),
         ];
     }
 
@@ -295,27 +430,41 @@ final readonly class Diagnosis
     private function balloonDrags(): array
     {
         $clear = $this->layout->balloonClearance();
-        $recorded = $this->car->number(Choice::BalloonSize) !== null;
-        $raise = max(0.0, 0.01 - $clear);
-        [$x] = $this->layout->balloonCentre();
-        $beyond = $x - $this->layout->chassisLength;
+        $recorded = $this->car->number(CarAttribute::BalloonSize) !== null;
+        $raise = max(0.0, self::CLEAR_OF_THE_FLOOR_M - $clear);
+        $beyond = $this->layout->balloonCentre()[0] - $this->layout->chassisLength;
+        $hangs = $recorded && $beyond > 0.0;
 
         return [
-            new Cause('It hangs beyond the chassis', $recorded && $beyond > 0.0 ? "Its middle is {$this->body($beyond)} in front of the chassis, where nothing holds it up." : 'Beyond the chassis nothing holds it up.', 'Fill it and look from the side.', $recorded && $beyond > 0.0 ? "Move the nozzle back by {$this->body($beyond)}, so that the balloon lies on the chassis." : 'Move the nozzle back until the balloon lies on the chassis.', !$recorded ? Likelihood::Possible : ($beyond > 0.0 ? Likelihood::Hinted : Likelihood::Unlikely)),
-            new Cause('Nozzle too low', $recorded ? ($clear <= 0.0 ? "At full size it would reach {$this->part(-$clear)} below the floor." : "At full size it clears the floor by {$this->part($clear)}.") : 'A balloon in line with a low nozzle reaches the floor.', 'Measure from the floor to the nozzle.', $raise > 0.0 ? "Raise the nozzle by {$this->part($raise)}, on a post or a folded card." : 'Raise the nozzle on a post or a folded card.', $recorded && $clear < 0.01 ? Likelihood::Hinted : Likelihood::Possible),
-            new Cause('Filled more than the car can hold', 'A larger balloon sinks lower beside the chassis.', 'Compare with the size it was built for.', 'Fill it less, to the same size each time.'),
+            new Cause(
+                'hangs_beyond_chassis',
+                !$recorded ? Likelihood::Possible : ($hangs ? Likelihood::Hinted : Likelihood::Unlikely),
+                found: $hangs ? new Remark('diagnosis.found.middle_beyond', ['by' => $this->body($beyond)]) : null,
+                cure: $hangs ? new Remark('diagnosis.move_nozzle_back', ['by' => $this->body($beyond)]) : null,
+            ),
+            new Cause(
+                'nozzle_too_low',
+                $recorded && $clear < self::CLEAR_OF_THE_FLOOR_M ? Likelihood::Hinted : Likelihood::Possible,
+                found: match (true) {
+                    !$recorded => null,
+                    $clear <= 0.0 => new Remark('diagnosis.found.below_floor', ['by' => $this->part(-$clear)]),
+                    default => new Remark('diagnosis.found.clears_floor', ['by' => $this->part($clear)]),
+                },
+                cure: $raise > 0.0 ? new Remark('diagnosis.raise_nozzle', ['by' => $this->part($raise)]) : null,
+            ),
+            new Cause('filled_more_than_it_holds'),
         ];
     }
 
     /** @return list<Cause> */
     private function wheelOff(): array
     {
-        $play = $this->card->value(CheckItem::EndPlay) ?? $this->car->number(Choice::EndPlay);
+        $play = $this->endPlay();
 
         return [
-            new Cause('Hole too big', 'The wheel slides off a thin axle.', 'Pull the wheel gently along the axle.', 'Glue it on its outside, or wrap the axle with tape first.'),
-            new Cause('No stop outside the wheel', 'Nothing keeps the wheel on when it knocks.', 'Look at the axle’s end.', 'Put a ring of elastic band, or a bead, on both sides of the wheel.', $play !== null && $play > 0.004 ? Likelihood::Hinted : Likelihood::Possible),
-            new Cause('Glue had not set', 'A soft joint opens at the first knock.', 'Is the glue still soft?', 'Let it set before the car runs.'),
+            new Cause('hole_too_big'),
+            new Cause('no_stop', $play !== null && $play > self::LOOSE_END_PLAY_M ? Likelihood::Hinted : Likelihood::Possible),
+            new Cause('glue_not_set'),
         ];
     }
 
@@ -326,32 +475,53 @@ final readonly class Diagnosis
         $run = Simulator::run($model->design(), 1e-4);
         $spent = $run->energy->rolling + $run->energy->drag;
         $rolling = $spent > 0.0 ? $run->energy->rolling / $spent : 1.0;
-        $share = " {$this->basis} " . number_format(100 * $rolling) . ' % of the push goes into rolling, ' . number_format(100 * (1 - $rolling)) . ' % into air.';
-        $carpet = str_contains(($this->car->kind(Choice::Surface) ?? $this->surface) ?? '', 'carpet');
+        $extras = $this->car->number(CarAttribute::ExtrasMass);
+        $crooked = in_array(Likelihood::Shown, [$this->byCheck(CheckItem::Wobble), $this->byCheck(CheckItem::Drift)], true);
 
         return [
-            new Cause('Friction in the bearings', 'What rubs eats the push from the first centimetre.' . $share, 'Let it roll off a low ramp: height over distance is its friction.', 'Free the axles, then larger wheels on the same axles.', $this->byCheck(CheckItem::Spin)),
-            new Cause('A leak', 'Half the air may leave beside the nozzle.', 'Close the nozzle and watch the balloon for ten seconds.', 'Seal the joint again.', $this->byCheck(CheckItem::Airtight)),
-            new Cause('Heavy extras', 'Rolling resistance grows with every gram.' . ($this->car->number(Choice::ExtrasMass) === null ? '' : " Extras weigh {$this->units->show($this->car->number(Choice::ExtrasMass), Scale::Weight)} of {$this->units->show($model->get(Setting::Mass), Scale::Weight)}."), 'Weigh it with and without what comes off.', 'Take off what does no work.', $model->get(Setting::Mass) > 0.09 ? Likelihood::Hinted : Likelihood::Possible),
-            new Cause('Carpet or rough floor', 'A soft floor takes several times the push of a hard one.', 'Roll the same car by hand on a hard floor.', 'Run on a hard, smooth floor, or on large wheels.', $carpet ? Likelihood::Shown : ($this->surface === null ? Likelihood::Possible : Likelihood::Unlikely)),
-            new Cause('It wobbles or veers', 'Sideways motion is push that is lost.', 'Watch the run from behind.', 'See “It wobbles” and “It veers or circles”.', max($this->byCheck(CheckItem::Wobble)->value, $this->byCheck(CheckItem::Drift)->value) === Likelihood::Shown->value ? Likelihood::Shown : Likelihood::Possible),
+            new Cause(
+                'bearing_friction',
+                $this->byCheck(CheckItem::Spin),
+                found: new Remark(
+                    "diagnosis.found.shares_{$this->basis}",
+                    ['rolling' => round(100 * $rolling), 'air' => round(100 * (1 - $rolling))],
+                ),
+            ),
+            new Cause('leak', $this->byCheck(CheckItem::Airtight)),
+            new Cause('heavy_extras', $model->get(CarAttribute::Mass) > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible, found: $extras === null ? null : new Remark('diagnosis.found.extras', [
+                'extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($model->get(CarAttribute::Mass), Scale::Weight),
+            ])),
+            new Cause(
+                'soft_floor',
+                $this->onSoftFloor() ? Likelihood::Shown : ($this->surface === null ? Likelihood::Possible : Likelihood::Unlikely),
+            ),
+            new Cause('sideways', $crooked ? Likelihood::Shown : Likelihood::Possible),
         ];
     }
 
     /** @return list<Cause> */
     private function bursts(): array
     {
-        $nominal = $this->car->number(Choice::BalloonNominal);
-        $filled = $this->car->number(Choice::BalloonSize) === null ? null : $this->layout->balloonDiameter;
+        $nominal = $this->car->number(CarAttribute::BalloonNominal);
+        $filled = $this->car->balloonDiameterM();
 
         return [
-            new Cause('Filled too far', 'Near its nominal size a balloon bursts at the least touch.' . ($nominal === null || $filled === null ? '' : ' It is filled to ' . number_format(100 * $filled / $nominal) . ' % of it.'), 'Measure it filled.', $nominal === null ? 'Fill it less; wear eye protection while filling.' : "Stay below {$this->body(self::NEAR_BURSTING * $nominal)}; wear eye protection while filling.", match (true) {
-                $nominal === null || $filled === null => Likelihood::Possible,
-                $filled > self::NEAR_BURSTING * $nominal => Likelihood::Shown,
-                default => Likelihood::Unlikely,
-            }),
-            new Cause('A sharp edge', 'A staple, a skewer’s end or the rim of a tube cuts stretched rubber.', 'Run a finger along everything that the full balloon touches.', 'Cut off points, and cover edges with tape.', $this->byCheck(CheckItem::PointsOff)),
-            new Cause('An old balloon', 'Rubber that was filled many times or lay in the sun is weak.', 'Look for pale, streaky patches.', 'Take a fresh balloon; stretch it by hand first.'),
+            new Cause(
+                'filled_too_far',
+                match (true) {
+                    $nominal === null || $filled === null => Likelihood::Possible,
+                    $filled > self::NEAR_BURSTING * $nominal => Likelihood::Shown,
+                    default => Likelihood::Unlikely,
+                },
+                found: $nominal === null || $filled === null
+                    ? null
+                    : new Remark('diagnosis.found.filled_to', ['percent' => round(100 * $filled / $nominal)]),
+                cure: $nominal === null
+                    ? null
+                    : new Remark('diagnosis.stay_below', ['size' => $this->body(self::NEAR_BURSTING * $nominal)]),
+            ),
+            new Cause('sharp_edge', $this->byCheck(CheckItem::PointsOff)),
+            new Cause('old_balloon'),
         ];
     }
 
@@ -367,53 +537,82 @@ final readonly class Diagnosis
 
     private function rubs(): Likelihood
     {
-        $known = $this->car->number(Choice::Track) !== null && $this->car->number(Choice::ChassisWidth) !== null && $this->car->number(Choice::WheelThickness) !== null;
+        $known = $this->car->number(CarAttribute::Track) !== null
+            && $this->car->number(CarAttribute::ChassisWidth) !== null
+            && $this->car->number(CarAttribute::WheelThickness) !== null;
 
-        return $known && min($this->layout->frontGap(), $this->layout->rearGap()) <= ($this->car->number(Choice::EndPlay) ?? 0.0) / 2 ? Likelihood::Shown : $this->byCheck(CheckItem::Spin);
+        return $known && min($this->layout->frontGap(), $this->layout->rearGap()) <= ($this->car->number(CarAttribute::EndPlay) ?? 0.0) / 2
+            ? Likelihood::Shown
+            : $this->byCheck(CheckItem::Spin);
     }
 
-    private function gapInWords(): string
+    /** Between wheel and chassis, on a side; null where it is not recorded. */
+    private function gap(): ?Remark
     {
-        return $this->car->number(Choice::Track) === null || $this->car->number(Choice::ChassisWidth) === null ? ''
-            : ' Between wheel and chassis there are ' . $this->part(max(0.0, min($this->layout->frontGap(), $this->layout->rearGap()))) . ' on a side.';
+        return $this->car->number(CarAttribute::Track) === null || $this->car->number(CarAttribute::ChassisWidth) === null ? null
+            : new Remark('diagnosis.found.gap', ['gap' => $this->part(max(0.0, min($this->layout->frontGap(), $this->layout->rearGap())))]);
+    }
+
+    private function slides(?float $play): ?Remark
+    {
+        return $play === null ? null : new Remark('diagnosis.found.slides', ['play' => $this->part($play)]);
+    }
+
+    private function roomFound(?float $room): ?Remark
+    {
+        return $room === null ? null : new Remark('diagnosis.found.room', ['room' => $this->part($room)]);
+    }
+
+    private function turnsFound(?float $turns): ?Remark
+    {
+        return $turns === null ? null : new Remark('diagnosis.found.turns', ['count' => (int) $turns]);
+    }
+
+    /** As checked, or as recorded (m); null where neither was. */
+    private function endPlay(): ?float
+    {
+        return $this->card->value(CheckItem::EndPlay) ?? $this->car->number(CarAttribute::EndPlay);
+    }
+
+    private function hasNarrowBore(): bool
+    {
+        return ($this->car->number(CarAttribute::NozzleBore) ?? self::NARROW_BORE_M) < self::NARROW_BORE_M;
+    }
+
+    private function onSoftFloor(): bool
+    {
+        return $this->catalogue->named(
+            PartKind::Surface,
+            $this->car->kind(CarAttribute::Surface) ?? $this->surface,
+        )?->is(PartTrait::Soft) === true;
     }
 
     /** Between axle and bearing, all round (m); null where it is not recorded. */
     private function room(): ?float
     {
-        $axle = $this->car->number(Choice::AxleDiameter);
-        $bore = $this->car->number(Choice::BearingBore);
+        $axle = $this->car->number(CarAttribute::AxleDiameter);
+        $bore = $this->car->number(CarAttribute::BearingBore);
 
         return $axle === null || $bore === null ? null : max(0.0, $bore - $axle);
     }
 
-    private function degrees(float $radians): string
+    private function degrees(float $radians): float
     {
-        return number_format(rad2deg($radians), 2) . '°';
+        return round(rad2deg($radians), 2);
     }
 
-    private function newton(float $newton): string
+    private static function millinewtons(float $newton): float
     {
-        return number_format(1000 * $newton) . "\u{00A0}mN";
+        return round(1000 * $newton);
     }
 
-    private function part(float $metres, int $more = 0): string
+    private function part(float $metres): Shown
     {
-        return $this->units->show($metres, Scale::Part, $more);
+        return new Shown($metres, Scale::Part);
     }
 
-    private function body(float $metres): string
+    private function body(float $metres): Shown
     {
-        return $this->units->show($metres, Scale::Body);
-    }
-
-    private function distance(float $metres): string
-    {
-        return $this->units->show($metres, Scale::Distance);
-    }
-
-    private function lane(float $metres): string
-    {
-        return $this->units->show($metres, Scale::Lane);
+        return new Shown($metres, Scale::Body);
     }
 }

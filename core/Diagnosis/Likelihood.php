@@ -15,14 +15,4 @@ enum Likelihood: int
     case Possible = 1;
     /** A reading speaks against it. */
     case Unlikely = 0;
-
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::Shown => 'what is recorded shows it',
-            self::Hinted => 'the car’s measures hint at it',
-            self::Possible => 'not measured yet',
-            self::Unlikely => 'what is recorded speaks against it',
-        };
-    }
 }

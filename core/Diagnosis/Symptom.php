@@ -26,25 +26,6 @@ enum Symptom: string
     case Bursts = 'bursts';
     case Moist = 'moist';
 
-    public function label(): string
-    {
-        return match ($this) {
-            self::Veers => 'It veers or circles',
-            self::Wobbles => 'It wobbles',
-            self::WheelsStop => 'Its wheels stop at once when spun',
-            self::Wanders => 'It wanders from side to side',
-            self::DoesNotStart => 'It does not start',
-            self::Hisses => 'It hisses and runs weakly',
-            self::BalloonOff => 'The balloon flies off',
-            self::AirTooSlow => 'The air comes out too slowly',
-            self::BalloonDrags => 'The balloon drags on the floor',
-            self::WheelOff => 'A wheel comes off',
-            self::ShortRun => 'It starts well but stops soon',
-            self::Bursts => 'The balloon bursts',
-            self::Moist => 'The balloon is moist inside',
-        };
-    }
-
     public static function ofVoid(VoidReason $reason): ?self
     {
         return match ($reason) {

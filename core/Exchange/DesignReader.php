@@ -4,34 +4,42 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
 use Skivo\Core\Physics\Nozzle;
 use Skivo\Core\Physics\Tube;
 use Skivo\Core\Physics\Vehicle;
 use Skivo\Core\Simulation\Design;
-use Skivo\Core\Simulation\DesignFault;
+use Skivo\Core\Simulation\DesignFaultException;
 
 /** Reads a design from the JSON of docs/design.schema.json. Whatever is not exactly that is named. */
 final readonly class DesignReader
 {
     /**
-     * @throws DesignFault where it is not JSON, or has unknown or missing keys or wrong types
-     * @throws OutOfRange where a number lies outside its range
+     * @throws DesignFaultException where it is not JSON, or has unknown or missing keys or wrong types
+     * @throws OutOfRangeException where a number lies outside its range
      */
     public static function read(string $json): Design
     {
         try {
             $data = json_decode($json, false, 16, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw DesignFault::notJson(lcfirst($exception->getMessage()));
+            throw DesignFaultException::notJson(lcfirst($exception->getMessage()));
         }
         $parts = self::part($data, 'the design', ['air', 'balloon', 'nozzle', 'car', 'start']);
         $air = self::part($parts['air'] ?? new \stdClass(), 'air', ['temperature_c', 'pressure_pa', 'relative_humidity']);
-        $balloon = self::part(self::given($parts, 'balloon'), 'balloon', ['count', 'relaxed_diameter_m', 'film_thickness_m', 'modulus_pa', 'hardening', 'inflated_diameter_m', 'drag_coefficient']);
+        $balloon = self::part(
+            self::given($parts, 'balloon'),
+            'balloon',
+            ['count', 'relaxed_diameter_m', 'film_thickness_m', 'modulus_pa', 'hardening', 'inflated_diameter_m', 'drag_coefficient'],
+        );
         $nozzle = self::part(self::given($parts, 'nozzle'), 'nozzle', ['parallel', 'segments', 'entry_loss', 'extra_loss', 'angle_deg']);
-        $car = self::part(self::given($parts, 'car'), 'car', ['mass_kg', 'wheel_equivalent_mass_kg', 'rolling_coefficient', 'breakaway_ratio', 'body_drag_area_m2']);
+        $car = self::part(
+            self::given($parts, 'car'),
+            'car',
+            ['mass_kg', 'wheel_equivalent_mass_kg', 'rolling_coefficient', 'breakaway_ratio', 'body_drag_area_m2'],
+        );
         $start = self::part($parts['start'] ?? new \stdClass(), 'start', ['speed_m_s']);
 
         return new Design(
@@ -75,12 +83,12 @@ final readonly class DesignReader
     private static function part(mixed $data, string $path, array $keys): array
     {
         if (!$data instanceof \stdClass) {
-            throw DesignFault::wrongType($path, 'an object');
+            throw DesignFaultException::wrongType($path, 'an object');
         }
         $held = [];
         foreach (get_object_vars($data) as $key => $value) {
             if (!in_array((string) $key, $keys, true)) {
-                throw DesignFault::unknownKey($path === 'the design' ? (string) $key : "{$path}.{$key}");
+                throw DesignFaultException::unknownKey($path === 'the design' ? (string) $key : "{$path}.{$key}");
             }
             $held[(string) $key] = $value;
         }
@@ -93,7 +101,7 @@ final readonly class DesignReader
     {
         $key = self::key($path);
 
-        return array_key_exists($key, $part) ? $part[$key] : throw DesignFault::missingKey($path);
+        return array_key_exists($key, $part) ? $part[$key] : throw DesignFaultException::missingKey($path);
     }
 
     /** @param array<string, mixed> $part */
@@ -104,7 +112,7 @@ final readonly class DesignReader
         }
         $value = self::given($part, $path);
 
-        return is_int($value) || is_float($value) ? (float) $value : throw DesignFault::wrongType($path, 'a number');
+        return is_int($value) || is_float($value) ? (float) $value : throw DesignFaultException::wrongType($path, 'a number');
     }
 
     /** @param array<string, mixed> $part */
@@ -112,14 +120,14 @@ final readonly class DesignReader
     {
         $value = $part[self::key($path)] ?? (array_key_exists(self::key($path), $part) ? null : $default);
 
-        return is_int($value) ? $value : throw DesignFault::wrongType($path, 'a whole number');
+        return is_int($value) ? $value : throw DesignFaultException::wrongType($path, 'a whole number');
     }
 
     /** @return list<Tube> */
     private static function segments(mixed $data): array
     {
         if (!is_array($data)) {
-            throw DesignFault::wrongType('nozzle.segments', 'a list');
+            throw DesignFaultException::wrongType('nozzle.segments', 'a list');
         }
         $tubes = [];
         foreach (array_values($data) as $index => $segment) {

@@ -27,7 +27,10 @@ final readonly class GateTimes
         $start = null;
         foreach ($crossings as [$place, $at]) {
             // The last one at the start line before the car was at another gate: earlier ones were hands.
-            if (abs($place) < self::SAME_PLACE && $start !== null && array_filter($crossings, static fn(array $each): bool => $each[0] >= self::SAME_PLACE && $each[1] > $start && $each[1] <= $at) !== []) {
+            if (
+                abs($place) < self::SAME_PLACE
+                    && $start !== null && array_filter($crossings, static fn(array $each): bool => $each[0] >= self::SAME_PLACE && $each[1] > $start && $each[1] <= $at) !== []
+            ) {
                 break;
             }
             if (abs($place) < self::SAME_PLACE && ($start === null || $at - $start > 0.5)) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Measurement\Remark;
+
 /** Something in a sheet that must be mended before any of it is stored. */
 final readonly class Problem
 {
@@ -14,6 +16,6 @@ final readonly class Problem
     public function __construct(
         public int $line,
         public ?string $column,
-        public string $message,
+        public Remark $remark,
     ) {}
 }

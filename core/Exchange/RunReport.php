@@ -39,15 +39,18 @@ final readonly class RunReport
             ],
         ];
         if ($run->trajectory !== []) {
-            $report['trajectory'] = array_map(static fn(Moment $moment): array => [
-                't_s' => $moment->timeS,
-                'x_m' => $moment->distanceM,
-                'v_m_s' => $moment->speedMS,
-                'thrust_n' => $moment->thrustN,
-                'resistance_n' => $moment->resistanceN,
-                'drag_n' => $moment->dragN,
-                'volume_m3' => $moment->volumeM3,
-            ], $run->trajectory);
+            $report['trajectory'] = array_map(
+                static fn(Moment $moment): array => [
+                    't_s' => $moment->timeS,
+                    'x_m' => $moment->distanceM,
+                    'v_m_s' => $moment->speedMS,
+                    'thrust_n' => $moment->thrustN,
+                    'resistance_n' => $moment->resistanceN,
+                    'drag_n' => $moment->dragN,
+                    'volume_m3' => $moment->volumeM3,
+                ],
+                $run->trajectory,
+            );
         }
 
         return $report;

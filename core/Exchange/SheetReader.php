@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;
@@ -13,7 +13,9 @@ use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\DecimalMark;
 use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\HasRemark;
 use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
@@ -57,10 +59,10 @@ final class SheetReader
         $records = $this->records($text, $separator);
         $header = array_shift($records);
         if ($header === null) {
-            return $this->refuse(1, 'The sheet is empty. It needs a header and one row a run.');
+            return $this->refuse(1, 'empty');
         }
         if ($records === [] && $this->problems === []) {
-            return $this->refuse($header[0], 'There are no rows below the header.');
+            return $this->refuse($header[0], 'no_rows');
         }
         $columns = $this->columns(...$header);
         if ($columns === null) {
@@ -85,12 +87,12 @@ final class SheetReader
     private function text(string $bytes): ?string
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            $this->refuse(1, 'The sheet is larger than 1 MB. A class sheet is far smaller: is this the right file?');
+            $this->refuse(1, 'too_large');
 
             return null;
         }
         if (str_starts_with($bytes, "PK\x03\x04") || str_starts_with($bytes, "\xD0\xCF\x11\xE0")) {
-            $this->refuse(1, 'This is a spreadsheet file, not CSV. In the spreadsheet, choose to save or download it as CSV (UTF-8).');
+            $this->refuse(1, 'spreadsheet');
 
             return null;
         }
@@ -100,7 +102,7 @@ final class SheetReader
         $text = str_replace(["\r\n", "\r"], "\n", str_starts_with($bytes, Csv::BYTE_ORDER_MARK) ? substr($bytes, 3) : $bytes);
         foreach (explode("\n", $text) as $index => $lineText) {
             if (!mb_check_encoding($lineText, 'UTF-8') || str_contains($lineText, "\0")) {
-                $this->refuse($index + 1, 'This line has letters in an unknown encoding. Save the sheet as CSV (UTF-8).');
+                $this->refuse($index + 1, 'encoding');
 
                 return null;
             }
@@ -146,7 +148,7 @@ final class SheetReader
             $end = (int) ftell($file);
             $raw = substr($text, $position, $end - $position);
             if ($first === null && substr_count($raw, '"') % 2 === 1) {
-                $this->problems[] = new Problem($line, null, 'A quotation mark is opened here and never closed.');
+                $this->problems[] = self::problem($line, null, 'open_quote');
                 break;
             }
             $cells = array_map(static fn(?string $cell): string => trim((string) $cell), $cells);
@@ -159,7 +161,7 @@ final class SheetReader
                 break;
             }
             if (count($records) > self::MAX_LINES) {
-                $this->problems[] = new Problem($line, null, 'The sheet has more than ' . self::MAX_LINES . ' rows. Split it.');
+                $this->problems[] = self::problem($line, null, 'too_many_rows', ['most' => self::MAX_LINES]);
                 break;
             }
         }
@@ -191,27 +193,31 @@ final class SheetReader
             [$name, $unitName] = self::splitHeader($cell);
             $column = Column::named($name);
             if ($column === null) {
-                $this->problems[] = new Problem($line, $cell, 'This column is not part of a class sheet. Remove it, or name it as in the sheet that Skivo exports.');
+                $this->problems[] = self::problem($line, $cell, 'unknown_column');
                 continue;
             }
-            if (isset($seen[$column->value])) {
-                $this->problems[] = new Problem($line, $cell, 'This column is here twice. Keep one.');
+            if (isset($seen[$column->name])) {
+                $this->problems[] = self::problem($line, $cell, 'column_twice');
                 continue;
             }
-            $seen[$column->value] = true;
+            $seen[$column->name] = true;
             $unit = $column->unit($this->units);
             if ($unit !== null && $unitName !== null) {
                 $named = Unit::fromWriting($unitName);
                 if ($named === null || $named->dimension() !== $unit->dimension()) {
-                    $this->problems[] = new Problem($line, $cell, "“{$unitName}” is not a unit of {$unit->dimension()->value} here. Use " . Unit::examples($unit->dimension()) . '.');
+                    $this->problems[] = new Problem(
+                        $line,
+                        $cell,
+                        new Remark("quantity.no_unit_of_{$unit->dimension()->value}", ['text' => $unitName]),
+                    );
                     continue;
                 }
                 $unit = $named;
             }
             $columns[$position] = [$column, $unit, $cell];
         }
-        if (!isset($seen[Column::Group->value])) {
-            $this->problems[] = new Problem($line, null, 'There is no column “group”. The first row must be the header.');
+        if (!isset($seen[SheetField::Group->value])) {
+            $this->problems[] = self::problem($line, null, 'no_group_column', ['column' => SheetField::Group->value]);
 
             return null;
         }
@@ -236,7 +242,7 @@ final class SheetReader
         foreach ($cells as $position => $cell) {
             $cell = self::plain($cell);
             if ($cell !== '' && $position > $width) {
-                $this->problems[] = new Problem($line, null, 'There is a cell beyond the last column. If a decimal comma split a number, put it in quotation marks.');
+                $this->problems[] = self::problem($line, null, 'beyond_last_column');
                 break;
             }
             if ($cell === '' || !isset($columns[$position])) {
@@ -244,38 +250,42 @@ final class SheetReader
             }
             [$column, $unit, $header] = $columns[$position];
             try {
-                match ($column) {
-                    Column::Group => $group = $this->short($cell, Limits::GROUP_NAME_CHARACTERS),
-                    Column::Mark => $mark = self::mark($cell),
-                    Column::Version => $version = self::whole($cell, 1, Limits::MOST_VERSIONS),
-                    Column::CarNote => $note = $this->short($cell, Limits::NOTE_CHARACTERS),
-                    Column::RunNote => $runNote = $this->short($cell, Limits::NOTE_CHARACTERS),
-                    Column::Try => $try = self::whole($cell, 1, Limits::MOST_RUNS_A_CAR),
-                    Column::Void => $void = self::void($cell),
-                    Column::Distance => $distance = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
-                    Column::Time => $time = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
-                    Column::TotalTime => $total = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
-                    Column::LimpMark => $limp = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
-                    Column::Filled => $filled = Inflation::read($cell, $this->quantities, $this->units),
-                    Column::Lane => $lane = self::whole($cell, 1, Limits::MOST_LANES),
-                    Column::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
-                    Column::DriftSide => $side = Side::tryFrom(mb_strtolower($cell)) ?? throw new \InvalidArgumentException("“{$cell}” is no side. Write left or right."),
-                    Column::Load => $load = $this->quantity($cell, $unit, Limits::loadComplaint(...)),
-                    default => $this->choose($column, $cell, $unit, $quantities, $counts, $kinds, $measure),
+                match ($column->field) {
+                    SheetField::Group => $group = $this->short($cell, Limits::GROUP_NAME_CHARACTERS),
+                    SheetField::Mark => $mark = self::mark($cell),
+                    SheetField::Version => $version = self::whole($cell, 1, Limits::MOST_VERSIONS),
+                    SheetField::CarNote => $note = $this->short($cell, Limits::NOTE_CHARACTERS),
+                    SheetField::RunNote => $runNote = $this->short($cell, Limits::NOTE_CHARACTERS),
+                    SheetField::Try => $try = self::whole($cell, 1, Limits::MOST_RUNS_A_CAR),
+                    SheetField::Void => $void = self::void($cell),
+                    SheetField::Distance => $distance = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+                    SheetField::Time => $time = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+                    SheetField::TotalTime => $total = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+                    SheetField::LimpMark => $limp = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+                    SheetField::Filled => $filled = Inflation::read($cell, $this->quantities, $this->units),
+                    SheetField::Lane => $lane = self::whole($cell, 1, Limits::MOST_LANES),
+                    SheetField::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+                    SheetField::DriftSide => $side = Side::tryFrom(mb_strtolower($cell))
+                        ?? throw UnreadableCellException::because('not_a_side', ['text' => $cell]),
+                    SheetField::Load => $load = $this->quantity($cell, $unit, Limits::loadComplaint(...)),
+                    null => $this->record($column, $cell, $unit, $quantities, $counts, $kinds, $measure),
                 };
-            } catch (\InvalidArgumentException $problem) {
-                $this->problems[] = new Problem($line, $header, $problem->getMessage());
+            } catch (HasRemark $problem) {
+                $this->problems[] = new Problem($line, $header, $problem->remark());
             }
         }
         if ($group === '' && count($this->problems) === $before) {
-            $this->problems[] = new Problem($line, Column::Group->value, 'The group’s name is missing.');
+            $this->problems[] = self::problem($line, SheetField::Group->value, 'group_missing');
         }
-        $hasRun = array_filter([$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane], static fn($each): bool => $each !== null) !== [];
+        $hasRun = array_filter(
+            [$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane],
+            static fn($each): bool => $each !== null,
+        ) !== [];
         if ($isHeaderSound && $hasRun && $distance === null && $void === null && count($this->problems) === $before) {
-            $this->problems[] = new Problem($line, Column::Distance->value, 'The run has neither a distance nor a reason why it is void.');
+            $this->problems[] = self::problem($line, SheetField::Distance->value, 'no_distance');
         }
         if ($isHeaderSound && $hasRun && ($drift?->quantity->si() ?? 0.0) > 0.0 && $side === null && count($this->problems) === $before) {
-            $this->problems[] = new Problem($line, Column::DriftSide->value, 'The drift has no side. Write left or right, as seen from behind the car.');
+            $this->problems[] = self::problem($line, SheetField::DriftSide->value, 'no_side');
         }
         if (count($this->problems) > $before) {
             return null;
@@ -287,7 +297,24 @@ final class SheetReader
             $mark,
             $version,
             new Car($quantities, $counts, $kinds, $measure, $note),
-            $hasRun ? new RunRow($try ?? 0, new RunRecord($distance, $time, $void, $runNote, $drift, $drift === null ? null : $side, $load, $filled, $limp, $total, $lane)) : null,
+            $hasRun
+                ? new RunRow(
+                    $try ?? 0,
+                    new RunRecord(
+                        $distance,
+                        $time,
+                        $void,
+                        $runNote,
+                        $drift,
+                        $drift === null ? null : $side,
+                        $load,
+                        $filled,
+                        $limp,
+                        $total,
+                        $lane,
+                    ),
+                )
+                : null,
         );
     }
 
@@ -300,35 +327,41 @@ final class SheetReader
      * @param-out array<string, int> $counts
      * @param-out array<string, string> $kinds
      */
-    private function choose(Column $column, string $cell, ?Unit $unit, array &$quantities, array &$counts, array &$kinds, ?SizeMeasure &$measure): void
-    {
-        $choice = $column->choice() ?? throw new \LogicException("{$column->name} is no choice.");
-        if ($choice->isQuantity()) {
-            if ($choice === Choice::BalloonSize) {
-                if ($measure !== null) {
-                    throw new \InvalidArgumentException('The balloon has both a diameter and a circumference. Keep the one that was measured.');
-                }
-                $measure = $column === Column::BalloonDiameter ? SizeMeasure::Diameter : SizeMeasure::Circumference;
+    private function record(
+        Column $column,
+        string $cell,
+        ?Unit $unit,
+        array &$quantities,
+        array &$counts,
+        array &$kinds,
+        ?SizeMeasure &$measure,
+    ): void {
+        $attribute = $column->attribute ?? throw new \LogicException("{$column->name} is no attribute of a car.");
+        if ($attribute->isQuantity()) {
+            if ($column->measure !== null) {
+                $measure = $measure === null ? $column->measure : throw UnreadableCellException::because('two_sizes');
             }
-            $quantities[$choice->value] = $this->quantity($cell, $unit, $choice->complaint(...));
-        } elseif ($choice->isCount()) {
-            $counts[$choice->value] = self::whole($cell, (int) $choice->range()[0], (int) $choice->range()[1]);
-        } elseif ($choice === Choice::WheelMount) {
-            $kinds[$choice->value] = self::mount($cell)->value;
-        } elseif ($choice === Choice::WheelHollow) {
-            $kinds[$choice->value] = (Hollow::tryFrom(mb_strtolower($cell)) ?? throw new \InvalidArgumentException("“{$cell}” says nothing of which way the hollow faces. Write “outwards” or “inwards”."))->value;
+            $quantities[$attribute->value] = $this->quantity($cell, $unit, $attribute->complaint(...));
+        } elseif ($attribute->isCount()) {
+            $counts[$attribute->value] = self::whole($cell, (int) $attribute->range()[0], (int) $attribute->range()[1]);
         } else {
-            $kinds[$choice->value] = $this->short($cell, Limits::KIND_CHARACTERS);
+            $kinds[$attribute->value] = match ($attribute) {
+                CarAttribute::WheelMount => self::mount($cell)->value,
+                CarAttribute::WheelHollow => (
+                    Hollow::tryFrom(mb_strtolower($cell)) ?? throw UnreadableCellException::because('not_a_hollow', ['text' => $cell])
+                )->value,
+                default => $this->short($cell, Limits::KIND_CHARACTERS),
+            };
         }
     }
 
-    /** @param callable(float, UnitSystem): ?string $complaint */
+    /** @param callable(float): ?Remark $complaint */
     private function quantity(string $cell, ?Unit $unit, callable $complaint): Entry
     {
         $entry = $this->quantities->read($cell, $unit ?? throw new \LogicException('The column has no unit.'));
-        $wrong = $complaint($entry->quantity->si(), $this->units);
+        $wrong = $complaint($entry->quantity->si());
         if ($wrong !== null) {
-            throw new \InvalidArgumentException($wrong);
+            throw new UnreadableCellException($wrong);
         }
 
         return $entry;
@@ -337,7 +370,7 @@ final class SheetReader
     private function short(string $cell, int $most): string
     {
         if (mb_strlen($cell) > $most) {
-            throw new \InvalidArgumentException("This is longer than {$most} characters. Shorten it.");
+            throw UnreadableCellException::because('too_long', ['most' => $most]);
         }
 
         return $cell;
@@ -346,7 +379,7 @@ final class SheetReader
     private static function whole(string $cell, int $least, int $most): int
     {
         if (preg_match('/^-?\d{1,6}$/', $cell) !== 1 || (int) $cell < $least || (int) $cell > $most) {
-            throw new \InvalidArgumentException("“{$cell}” is not a whole number from {$least} to {$most}.");
+            throw UnreadableCellException::because('not_whole', ['text' => $cell, 'least' => $least, 'most' => $most]);
         }
 
         return (int) $cell;
@@ -356,7 +389,7 @@ final class SheetReader
     {
         [$fill, $shape] = [...explode(' ', mb_strtolower($cell), 2), ''];
         if (!Mark::isMark("{$shape}-{$fill}")) {
-            throw new \InvalidArgumentException("“{$cell}” is not one of the marks. Leave it empty and the group gets one.");
+            throw UnreadableCellException::because('not_a_mark', ['text' => $cell]);
         }
 
         return "{$shape}-{$fill}";
@@ -370,13 +403,14 @@ final class SheetReader
                 return $mount;
             }
         }
-        throw new \InvalidArgumentException("“{$cell}” is not a way of mounting wheels. Write “fixed” or “spinning”.");
+        throw UnreadableCellException::because('not_a_mount', ['text' => $cell]);
     }
 
     private static function void(string $cell): VoidReason
     {
-        return VoidReason::tryFrom(mb_strtolower($cell)) ?? throw new \InvalidArgumentException(
-            "“{$cell}” is not a reason. Write one of: " . implode(', ', array_column(VoidReason::cases(), 'value')) . '.',
+        return VoidReason::tryFrom(mb_strtolower($cell)) ?? throw UnreadableCellException::because(
+            'not_a_reason',
+            ['text' => $cell, 'reasons' => implode(', ', array_column(VoidReason::cases(), 'value'))],
         );
     }
 
@@ -400,25 +434,33 @@ final class SheetReader
             if ($row->run !== null && $row->run->try > 0 && $row->run->record->void === null) {
                 $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
                 if (isset($taken[$key][$row->run->try])) {
-                    $this->problems[] = new Problem($row->line, Column::Try->value, "{$row->group} has try {$row->run->try} already, on line {$taken[$key][$row->run->try]}.");
+                    $this->problems[] = self::problem(
+                        $row->line,
+                        SheetField::Try->value,
+                        'try_twice',
+                        ['group' => $row->group, 'try' => $row->run->try, 'line' => $taken[$key][$row->run->try]],
+                    );
                 }
                 $taken[$key][$row->run->try] ??= $row->line;
             }
         }
 
-        return array_map(static function (SheetRow $row) use (&$taken): SheetRow {
-            if ($row->run === null || $row->run->try > 0) {
-                return $row;
-            }
-            $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
-            for ($try = 1; isset($taken[$key][$try]); $try++);
-            if ($row->run->record->void === null) {
-                $taken[$key][$try] = $row->line;
-            }
-            $run = new RunRow($try, $row->run->record);
+        return array_map(
+            static function (SheetRow $row) use (&$taken): SheetRow {
+                if ($row->run === null || $row->run->try > 0) {
+                    return $row;
+                }
+                $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
+                for ($try = 1; isset($taken[$key][$try]); $try++);
+                if ($row->run->record->void === null) {
+                    $taken[$key][$try] = $row->line;
+                }
+                $run = new RunRow($try, $row->run->record);
 
-            return new SheetRow($row->line, $row->group, $row->mark, $row->version, $row->car, $run);
-        }, $rows);
+                return new SheetRow($row->line, $row->group, $row->mark, $row->version, $row->car, $run);
+            },
+            $rows,
+        );
     }
 
     /**
@@ -434,18 +476,31 @@ final class SheetReader
                 foreach ($ofCar as $index => $row) {
                     $earlier = $index === 0 ? null : ClassSheet::merge(array_slice($ofCar, 0, $index));
                     foreach ($earlier?->contradictions($row->car) ?? [] as $choice) {
-                        $header = array_values(array_filter($columns, static fn(array $column): bool => $column[0]->choice() === $choice))[0][2] ?? null;
-                        $this->problems[] = new Problem($row->line, $header, "This differs from line {$ofCar[0]->line}, which is about the same car ({$row->group}, version {$version}). Make them equal, or give the changed car a new version.");
+                        $header = array_values(
+                            array_filter($columns, static fn(array $column): bool => $column[0]->attribute === $choice),
+                        )[0][2] ?? null;
+                        $this->problems[] = self::problem(
+                            $row->line,
+                            $header,
+                            'contradiction',
+                            ['line' => $ofCar[0]->line, 'group' => $row->group, 'version' => $version],
+                        );
                     }
                 }
             }
         }
     }
 
-    private function refuse(int $line, string $message): ClassSheet
+    private function refuse(int $line, string $code): ClassSheet
     {
-        $this->problems[] = new Problem($line, null, $message);
+        $this->problems[] = self::problem($line, null, $code);
 
         return new ClassSheet([], $this->problems);
+    }
+
+    /** @param array<string, scalar> $values */
+    private static function problem(int $line, ?string $column, string $code, array $values = []): Problem
+    {
+        return new Problem($line, $column, new Remark("sheet.problem.{$code}", $values));
     }
 }

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Mark;
 use Skivo\Core\Measurement\DecimalMark;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Measurement\UnreadableQuantityException;
 use Skivo\Core\Physics\SizeMeasure;
 
 /**
@@ -32,72 +34,77 @@ final readonly class SheetWriter
         $used = [];
         foreach ($rows as $row) {
             $cells = [];
-            foreach (Column::cases() as $column) {
-                $cells[$column->value] = $this->cell($row, $column);
-                $used[$column->value] = ($used[$column->value] ?? $column->isAlwaysThere()) || $cells[$column->value] !== '';
+            foreach (Column::all() as $column) {
+                $cells[$column->name] = $this->cell($row, $column);
+                $used[$column->name] = ($used[$column->name] ?? $column->isAlwaysThere()) || $cells[$column->name] !== '';
             }
             $records[] = $cells;
         }
-        $columns = array_filter(Column::cases(), static fn(Column $column): bool => $used[$column->value] ?? $column->isAlwaysThere());
-        array_unshift($records, array_column(array_map(fn(Column $column): array => [$column->value, $column->header($this->units)], $columns), 1, 0));
+        $columns = array_filter(Column::all(), static fn(Column $column): bool => $used[$column->name] ?? $column->isAlwaysThere());
+        array_unshift(
+            $records,
+            array_column(array_map(fn(Column $column): array => [$column->name, $column->header($this->units)], $columns), 1, 0),
+        );
 
         return Csv::write(
-            array_map(static fn(array $cells): array => array_map(static fn(Column $column): string => $cells[$column->value] ?? '', $columns), $records),
+            array_map(
+                static fn(array $cells): array => array_map(static fn(Column $column): string => $cells[$column->name] ?? '', $columns),
+                $records,
+            ),
             $this->separator,
         );
     }
 
     private function cell(SheetRow $row, Column $column): string
     {
-        $quantity = match ($column) {
-            Column::Distance => $row->run?->record->distance,
-            Column::Time => $row->run?->record->time,
-            Column::Drift => $row->run?->record->drift,
-            Column::TotalTime => $row->run?->record->totalTime,
-            Column::LimpMark => $row->run?->record->limp,
-            Column::Load => $row->run?->record->load,
-            Column::BalloonDiameter => $this->balloon($row, SizeMeasure::Diameter),
-            Column::BalloonCircumference => $this->balloon($row, SizeMeasure::Circumference),
-            default => $row->car->quantities[$column->choice()->value ?? ''] ?? null,
-        };
-        if ($quantity !== null) {
-            return $this->number($quantity, $column);
-        }
-        $choice = $column->choice();
-        if ($choice?->isCount() === true) {
-            return (string) ($row->car->counts[$choice->value] ?? '');
-        }
-        if ($choice !== null) {
-            return Csv::text($row->car->kind($choice) ?? '');
-        }
-
-        return match ($column) {
-            Column::Group => Csv::text($row->group),
-            Column::Mark => $row->mark === null ? '' : Mark::inWords($row->mark),
-            Column::Version => (string) $row->version,
-            Column::CarNote => Csv::text($row->car->note ?? ''),
-            Column::Try => (string) ($row->run->try ?? ''),
-            Column::DriftSide => $row->run?->record->side->value ?? '',
-            Column::Filled => Csv::text($row->run?->record->inflation?->inWords() ?? ''),
-            Column::Lane => (string) ($row->run->record->lane ?? ''),
-            Column::Void => $row->run?->record->void->value ?? '',
-            Column::RunNote => Csv::text($row->run->record->note ?? ''),
-            default => '',
-        };
+        return $column->attribute === null ? $this->ofField($row, $column) : $this->ofAttribute($row->car, $column->attribute, $column);
     }
 
-    private function balloon(SheetRow $row, SizeMeasure $measure): ?Entry
+    private function ofAttribute(Car $car, CarAttribute $attribute, Column $column): string
     {
-        $size = $row->car->quantities['balloon_size'] ?? null;
+        if ($attribute->isKind()) {
+            return Csv::text($car->kind($attribute) ?? '');
+        }
+        if ($attribute->isCount()) {
+            return (string) ($car->counts[$attribute->value] ?? '');
+        }
+        $isOtherMeasure = $column->measure !== null && $column->measure !== ($car->balloonMeasuredAs ?? SizeMeasure::Diameter);
 
-        return ($row->car->balloonMeasuredAs ?? SizeMeasure::Diameter) === $measure ? $size : null;
+        return $isOtherMeasure ? '' : $this->number($car->quantities[$attribute->value] ?? null, $column);
+    }
+
+    private function ofField(SheetRow $row, Column $column): string
+    {
+        $record = $row->run?->record;
+
+        return match ($column->field) {
+            SheetField::Group => Csv::text($row->group),
+            SheetField::Mark => $row->mark === null ? '' : Mark::inWords($row->mark),
+            SheetField::Version => (string) $row->version,
+            SheetField::CarNote => Csv::text($row->car->note ?? ''),
+            SheetField::Try => (string) ($row->run->try ?? ''),
+            SheetField::Distance => $this->number($record?->distance, $column),
+            SheetField::Time => $this->number($record?->time, $column),
+            SheetField::Drift => $this->number($record?->drift, $column),
+            SheetField::DriftSide => $record?->side->value ?? '',
+            SheetField::Load => $this->number($record?->load, $column),
+            SheetField::TotalTime => $this->number($record?->totalTime, $column),
+            SheetField::LimpMark => $this->number($record?->limp, $column),
+            SheetField::Filled => Csv::text($record?->inflation?->asWritten() ?? ''),
+            SheetField::Lane => (string) ($record->lane ?? ''),
+            SheetField::Void => $record?->void->value ?? '',
+            SheetField::RunNote => Csv::text($record->note ?? ''),
+            null => '',
+        };
     }
 
     private function readsBack(Entry $entry, Unit $unit): bool
     {
         try {
-            return (new QuantityReader($this->separator === Separator::Semicolon ? DecimalMark::Comma : DecimalMark::Either))->read($entry->text, $unit)->agreesWith($entry);
-        } catch (UnreadableQuantity) {
+            return (
+                new QuantityReader($this->separator === Separator::Semicolon ? DecimalMark::Comma : DecimalMark::Either)
+            )->read($entry->text, $unit)->agreesWith($entry);
+        } catch (UnreadableQuantityException) {
             return false;
         }
     }
@@ -106,8 +113,11 @@ final readonly class SheetWriter
      * In the unit of the column; as it was typed, with its own unit, where turning it round would leave a tail of digits that
      * nobody measured (2 oz are 56.69904625 g).
      */
-    private function number(Entry $entry, Column $column): string
+    private function number(?Entry $entry, Column $column): string
     {
+        if ($entry === null) {
+            return '';
+        }
         $unit = $column->unit($this->units) ?? throw new \LogicException("{$column->name} has no unit.");
         $number = number_format($entry->quantity->in($unit), 10, '.', '');
         $number = rtrim(rtrim($number, '0'), '.');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Physics\Constants;
 use Skivo\Core\Statistics\LinearModel;
 use Skivo\Core\Statistics\StudentT;
 
@@ -28,7 +30,6 @@ final readonly class Trace
     /** So far to either side of the end of the thrust two parabolas are fitted (s). */
     private const AROUND = 0.6;
 
-    private const GRAVITY = 9.80665;
 
     /** Slower than this it stands (m/s): below what a sensor can tell from its own noise. */
     private const STANDS = 0.03;
@@ -49,7 +50,7 @@ final readonly class Trace
     /**
      * @param list<array{float, float}> $points moment (s) and place (m), in any order; a moment twice counts once
      *
-     * @throws \DomainException where there are too few to tell anything, or too many
+     * @throws UnreadableTraceException where there are too few to tell anything, or too many
      */
     public static function of(array $points): self
     {
@@ -62,10 +63,10 @@ final readonly class Trace
             }
         }
         if (count($t) < self::FEWEST) {
-            throw new \DomainException('A trace needs at least ' . self::FEWEST . ' points at different moments; this one has ' . count($t) . '.');
+            throw new UnreadableTraceException(new Remark('trace.too_few', ['least' => self::FEWEST, 'count' => count($t)]));
         }
         if (count($t) > self::MOST) {
-            throw new \DomainException('A trace can have at most ' . self::MOST . ' points.');
+            throw new UnreadableTraceException(new Remark('trace.too_many', ['most' => self::MOST]));
         }
         $local = self::localFits($t, $x);
         [$moves, $stops] = self::moving($local);
@@ -191,7 +192,12 @@ final readonly class Trace
         $deceleration = -2 * $fit->coefficients[2];
         $error = 2 * $fit->errors[2];
 
-        return new Coasting($deceleration, $factor * $error, $deceleration / self::GRAVITY * $massRatio, $factor * $error / self::GRAVITY * $massRatio);
+        return new Coasting(
+            $deceleration,
+            $factor * $error,
+            $deceleration / Constants::GRAVITY_M_S2 * $massRatio,
+            $factor * $error / Constants::GRAVITY_M_S2 * $massRatio,
+        );
     }
 
     /** A polynomial over the points from one to another, in the time since the first. */
@@ -200,7 +206,11 @@ final readonly class Trace
         $t = array_slice($this->t, $from, $to - $from + 1);
         $origin = $t[0];
 
-        return LinearModel::polynomial(array_map(static fn(float $at): float => $at - $origin, $t), array_slice($this->x, $from, $to - $from + 1), $degree);
+        return LinearModel::polynomial(
+            array_map(static fn(float $at): float => $at - $origin, $t),
+            array_slice($this->x, $from, $to - $from + 1),
+            $degree,
+        );
     }
 
     /**
@@ -230,7 +240,14 @@ final readonly class Trace
             );
             $points[] = $fit === null
                 ? new TracePoint($at, $x[$i], 0.0, 0.0, 0.0, 0.0)
-                : new TracePoint($at, $fit->coefficients[0], $fit->coefficients[1], 2 * $fit->coefficients[2], $fit->errors[1], 2 * $fit->errors[2]);
+                : new TracePoint(
+                    $at,
+                    $fit->coefficients[0],
+                    $fit->coefficients[1],
+                    2 * $fit->coefficients[2],
+                    $fit->errors[1],
+                    2 * $fit->errors[2],
+                );
         }
 
         return $points;
@@ -243,7 +260,9 @@ final readonly class Trace
      */
     private static function moving(array $points): array
     {
-        $moving = array_keys(array_filter($points, static fn(TracePoint $point): bool => $point->speedMS > self::STANDS + 2 * $point->speedError));
+        $moving = array_keys(
+            array_filter($points, static fn(TracePoint $point): bool => $point->speedMS > self::STANDS + 2 * $point->speedError),
+        );
 
         return $moving === [] ? [0, 0] : [max(0, min($moving) - 1), min(count($points) - 1, max($moving) + 1)];
     }

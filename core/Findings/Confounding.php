@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\LeastSquares;
 
 /**
@@ -22,8 +23,8 @@ final readonly class Confounding
 
     /** @param float $share from 0 (apart) to 1 (one says the other) */
     private function __construct(
-        public Factor $one,
-        public Factor $other,
+        public CarAttribute $one,
+        public CarAttribute $other,
         public float $share,
     ) {}
 
@@ -56,17 +57,19 @@ final readonly class Confounding
      *
      * @param list<ComparedCar> $cars
      *
-     * @return list<Factor>
+     * @return list<CarAttribute>
      */
     public static function varying(array $cars): array
     {
-        return array_values(array_filter(Difference::compared(), static function (Factor $factor) use ($cars): bool {
+        return array_values(array_filter(Difference::compared(), static function (CarAttribute $factor) use ($cars): bool {
             $values = self::known($cars, $factor);
             if (count($values) < self::FEWEST_CARS) {
                 return false;
             }
-            if (!$factor->isNumber()) {
-                $held = array_count_values(array_map(static fn(float|string $kind): string => mb_strtolower(trim((string) $kind)), $values));
+            if (!$factor->explainsAsNumber()) {
+                $held = array_count_values(
+                    array_map(static fn(float|string $kind): string => mb_strtolower(trim((string) $kind)), $values),
+                );
 
                 return count(array_filter($held, static fn(int $cars): bool => $cars > 1)) > 1;
             }
@@ -85,12 +88,12 @@ final readonly class Confounding
      *
      * @param list<ComparedCar> $cars
      */
-    public static function shareOf(array $cars, Factor $one, Factor $other): ?float
+    public static function shareOf(array $cars, CarAttribute $one, CarAttribute $other): ?float
     {
         $x = $y = [];
         foreach ($cars as $car) {
-            $a = $one->of($car->choices);
-            $b = $other->of($car->choices);
+            $a = $car->choices->explanation($one);
+            $b = $car->choices->explanation($other);
             if ($a !== null && $b !== null) {
                 $x[] = is_string($a) ? mb_strtolower(trim($a)) : $a;
                 $y[] = is_string($b) ? mb_strtolower(trim($b)) : $b;
@@ -101,19 +104,25 @@ final readonly class Confounding
         }
 
         return match (true) {
-            $one->isNumber() && $other->isNumber() => LeastSquares::fit(array_map(floatval(...), $x), array_map(floatval(...), $y))?->rSquared,
-            $one->isNumber() => self::between($y, array_map(floatval(...), $x)),
-            $other->isNumber() => self::between($x, array_map(floatval(...), $y)),
+            $one->explainsAsNumber()
+                && $other->explainsAsNumber() => LeastSquares::fit(array_map(floatval(...), $x), array_map(floatval(...), $y))?->rSquared,
+            $one->explainsAsNumber() => self::between($y, array_map(floatval(...), $x)),
+            $other->explainsAsNumber() => self::between($x, array_map(floatval(...), $y)),
             default => self::cramer($x, $y),
         };
     }
 
     /** A kind of wheels and their diameter are one choice, not two; so with the others. */
-    private static function sayTheSame(Factor $one, Factor $other): bool
+    private static function sayTheSame(CarAttribute $one, CarAttribute $other): bool
     {
         $families = [
-            [Factor::NozzleKind, Factor::NozzleBore], [Factor::NozzleKind, Factor::Outlets], [Factor::NozzleKind, Factor::NozzleLength],
-            [Factor::WheelKind, Factor::WheelDiameter], [Factor::PumpStrokes, Factor::BalloonSize],
+            [CarAttribute::NozzleKind, CarAttribute::NozzleBore],
+            [
+                CarAttribute::NozzleKind, CarAttribute::NozzleOutlets,
+            ],
+            [CarAttribute::NozzleKind, CarAttribute::NozzleLength],
+            [CarAttribute::WheelKind, CarAttribute::WheelDiameter],
+            [CarAttribute::PumpStrokes, CarAttribute::BalloonSize],
         ];
 
         return in_array([$one, $other], $families, true) || in_array([$other, $one], $families, true);
@@ -136,7 +145,9 @@ final readonly class Confounding
         }
         $mean = array_sum($values) / count($values);
         $all = array_sum(array_map(static fn(float $value): float => ($value - $mean) ** 2, $values));
-        $between = array_sum(array_map(static fn(array $group): float => count($group) * (array_sum($group) / count($group) - $mean) ** 2, $groups));
+        $between = array_sum(
+            array_map(static fn(array $group): float => count($group) * (array_sum($group) / count($group) - $mean) ** 2, $groups),
+        );
 
         return $all === 0.0 ? null : $between / $all;
     }
@@ -173,8 +184,13 @@ final readonly class Confounding
      *
      * @return list<float|string>
      */
-    private static function known(array $cars, Factor $factor): array
+    private static function known(array $cars, CarAttribute $factor): array
     {
-        return array_values(array_filter(array_map(static fn(ComparedCar $car): float|string|null => $factor->of($car->choices), $cars), static fn(float|string|null $value): bool => $value !== null));
+        return array_values(
+            array_filter(
+                array_map(static fn(ComparedCar $car): float|string|null => $car->choices->explanation($factor), $cars),
+                static fn(float|string|null $value): bool => $value !== null,
+            ),
+        );
     }
 }

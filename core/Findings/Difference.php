@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 
 /** In which of the choices that matter to a run two cars differ. */
 final readonly class Difference
@@ -18,42 +19,52 @@ final readonly class Difference
 
     /** A word for a part goes along with its numbers, and says nothing beside them. */
     private const GOES_ALONG = [
-        'nozzle-kind' => [Factor::NozzleBore, Factor::Outlets, Factor::NozzleLength],
-        'wheel-kind' => [Factor::WheelDiameter],
-        'strokes' => [Factor::BalloonSize],
+        CarAttribute::NozzleKind->value => [CarAttribute::NozzleBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength],
+        CarAttribute::WheelKind->value => [CarAttribute::WheelDiameter],
+        CarAttribute::PumpStrokes->value => [CarAttribute::BalloonSize],
     ];
 
     /**
      * A choice that only one of them has on record counts as different: nobody can tell.
      *
-     * @return list<Factor>
+     * @return list<CarAttribute>
      */
     public static function between(Car $one, Car $other): array
     {
-        $differ = array_values(array_filter(self::compared(), static fn(Factor $factor): bool => !self::isSame($factor, $factor->of($one), $factor->of($other))));
+        $differ = array_values(
+            array_filter(
+                self::compared(),
+                static fn(CarAttribute $factor): bool => !self::isSame($factor, $one->explanation($factor), $other->explanation($factor)),
+            ),
+        );
 
         return array_values(array_filter(
             $differ,
-            static fn(Factor $factor): bool => array_filter(self::GOES_ALONG[$factor->value] ?? [], static fn(Factor $number): bool => in_array($number, $differ, true)) === [],
+            static fn(CarAttribute $factor): bool => array_filter(
+                self::GOES_ALONG[$factor->value] ?? [],
+                static fn(CarAttribute $number): bool => in_array($number, $differ, true),
+            ) === [],
         ));
     }
 
-    /** @return list<Factor> all but those that only say others in another way */
+    /** @return list<CarAttribute> all but those that only say others in another way */
     public static function compared(): array
     {
-        return array_values(array_filter(Factor::cases(), static fn(Factor $factor): bool => $factor !== Factor::OutletArea));
+        return array_values(
+            array_filter(CarAttribute::explaining(), static fn(CarAttribute $factor): bool => $factor !== CarAttribute::OutletArea),
+        );
     }
 
-    public static function isSame(Factor $factor, float|string|null $one, float|string|null $other): bool
+    public static function isSame(CarAttribute $factor, float|string|null $one, float|string|null $other): bool
     {
         if (!is_float($one) || !is_float($other)) {
             return is_string($one) && is_string($other) ? mb_strtolower(trim($one)) === mb_strtolower(trim($other)) : $one === $other;
         }
 
         return abs($one - $other) <= match ($factor) {
-            Factor::EndPlay => self::SAME_END_PLAY_M,
-            Factor::NozzleAngle => self::SAME_ANGLE,
-            Factor::PumpStrokes => 0.0,
+            CarAttribute::EndPlay => self::SAME_END_PLAY_M,
+            CarAttribute::NozzleAngle => self::SAME_ANGLE,
+            CarAttribute::PumpStrokes => 0.0,
             default => self::SAME * max(abs($one), abs($other)) * (1.0 - 1e-9),
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\Sample;
 use Skivo\Core\Statistics\StudentT;
@@ -28,7 +29,7 @@ final readonly class Effect
      * @param float|null $pValue of no effect at all
      */
     private function __construct(
-        public Factor $factor,
+        public CarAttribute $factor,
         public ?string $from,
         public ?string $to,
         public array $pairs,
@@ -56,13 +57,15 @@ final readonly class Effect
                     continue;
                 }
                 $factor = $differ[0];
-                $a = $factor->of($one->choices);
-                $b = $factor->of($other->choices);
+                $a = $one->choices->explanation($factor);
+                $b = $other->choices->explanation($factor);
                 if ($a === null || $b === null) {
                     continue;
                 }
                 [$less, $more] = $a <= $b ? [$one, $other] : [$other, $one];
-                $contrast = is_string($a) ? mb_strtolower($factor->of($less->choices) . "\n" . $factor->of($more->choices)) : '';
+                $contrast = is_string($a)
+                    ? mb_strtolower($less->choices->explanation($factor) . "\n" . $more->choices->explanation($factor))
+                    : '';
                 $found[$factor->value . "\n" . $contrast][] = new FairPair($factor, $less, $more);
             }
         }
@@ -77,7 +80,7 @@ final readonly class Effect
     {
         $taken = self::apart($pairs);
         $factor = $taken[0]->factor;
-        $kind = $factor->of($taken[0]->less->choices);
+        $kind = $taken[0]->less->choices->explanation($factor);
         $differences = new Sample(array_map(static fn(FairPair $pair): float => $pair->difference(), $taken));
         if ($differences->n > 1) {
             $interval = $differences->meanInterval();
@@ -92,7 +95,7 @@ final readonly class Effect
         return new self(
             $factor,
             is_string($kind) ? $kind : null,
-            is_string($kind) ? (string) $factor->of($taken[0]->more->choices) : null,
+            is_string($kind) ? (string) $taken[0]->more->choices->explanation($factor) : null,
             $taken,
             count(array_filter($taken, static fn(FairPair $pair): bool => $pair->difference() > 0.0)),
             $differences->mean(),
@@ -122,8 +125,8 @@ final readonly class Effect
     private static function apart(array $pairs): array
     {
         $span = static function (FairPair $pair): float {
-            $less = $pair->factor->of($pair->less->choices);
-            $more = $pair->factor->of($pair->more->choices);
+            $less = $pair->less->choices->explanation($pair->factor);
+            $more = $pair->more->choices->explanation($pair->factor);
 
             return is_float($less) && is_float($more) ? abs($more - $less) : 0.0;
         };

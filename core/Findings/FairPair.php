@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\WelchComparison;
 
 /** Two cars that differ in one choice only. */
@@ -14,7 +15,7 @@ final readonly class FairPair
      * @param ComparedCar $more has more of it
      */
     public function __construct(
-        public Factor $factor,
+        public CarAttribute $factor,
         public ComparedCar $less,
         public ComparedCar $more,
     ) {}

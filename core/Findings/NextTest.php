@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\LeastSquares;
 
 /**
@@ -19,12 +20,12 @@ final readonly class NextTest
     private const BY_AT_MOST = 1.6;
 
     private function __construct(
-        public Factor $factor,
+        public CarAttribute $factor,
         public ComparedCar $car,
         public float|string $from,
         public float|string $to,
         /** The choice that goes along with it now; null where none does. */
-        public ?Factor $confoundedWith,
+        public ?CarAttribute $confoundedWith,
     ) {}
 
     /**
@@ -50,7 +51,7 @@ final readonly class NextTest
         }
         $values = [];
         foreach ($cars as $car) {
-            $value = $factor->of($car->choices);
+            $value = $car->choices->explanation($factor);
             if ($value !== null) {
                 $values[(string) $value] = $value;
             }
@@ -59,7 +60,7 @@ final readonly class NextTest
         $best = null;
         $most = [false, -INF];
         foreach ($newest as $car) {
-            $own = $factor->of($car->choices);
+            $own = $car->choices->explanation($factor);
             if ($own === null) {
                 continue;
             }
@@ -67,7 +68,9 @@ final readonly class NextTest
                 if (Difference::isSame($factor, $own, $value)) {
                     continue;
                 }
-                $near = !is_float($own) || !is_float($value) || ($own > 0.0 && $value > 0.0 && max($own / $value, $value / $own) <= self::BY_AT_MOST + 1e-9);
+                $near = !is_float($own)
+                    || !is_float($value)
+                    || ($own > 0.0 && $value > 0.0 && max($own / $value, $value / $own) <= self::BY_AT_MOST + 1e-9);
                 $gain = [$near, round(self::apart($cars, $factor, $other, [$car, $value]) - $before, 12)];
                 if ($gain > $most) {
                     [$most, $best] = [$gain, new self($factor, $car, $own, $value, $other)];
@@ -85,7 +88,7 @@ final readonly class NextTest
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
      *
-     * @return array{Factor, Factor|null}|null
+     * @return array{CarAttribute, CarAttribute|null}|null
      */
     private static function question(array $cars, array $effects, array $confounded): ?array
     {
@@ -121,15 +124,15 @@ final readonly class NextTest
      * @param list<ComparedCar> $cars
      * @param array{ComparedCar, float|string}|null $rebuilt a car, and what it would have
      */
-    private static function apart(array $cars, Factor $factor, ?Factor $other, ?array $rebuilt): float
+    private static function apart(array $cars, CarAttribute $factor, ?CarAttribute $other, ?array $rebuilt): float
     {
         $value = $rebuilt === null ? null : $rebuilt[1];
         $points = [];
         foreach ($cars as $car) {
-            $points[] = [$factor->of($car->choices), $other?->of($car->choices)];
+            $points[] = [$car->choices->explanation($factor), ($other === null ? null : $car->choices->explanation($other))];
         }
         if ($rebuilt !== null) {
-            $points[] = [$value, $other?->of($rebuilt[0]->choices)];
+            $points[] = [$value, ($other === null ? null : $rebuilt[0]->choices->explanation($other))];
         }
         $kinds = $x = $y = [];
         foreach ($points as [$held, $beside]) {
@@ -145,7 +148,7 @@ final readonly class NextTest
             return 0.0;
         }
 
-        return $other?->isNumber() === true
+        return $other?->explainsAsNumber() === true
             ? self::squares($y) * (1.0 - (LeastSquares::fit($x, $y)->rSquared ?? 0.0))
             : array_sum(array_map(self::squares(...), $kinds));
     }

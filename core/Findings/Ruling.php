@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 
@@ -24,7 +25,7 @@ final readonly class Ruling
      * @param bool|null $isSupported null where the class can't tell
      * @param Effect|null $effect the fair pairs that speak of it, clear or not
      * @param bool $byRegression whether the verdict rests on the regression, which is weaker than fair pairs
-     * @param Factor|null $confoundedWith what goes along with it here
+     * @param CarAttribute|null $confoundedWith what goes along with it here
      * @param bool $varies whether the class has more than one value of it at all
      * @param int<-1, 1>|null $modelSays 1 where the model agrees with the claim for a typical car here, −1 where it does not, 0 where it makes no difference; null where the model has no opinion
      */
@@ -33,7 +34,7 @@ final readonly class Ruling
         public ?bool $isSupported,
         public ?Effect $effect,
         public bool $byRegression,
-        public ?Factor $confoundedWith,
+        public ?CarAttribute $confoundedWith,
         public bool $varies,
         public ?int $modelSays,
     ) {}
@@ -50,7 +51,10 @@ final readonly class Ruling
      */
     public static function all(array $cars, array $effects, array $confounded, SeveralFactors $several, ?Settings $typical): array
     {
-        return array_map(static fn(School $school): self => self::of($school, $cars, $effects, $confounded, $several, $typical), School::cases());
+        return array_map(
+            static fn(School $school): self => self::of($school, $cars, $effects, $confounded, $several, $typical),
+            School::cases(),
+        );
     }
 
     /**
@@ -58,8 +62,14 @@ final readonly class Ruling
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
      */
-    private static function of(School $school, array $cars, array $effects, array $confounded, SeveralFactors $several, ?Settings $typical): self
-    {
+    private static function of(
+        School $school,
+        array $cars,
+        array $effects,
+        array $confounded,
+        SeveralFactors $several,
+        ?Settings $typical,
+    ): self {
         $factors = $school->factors();
         $own = array_values(array_filter($effects, static fn(Effect $effect): bool => in_array($effect->factor, $factors, true)));
         $clear = array_values(array_filter($own, static fn(Effect $effect): bool => $effect->isClear()));
@@ -73,7 +83,17 @@ final readonly class Ruling
         foreach ($confounded as $pair) {
             $with ??= in_array($pair->one, $factors, true) ? $pair->other : (in_array($pair->other, $factors, true) ? $pair->one : null);
         }
-        $varies = array_filter($factors, static fn(Factor $factor): bool => count(array_unique(array_filter(array_map(static fn(ComparedCar $car): string => (string) $factor->of($car->choices), $cars), static fn(string $value): bool => $value !== ''))) > 1);
+        $varies = array_filter(
+            $factors,
+            static fn(CarAttribute $factor): bool => count(
+                array_unique(
+                    array_filter(
+                        array_map(static fn(ComparedCar $car): string => (string) $car->choices->explanation($factor), $cars),
+                        static fn(string $value): bool => $value !== '',
+                    ),
+                ),
+            ) > 1,
+        );
 
         return new self(
             $school,
@@ -87,7 +107,7 @@ final readonly class Ruling
     }
 
     /** The direction of a clear slope in the regression; null where it has none. */
-    private static function slope(SeveralFactors $several, Factor $factor): ?int
+    private static function slope(SeveralFactors $several, CarAttribute $factor): ?int
     {
         $index = array_search($factor, $several->factors, true);
         if ($index === false || !$several->isSeparable() || $several->intervals[$index]->contains(0.0)) {
@@ -100,11 +120,12 @@ final readonly class Ruling
     /** @return int<-1, 1>|null */
     private static function opinion(School $school, Settings $typical): ?int
     {
-        $setting = $school->setting();
-        if ($setting === null) {
+        $setting = $school->factor();
+        $ruler = $setting->facts()->ruler;
+        if ($ruler === null) {
             return null;
         }
-        [$least, $greatest] = $setting->range();
+        [$least, $greatest] = [$ruler->least, $ruler->greatest];
         $at = $typical->get($setting);
         [$less, $more] = match ($school) {
             School::TurningAxle => [0.0, 1.0],
@@ -113,13 +134,18 @@ final readonly class Ruling
             default => [$at / self::TURN, $at * self::TURN],
         };
         try {
-            $distance = static fn(float $value): float => Simulator::run($typical->with($setting, max($least, min($greatest, $value)))->design(), 1e-4)->distanceM;
+            $distance = static fn(float $value): float => Simulator::run(
+                $typical->with($setting, max($least, min($greatest, $value)))->design(),
+                1e-4,
+            )->distanceM;
             $difference = $distance($more) - $distance($less);
-        } catch (OutOfRange) {
+        } catch (OutOfRangeException) {
             return null;
         }
         $typicalDistance = $distance($at);
 
-        return abs($difference) <= self::HARDLY * max($typicalDistance, 1e-6) ? 0 : (($difference > 0.0) === ($school->direction() > 0) ? 1 : -1);
+        return abs($difference) <= self::HARDLY * max($typicalDistance, 1e-6)
+            ? 0
+            : (($difference > 0.0) === ($school->direction() > 0) ? 1 : -1);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\LinearModel;
 use Skivo\Core\Statistics\StudentT;
@@ -22,11 +23,11 @@ final readonly class SeveralFactors
     private const GREATEST_INFLATION = 10.0;
 
     /**
-     * @param list<Factor> $factors the numbers that vary, in the order of the coefficients
+     * @param list<CarAttribute> $factors the numbers that vary, in the order of the coefficients
      * @param list<float> $slopes of each, the others held (m or s for each SI unit)
      * @param list<Interval> $intervals at 95 %
      * @param list<float> $pValues
-     * @param array{Factor, Factor}|null $confounded the pair that stands in the way
+     * @param array{CarAttribute, CarAttribute}|null $confounded the pair that stands in the way
      * @param int $cars that have all of them on record
      */
     private function __construct(
@@ -42,13 +43,15 @@ final readonly class SeveralFactors
     public static function of(array $cars): self
     {
         // Of a balloon's two sizes, the measured one.
-        $factors = array_values(array_filter(Confounding::varying($cars), static fn(Factor $factor): bool => $factor->isNumber()));
-        if (in_array(Factor::BalloonSize, $factors, true)) {
-            $factors = array_values(array_filter($factors, static fn(Factor $factor): bool => $factor !== Factor::PumpStrokes));
+        $factors = array_values(
+            array_filter(Confounding::varying($cars), static fn(CarAttribute $factor): bool => $factor->explainsAsNumber()),
+        );
+        if (in_array(CarAttribute::BalloonSize, $factors, true)) {
+            $factors = array_values(array_filter($factors, static fn(CarAttribute $factor): bool => $factor !== CarAttribute::PumpStrokes));
         }
         $rows = $y = [];
         foreach ($cars as $car) {
-            $row = array_map(static fn(Factor $factor): float|string|null => $factor->of($car->choices), $factors);
+            $row = array_map(static fn(CarAttribute $factor): float|string|null => $car->choices->explanation($factor), $factors);
             if (!in_array(null, $row, true)) {
                 $rows[] = array_map(floatval(...), $row);
                 $y[] = $car->sample->mean();
@@ -102,7 +105,15 @@ final readonly class SeveralFactors
             $means[$j] = array_sum($column) / count($column);
             $spread[$j] = sqrt(array_sum(array_map(static fn(float $value): float => ($value - $means[$j]) ** 2, $column)));
         }
-        $scaled = array_map(static fn(array $row): array => [1.0, ...array_map(static fn(int $j): float => $spread[$j] > 0.0 ? ($row[$j] - $means[$j]) / $spread[$j] : 0.0, array_keys($row))], $rows);
+        $scaled = array_map(
+            static fn(array $row): array => [
+                1.0, ...array_map(
+                    static fn(int $j): float => $spread[$j] > 0.0 ? ($row[$j] - $means[$j]) / $spread[$j] : 0.0,
+                    array_keys($row),
+                ),
+            ],
+            $rows,
+        );
 
         return [$scaled, array_values($spread)];
     }
@@ -112,14 +123,16 @@ final readonly class SeveralFactors
     {
         $variance = $model->residualDeviation ** 2;
 
-        return $variance === 0.0 ? 0.0 : max(0.0, ...array_map(static fn(float $error): float => $error ** 2 / $variance, array_slice($model->errors, 1)));
+        return $variance === 0.0
+            ? 0.0
+            : max(0.0, ...array_map(static fn(float $error): float => $error ** 2 / $variance, array_slice($model->errors, 1)));
     }
 
     /**
      * @param list<ComparedCar> $cars
-     * @param list<Factor> $factors
+     * @param list<CarAttribute> $factors
      *
-     * @return array{Factor, Factor}
+     * @return array{CarAttribute, CarAttribute}
      */
     private static function closest(array $cars, array $factors): array
     {

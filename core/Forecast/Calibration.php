@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
-use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\Interval;
@@ -142,12 +142,18 @@ final readonly class Calibration
     {
         $settings = $observation->settings;
         if (!$observation->frictionIsMeasured) {
-            [, $greatest] = Setting::MeasuredFriction->limits();
-            $settings = $settings->with(Setting::MeasuredFriction, max(0.001, min($greatest, $this->friction * $settings->rollingCoefficient())));
+            [, $greatest] = CarAttribute::RollingCoefficient->limits();
+            $settings = $settings->with(
+                CarAttribute::RollingCoefficient,
+                max(0.001, min($greatest, $this->friction * $settings->rollingCoefficient())),
+            );
         }
         if (!$observation->pressureIsMeasured) {
-            [$least, $greatest] = Setting::Pressure->limits();
-            $settings = $settings->with(Setting::Pressure, max($least, min($greatest, $settings->get(Setting::Pressure) * $this->discharge ** 2)));
+            [$least, $greatest] = CarAttribute::BalloonPressure->limits();
+            $settings = $settings->with(
+                CarAttribute::BalloonPressure,
+                max($least, min($greatest, $settings->get(CarAttribute::BalloonPressure) * $this->discharge ** 2)),
+            );
         }
 
         return $settings;
@@ -228,7 +234,9 @@ final readonly class Calibration
         $names = array_keys($fit['at']);
         $step = self::step($rows, $misses, $names, 0.0);
 
-        return $step === null ? $fit['at'] : self::within(array_combine($names, array_map(static fn(string $name): float => $fit['at'][$name] + $step[$name], $names)));
+        return $step === null
+            ? $fit['at']
+            : self::within(array_combine($names, array_map(static fn(string $name): float => $fit['at'][$name] + $step[$name], $names)));
     }
 
     /**
@@ -241,18 +249,21 @@ final readonly class Calibration
      */
     private static function misses(array $observations, array $at): array
     {
-        return array_map(static function (Observation $each) use ($at): array {
-            [$distance, $limp, $time] = self::run($each, $at);
-            $misses = [self::miss($distance, $each->distanceM)];
-            if (($each->limpM ?? 0.0) > 0.0) {
-                $misses[] = self::miss($limp, (float) $each->limpM);
-            }
-            if (self::isTimed($each)) {
-                $misses[] = self::miss($time, (float) $each->timeS);
-            }
+        return array_map(
+            static function (Observation $each) use ($at): array {
+                [$distance, $limp, $time] = self::run($each, $at);
+                $misses = [self::miss($distance, $each->distanceM)];
+                if (($each->limpM ?? 0.0) > 0.0) {
+                    $misses[] = self::miss($limp, (float) $each->limpM);
+                }
+                if (self::isTimed($each)) {
+                    $misses[] = self::miss($time, (float) $each->timeS);
+                }
 
-            return $misses;
-        }, $observations);
+                return $misses;
+            },
+            $observations,
+        );
     }
 
     /**
@@ -267,12 +278,21 @@ final readonly class Calibration
     {
         $beside = [];
         foreach ($names as $name) {
-            $beside[] = [self::misses($observations, [$name => $at[$name] - self::STEP] + $at), self::misses($observations, [$name => $at[$name] + self::STEP] + $at)];
+            $beside[] = [
+                self::misses(
+                    $observations,
+                    [$name => $at[$name] - self::STEP] + $at,
+                ),
+                self::misses($observations, [$name => $at[$name] + self::STEP] + $at),
+            ];
         }
         $rows = [];
         foreach ($misses as $index => $own) {
             foreach (array_keys($own) as $which) {
-                $rows[$index][$which] = array_map(static fn(array $moved): float => ($moved[1][$index][$which] - $moved[0][$index][$which]) / (2 * self::STEP), $beside);
+                $rows[$index][$which] = array_map(
+                    static fn(array $moved): float => ($moved[1][$index][$which] - $moved[0][$index][$which]) / (2 * self::STEP),
+                    $beside,
+                );
             }
         }
 
@@ -310,7 +330,9 @@ final readonly class Calibration
         $determinant = $a[0][0] * $a[1][1] - $a[0][1] * $a[1][0];
 
         return $determinant > 1e-14 * $a[0][0] * $a[1][1] && $a[0][0] > 1e-12 && $a[1][1] > 1e-12
-            ? [$names[0] => ($b[0] * $a[1][1] - $b[1] * $a[0][1]) / $determinant, $names[1] => ($b[1] * $a[0][0] - $b[0] * $a[1][0]) / $determinant]
+            ? [
+                $names[0] => ($b[0] * $a[1][1] - $b[1] * $a[0][1]) / $determinant, $names[1] => ($b[1] * $a[0][0] - $b[0] * $a[1][0]) / $determinant,
+            ]
             : null;
     }
 
@@ -343,7 +365,9 @@ final readonly class Calibration
     /** @param array<int, list<float>> $misses */
     private static function squares(array $misses): float
     {
-        return array_sum(array_map(static fn(array $own): float => array_sum(array_map(static fn(float $miss): float => $miss ** 2, $own)), $misses));
+        return array_sum(
+            array_map(static fn(array $own): float => array_sum(array_map(static fn(float $miss): float => $miss ** 2, $own)), $misses),
+        );
     }
 
     /**
@@ -353,10 +377,14 @@ final readonly class Calibration
      */
     private static function run(Observation $each, array $at): array
     {
-        $run = Simulator::run($each->settings->design(
-            $each->frictionIsMeasured ? 1.0 : exp($at['friction'] ?? 0.0),
-            $each->pressureIsMeasured ? 1.0 : exp(2.0 * ($at['discharge'] ?? 0.0)),
-        ), self::TOLERANCE, self::isTimed($each));
+        $run = Simulator::run(
+            $each->settings->design(
+                $each->frictionIsMeasured ? 1.0 : exp($at['friction'] ?? 0.0),
+                $each->pressureIsMeasured ? 1.0 : exp(2.0 * ($at['discharge'] ?? 0.0)),
+            ),
+            self::TOLERANCE,
+            self::isTimed($each),
+        );
         // A car that stops short of it would have taken longer still.
         $time = self::isTimed($each) ? $run->timeAt((float) $each->timedLengthM) ?? 2.0 * (float) $each->timeS : 0.0;
 

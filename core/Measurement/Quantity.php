@@ -41,27 +41,27 @@ final readonly class Quantity
         return is_float($this->inSi) ? $this->inSi : self::toFloat($this->inSi);
     }
 
-    /** @throws WrongDimension if the unit measures something else */
+    /** @throws WrongDimensionException if the unit measures something else */
     public function in(Unit $unit): float
     {
         return self::toFloat($this->exactlyIn($unit));
     }
 
-    /** @throws WrongDimension if the unit measures something else */
+    /** @throws WrongDimensionException if the unit measures something else */
     public function exactlyIn(Unit $unit): BigRational
     {
         if ($unit->dimension() !== $this->dimension) {
-            throw WrongDimension::between($this->dimension, $unit);
+            throw WrongDimensionException::between($this->dimension, $unit);
         }
 
         return $this->exactSi()->dividedBy($unit->inSi())->simplified();
     }
 
-    /** @throws WrongDimension if the other measures something else */
+    /** @throws WrongDimensionException if the other measures something else */
     public function plus(self $other): self
     {
         if ($other->dimension !== $this->dimension) {
-            throw WrongDimension::between($this->dimension, $other->dimension);
+            throw WrongDimensionException::between($this->dimension, $other->dimension);
         }
 
         return new self($this->dimension, $this->exactSi()->plus($other->exactSi())->simplified());

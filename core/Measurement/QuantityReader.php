@@ -38,21 +38,21 @@ final readonly class QuantityReader
      * @param string $text what was typed
      * @param Unit $bareUnit the unit of a number typed without one
      *
-     * @throws UnreadableQuantity
+     * @throws UnreadableQuantityException
      */
     public function read(string $text, Unit $bareUnit): Entry
     {
         $typed = trim(preg_replace('/[\s\x{00A0}\x{202F}]+/u', ' ', mb_scrub($text)) ?? '');
         $dimension = $bareUnit->dimension();
         if ($typed === '') {
-            throw UnreadableQuantity::empty();
+            throw UnreadableQuantityException::empty();
         }
         if (mb_strlen($typed) > self::MAX_CHARACTERS) {
-            throw UnreadableQuantity::tooLong();
+            throw UnreadableQuantityException::tooLong();
         }
         $spelled = self::inPlainDigits($typed);
         if (preg_match('/^[-−–]\s*[\d.,]/u', $spelled) === 1) {
-            throw UnreadableQuantity::negative($typed);
+            throw UnreadableQuantityException::negative($typed);
         }
         if ($dimension === Dimension::Time && preg_match('/^(\d{1,3}):([0-5]\d(?:[.,]\d+)?)$/', $spelled, $clock) === 1) {
             return new Entry(
@@ -73,7 +73,7 @@ final readonly class QuantityReader
         $offset = 0;
         while ($offset < strlen($spelled)) {
             if (preg_match(self::TERM, $spelled, $term, PREG_UNMATCHED_AS_NULL, $offset) !== 1) {
-                throw UnreadableQuantity::noNumber($typed, $dimension);
+                throw UnreadableQuantityException::noNumber($typed, $dimension);
             }
             $offset += strlen((string) $term[0]);
             $number = $this->number($term, $typed, $dimension);
@@ -82,20 +82,20 @@ final readonly class QuantityReader
                 $unitTyped = true;
                 $unit = Unit::fromWriting($term['unit']);
                 if ($unit === null || $unit->dimension() !== $dimension) {
-                    throw UnreadableQuantity::unknownUnit($term['unit'], $dimension);
+                    throw UnreadableQuantityException::unknownUnit($term['unit'], $dimension);
                 }
             } elseif ($previous !== null) {
-                $unit = $previous->continuesWith() ?? throw UnreadableQuantity::mixedUnits($typed);
+                $unit = $previous->continuesWith() ?? throw UnreadableQuantityException::mixedUnits($typed);
             }
             if ($previous !== null && $previous->continuesWith() !== $unit) {
-                throw UnreadableQuantity::mixedUnits($typed);
+                throw UnreadableQuantityException::mixedUnits($typed);
             }
             $part = Quantity::of($number, $unit);
             $total = $total === null ? $part : $total->plus($part);
             $previous = $unit;
         }
         if ($total === null) {
-            throw UnreadableQuantity::noNumber($typed, $dimension);
+            throw UnreadableQuantityException::noNumber($typed, $dimension);
         }
 
         return new Entry($total, $unitTyped ? $typed : "{$typed} {$bareUnit->value}");
@@ -104,17 +104,20 @@ final readonly class QuantityReader
     /** The digits of any script as 0 to 9, and the Arabic decimal sign as a point. */
     private static function inPlainDigits(string $text): string
     {
-        return strtr((string) preg_replace_callback(
-            '/\p{Nd}/u',
-            static fn(array $digit): string => (string) \IntlChar::charDigitValue($digit[0]),
-            $text,
-        ), ['٫' => '.']);
+        return strtr(
+            (string) preg_replace_callback(
+                '/\p{Nd}/u',
+                static fn(array $digit): string => (string) \IntlChar::charDigitValue($digit[0]),
+                $text,
+            ),
+            ['٫' => '.'],
+        );
     }
 
     /**
      * @param array<int|string, string|null> $term
      *
-     * @throws UnreadableQuantity
+     * @throws UnreadableQuantityException
      */
     private function number(array $term, string $typed, Dimension $dimension): BigRational
     {
@@ -122,7 +125,7 @@ final readonly class QuantityReader
         $denominator = $term['den'] ?? $term['den2'] ?? null;
         if ($numerator !== null && $denominator !== null) {
             if (trim($denominator, '0') === '') {
-                throw UnreadableQuantity::divisionByZero($typed);
+                throw UnreadableQuantityException::divisionByZero($typed);
             }
 
             return BigRational::of("{$numerator}/{$denominator}")->plus($term['whole'] ?? 0);
@@ -130,14 +133,14 @@ final readonly class QuantityReader
 
         $number = (string) ($term['number'] ?? '');
         if (preg_match_all('/[.,]/', $number) > 1) {
-            throw UnreadableQuantity::thousands($number);
+            throw UnreadableQuantityException::thousands($number);
         }
         if ($this->decimalMark === DecimalMark::Either && preg_match('/^[1-9]\d{0,2},\d{3}$/', $number) === 1) {
-            throw UnreadableQuantity::ambiguousComma($number);
+            throw UnreadableQuantityException::ambiguousComma($number);
         }
         $number = trim(str_replace(',', '.', $number));
         if (preg_match('/^(?:\d+(?:\.\d*)?|\.\d+)$/', $number) !== 1) {
-            throw UnreadableQuantity::noNumber($typed, $dimension);
+            throw UnreadableQuantityException::noNumber($typed, $dimension);
         }
         [$whole, $decimals] = explode('.', "{$number}.");
 

@@ -103,14 +103,4 @@ enum Unit: string
             default => null,
         };
     }
-
-    /** The units that a message offers for a dimension. */
-    public static function examples(Dimension $dimension): string
-    {
-        return match ($dimension) {
-            Dimension::Length => 'mm, cm, m, in or ft',
-            Dimension::Mass => 'g, kg, oz or lb',
-            Dimension::Time => 's or min',
-        };
-    }
 }

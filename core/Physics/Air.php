@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Physics;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 
 /** The air of the room: how heavy and how viscous it is. */
 final readonly class Air
 {
-    public const STANDARD_GRAVITY = 9.80665;
-
     private const GAS_CONSTANT_DRY_AIR = 287.05287;
     private const GAS_CONSTANT_VAPOUR = 461.495;
     private const ZERO_CELSIUS_K = 273.15;
@@ -20,16 +18,16 @@ final readonly class Air
      * @param float $pressurePa from 50 000 to 110 000 Pa
      * @param float $relativeHumidity from 0 to 1
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function __construct(
         public float $temperatureC = 20.0,
         public float $pressurePa = 101_325.0,
         public float $relativeHumidity = 0.5,
     ) {
-        OutOfRange::check('air.temperature_c', $temperatureC, -30.0, 60.0);
-        OutOfRange::check('air.pressure_pa', $pressurePa, 50_000.0, 110_000.0);
-        OutOfRange::check('air.relative_humidity', $relativeHumidity, 0.0, 1.0);
+        OutOfRangeException::check('air.temperature_c', $temperatureC, -30.0, 60.0);
+        OutOfRangeException::check('air.pressure_pa', $pressurePa, 50_000.0, 110_000.0);
+        OutOfRangeException::check('air.relative_humidity', $relativeHumidity, 0.0, 1.0);
     }
 
     /** Pa over water, for this temperature (Alduchov & Eskridge, J. Appl. Meteor. 35, 601, 1996). */

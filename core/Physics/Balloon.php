@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Physics;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 
 /**
  * One or more equal balloons, each a thin sphere of rubber with its own set of nozzles.
@@ -28,7 +28,7 @@ final readonly class Balloon
      * @param float $inflatedDiameterM D as filled, from relaxed (empty) to 0.6 m and at most 8 times relaxed
      * @param float $dragCoefficient of a sphere 0.47 (standard engineering tables), 0 to 2
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function __construct(
         public float $relaxedDiameterM,
@@ -39,13 +39,18 @@ final readonly class Balloon
         public float $hardening = 0.1,
         public float $dragCoefficient = 0.47,
     ) {
-        OutOfRange::check('balloon.count', $count, 1, 8);
-        OutOfRange::check('balloon.relaxed_diameter_m', $relaxedDiameterM, 0.01, 0.3);
-        OutOfRange::check('balloon.film_thickness_m', $filmThicknessM, 5e-5, 2e-3);
-        OutOfRange::check('balloon.modulus_pa', $modulusPa, 1e4, 1e7);
-        OutOfRange::check('balloon.hardening', $hardening, 0.0, 1.0);
-        OutOfRange::check('balloon.inflated_diameter_m', $inflatedDiameterM, $relaxedDiameterM, min(0.6, self::GREATEST_STRETCH * $relaxedDiameterM));
-        OutOfRange::check('balloon.drag_coefficient', $dragCoefficient, 0.0, 2.0);
+        OutOfRangeException::check('balloon.count', $count, 1, 8);
+        OutOfRangeException::check('balloon.relaxed_diameter_m', $relaxedDiameterM, 0.01, 0.3);
+        OutOfRangeException::check('balloon.film_thickness_m', $filmThicknessM, 5e-5, 2e-3);
+        OutOfRangeException::check('balloon.modulus_pa', $modulusPa, 1e4, 1e7);
+        OutOfRangeException::check('balloon.hardening', $hardening, 0.0, 1.0);
+        OutOfRangeException::check(
+            'balloon.inflated_diameter_m',
+            $inflatedDiameterM,
+            $relaxedDiameterM,
+            min(0.6, self::GREATEST_STRETCH * $relaxedDiameterM),
+        );
+        OutOfRangeException::check('balloon.drag_coefficient', $dragCoefficient, 0.0, 2.0);
     }
 
     /** Gauge pressure (Pa) when the balloon has this diameter (m). */
@@ -84,11 +89,11 @@ final readonly class Balloon
     /**
      * The same balloon with its film scaled so that it shows a measured gauge pressure at a size.
      *
-     * @throws OutOfRange where the size is not beyond the relaxed one, or the film would have to be unheard of
+     * @throws OutOfRangeException where the size is not beyond the relaxed one, or the film would have to be unheard of
      */
     public function matchedTo(float $gaugePressurePa, float $atDiameterM): self
     {
-        OutOfRange::check('at_diameter_m', $atDiameterM, 1.001 * $this->relaxedDiameterM, 0.6);
+        OutOfRangeException::check('at_diameter_m', $atDiameterM, 1.001 * $this->relaxedDiameterM, 0.6);
 
         return $this->with(modulusPa: $this->modulusPa * $gaugePressurePa / $this->gaugePressurePa($atDiameterM));
     }

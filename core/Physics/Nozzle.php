@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Physics;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 
 /**
  * What the air of one balloon leaves through: equal outlets side by side, each a series of tubes from the
@@ -34,7 +34,7 @@ final readonly class Nozzle
      * @param float $extraLoss of anything else in the way, 0 to 100
      * @param float $angleDeg below the horizontal, −80 to 80
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function __construct(
         public array $segments,
@@ -43,15 +43,15 @@ final readonly class Nozzle
         public float $extraLoss = 0.0,
         public float $angleDeg = 0.0,
     ) {
-        OutOfRange::check('nozzle.parallel', $parallel, 1, 20);
-        OutOfRange::check('nozzle.segments', count($segments), 1, 6);
+        OutOfRangeException::check('nozzle.parallel', $parallel, 1, 20);
+        OutOfRangeException::check('nozzle.segments', count($segments), 1, 6);
         foreach ($segments as $index => $tube) {
-            OutOfRange::check("nozzle.segments[{$index}].bore_m", $tube->boreM, 0.001, 0.1);
-            OutOfRange::check("nozzle.segments[{$index}].length_m", $tube->lengthM, 0.0, 2.0);
+            OutOfRangeException::check("nozzle.segments[{$index}].bore_m", $tube->boreM, 0.001, 0.1);
+            OutOfRangeException::check("nozzle.segments[{$index}].length_m", $tube->lengthM, 0.0, 2.0);
         }
-        OutOfRange::check('nozzle.entry_loss', $entryLoss, 0.0, 2.0);
-        OutOfRange::check('nozzle.extra_loss', $extraLoss, 0.0, 100.0);
-        OutOfRange::check('nozzle.angle_deg', $angleDeg, -80.0, 80.0);
+        OutOfRangeException::check('nozzle.entry_loss', $entryLoss, 0.0, 2.0);
+        OutOfRangeException::check('nozzle.extra_loss', $extraLoss, 0.0, 100.0);
+        OutOfRangeException::check('nozzle.angle_deg', $angleDeg, -80.0, 80.0);
 
         $this->constantLoss = 1.0 + $extraLoss + $this->entryAndJoints();
         $exit = $this->exitTube()->areaM2();
@@ -63,7 +63,9 @@ final readonly class Nozzle
             }
         }
         $this->walls = $walls;
-        $this->transitionSlope = (0.3164 * self::TURBULENT_FROM ** -0.25 - self::FRICTION_AT_2300) / (self::TURBULENT_FROM - self::LAMINAR_UP_TO);
+        $this->transitionSlope = (
+            0.3164 * self::TURBULENT_FROM ** -0.25 - self::FRICTION_AT_2300
+        ) / (self::TURBULENT_FROM - self::LAMINAR_UP_TO);
     }
 
     /** The open cross-section of all outlets together at the exit (m²). */

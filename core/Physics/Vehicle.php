@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Physics;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 
 /** The car as it rolls: its mass, the spin of its wheels, and what holds it back. */
 final readonly class Vehicle
@@ -16,7 +16,7 @@ final readonly class Vehicle
      * @param float $breakawayRatio b: what it takes to start over what it takes to roll, 1 to 5
      * @param float $bodyDragAreaM2 C_D·A of the car without its balloons, 0 to 0.5 m²
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function __construct(
         public float $massKg,
@@ -25,10 +25,10 @@ final readonly class Vehicle
         public float $breakawayRatio = 1.0,
         public float $bodyDragAreaM2 = 0.0,
     ) {
-        OutOfRange::check('car.mass_kg', $massKg, 0.001, 10.0);
-        OutOfRange::check('car.wheel_equivalent_mass_kg', $wheelEquivalentMassKg, 0.0, 5.0);
-        OutOfRange::check('car.rolling_coefficient', $rollingCoefficient, 0.0005, 1.0);
-        OutOfRange::check('car.breakaway_ratio', $breakawayRatio, 1.0, 5.0);
-        OutOfRange::check('car.body_drag_area_m2', $bodyDragAreaM2, 0.0, 0.5);
+        OutOfRangeException::check('car.mass_kg', $massKg, 0.001, 10.0);
+        OutOfRangeException::check('car.wheel_equivalent_mass_kg', $wheelEquivalentMassKg, 0.0, 5.0);
+        OutOfRangeException::check('car.rolling_coefficient', $rollingCoefficient, 0.0005, 1.0);
+        OutOfRangeException::check('car.breakaway_ratio', $breakawayRatio, 1.0, 5.0);
+        OutOfRangeException::check('car.body_drag_area_m2', $bodyDragAreaM2, 0.0, 0.5);
     }
 }

@@ -32,20 +32,32 @@ final readonly class CutPlan
      * @param int $nozzlesEach pieces of straw in one car's nozzle
      * @param int $cars to cut for, spares included
      *
-     * @throws DoesNotFit
+     * @throws DoesNotFitException
      */
-    public static function of(Kit $kit, CutSizes $sizes, float $strawM, float $skewerM, float $kerfM, float $nozzleM, int $nozzlesEach, int $cars): self
-    {
+    public static function of(
+        Kit $kit,
+        CutSizes $sizes,
+        float $strawM,
+        float $skewerM,
+        float $kerfM,
+        float $nozzleM,
+        int $nozzlesEach,
+        int $cars,
+    ): self {
         $nozzlesEach = $kit->blowsThroughStraws() ? $nozzlesEach : 0;
 
         return new self(
             $sizes,
             CuttingStock::plan($strawM, $kerfM, [
-                'Bearing' => [$sizes->bearingLengthM(), $kit->bearsOnStraws() ? self::AXLES * $cars : 0],
-                'Nozzle' => [$nozzleM, $kit->nozzleIsOfBearingStraw() ? $nozzlesEach * $cars : 0],
+                CutPiece::Bearing->value => [$sizes->bearingLengthM(), $kit->bearsOnStraws() ? self::AXLES * $cars : 0],
+                CutPiece::Nozzle->value => [$nozzleM, $kit->nozzleIsOfBearingStraw() ? $nozzlesEach * $cars : 0],
             ]),
-            CuttingStock::plan($strawM, $kerfM, ['Nozzle' => [$nozzleM, $kit->nozzleIsOfBearingStraw() ? 0 : $nozzlesEach * $cars]]),
-            CuttingStock::plan($skewerM, $kerfM, ['Axle' => [$sizes->axleLengthM(), self::AXLES * $cars]]),
+            CuttingStock::plan(
+                $strawM,
+                $kerfM,
+                [CutPiece::Nozzle->value => [$nozzleM, $kit->nozzleIsOfBearingStraw() ? 0 : $nozzlesEach * $cars]],
+            ),
+            CuttingStock::plan($skewerM, $kerfM, [CutPiece::Axle->value => [$sizes->axleLengthM(), self::AXLES * $cars]]),
             $nozzlesEach > 0 ? $nozzleM : null,
             $nozzlesEach,
             $kit->bearsOnStraws(),
@@ -53,18 +65,18 @@ final readonly class CutPlan
     }
 
     /**
-     * The cut pieces in one car's kit: length in m and number, by name.
+     * The cut pieces in one car's kit: length in m and number, by the value of a CutPiece.
      *
      * @return array<string, array{float, int}>
      */
     public function pieces(): array
     {
-        $pieces = ['Axle' => [$this->sizes->axleLengthM(), self::AXLES]];
+        $pieces = [CutPiece::Axle->value => [$this->sizes->axleLengthM(), self::AXLES]];
         if ($this->bearsOnStraws) {
-            $pieces['Bearing'] = [$this->sizes->bearingLengthM(), self::AXLES];
+            $pieces[CutPiece::Bearing->value] = [$this->sizes->bearingLengthM(), self::AXLES];
         }
         if ($this->nozzleM !== null) {
-            $pieces['Nozzle tube'] = [$this->nozzleM, $this->nozzlesEach];
+            $pieces[CutPiece::Nozzle->value] = [$this->nozzleM, $this->nozzlesEach];
         }
 
         return $pieces;

@@ -39,14 +39,14 @@ final readonly class CuttingStock
     /**
      * @param array<string, array{float, int}> $pieces length in m and number wanted, by name
      *
-     * @throws DoesNotFit where a piece is longer than the stock
+     * @throws DoesNotFitException where a piece is longer than the stock
      */
     public static function plan(float $stockM, float $kerfM, array $pieces): self
     {
         $pieces = array_filter($pieces, static fn(array $piece): bool => $piece[1] > 0);
         foreach ($pieces as $name => [$length]) {
             if ($length > $stockM + self::TOLERANCE_M) {
-                throw new DoesNotFit($name, $length, $stockM);
+                throw new DoesNotFitException($name, $length, $stockM);
             }
         }
         uasort($pieces, static fn(array $a, array $b): int => $b[0] <=> $a[0]);

@@ -36,7 +36,9 @@ final readonly class FloorOrder
         $coming = array_values(array_filter($plan->turns, static fn(Turn $turn): bool => ($runners[$turn->group] ?? null) !== null
             && !$runners[$turn->group]->isWithdrawn && $turn->try > $runners[$turn->group]->made));
         $isSkipped = static fn(Turn $turn): bool => $runners[$turn->group]->skippedTry === $turn->try;
-        usort($coming, static fn(Turn $a, Turn $b): int => [$a->try, $isSkipped($a), $isSkipped($a) ? $runners[$a->group]->skippedAt : 0, $a->heat, $a->lane]
+        usort($coming, static fn(Turn $a, Turn $b): int => [
+            $a->try, $isSkipped($a), $isSkipped($a) ? $runners[$a->group]->skippedAt : 0, $a->heat, $a->lane,
+        ]
             <=> [$b->try, $isSkipped($b), $isSkipped($b) ? $runners[$b->group]->skippedAt : 0, $b->heat, $b->lane]);
         $this->coming = $coming;
         $repairing = [];
@@ -88,7 +90,10 @@ final readonly class FloorOrder
     public function proposed(): ?Turn
     {
         $standing = array_filter($this->atLane);
-        usort($standing, fn(Turn $a, Turn $b): int => [$this->usedAt[$a->lane] ?? 0, $a->lane] <=> [$this->usedAt[$b->lane] ?? 0, $b->lane]);
+        usort(
+            $standing,
+            fn(Turn $a, Turn $b): int => [$this->usedAt[$a->lane] ?? 0, $a->lane] <=> [$this->usedAt[$b->lane] ?? 0, $b->lane],
+        );
 
         return $standing[0] ?? null;
     }

@@ -8,31 +8,45 @@ namespace Skivo\Core\Session;
 final readonly class Material
 {
     /**
-     * @param string $key names the line to whoever changes it
+     * @param string $key names the line to whoever changes it, and its name and unit in lang/
+     * @param string|null $part the part of the kit that it is, by its name
      * @param float $amount of one group, learner, lane or class; a half means one between two
-     * @param string $unit what is counted, in the plural
      * @param bool $isSpared whether spares are added
      * @param bool $isEarly whether collecting it takes weeks
-     * @param list<string> $alternatives what people use instead
+     * @param list<string> $alternatives other parts that people use instead, by their names
      * @param float|null $price of one, in whatever money the educator counts in
      * @param int|null $fixed the total where it comes from elsewhere, such as the cutting of straws
+     * @param string|null $ownName of a line that an educator added, and what is counted of it
      */
     public function __construct(
         public string $key,
-        public string $name,
         public float $amount,
         public Per $per,
-        public string $unit,
+        public ?string $part = null,
         public bool $isSpared = false,
         public bool $isEarly = false,
         public array $alternatives = [],
         public ?float $price = null,
         public ?int $fixed = null,
+        public ?string $ownName = null,
+        public ?string $ownUnit = null,
     ) {}
 
     public function with(?float $amount, ?float $price): self
     {
-        return new self($this->key, $this->name, $amount ?? $this->amount, $this->per, $this->unit, $this->isSpared, $this->isEarly, $this->alternatives, $price ?? $this->price, $amount === null ? $this->fixed : null);
+        return new self(
+            $this->key,
+            $amount ?? $this->amount,
+            $this->per,
+            $this->part,
+            $this->isSpared,
+            $this->isEarly,
+            $this->alternatives,
+            $price ?? $this->price,
+            $amount === null ? $this->fixed : null,
+            $this->ownName,
+            $this->ownUnit,
+        );
     }
 
     /** How many in all, spares included, in whole pieces. */

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
-use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
-use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Car\PartTrait;
 
 /**
  * What a class needs for the kit that was chosen: what to buy or collect, and what lies in each group's kit.
@@ -32,36 +30,59 @@ final readonly class Materials
      * @param bool $byMouth whether balloons are filled by mouth
      * @param bool $massVaries whether groups may choose how heavy their car is
      */
-    public static function of(Kit $kit, Catalogue $catalogue, Headcount $class, ?CutPlan $cuts, array $changes = [], array $own = [], bool $byMouth = false, bool $massVaries = false): self
-    {
-        $pierces = $kit->usesSkewers() || str_contains($kit->wheels, 'caps') || str_contains($kit->wheels, 'lids');
+    public static function of(
+        Kit $kit,
+        Headcount $class,
+        ?CutPlan $cuts,
+        array $changes = [],
+        array $own = [],
+        bool $byMouth = false,
+        bool $massVaries = false,
+    ): self {
+        $of = static fn(PartKind $kind): array => ['part' => $kit->name($kind), 'alternatives' => self::others($kind, $kit)];
         $lines = [
-            new Material('chassis', self::chassis($kit), 1, Per::Group, 'pieces', true, self::isFound($kit->chassis), self::others(PartKind::Chassis, $kit->chassis, $catalogue)),
-            new Material('wheels', "Wheels: {$kit->wheels}", 4, Per::Group, 'wheels', true, self::isFound($kit->wheels), self::others(PartKind::Wheel, $kit->wheels, $catalogue)),
-            ...self::axles($kit, $catalogue, $class, $cuts),
-            new Material('balloons', "Balloons: {$kit->balloon}", 2, Per::Group, 'balloons', true, false, self::others(PartKind::Balloon, $kit->balloon, $catalogue)),
-            ...self::nozzle($kit, $catalogue, $class, $cuts),
-            new Material('bands', 'Elastic bands', 2, Per::Group, 'bands', true, false, ['tape']),
-            new Material('tape', 'Sticky tape', 0.5, Per::Group, 'rolls', false, false, ['masking tape']),
-            ...($kit->usesHotGlue() ? [
-                new Material('glue-gun', 'Glue gun, low temperature', 0.25, Per::Group, 'guns', false, false, ['tape', 'craft glue, with time to set']),
-                new Material('glue-sticks', 'Glue sticks', 1, Per::Group, 'sticks', true),
-            ] : []),
-            new Material('scissors', 'Scissors', 1, Per::Group, 'pairs'),
-            ...($pierces ? [
-                new Material('pins', 'Push pins, for pilot holes', 2, Per::Group, 'pins'),
-                new Material('putty', 'Putty to pierce on', 1, Per::Group, 'lumps', false, false, ['cork', 'thick eraser']),
-            ] : []),
-            ...($massVaries ? [new Material('ballast', 'Ballast, to make a car heavier', 4, Per::Group, 'pieces', false, false, ['coins', 'washers', 'modelling clay'])] : []),
-            ...($byMouth ? [] : [new Material('pump', 'Balloon pump', 0.5, Per::Group, 'pumps', false, false, ['by mouth: one balloon, one child'])]),
-            new Material('eyes', 'Eye protection', 1, Per::Learner, 'pairs'),
-            new Material('tape-measure', 'Tape measure, the length of the lane', 1, Per::Lane, 'tapes', false, false, ['marks on the floor and a ruler']),
-            new Material('stopwatch', 'Stopwatch', 1, Per::Lane, 'watches', false, false, ['the clock on the Run page']),
-            new Material('floor-tape', 'Tape for start line and lanes', 1, Per::WholeClass, 'rolls'),
-            new Material('scale', 'Kitchen scale', 1, Per::WholeClass, 'scales'),
-            new Material('notes', 'Notebook sheets', 1, Per::Learner, 'sheets'),
-            new Material('paper', 'Paper to sketch on', 2, Per::Group, 'sheets'),
-            new Material('pens', 'Pens and pencils', 1, Per::Learner, 'pens'),
+            new Material(
+                'chassis',
+                1,
+                Per::Group,
+                ...$of(PartKind::Chassis),
+                isSpared: true,
+                isEarly: $kit->has(PartKind::Chassis, PartTrait::Collected),
+            ),
+            new Material(
+                'wheels',
+                4,
+                Per::Group,
+                ...$of(PartKind::Wheel),
+                isSpared: true,
+                isEarly: $kit->has(PartKind::Wheel, PartTrait::Collected),
+            ),
+            self::axles($kit, $class, $cuts),
+            new Material('balloons', 2, Per::Group, ...$of(PartKind::Balloon), isSpared: true),
+            ...self::nozzle($kit, $class, $cuts),
+            new Material('bands', 2, Per::Group, isSpared: true),
+            new Material('tape', 0.5, Per::Group),
+            ...(
+                $kit->usesHotGlue()
+                    ? [new Material('glue-gun', 0.25, Per::Group), new Material('glue-sticks', 1, Per::Group, isSpared: true)]
+                    : []
+            ),
+            new Material('scissors', 1, Per::Group),
+            ...(
+                $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)
+                    ? [new Material('pins', 2, Per::Group), new Material('putty', 1, Per::Group)]
+                    : []
+            ),
+            ...($massVaries ? [new Material('ballast', 4, Per::Group)] : []),
+            ...($byMouth ? [] : [new Material('pump', 0.5, Per::Group)]),
+            new Material('eyes', 1, Per::Learner),
+            new Material('tape-measure', 1, Per::Lane),
+            new Material('stopwatch', 1, Per::Lane),
+            new Material('floor-tape', 1, Per::WholeClass),
+            new Material('scale', 1, Per::WholeClass),
+            new Material('notes', 1, Per::Learner),
+            new Material('paper', 2, Per::Group),
+            new Material('pens', 1, Per::Learner),
         ];
 
         return new self(
@@ -74,7 +95,10 @@ final readonly class Materials
     /** What everything with a price costs; null where nothing has one. */
     public function cost(): ?float
     {
-        $costs = array_filter(array_map(fn(Material $line): ?float => $line->cost($this->class), $this->lines), static fn(?float $cost): bool => $cost !== null);
+        $costs = array_filter(
+            array_map(fn(Material $line): ?float => $line->cost($this->class), $this->lines),
+            static fn(?float $cost): bool => $cost !== null,
+        );
 
         return $costs === [] ? null : array_sum($costs);
     }
@@ -91,76 +115,75 @@ final readonly class Materials
         return array_values(array_filter($this->lines, static fn(Material $line): bool => $line->isEarly));
     }
 
-    /**
-     * What lies in one group's kit, as its label says: name and number. Straws and skewers are cut to their pieces.
-     *
-     * @return list<array{string, int}>
-     */
-    public function kitContents(UnitSystem $units): array
+    /** @return list<Material> what lies in one group's kit, whole; straws and skewers are cut to their pieces */
+    public function inKit(): array
     {
-        $contents = [];
-        foreach ($this->lines as $line) {
-            if ($line->per !== Per::Group || $line->amount < 1.0 || in_array($line->key, ['straws', 'nozzle-straws', 'skewers'], true)) {
-                continue;
-            }
-            $contents[] = [$line->name, (int) ceil($line->amount)];
-        }
-        foreach ($this->cuts?->pieces() ?? [] as $name => [$length, $each]) {
-            $contents[] = ["{$name}, {$units->show($length, Scale::Body)}", $each];
-        }
-
-        return $contents;
+        return array_values(array_filter($this->lines, static fn(Material $line): bool => $line->per === Per::Group
+                && $line->amount >= 1.0 && !in_array($line->key, ['straws', 'straws-for-bearings', 'straws-for-nozzles', 'nozzle-straws', 'skewers', 'rods'], true)));
     }
 
-    /** @return list<Material> */
-    private static function axles(Kit $kit, Catalogue $catalogue, Headcount $class, ?CutPlan $cuts): array
+    /** @return array<string, array{float, int}> the cut pieces in one group's kit: length in m and number, by the value of a CutPiece */
+    public function piecesInKit(): array
     {
-        $others = self::others(PartKind::Bearing, $kit->bearing, $catalogue);
+        return $this->cuts?->pieces() ?? [];
+    }
+
+    private static function axles(Kit $kit, Headcount $class, ?CutPlan $cuts): Material
+    {
+        $others = self::others(PartKind::Bearing, $kit);
         if ($cuts === null || !$kit->bearsOnStraws()) {
-            return [new Material('axles', "Axles: {$kit->bearing}", 2, Per::Group, 'axles', true, false, $others)];
+            return new Material('axles', 2, Per::Group, $kit->bearing, true, alternatives: $others);
         }
-        $rod = $kit->usesSkewers() ? 'Bamboo skewers' : 'Rods for axles';
 
-        return [new Material('skewers', $rod, $cuts->axles->count() / max(1, $class->groups), Per::Group, 'pieces', false, false, $others, null, $cuts->axles->count())];
+        return new Material(
+            $kit->usesSkewers() ? 'skewers' : 'rods',
+            $cuts->axles->count() / max(1, $class->groups),
+            Per::Group,
+            alternatives: $others,
+            fixed: $cuts->axles->count(),
+        );
     }
 
     /** @return list<Material> */
-    private static function nozzle(Kit $kit, Catalogue $catalogue, Headcount $class, ?CutPlan $cuts): array
+    private static function nozzle(Kit $kit, Headcount $class, ?CutPlan $cuts): array
     {
         $lines = [];
-        $others = self::others(PartKind::Nozzle, $kit->nozzle, $catalogue);
+        $others = self::others(PartKind::Nozzle, $kit);
+        $each = static fn(CuttingStock $stock): float => $stock->count() / max(1, $class->groups);
         if ($cuts !== null && $cuts->straws->count() > 0) {
             $forNozzles = $kit->nozzleIsOfBearingStraw();
-            $what = $forNozzles && $kit->bearsOnStraws() ? 'for bearings and nozzles' : ($kit->bearsOnStraws() ? 'for bearings' : 'for nozzles');
-            $lines[] = new Material('straws', "Drinking straws, {$what}", $cuts->straws->count() / max(1, $class->groups), Per::Group, 'straws', false, false, $forNozzles ? $others : [], null, $cuts->straws->count());
+            $key = $forNozzles && $kit->bearsOnStraws() ? 'straws' : ($kit->bearsOnStraws() ? 'straws-for-bearings' : 'straws-for-nozzles');
+            $lines[] = new Material(
+                $key,
+                $each($cuts->straws),
+                Per::Group,
+                alternatives: $forNozzles ? $others : [],
+                fixed: $cuts->straws->count(),
+            );
         }
         if ($cuts !== null && $cuts->nozzleStraws->count() > 0) {
-            $lines[] = new Material('nozzle-straws', "Nozzle: {$kit->nozzle}", $cuts->nozzleStraws->count() / max(1, $class->groups), Per::Group, 'straws', false, false, $others, null, $cuts->nozzleStraws->count());
+            $lines[] = new Material(
+                'nozzle-straws',
+                $each($cuts->nozzleStraws),
+                Per::Group,
+                $kit->nozzle,
+                alternatives: $others,
+                fixed: $cuts->nozzleStraws->count(),
+            );
         }
         if ($cuts === null || !$kit->blowsThroughStraws()) {
-            $lines[] = new Material('nozzles', "Nozzle: {$kit->nozzle}", 1, Per::Group, 'nozzles', true, false, $others);
+            $lines[] = new Material('nozzles', 1, Per::Group, $kit->nozzle, true, alternatives: $others);
         }
 
         return $lines;
     }
 
-    private static function chassis(Kit $kit): string
-    {
-        return "Chassis: {$kit->chassis}";
-    }
-
-    /** Things that are collected from households, which takes weeks. Common practice, no source. */
-    private static function isFound(string $name): bool
-    {
-        return preg_match('/cap|lid|disc|bottle|cup|packing/i', $name) === 1 && preg_match('/card disc/i', $name) !== 1;
-    }
-
     /** @return list<string> */
-    private static function others(PartKind $kind, string $but, Catalogue $catalogue): array
+    private static function others(PartKind $kind, Kit $kit): array
     {
         return array_values(array_map(
             static fn(Part $part): string => $part->name,
-            array_filter($catalogue->of($kind), static fn(Part $part): bool => !$part->isCalled($but)),
+            array_filter($kit->catalogue()->of($kind), static fn(Part $part): bool => !$part->isCalled($kit->name($kind) ?? '')),
         ));
     }
 }

@@ -19,39 +19,6 @@ enum Phase: string
     case Discuss = 'discuss';
     case Tidy = 'tidy';
 
-    public function label(): string
-    {
-        return match ($this) {
-            self::Brief => 'Brief the class',
-            self::Gather => 'Gather materials',
-            self::Build => 'Build',
-            self::Set => 'Let glue and paint set',
-            self::Predict => 'Sketch and predict',
-            self::Check => 'Check the cars',
-            self::Runs => 'Runs',
-            self::Redesign => 'Change one thing',
-            self::RunsAgain => 'Run again',
-            self::Discuss => 'Discuss',
-            self::Tidy => 'Tidy up',
-        };
-    }
-
-    /** In a word, for where there is little room. */
-    public function short(): string
-    {
-        return match ($this) {
-            self::Brief => 'Brief',
-            self::Gather => 'Gather',
-            self::Set => 'Set',
-            self::Predict => 'Predict',
-            self::Check => 'Check',
-            self::Redesign => 'Change',
-            self::RunsAgain => 'Again',
-            self::Tidy => 'Tidy',
-            default => $this->label(),
-        };
-    }
-
     public function usualMinutes(): int
     {
         return match ($this) {

@@ -39,7 +39,12 @@ final readonly class RunOrder
         $turns = [];
         for ($turn = 0; $turn < $groups * $tries; $turn++) {
             $round = intdiv($turn, $groups);
-            $turns[] = new Turn($turn % $groups, $round + 1, intdiv($turn, $this->lanes) + 1, ($turn + intdiv($round, $period)) % $this->lanes + 1);
+            $turns[] = new Turn(
+                $turn % $groups,
+                $round + 1,
+                intdiv($turn, $this->lanes) + 1,
+                ($turn + intdiv($round, $period)) % $this->lanes + 1,
+            );
         }
         $this->turns = $turns;
     }

@@ -99,11 +99,20 @@ final readonly class Timetable
             ));
         }
         if ($this->runsAgain !== null) {
-            $found[] = $this->remedy(new self([Phase::Redesign->value => 0.0] + $this->minutes, $runs, null, $this->minutesPerHeat, $this->sessionMin), noSecondRound: true);
+            $found[] = $this->remedy(
+                new self([Phase::Redesign->value => 0.0] + $this->minutes, $runs, null, $this->minutesPerHeat, $this->sessionMin),
+                noSecondRound: true,
+            );
         }
         $build = $this->minutesOf(Phase::Build);
         $found[] = self::first(range(5, max(10, (int) ($build / 3)), 5), fn(int $less): ?Remedy => $less > $build / 3 ? null : $this->remedy(
-            new self([Phase::Build->value => $build - $less] + $this->minutes, $runs, $this->runsAgain, $this->minutesPerHeat, $this->sessionMin),
+            new self(
+                [Phase::Build->value => $build - $less] + $this->minutes,
+                $runs,
+                $this->runsAgain,
+                $this->minutesPerHeat,
+                $this->sessionMin,
+            ),
             shorterBuildMin: (float) $less,
         ));
         $found = array_values(array_filter($found));
@@ -122,7 +131,11 @@ final readonly class Timetable
     /** The session with other lanes or tries, if it fits then. */
     private function with(?int $lanes, ?int $tries): ?Remedy
     {
-        $order = static fn(?RunOrder $runs, ?int $tries): ?RunOrder => $runs === null ? null : new RunOrder($runs->groups, $tries ?? $runs->tries, $lanes ?? $runs->lanes);
+        $order = static fn(?RunOrder $runs, ?int $tries): ?RunOrder => $runs === null ? null : new RunOrder(
+            $runs->groups,
+            $tries ?? $runs->tries,
+            $lanes ?? $runs->lanes,
+        );
 
         return $this->remedy(
             new self($this->minutes, $order($this->runs, $tries), $order($this->runsAgain, null), $this->minutesPerHeat, $this->sessionMin),
@@ -131,8 +144,14 @@ final readonly class Timetable
         );
     }
 
-    private function remedy(self $then, ?int $lanes = null, ?int $tries = null, ?float $minutesPerHeat = null, ?float $shorterBuildMin = null, bool $noSecondRound = false): ?Remedy
-    {
+    private function remedy(
+        self $then,
+        ?int $lanes = null,
+        ?int $tries = null,
+        ?float $minutesPerHeat = null,
+        ?float $shorterBuildMin = null,
+        bool $noSecondRound = false,
+    ): ?Remedy {
         return $then->fits() ? new Remedy($then->lengthMin, $lanes, $tries, $minutesPerHeat, $shorterBuildMin, $noSecondRound) : null;
     }
 

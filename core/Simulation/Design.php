@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
 use Skivo\Core\Physics\Nozzle;
@@ -16,7 +16,7 @@ final readonly class Design
     /**
      * @param float $startSpeedMS 0, or the speed off a ramp; 0 to 10 m/s
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function __construct(
         public Balloon $balloon,
@@ -25,7 +25,7 @@ final readonly class Design
         public Air $air = new Air(),
         public float $startSpeedMS = 0.0,
     ) {
-        OutOfRange::check('start.speed_m_s', $startSpeedMS, 0.0, 10.0);
+        OutOfRangeException::check('start.speed_m_s', $startSpeedMS, 0.0, 10.0);
     }
 
     /** The push of all balloons together as the run begins, along the nozzle (N): count·parallel·ρ·A·v². */
@@ -34,7 +34,11 @@ final readonly class Design
         if (!$this->balloon->isInflated()) {
             return 0.0;
         }
-        $speed = $this->nozzle->exitSpeed($this->balloon->gaugePressurePa($this->balloon->inflatedDiameterM), $this->air->densityKgM3(), $this->air->viscosityPaS());
+        $speed = $this->nozzle->exitSpeed(
+            $this->balloon->gaugePressurePa($this->balloon->inflatedDiameterM),
+            $this->air->densityKgM3(),
+            $this->air->viscosityPaS(),
+        );
 
         return $this->balloon->count * $this->air->densityKgM3() * $this->nozzle->outletAreaM2() * $speed ** 2;
     }

@@ -8,8 +8,8 @@ namespace Skivo\Core\Simulation;
 enum Origin: string
 {
     case Measured = 'measured';
-    case Catalogue = 'from the parts list';
+    case Catalogue = 'parts';
     case Assumed = 'assumed';
     /** Recorded, and beyond what the model computes with: nothing is foretold of such a car. */
-    case Beyond = 'recorded, but beyond the model';
+    case Beyond = 'beyond';
 }

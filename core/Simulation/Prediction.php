@@ -31,12 +31,19 @@ final readonly class Prediction
      * @param float|null $frictionError by which f may be off, as a share of it (95 %); the usual where null
      * @param float|null $pressureError likewise for the balloon's pressure
      */
-    public static function of(Settings $settings, bool $withTrajectory = true, ?float $frictionError = null, ?float $pressureError = null): self
-    {
+    public static function of(
+        Settings $settings,
+        bool $withTrajectory = true,
+        ?float $frictionError = null,
+        ?float $pressureError = null,
+    ): self {
         $run = Simulator::run($settings->design(), withTrajectory: $withTrajectory);
         $error = $frictionError ?? ($settings->frictionIsMeasured() ? self::FRICTION_MEASURED : self::FRICTION_ESTIMATED);
         $pressure = $pressureError ?? self::PRESSURE;
-        $distance = static fn(float $friction, float $pressure): float => Simulator::run($settings->design($friction, $pressure), self::ROUGHLY)->distanceM;
+        $distance = static fn(float $friction, float $pressure): float => Simulator::run(
+            $settings->design($friction, $pressure),
+            self::ROUGHLY,
+        )->distanceM;
         $less = hypot($run->distanceM - $distance(1.0 + $error, 1.0), $run->distanceM - $distance(1.0, 1.0 - $pressure));
         $more = hypot($distance(1.0 - $error, 1.0) - $run->distanceM, $distance(1.0, 1.0 + $pressure) - $run->distanceM);
 

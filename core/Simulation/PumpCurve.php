@@ -48,7 +48,9 @@ final readonly class PumpCurve
             array_map(static fn(array $reading): float => self::volume($reading[1]), $readings),
         );
 
-        return $line === null || $line->slope <= 0.0 ? null : new self($line->intercept, $line->slope, $line->slopeInterval(), count($readings));
+        return $line === null || $line->slope <= 0.0
+            ? null
+            : new self($line->intercept, $line->slope, $line->slopeInterval(), count($readings));
     }
 
     /** After so many strokes (m); never below zero. */

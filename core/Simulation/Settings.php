@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Car\Layout;
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
 use Skivo\Core\Physics\FrictionEstimate;
@@ -14,7 +15,7 @@ use Skivo\Core\Physics\Nozzle;
 use Skivo\Core\Physics\Tube;
 use Skivo\Core\Physics\Vehicle;
 
-/** One value for every Setting, and the design that follows from them. */
+/** One value for every attribute that the run model knows, and the design that follows from them. */
 final readonly class Settings
 {
     /** Box face-on (standard engineering tables). */
@@ -26,30 +27,40 @@ final readonly class Settings
     private const WHEELS = 4;
     private const AXLES = 2;
 
-    /** @param array<string, float> $values SI, by the value of every Setting */
+    /** @param array<string, float> $values SI, by the value of every CarAttribute */
     private function __construct(private array $values) {}
 
     /**
-     * @param array<string, float> $values SI, by the value of a Setting; the usual ones where left out
+     * @param array<string, float> $values SI, by the value of a CarAttribute; the usual ones where left out
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public static function of(array $values): self
     {
         $all = [];
-        foreach (Setting::cases() as $setting) {
+        foreach (CarAttribute::ofModel() as $setting) {
             [$least, $greatest] = $setting->limits();
-            $all[$setting->value] = OutOfRange::check($setting->label(), $values[$setting->value] ?? $setting->range()[2], $least, $greatest);
+            $all[$setting->value] = OutOfRangeException::check(
+                $setting->value,
+                $values[$setting->value] ?? $setting->ruler()->typical,
+                $least,
+                $greatest,
+            );
         }
         $settings = new self($all);
         // A balloon cannot be filled to less than it is, nor to more than it bears.
-        $relaxed = $settings->get(Setting::RelaxedDiameter);
-        OutOfRange::check(Setting::BalloonSize->label(), $settings->get(Setting::BalloonSize), $relaxed, Balloon::GREATEST_STRETCH * $relaxed);
+        $relaxed = $settings->get(CarAttribute::BalloonRelaxed);
+        OutOfRangeException::check(
+            CarAttribute::BalloonSize->value,
+            $settings->get(CarAttribute::BalloonSize),
+            $relaxed,
+            Balloon::GREATEST_STRETCH * $relaxed,
+        );
 
         return $settings;
     }
 
-    public function get(Setting $setting): float
+    public function get(CarAttribute $setting): float
     {
         return $this->values[$setting->value];
     }
@@ -57,45 +68,45 @@ final readonly class Settings
     /** Where everything is on a car of these settings, of which nothing but the parts is known. */
     public function layout(): Layout
     {
-        $length = $this->get(Setting::ChassisLength);
-        $width = $this->get(Setting::ChassisWidth);
+        $length = $this->get(CarAttribute::ChassisLength);
+        $width = $this->get(CarAttribute::ChassisWidth);
         $usual = new CutSizes($width, 0.01);
-        $tube = max(self::SHORTEST_DRAWN_TUBE, $this->get(Setting::TubeLength));
+        $tube = max(self::SHORTEST_DRAWN_TUBE, $this->get(CarAttribute::NozzleLength));
         $bores = array_values(array_filter(
-            array_map($this->get(...), [Setting::Bore, Setting::WiderBore, Setting::WidestBore]),
+            array_map($this->get(...), CarAttribute::bores()),
             static fn(float $bore): bool => $bore > 0.0,
         ));
 
         return new Layout(
             chassisLength: $length,
             chassisWidth: $width,
-            chassisHeight: $this->get(Setting::ChassisHeight),
+            chassisHeight: $this->get(CarAttribute::ChassisHeight),
             rearAxle: Layout::REAR_AXLE * $length,
             wheelbase: Layout::WHEELBASE * $length,
             frontTrack: $usual->trackM(),
             rearTrack: $usual->trackM(),
-            wheelDiameter: $this->get(Setting::WheelDiameter),
+            wheelDiameter: $this->get(CarAttribute::WheelDiameter),
             wheelThickness: $usual->wheelThicknessM,
-            axleDiameter: $this->get(Setting::AxleDiameter),
+            axleDiameter: $this->get(CarAttribute::AxleDiameter),
             frontAxleLength: $usual->axleLengthM(),
             rearAxleLength: $usual->axleLengthM(),
-            bearingBore: $this->get(Setting::AxleDiameter),
+            bearingBore: $this->get(CarAttribute::AxleDiameter),
             frontBearing: $usual->bearingLengthM(),
             rearBearing: $usual->bearingLengthM(),
-            balloonDiameter: $this->get(Setting::BalloonSize),
-            balloons: (int) $this->get(Setting::Balloons),
+            balloonDiameter: $this->get(CarAttribute::BalloonSize),
+            balloons: (int) $this->get(CarAttribute::Balloons),
             bores: $bores,
             tubeM: $tube,
-            outlets: (int) $this->get(Setting::Outlets),
-            angle: deg2rad($this->get(Setting::Angle)),
+            outlets: (int) $this->get(CarAttribute::NozzleOutlets),
+            angle: deg2rad($this->get(CarAttribute::NozzleAngle)),
             nozzleHeight: null,
             overhang: Layout::usualOverhang($length, $tube, count($bores)),
             hubThickness: $usual->wheelThicknessM,
         );
     }
 
-    /** @throws OutOfRange */
-    public function with(Setting $setting, float $value): self
+    /** @throws OutOfRangeException */
+    public function with(CarAttribute $setting, float $value): self
     {
         return self::of([$setting->value => $value] + $this->values);
     }
@@ -103,40 +114,46 @@ final readonly class Settings
     /** @return array<string, float> those that differ from the usual ones */
     public function unusual(): array
     {
-        return array_filter($this->values, static fn(float $value, string $key): bool => $value !== Setting::from($key)->range()[2], ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $this->values,
+            static fn(float $value, string $key): bool => $value !== CarAttribute::from($key)->ruler()->typical,
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /** f as measured, or else as the parts make it. */
     public function rollingCoefficient(): float
     {
-        $measured = $this->get(Setting::MeasuredFriction);
+        $measured = $this->get(CarAttribute::RollingCoefficient);
 
         return $measured > 0.0 ? $measured : FrictionEstimate::coefficient(
-            $this->get(Setting::WheelLoss) + $this->get(Setting::SurfaceLoss),
-            $this->get(Setting::BearingFriction),
-            $this->get(Setting::AxleDiameter),
-            $this->get(Setting::WheelDiameter),
-            self::WHEELS * $this->get(Setting::WheelMass) + ($this->get(Setting::SpinningWheels) > 0.0 ? 0.0 : self::AXLES * $this->get(Setting::AxleMass)),
-            $this->get(Setting::Mass),
+            $this->get(CarAttribute::WheelLoss) + $this->get(CarAttribute::SurfaceLoss),
+            $this->get(CarAttribute::BearingFriction),
+            $this->get(CarAttribute::AxleDiameter),
+            $this->get(CarAttribute::WheelDiameter),
+            self::WHEELS * $this->get(CarAttribute::WheelMass) + (
+                $this->get(CarAttribute::WheelMount) > 0.0 ? 0.0 : self::AXLES * $this->get(CarAttribute::AxleMass)
+            ),
+            $this->get(CarAttribute::Mass),
         );
     }
 
     public function frictionIsMeasured(): bool
     {
-        return $this->get(Setting::MeasuredFriction) > 0.0;
+        return $this->get(CarAttribute::RollingCoefficient) > 0.0;
     }
 
     /**
      * @param float $friction factor on the rolling coefficient, to see what an error in it does
      * @param float $pressure factor on the balloon's pressure, likewise
      *
-     * @throws OutOfRange
+     * @throws OutOfRangeException
      */
     public function design(float $friction = 1.0, float $pressure = 1.0): Design
     {
-        $length = $this->get(Setting::TubeLength);
+        $length = $this->get(CarAttribute::NozzleLength);
         $tubes = [];
-        foreach ([Setting::WidestBore, Setting::WiderBore, Setting::Bore] as $setting) {
+        foreach (array_reverse(CarAttribute::bores()) as $setting) {
             if ($this->get($setting) > 0.0) {
                 $tubes[] = new Tube($this->get($setting), $length);
             }
@@ -144,24 +161,26 @@ final readonly class Settings
 
         return new Design(
             new Balloon(
-                $this->get(Setting::RelaxedDiameter),
-                $this->get(Setting::Film),
-                $this->get(Setting::BalloonSize),
-                (int) $this->get(Setting::Balloons),
+                $this->get(CarAttribute::BalloonRelaxed),
+                $this->get(CarAttribute::BalloonFilm),
+                $this->get(CarAttribute::BalloonSize),
+                (int) $this->get(CarAttribute::Balloons),
                 // Within what any rubber is, whatever factors meet.
-                max(10_000.0, min(10_000_000.0, 300_000.0 * $pressure * $this->get(Setting::Pressure))),
+                max(10_000.0, min(10_000_000.0, 300_000.0 * $pressure * $this->get(CarAttribute::BalloonPressure))),
             ),
-            new Nozzle($tubes, (int) $this->get(Setting::Outlets), angleDeg: $this->get(Setting::Angle)),
+            new Nozzle($tubes, (int) $this->get(CarAttribute::NozzleOutlets), angleDeg: $this->get(CarAttribute::NozzleAngle)),
             new Vehicle(
-                $this->get(Setting::Mass),
+                $this->get(CarAttribute::Mass),
                 min(1.0, max(0.0005, $friction * $this->rollingCoefficient())),
-                self::WHEELS * $this->get(Setting::WheelMass) * $this->get(Setting::WheelInertia),
-                $this->get(Setting::Breakaway),
+                self::WHEELS * $this->get(CarAttribute::WheelMass) * $this->get(CarAttribute::WheelInertia),
+                $this->get(CarAttribute::BreakawayRatio),
                 // What the wind meets: the chassis, and the upper half of the wheels below it.
-                self::BOX_DRAG * $this->get(Setting::ChassisWidth) * ($this->get(Setting::ChassisHeight) + $this->get(Setting::WheelDiameter) / 2),
+                self::BOX_DRAG * $this->get(CarAttribute::ChassisWidth) * (
+                    $this->get(CarAttribute::ChassisHeight) + $this->get(CarAttribute::WheelDiameter) / 2
+                ),
             ),
-            new Air($this->get(Setting::Temperature)),
-            $this->get(Setting::StartSpeed),
+            new Air($this->get(CarAttribute::AirTemperature)),
+            $this->get(CarAttribute::StartSpeed),
         );
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Measurement\OutOfRangeException;
 
 /** What distance does when settings are turned through their range. */
 final readonly class Sweep
@@ -14,7 +15,7 @@ final readonly class Sweep
     /**
      * @return list<array{float, float}> value of the setting and distance (m), in order; values that no design can have are left out
      */
-    public static function along(Settings $settings, Setting $setting, int $points = 40): array
+    public static function along(Settings $settings, CarAttribute $setting, int $points = 40): array
     {
         $curve = [];
         foreach (self::values($setting, $points) as $value) {
@@ -31,7 +32,7 @@ final readonly class Sweep
      * @return array{list<float>, list<float>, list<float>} values of the first, values of the second, and distances (m)
      *         row by row of the second; below zero where no design can have the two
      */
-    public static function across(Settings $settings, Setting $first, Setting $second, int $columns = 18, int $rows = 12): array
+    public static function across(Settings $settings, CarAttribute $first, CarAttribute $second, int $columns = 18, int $rows = 12): array
     {
         $x = self::values($first, $columns);
         $y = self::values($second, $rows);
@@ -48,7 +49,7 @@ final readonly class Sweep
     /**
      * Percent more distance for a percent more of each setting, by central differences of two percent.
      *
-     * @param list<Setting> $of
+     * @param list<CarAttribute> $of
      *
      * @return array<string, float|null> by the value of the setting; null where the car does not start
      */
@@ -59,22 +60,24 @@ final readonly class Sweep
             $value = $settings->get($setting);
             $more = $value > 0.0 ? self::distance($settings, [[$setting, $value * 1.02]], 1e-7) : null;
             $less = $value > 0.0 ? self::distance($settings, [[$setting, $value * 0.98]], 1e-7) : null;
-            $found[$setting->value] = $more === null || $less === null || $more <= 0.0 || $less <= 0.0 ? null : log($more / $less) / log(1.02 / 0.98);
+            $found[$setting->value] = $more === null || $less === null || $more <= 0.0 || $less <= 0.0
+                ? null
+                : log($more / $less) / log(1.02 / 0.98);
         }
 
         return $found;
     }
 
     /** @return list<float> */
-    private static function values(Setting $setting, int $points): array
+    private static function values(CarAttribute $setting, int $points): array
     {
-        [$least, $greatest] = $setting->range();
+        [$least, $greatest] = [$setting->ruler()->least, $setting->ruler()->greatest];
 
         // Weighted so that rounding carries neither end over its edge.
         return array_map(static fn(int $i): float => ($least * ($points - 1 - $i) + $greatest * $i) / ($points - 1), range(0, $points - 1));
     }
 
-    /** @param list<array{Setting, float}> $turned */
+    /** @param list<array{CarAttribute, float}> $turned */
     private static function distance(Settings $settings, array $turned, float $tolerance = self::ROUGHLY): ?float
     {
         try {
@@ -83,7 +86,7 @@ final readonly class Sweep
             }
 
             return Simulator::run($settings->design(), $tolerance)->distanceM;
-        } catch (OutOfRange) {
+        } catch (OutOfRangeException) {
             return null;
         }
     }

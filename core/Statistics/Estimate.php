@@ -60,9 +60,13 @@ final readonly class Estimate
         $weights = array_map(static fn(self $each): float => 1.0 / $each->standardUncertainty ** 2, $estimates);
         $sum = array_sum($weights);
         $mean = array_sum(array_map(static fn(self $each, float $weight): float => $weight * $each->value, $estimates, $weights)) / $sum;
-        $birge = array_sum(array_map(static fn(self $each, float $weight): float => $weight * ($each->value - $mean) ** 2, $estimates, $weights)) / (count($estimates) - 1);
+        $birge = array_sum(
+            array_map(static fn(self $each, float $weight): float => $weight * ($each->value - $mean) ** 2, $estimates, $weights),
+        ) / (count($estimates) - 1);
         // ν by Welch and Satterthwaite: each test gives 1/(w·Σw)… of u², with its own freedom.
-        $freedom = array_sum(array_map(static fn(self $each, float $weight): float => ($weight / $sum) ** 2 / $each->degreesOfFreedom, $estimates, $weights));
+        $freedom = array_sum(
+            array_map(static fn(self $each, float $weight): float => ($weight / $sum) ** 2 / $each->degreesOfFreedom, $estimates, $weights),
+        );
 
         return new self($mean, sqrt(max(1.0, $birge) / $sum), $freedom > 0.0 ? 1.0 / $freedom : INF);
     }

@@ -122,7 +122,10 @@ final readonly class LinearModel
      */
     public static function polynomial(array $t, array $y, int $degree): ?self
     {
-        return self::fit(array_map(static fn(float $at): array => array_map(static fn(int $power): float => $at ** $power, range(0, $degree)), $t), $y);
+        return self::fit(
+            array_map(static fn(float $at): array => array_map(static fn(int $power): float => $at ** $power, range(0, $degree)), $t),
+            $y,
+        );
     }
 
     /**

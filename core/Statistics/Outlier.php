@@ -44,8 +44,19 @@ final readonly class Outlier
         if ($degrees < self::FEWEST_DEGREES) {
             return [];
         }
-        $residuals = array_map(static fn(Sample $sample): array => array_map(static fn(float $value): float => $value / $sample->mean() - 1.0, $sample->values), $samples);
-        $squares = array_sum(array_map(static fn(array $own): float => array_sum(array_map(static fn(float $residual): float => $residual ** 2, $own)), $residuals));
+        $residuals = array_map(
+            static fn(Sample $sample): array => array_map(
+                static fn(float $value): float => $value / $sample->mean() - 1.0,
+                $sample->values,
+            ),
+            $samples,
+        );
+        $squares = array_sum(
+            array_map(
+                static fn(array $own): float => array_sum(array_map(static fn(float $residual): float => $residual ** 2, $own)),
+                $residuals,
+            ),
+        );
         $critical = (new StudentT($degrees))->quantile(1.0 - self::SIGNIFICANCE / (2 * $tries));
         $found = [];
         foreach ($samples as $key => $sample) {

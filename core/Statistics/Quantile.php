@@ -35,7 +35,9 @@ final readonly class Quantile
             $next = $slope < 0.0 ? $logX - $miss / $slope : NAN;
             if (!($next > $low && $next < $high)) {
                 // Away from the bracket's far ends at first: they are only there to be sure.
-                $next = ($low === -700.0 || $high === 700.0) && abs($logX) < 350.0 ? $logX + ($miss > 0.0 ? 2.0 : -2.0) : ($low + $high) / 2;
+                $next = ($low === -700.0 || $high === 700.0) && abs($logX) < 350.0
+                    ? $logX + ($miss > 0.0 ? 2.0 : -2.0)
+                    : ($low + $high) / 2;
             }
             if (abs($next - $logX) <= 1e-14 * max(1.0, abs($logX)) || $high - $low < 1e-14) {
                 return exp($next);

@@ -30,6 +30,16 @@ final readonly class Sample
         $this->n = count($values);
     }
 
+    /**
+     * Of ratios, which go by factors rather than by differences.
+     *
+     * @param non-empty-list<float> $ratios above 0
+     */
+    public static function geometricMean(array $ratios): float
+    {
+        return exp(array_sum(array_map(log(...), $ratios)) / count($ratios));
+    }
+
     public function mean(): float
     {
         return array_sum($this->values) / $this->n;

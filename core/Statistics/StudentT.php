@@ -75,6 +75,9 @@ final readonly class StudentT
     /** The factor on a standard error that gives a two-sided interval of the given confidence. */
     public function intervalFactor(float $confidence = 0.95): float
     {
-        return $this->quantile(0.5 + $confidence / 2);
+        /** @var array<string, float> $known A page asks for the same few many times. */
+        static $known = [];
+
+        return $known["{$this->degreesOfFreedom} {$confidence}"] ??= $this->quantile(0.5 + $confidence / 2);
     }
 }

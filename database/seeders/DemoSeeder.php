@@ -11,7 +11,7 @@ use App\Models\Group;
 use App\Models\Reading as SensorReading;
 use App\Models\Run;
 use App\Models\User;
-use App\Reading\ClassPlan;
+use App\ViewModels\ClassPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
@@ -19,9 +19,9 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Car as Choices;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Car\Reading;
 use Skivo\Core\Challenge\Goal;
@@ -38,7 +38,6 @@ use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
 use Skivo\Core\Session\Caution;
 use Skivo\Core\Simulation\CarModel;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Simulator;
 
 /**
@@ -217,32 +216,32 @@ final class DemoSeeder extends Seeder
         $millimetres = static fn(float $metres): string => number_format(1000 * $metres) . ' mm';
         $car->choices = new Choices(
             [
-                Choice::ChassisLength->value => $this->entry("{$chassisLength} cm", Unit::Centimetre),
-                Choice::ChassisWidth->value => $this->entry("{$chassisWidth} cm", Unit::Centimetre),
-                Choice::ChassisHeight->value => $this->entry("{$chassisHeight} cm", Unit::Centimetre),
-                Choice::Wheelbase->value => $this->entry(number_format(max(0.55 * $chassisLength, (float) $diameter / 10 + 1), 1) . ' cm', Unit::Centimetre),
-                Choice::Track->value => $this->entry($millimetres($sizes->trackM()), Unit::Millimetre),
-                Choice::AxleDiameter->value => $this->entry('3 mm', Unit::Millimetre),
-                Choice::AxleLength->value => $this->entry($millimetres($sizes->axleLengthM()), Unit::Millimetre),
-                Choice::BearingBore->value => $this->entry('5 mm', Unit::Millimetre),
-                Choice::BearingLength->value => $this->entry($millimetres($sizes->bearingLengthM()), Unit::Millimetre),
-                Choice::WheelThickness->value => $this->entry("{$thickness} mm", Unit::Millimetre),
-                Choice::WheelMass->value => $this->entry("{$wheelMass} g", Unit::Gram),
-                Choice::NozzleBore->value => $this->entry($bore, Unit::Millimetre),
-                Choice::NozzleLength->value => $this->entry($length, Unit::Centimetre),
-                Choice::BalloonNominal->value => $this->entry('30 cm', Unit::Centimetre),
-                Choice::BalloonSize->value => $this->entry(str_replace(' around', '', $balloon), Unit::Centimetre),
-                Choice::Mass->value => $this->entry($mass, Unit::Gram),
-                Choice::WheelDiameter->value => $this->entry($diameter, Unit::Millimetre),
+                CarAttribute::ChassisLength->value => $this->entry("{$chassisLength} cm", Unit::Centimetre),
+                CarAttribute::ChassisWidth->value => $this->entry("{$chassisWidth} cm", Unit::Centimetre),
+                CarAttribute::ChassisHeight->value => $this->entry("{$chassisHeight} cm", Unit::Centimetre),
+                CarAttribute::Wheelbase->value => $this->entry(number_format(max(0.55 * $chassisLength, (float) $diameter / 10 + 1), 1) . ' cm', Unit::Centimetre),
+                CarAttribute::Track->value => $this->entry($millimetres($sizes->trackM()), Unit::Millimetre),
+                CarAttribute::AxleDiameter->value => $this->entry('3 mm', Unit::Millimetre),
+                CarAttribute::AxleLength->value => $this->entry($millimetres($sizes->axleLengthM()), Unit::Millimetre),
+                CarAttribute::BearingBore->value => $this->entry('5 mm', Unit::Millimetre),
+                CarAttribute::BearingLength->value => $this->entry($millimetres($sizes->bearingLengthM()), Unit::Millimetre),
+                CarAttribute::WheelThickness->value => $this->entry("{$thickness} mm", Unit::Millimetre),
+                CarAttribute::WheelMass->value => $this->entry("{$wheelMass} g", Unit::Gram),
+                CarAttribute::NozzleBore->value => $this->entry($bore, Unit::Millimetre),
+                CarAttribute::NozzleLength->value => $this->entry($length, Unit::Centimetre),
+                CarAttribute::BalloonNominal->value => $this->entry('30 cm', Unit::Centimetre),
+                CarAttribute::BalloonSize->value => $this->entry(str_replace(' around', '', $balloon), Unit::Centimetre),
+                CarAttribute::Mass->value => $this->entry($mass, Unit::Gram),
+                CarAttribute::WheelDiameter->value => $this->entry($diameter, Unit::Millimetre),
             ],
-            [Choice::NozzleOutlets->value => $outlets, Choice::Balloons->value => 1, Choice::BandTurns->value => 4],
+            [CarAttribute::NozzleOutlets->value => $outlets, CarAttribute::Balloons->value => 1, CarAttribute::BandTurns->value => 4],
             [
-                Choice::NozzleKind->value => $kind,
-                Choice::Bearing->value => 'bamboo skewer in a plastic straw',
-                Choice::Joint->value => 'elastic band',
-                Choice::WheelKind->value => $wheels,
-                Choice::WheelMount->value => ($axle === 'turning' ? WheelMount::Fixed : WheelMount::Spinning)->value,
-                Choice::Chassis->value => $chassis,
+                CarAttribute::NozzleKind->value => $kind,
+                CarAttribute::Bearing->value => 'bamboo skewer in a plastic straw',
+                CarAttribute::Joint->value => 'elastic band',
+                CarAttribute::WheelKind->value => $wheels,
+                CarAttribute::WheelMount->value => ($axle === 'turning' ? WheelMount::Fixed : WheelMount::Spinning)->value,
+                CarAttribute::Chassis->value => $chassis,
             ],
             $around ? SizeMeasure::Circumference : SizeMeasure::Diameter,
         );
@@ -273,7 +272,7 @@ final class DemoSeeder extends Seeder
     /** What a motion sensor behind the start line saw of a run: the model's own, drawn out to where the car stopped. */
     private function watch(Car $car, Run $run, CarbonImmutable $time): void
     {
-        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(Setting::MeasuredFriction, self::FRICTION['Reef 3']);
+        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(CarAttribute::RollingCoefficient, self::FRICTION['Reef 3']);
         $model = Simulator::run($settings->design(), withTrajectory: true);
         $longer = ($run->distance?->quantity->si() ?? 0.0) / $model->distanceM;
         $points = [];
@@ -308,7 +307,7 @@ final class DemoSeeder extends Seeder
      */
     private function ran(Car $car, string $name): array
     {
-        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(Setting::MeasuredFriction, self::FRICTION[$name]);
+        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(CarAttribute::RollingCoefficient, self::FRICTION[$name]);
         $run = Simulator::run($settings->design(), withTrajectory: true);
         $seconds = 0.0;
         foreach ($run->trajectory as $moment) {
@@ -316,7 +315,7 @@ final class DemoSeeder extends Seeder
         }
 
         $distance = $run->distanceM * (1.0 + self::SCATTER * $this->normal());
-        $wheelbase = $car->choices->number(Choice::Wheelbase) ?? 0.08;
+        $wheelbase = $car->choices->number(CarAttribute::Wheelbase) ?? 0.08;
         // Small angles: a car whose axles are out of parallel by δ strays by x²δ/(2w); aiming scatters.
         $drift = $distance ** 2 * deg2rad(self::CROOKED[$name]) / (2 * $wheelbase) + 0.02 * $distance * $this->normal();
 
@@ -331,8 +330,8 @@ final class DemoSeeder extends Seeder
 
     private function check(Car $car, User $educator, float $crooked, ?string $spin, ?string $endPlay, ?string $wobble, ?string $lost, ?bool $clears, ?bool $straight, ?bool $points): void
     {
-        $wheelbase = 1000 * ($car->choices->number(Choice::Wheelbase) ?? 0.08);
-        $longer = 1000 * ($car->choices->number(Choice::Track) ?? 0.09) * tan(deg2rad($crooked));
+        $wheelbase = 1000 * ($car->choices->number(CarAttribute::Wheelbase) ?? 0.08);
+        $longer = 1000 * ($car->choices->number(CarAttribute::Track) ?? 0.09) * tan(deg2rad($crooked));
         foreach ([
             new Reading(CheckItem::Spin, $spin === null ? null : $this->entry("{$spin} s", Unit::Second)),
             new Reading(CheckItem::EndPlay, $endPlay === null ? null : $this->entry("{$endPlay} mm", Unit::Millimetre)),

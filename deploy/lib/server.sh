@@ -76,6 +76,8 @@ server_down() {
     local signal pids tries
     for signal in QUIT TERM KILL; do
         tries=50
+        # A busy machine takes its time to bury them.
+        [ "$signal" != KILL ] || tries=300
         while pids="$(server_processes)" && [ -n "$pids" ] && [ $tries -gt 0 ]; do
             [ $((tries % 10)) != 0 ] || kill "-$signal" $pids 2>/dev/null || true
             sleep 0.1

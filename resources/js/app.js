@@ -1,35 +1,43 @@
-import { attachAway } from './away.js';
-import { attachFloors } from './floor.js';
-import { attachFigures } from './figure.js';
-import { attachBuild, attachFollow, attachPrint, attachTake } from './build.js';
-import { attachEntry } from './entry.js';
-import { attachErrors, attachUnits } from './errors.js';
-import { attachKeys } from './keys.js';
-import { attachLive } from './live.js';
-import { attachMenus } from './menu.js';
-import { attachCodes } from './qr.js';
-import { attachSaving } from './save-svg.js';
-import { attachTimes } from './times.js';
-import { attachWatch } from './watch.js';
-import { attachWhatIf } from './what-if.js';
+/**
+ * The one script of every page: what every page has, and, where a page has more, its own parts, loaded when they are there.
+ */
+import { attachErrors, attachUnits } from './pages/errors.js';
+import { attachKeys } from './pages/keys.js';
+import { attachMenus } from './pages/menu.js';
+import { attachFollow, attachPrint } from './pages/forms.js';
+import { attachTimes } from './pages/times.js';
+import { attachAway } from './run-day/away.js';
+
+/** What is loaded only where the page has something of it. */
+const PARTS = [
+    ['[data-floor]', async () => (await import('./figures/floor.js')).attachFloors],
+    ['[data-relation]', async () => (await import('./figures/figure.js')).attachFigures],
+    ['[data-save-svg]', async () => (await import('./figures/save-svg.js')).attachSaving],
+    ['[data-entry]', async () => (await import('./run-day/entry.js')).attachEntry],
+    ['[data-watch]', async () => (await import('./run-day/watch.js')).attachWatch],
+    ['[data-live]', async () => (await import('./run-day/live.js')).attachLive],
+    ['form[data-draw]', async () => (await import('./pages/build.js')).attachBuild],
+    ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
+    ['[data-what-if]', async () => (await import('./pages/what-if.js')).attachWhatIf],
+    ['[data-qr]', async () => (await import('./pages/qr.js')).attachCodes],
+];
 
 document.documentElement.classList.add('js');
 
-attachFloors(document);
-attachFigures(document);
-attachEntry(document);
 attachErrors(document);
 attachUnits(document);
 attachKeys(document);
 attachMenus(document);
 attachTimes(document);
-attachWhatIf(document);
-attachCodes(document);
-attachWatch(document);
-attachLive(document);
-attachBuild(document);
 attachFollow(document);
 attachPrint(document);
-attachTake(document);
-attachSaving(document);
-attachAway(document);
+
+const parts = PARTS.filter(([selector]) => document.querySelector(selector) !== null).map(([, load]) => load());
+(async () => {
+    // In the order above, whichever comes first: the entry strip listens before the page goes live.
+    for (const part of parts) {
+        (await part)(document);
+    }
+    attachAway(document);
+    document.documentElement.dataset.ready = '';
+})();

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Architecture;
 
+use App\Http\Controllers\LiveController;
+use App\Presenters\Label;
+use App\Presenters\Text;
+use Illuminate\Support\Facades\DB;
 use PHPat\Selector\Selector;
 use PHPat\Selector\SelectorInterface;
 use PHPat\Test\Attributes\TestRule;
@@ -29,8 +33,8 @@ final class LayersTest
             ->classes(
                 Selector::inNamespace('Skivo\Core'),
                 Selector::inNamespace('Brick\Math'),
-                Selector::classname('/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|stdClass|IntlChar)$/', true),
-                Selector::classname('/^(BackedEnum|UnitEnum|Closure)$/', true),
+                Selector::classname('/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|Throwable|stdClass|IntlChar)$/', true),
+                Selector::classname('/^(BackedEnum|UnitEnum|Closure|Attribute|ReflectionEnumBackedCase)$/', true),
                 // Chance, but with a seed: the same every time.
                 Selector::classname('/^Random.(Randomizer|Engine.Xoshiro256StarStar)$/', true),
             )
@@ -67,14 +71,24 @@ final class LayersTest
         return Selector::inNamespace('Skivo\Core\\' . $name);
     }
 
+    public function testOnlyActionsChangeData(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Http'))
+            ->excluding(Selector::classname(LiveController::class))
+            ->shouldNotDependOn()
+            ->classes(Selector::classname(DB::class))
+            ->because('every change of data is one action with its transaction, whoever calls it');
+    }
+
     public function testWhatChangesAndReadsDataKnowsNothingOfTheWeb(): Rule
     {
         return PHPat::rule()
             ->classes(
                 Selector::inNamespace('App\Models'),
                 Selector::inNamespace('App\Actions'),
-                Selector::inNamespace('App\Reading'),
-                Selector::inNamespace('App\Wording'),
+                Selector::inNamespace('App\ViewModels'),
+                Selector::inNamespace('App\Presenters'),
                 Selector::inNamespace('App\Casts'),
                 Selector::inNamespace('App\Policies'),
             )
@@ -86,9 +100,19 @@ final class LayersTest
     public function testActionsDoNotWordSentences(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Models'), Selector::inNamespace('App\Actions'), Selector::inNamespace('App\Reading'))
+            ->classes(Selector::inNamespace('App\Models'), Selector::inNamespace('App\Actions'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App\Wording'))
+            ->classes(Selector::inNamespace('App\Presenters'))
+            ->because('what is so comes before how it is said');
+    }
+
+    public function testViewModelsNameThingsButWordNoSentences(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\ViewModels'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('App\Presenters'))
+            ->excluding(Selector::classname(Text::class), Selector::classname(Label::class))
             ->because('what is so comes before how it is said');
     }
 }

@@ -137,7 +137,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->browser->fill('distance', '152');
         $this->browser->logRun();
         $this->browser->visit("/challenges/{$challenge->id}/findings/awards");
-        self::assertStringContainsString('Keel foretold best, 12 cm off', str_replace("\u{00A0}", ' ', $this->browser->text('[aria-labelledby=predictions]')));
+        self::assertStringContainsString('Keel predicted best, 12 cm off', str_replace("\u{00A0}", ' ', $this->browser->text('[aria-labelledby=predictions]')));
     }
 
     public function testEveryFigureIsTheOneThatItsButtonSaves(): void
@@ -148,8 +148,8 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $residuals = $this->saved('model-and-reality');
         self::assertStringContainsString('as measured', $residuals);
         self::assertStringNotContainsString('stored in rubber', $residuals);
-        $this->browser->visit("/challenges/{$challenge->id}/findings/choices?against=bore")->settle();
-        self::assertStringContainsString('Nozzle bore, mm', $this->saved('bore'));
+        $this->browser->visit("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore")->settle();
+        self::assertStringContainsString('Nozzle bore, mm', $this->saved('nozzle_bore'));
         // Another car's energy, by the list above it.
         $car = $challenge->groups()->where('name', 'G9-0')->firstOrFail()->newestCar();
         $this->browser->visit("/challenges/{$challenge->id}/findings/model?car={$car?->id}");

@@ -72,7 +72,7 @@ final class Browser
 
     public function visit(string $path): self
     {
-        $this->driver->get($this->site . $path);
+        $this->follow(fn() => $this->driver->get($this->site . $path));
 
         return $this;
     }
@@ -131,11 +131,14 @@ final class Browser
         $pressed = $this->driver->findElement(WebDriverBy::xpath(
             "//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]",
         ));
-        $leadsAway = $this->driver->executeScript(<<<'JS'
+        $leadsAway = $this->driver->executeScript(
+            <<<'JS'
             const [pressed] = arguments;
             return pressed.matches('a[href]') ? pressed.href.split('#')[0] !== location.href.split('#')[0] || !pressed.hash
                 : pressed.matches('button') && pressed.type === 'submit' && pressed.form !== null && pressed.form.method !== 'dialog';
-            JS, [$pressed]);
+            JS,
+            [$pressed],
+        );
         $leadsAway === true ? $this->follow($pressed->click(...)) : $pressed->click();
 
         return $this;
@@ -189,7 +192,7 @@ final class Browser
             }
             usleep(50_000);
         }
-        throw new \RuntimeException('That did not happen. The page: ' . mb_substr($this->text(), 0, 400));
+        throw new \RuntimeException('That did not happen. The page: ' . mb_substr($this->text(), 0, 2500));
     }
 
     /** Waits until a part of the page says something. */
@@ -293,7 +296,7 @@ final class Browser
         ));
     }
 
-    /** Does something that leads to another page, and waits until that page is there. */
+    /** Does something that leads to another page, and waits until that page and its scripts are there. */
     public function follow(callable $act): void
     {
         $this->driver->executeScript('window.skivoLeaving = true');
@@ -301,13 +304,13 @@ final class Browser
         for ($i = 0; $i < 1500; $i++) {
             usleep(20_000);
             try {
-                if ($this->driver->executeScript('return window.skivoLeaving !== true && document.readyState === "complete"') === true) {
+                if ($this->driver->executeScript('return window.skivoLeaving !== true && document.readyState === "complete" && (document.querySelector("script[type=module]") === null || document.documentElement.dataset.ready !== undefined)') === true) {
                     return;
                 }
             } catch (\Facebook\WebDriver\Exception\WebDriverException) {
                 // between two pages
             }
         }
-        throw new \RuntimeException('No page followed. The page: ' . mb_substr($this->text(), 0, 400));
+        throw new \RuntimeException('No page followed. The page: ' . mb_substr($this->text(), 0, 2500));
     }
 }

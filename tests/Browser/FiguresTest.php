@@ -48,7 +48,7 @@ final class FiguresTest extends BrowserTestCase
     public function testPointsAreNamedUnderThePointerAndTheFocus(): void
     {
         $challenge = $this->class();
-        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/findings/choices?against=bore")->settle();
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore")->settle();
         (new WebDriverActions($browser->driver))->moveToElement($browser->find('g.point .halo'))->perform();
         self::assertStringContainsString('Bowline: 8 mm, 341 cm', $browser->text('.tip'));
 

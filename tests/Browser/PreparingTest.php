@@ -41,7 +41,7 @@ final class PreparingTest extends BrowserTestCase
         self::assertStringContainsString('Latex', $browser->text());
         self::assertStringNotContainsString('Hot glue', $browser->text());
         $browser->press('I have read it')->fill('names', implode("\n", ['One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine']))->press('Add groups');
-        self::assertStringContainsString('9 groups are in', $browser->text('.flash'));
+        self::assertStringContainsString('9 groups have been added', $browser->text('.flash'));
     }
 
     public function testACarThatRubsIsSeenOnTheDrawingAndMended(): void
@@ -56,7 +56,7 @@ final class PreparingTest extends BrowserTestCase
         self::assertStringContainsString('The rear wheels rub', $browser->text('.faults'));
 
         $browser->fill('track', '97 mm');
-        $browser->wait(fn(): bool => str_contains($browser->text('[data-drawing]'), 'Nothing that is recorded speaks against it'));
+        $browser->wait(fn(): bool => str_contains($browser->text('[data-drawing]'), 'Nothing on record speaks against it'));
         $browser->fill('nozzle_angle', '180');
         $browser->wait(fn(): bool => str_contains($browser->text('[data-drawing]'), 'The nozzle points forward'));
         $browser->fill('nozzle_angle', '5')->fill('mass', '2 oz')->press('Record this car');

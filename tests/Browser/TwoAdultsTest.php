@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Access\Actor;
+use App\Actions\LogRun;
 use App\Models\Challenge;
 use Illuminate\Support\Str;
+use Skivo\Core\Challenge\RunRecord;
+use Tests\Scenario;
 
 /** Two lanes, two adults, one moment: requests that truly run side by side on the real server. */
 final class TwoAdultsTest extends BrowserTestCase
@@ -49,7 +53,8 @@ final class TwoAdultsTest extends BrowserTestCase
         $challenge = $this->class(['tries' => 20]);
         $this->signIn()->visit("/challenges/{$challenge->id}");
         $groups = $challenge->groups()->pluck('id', 'name');
-        $statuses = $this->browser->driver->executeAsyncScript(<<<'JS'
+        $statuses = $this->browser->driver->executeAsyncScript(
+            <<<'JS'
             const [path, groups, done] = arguments;
             const token = document.querySelector('.entry [name=_token]').value;
             const id = () => crypto.randomUUID();
@@ -61,23 +66,42 @@ final class TwoAdultsTest extends BrowserTestCase
                 all.push(post('/runs', { id: id(), group: groups[name], distance: String(180 + 9 * turn), confirmed: 'same_run' }));
             }
             Promise.all(all).then(done, (fault) => done([String(fault)]));
-            JS, ["/challenges/{$challenge->id}", $groups->all()]);
+            JS,
+            ["/challenges/{$challenge->id}", $groups->all()],
+        );
 
         self::assertSame(array_fill(0, 20, 200), $statuses, 'a collision is said, never a fault');
         self::assertSame(10, $challenge->runs()->whereIn('distance_m', array_map(static fn(int $turn): float => (180 + 9 * $turn) / 100, range(0, 9)))->count(), 'every run that was logged is there');
+    }
+
+    public function testWhatIsHalfTypedAndUnfoldedStaysWhileOthersLogRuns(): void
+    {
+        $challenge = $this->class(['tries' => 20]);
+        $keel = $challenge->groups()->where('name', 'Keel')->sole();
+        $page = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/own")->fill('predicted', '123');
+        $page->driver->executeScript("document.querySelector('[data-part=runs] details').open = true; document.querySelector('[data-part=runs] details [name=note]').value = 'half a no'; document.activeElement.blur();");
+        app(LogRun::class)($keel, (string) Str::uuid7(), new RunRecord(Scenario::entry('317 cm')), Actor::at($challenge->user));
+
+        $page->waitFor('317', '[data-part=runs]');
+        self::assertSame('123', $page->find('[name=predicted]')->getAttribute('value'));
+        self::assertSame('3', $page->find('.prediction [name=try]')->getAttribute('value'), 'what was typed is still said of the try that it was typed for');
+        self::assertSame('half a no', $page->driver->executeScript("return document.querySelector('[data-part=runs] details[open] [name=note]').value"));
     }
 
     /** @param list<string> $ids */
     private function logAtOnce(Challenge $challenge, string $group, array $ids): void
     {
         $this->signIn()->visit("/challenges/{$challenge->id}");
-        $statuses = $this->browser->driver->executeAsyncScript(<<<'JS'
+        $statuses = $this->browser->driver->executeAsyncScript(
+            <<<'JS'
             const [path, group, ids, done] = arguments;
             const token = document.querySelector('.entry [name=_token]').value;
             Promise.all(ids.map((id) => fetch(path, {
                 method: 'POST', body: new URLSearchParams({ _token: token, id, group, distance: '200' }),
             }))).then((answers) => done(answers.map((answer) => answer.status)), done);
-            JS, ["/challenges/{$challenge->id}/runs", (string) $challenge->groups()->where('name', $group)->value('id'), $ids]);
+            JS,
+            ["/challenges/{$challenge->id}/runs", (string) $challenge->groups()->where('name', $group)->value('id'), $ids],
+        );
 
         self::assertSame(array_fill(0, count($ids), 200), $statuses);
     }

@@ -29,7 +29,7 @@ final class WhatIfTest extends BrowserTestCase
     {
         $browser = $this->open();
         $browser->driver->executeScript(<<<'JS'
-            const slider = document.querySelector('[data-setting=bore] [data-slider]');
+            const slider = document.querySelector('[data-setting=nozzle_bore] [data-slider]');
             for (let step = 0; step < 120; step += 1) {
                 slider.value = 0.002 + 0.0001 * step;
                 slider.dispatchEvent(new Event('input', { bubbles: true }));
@@ -39,7 +39,7 @@ final class WhatIfTest extends BrowserTestCase
             JS);
         $browser->settle();
         $expected = $browser->driver->executeAsyncScript(
-            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).run + "&d=bore:0.008").then((r) => r.json()).then((b) => done(b.shown.distance))',
+            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).run + "&d=nozzle_bore:0.008").then((r) => r.json()).then((b) => done(b.shown.distance))',
         );
         self::assertSame(str_replace("\u{00A0}", ' ', $expected), $browser->text('[data-number]'));
     }
@@ -50,7 +50,7 @@ final class WhatIfTest extends BrowserTestCase
         $browser->press('Parts and everything else');
         $browser->driver->executeScript('const s = document.querySelector("[data-part=nozzle]"); s.value = "stepped tubes"; s.dispatchEvent(new Event("change"))');
         $browser->settle();
-        self::assertSame('12.7', $browser->find('[data-setting=widest] [data-field]')->getAttribute('value'));
+        self::assertSame('12.7', $browser->find('[data-setting=widest_bore] [data-field]')->getAttribute('value'));
 
         $browser->driver->executeScript('[...document.querySelectorAll("[data-tabs] button")].find((b) => b.textContent.startsWith("Compare")).click()');
         $field = $browser->find('[data-setting=mass] [data-field]');
@@ -65,9 +65,9 @@ final class WhatIfTest extends BrowserTestCase
         $table = $browser->driver->executeScript('return document.querySelector("[data-table]").textContent');
         self::assertStringContainsString('Design B', $table);
 
-        $browser->driver->executeScript('document.querySelector("[data-setting=relaxed] [data-slider]").value = 0.02; document.querySelector("[data-setting=relaxed] [data-slider]").dispatchEvent(new Event("input"))');
+        $browser->driver->executeScript('document.querySelector("[data-setting=balloon_relaxed] [data-slider]").value = 0.02; document.querySelector("[data-setting=balloon_relaxed] [data-slider]").dispatchEvent(new Event("input"))');
         $browser->settle();
-        self::assertStringContainsString('Balloon, filled to must be', $browser->text('[data-fault]'));
+        self::assertStringContainsString('Filled balloon size must be', $browser->text('[data-fault]'));
         // That answer was a refusal, as asked for.
         self::assertNotSame([], $browser->consoleErrors());
     }

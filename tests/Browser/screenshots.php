@@ -17,7 +17,7 @@ try {
     $class = $browser->path();
     foreach ([
         'plan' => '/plan', 'materials' => '/plan/materials', 'cut-sizes' => '/plan/cuts', 'timetable' => '/plan/timetable',
-        'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=bore', 'findings-model' => '/findings/model', 'report' => '/report',
+        'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=nozzle_bore', 'findings-model' => '/findings/model', 'report' => '/report',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
@@ -32,7 +32,7 @@ try {
     $browser->visit("{$class}/runs")->press('Trace')->screenshot("{$folder}/trace.png");
     $browser->visit("{$class}/devices")->press('Make a link for the board');
     $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
-    $browser->visit("{$class}/what-if?a=&b=bore:0.00635,wider:0.0095,widest:0.0127,tube:0.08,size:0.24,mass:0.045&x=bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
+    $browser->visit("{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
 } finally {
     $browser->quit();
 }

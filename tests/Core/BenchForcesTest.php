@@ -11,15 +11,14 @@ use Skivo\Core\Bench\Circumstances;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
 use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\PumpCurve;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Statistics\Estimate;
 use Skivo\Core\Statistics\Propagation;
 
@@ -120,7 +119,7 @@ final class BenchForcesTest extends TestCase
         self::assertSame([BenchTest::Ramp], $measured->frictionFrom);
         self::assertEqualsWithDelta(0.099, $measured->friction->value, 0.0005);
         self::assertEqualsWithDelta($measured->friction->value, $measured->model->settings->rollingCoefficient(), 1e-12);
-        self::assertSame(Origin::Measured, $measured->model->origins[Setting::MeasuredFriction->value]);
+        self::assertSame(Origin::Measured, $measured->model->origins[CarAttribute::RollingCoefficient->value]);
         self::assertEqualsWithDelta($newtons, $measured->model->settings->design()->firstThrustN(), 1e-6 * $newtons);
         self::assertTrue($measured->thrustIsMeasured());
         self::assertArrayHasKey('spin', $measured->results);
@@ -132,17 +131,17 @@ final class BenchForcesTest extends TestCase
     public function testAWaterTubeScalesTheBalloonAndAThrustBeyondReasonIsFlagged(): void
     {
         $model = CarModel::of($this->recorded(), Catalogue::standard());
-        $at = $model->settings->get(Setting::BalloonSize);
+        $at = $model->settings->get(CarAttribute::BalloonSize);
         $pascals = 1.5 * $model->settings->design()->balloon->gaugePressurePa($at);
         $tube = Forces::of($model, ['pressure' => [[$pascals / 9806.65, $at]]]);
-        self::assertEqualsWithDelta(1.5, $tube->model->settings->get(Setting::Pressure), 1e-9);
+        self::assertEqualsWithDelta(1.5, $tube->model->settings->get(CarAttribute::BalloonPressure), 1e-9);
         self::assertTrue($tube->thrustIsMeasured());
         self::assertSame([BenchTest::Pressure], $tube->thrustFrom);
 
         $beyond = Forces::of($model, ['static-thrust' => [[2.0]]]);
         self::assertTrue($beyond->isBeyondModel);
         self::assertFalse($beyond->thrustIsMeasured());
-        self::assertSame(1.0, $beyond->model->settings->get(Setting::Pressure));
+        self::assertSame(1.0, $beyond->model->settings->get(CarAttribute::BalloonPressure));
     }
 
     public function testEveryForceHasATest(): void
@@ -164,11 +163,11 @@ final class BenchForcesTest extends TestCase
         self::assertNull(PumpCurve::fit([[5, 0.1], [5, 0.11]]), 'one number of strokes makes no line');
         self::assertNull(PumpCurve::fit([[5, 0.2], [10, 0.1]]), 'more strokes can’t make it smaller');
 
-        $car = new Car([], [Choice::PumpStrokes->value => 14]);
+        $car = new Car([], [CarAttribute::PumpStrokes->value => 14]);
         $size = static fn(?PumpCurve $pump): CarModel => CarModel::of($car, Catalogue::standard(), pump: $pump);
-        self::assertEqualsWithDelta($diameter(14), $size($curve)->settings->get(Setting::BalloonSize), 1e-9);
-        self::assertSame(Origin::Measured, $size($curve)->origins[Setting::BalloonSize->value]);
-        self::assertSame(Origin::Assumed, $size(null)->origins[Setting::BalloonSize->value]);
+        self::assertEqualsWithDelta($diameter(14), $size($curve)->settings->get(CarAttribute::BalloonSize), 1e-9);
+        self::assertSame(Origin::Measured, $size($curve)->origins[CarAttribute::BalloonSize->value]);
+        self::assertSame(Origin::Assumed, $size(null)->origins[CarAttribute::BalloonSize->value]);
     }
 
     private function car(): Circumstances
@@ -181,10 +180,10 @@ final class BenchForcesTest extends TestCase
         $entry = static fn(string $typed) => (new QuantityReader())->read($typed, Unit::Centimetre);
 
         return new Car([
-            Choice::Mass->value => (new QuantityReader())->read('60 g', Unit::Gram),
-            Choice::NozzleBore->value => $entry('0.8 cm'),
-            Choice::BalloonSize->value => $entry('20 cm'),
-            Choice::WheelDiameter->value => $entry('3.2 cm'),
+            CarAttribute::Mass->value => (new QuantityReader())->read('60 g', Unit::Gram),
+            CarAttribute::NozzleBore->value => $entry('0.8 cm'),
+            CarAttribute::BalloonSize->value => $entry('20 cm'),
+            CarAttribute::WheelDiameter->value => $entry('3.2 cm'),
         ]);
     }
 }

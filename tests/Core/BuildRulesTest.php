@@ -7,9 +7,9 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Change;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Car\Fault;
 use Skivo\Core\Car\Faults;
@@ -36,9 +36,9 @@ use Skivo\Core\Session\Materials;
 use Skivo\Core\Session\Per;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Tests\BuildsCars;
+use Tests\Spoken;
 
 final class BuildRulesTest extends TestCase
 {
@@ -89,18 +89,18 @@ final class BuildRulesTest extends TestCase
     #[DataProvider('faulty')]
     public function testWhatCannotWorkIsFoundAndSaidWithItsFigures(array $differently, array $expected, array $words): void
     {
-        $faults = (new Faults($this->car($differently + self::SOUND), UnitSystem::Metric, Catalogue::standard()))->all();
+        $faults = (new Faults($this->car($differently + self::SOUND), Catalogue::standard()))->all();
 
         self::assertSame($expected, array_map(static fn(Fault $fault): string => $fault->key, $faults));
         foreach ($words as $word) {
-            self::assertStringContainsString($word, $faults[0]->message);
+            self::assertStringContainsString($word, Spoken::say($faults[0]->remark));
         }
     }
 
     public function testNothingIsHeldAgainstWhatIsNotRecorded(): void
     {
-        self::assertSame([], (new Faults(new Car(), UnitSystem::Metric, Catalogue::standard()))->all());
-        self::assertSame([], (new Faults($this->car(['axle_diameter' => 9]), UnitSystem::Metric, Catalogue::standard()))->all());
+        self::assertSame([], (new Faults(new Car(), Catalogue::standard()))->all());
+        self::assertSame([], (new Faults($this->car(['axle_diameter' => 9]), Catalogue::standard()))->all());
     }
 
     /** By hand: wheels of 32 mm on a 5 mm bore, a 4 mm chassis: bearings 13.5 mm up, chassis from 18.5 to 22.5. */
@@ -138,7 +138,7 @@ final class BuildRulesTest extends TestCase
         self::assertEqualsWithDelta($shapes['balloon']['y'] - $shapes['balloon']['r'], $layout->balloonClearance(), 1e-12);
         self::assertGreaterThan(0.0, $layout->balloonClearance(), 'the usual design does not drag');
         self::assertGreaterThan(0.0, $layout->wheelClearance());
-        self::assertLessThan(0.0, Settings::of(['wheel' => 0.15, 'size' => 0.3, 'tube' => 0.05])->layout()->wheelClearance());
+        self::assertLessThan(0.0, Settings::of(['wheel_diameter' => 0.15, 'balloon_size' => 0.3, 'nozzle_length' => 0.05])->layout()->wheelClearance());
     }
 
     public function testMassIsTheScalesOrTheSumOfItsParts(): void
@@ -161,16 +161,16 @@ final class BuildRulesTest extends TestCase
     {
         $model = CarModel::of($this->car(['chassis_mass' => 20, 'axle_mass' => 0.8, 'wheel_mass' => 2.5, 'balloon_mass' => 3, 'nozzle_mass' => 1, 'axle_diameter' => 2, 'balloons' => 2, 'nozzle_angle' => 10]), Catalogue::standard(), null, 30.0);
 
-        self::assertEqualsWithDelta(0.0386, $model->settings->get(Setting::Mass), 1e-12, 'two balloons weigh twice');
-        self::assertSame([0.002, 2.0, 10.0, 30.0, 0.0025], array_map($model->settings->get(...), [Setting::AxleDiameter, Setting::Balloons, Setting::Angle, Setting::Temperature, Setting::WheelMass]));
-        self::assertSame(Origin::Measured, $model->origins[Setting::AxleDiameter->value]);
+        self::assertEqualsWithDelta(0.0386, $model->settings->get(CarAttribute::Mass), 1e-12, 'two balloons weigh twice');
+        self::assertSame([0.002, 2.0, 10.0, 30.0, 0.0025], array_map($model->settings->get(...), [CarAttribute::AxleDiameter, CarAttribute::Balloons, CarAttribute::NozzleAngle, CarAttribute::AirTemperature, CarAttribute::WheelMass]));
+        self::assertSame(Origin::Measured, $model->origins[CarAttribute::AxleDiameter->value]);
     }
 
     public function testRulesFindWhatBreaksThem(): void
     {
         $rules = new Rules([Step::Nozzle, Step::Mass], 1, 3, 0.080, 0.2, ['wheel' => ['bottle caps']]);
-        $kit = (new Kit())->car(Catalogue::standard(), UnitSystem::Metric, new CutSizes(0.075, 0.014));
-        $keys = fn(Car $car): array => array_map(static fn(Breach $breach): string => $breach->rule, $rules->breaches($car, $kit, UnitSystem::Metric));
+        $kit = (new Kit())->car(UnitSystem::Metric, new CutSizes(0.075, 0.014));
+        $keys = fn(Car $car): array => array_map(static fn(Breach $breach): string => $breach->rule, $rules->breaches($car, $kit));
 
         self::assertSame([], $keys(new Car()));
         self::assertSame([], $keys($kit));
@@ -180,7 +180,7 @@ final class BuildRulesTest extends TestCase
             ['balloons' => 2, 'nozzle_outlets' => 4],
             ['nozzle_kind' => 'bundle of straws', 'bearing' => 'bamboo skewer in a plastic straw', 'wheel_kind' => 'Jar lids'],
         )));
-        self::assertStringContainsString('90 g', str_replace("\u{00A0}", ' ', $rules->breaches($this->car(['mass' => 90]), $kit, UnitSystem::Metric)[0]->message));
+        self::assertStringContainsString('90 g', str_replace("\u{00A0}", ' ', Spoken::say($rules->breaches($this->car(['mass' => 90]), $kit)[0]->remark)));
         self::assertTrue((new Rules())->isFreeDesign());
         self::assertNotContains(VoidReason::Pushed, (new Rules(pushIsFoul: false))->voidReasons());
         self::assertCount(count(VoidReason::cases()), (new Rules())->voidReasons());
@@ -189,7 +189,7 @@ final class BuildRulesTest extends TestCase
     public function testTwoChangesAtOnceCannotBeToldApart(): void
     {
         $before = $this->car(['nozzle_bore' => 6, 'mass' => 62]);
-        $made = static fn(Car $after): array => array_map(static fn(Choice $choice): string => $choice->value, Change::made($before, $after));
+        $made = static fn(Car $after): array => array_map(static fn(CarAttribute $choice): string => $choice->value, Change::made($before, $after));
 
         self::assertSame(['nozzle_bore'], $made($this->car(['nozzle_bore' => 8, 'mass' => 62])));
         self::assertSame(['nozzle_bore'], $made($this->car(['nozzle_bore' => 8, 'mass' => 63])), 'a wider straw weighs a little more');
@@ -215,7 +215,7 @@ final class BuildRulesTest extends TestCase
 
             return null;
         };
-        $materials = Materials::of(new Kit(), Catalogue::standard(), $class, $cuts);
+        $materials = Materials::of(new Kit(), $class, $cuts);
 
         // By hand: 9 × 1.2 = 10.8, so 11 cars: 44 wheels would be 43.2; 22 bearings in 11 straws and 11 for nozzles.
         self::assertSame(11, $class->cars());
@@ -223,8 +223,8 @@ final class BuildRulesTest extends TestCase
         self::assertSame(['wheels'], array_map(static fn(Material $line): string => $line->key, $materials->early()));
         self::assertNull($materials->cost());
 
-        $other = Materials::of(new Kit(wheels: 'bought wheels', nozzle: 'baster tube', joint: 'hot glue'), Catalogue::standard(), $class, $cuts, ['wheels' => [6.0, 0.25]], [
-            new Material('own-1', 'Googly eyes', 2, Per::Group, 'eyes', price: 0.1),
+        $other = Materials::of(new Kit(wheels: 'bought wheels', nozzle: 'baster tube', joint: 'hot glue'), $class, $cuts, ['wheels' => [6.0, 0.25]], [
+            new Material('own-1', 2, Per::Group, price: 0.1, ownName: 'Googly eyes', ownUnit: 'eyes'),
         ]);
         self::assertSame([65, 5 - 2, 18], array_map(static fn(string $key): ?int => $total($other, $key), ['wheels', 'glue-gun', 'own-1']));
         self::assertEqualsWithDelta(65 * 0.25 + 18 * 0.1, (float) $other->cost(), 1e-9);
@@ -235,12 +235,15 @@ final class BuildRulesTest extends TestCase
     {
         $class = new Headcount(9, 3, 0.2);
         $cuts = CutPlan::of(new Kit(), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 1, $class->cars());
-        $contents = Materials::of(new Kit(), Catalogue::standard(), $class, $cuts)->kitContents(UnitSystem::Metric);
+        $contents = Materials::of(new Kit(), $class, $cuts);
+        $keys = array_map(static fn(Material $line): string => $line->key, $contents->inKit());
 
-        self::assertContains(['Wheels: bottle caps', 4], $contents);
-        self::assertContains(["Bearing, 8.1\u{00A0}cm", 2], $contents);
-        self::assertContains(["Nozzle tube, 15\u{00A0}cm", 1], $contents);
-        self::assertNotContains('Sticky tape', array_column($contents, 0), 'a roll between two groups lies in no kit');
+        self::assertContains('wheels', $keys);
+        self::assertNotContains('straws', $keys, 'they are cut to their pieces');
+        self::assertNotContains('tape', $keys, 'a roll between two groups lies in no kit');
+        self::assertSame(['axle', 'bearing', 'nozzle'], array_keys($contents->piecesInKit()));
+        self::assertEqualsWithDelta([0.081, 2], $contents->piecesInKit()['bearing'], 1e-9);
+        self::assertSame([0.15, 1], $contents->piecesInKit()['nozzle']);
     }
 
     public function testCautionsAreThoseOfTheMaterials(): void
@@ -253,20 +256,18 @@ final class BuildRulesTest extends TestCase
 
         $all = Caution::for(new Kit(wheels: 'optical discs', joint: 'hot glue'), true, false);
         self::assertSame(Caution::cases(), $all);
-        self::assertStringContainsString('16 CFR 1500.19', implode(' ', Caution::Choking->steps()));
-        foreach (Caution::cases() as $caution) {
-            self::assertNotSame('', $caution->title());
-            self::assertNotSame([], $caution->steps());
-        }
     }
 
     public function testEachGoalMeasuresItsOwn(): void
     {
-        $tries = new Tries([
-            new Run('a', 1, 4.0, 2.0, null, 0.2, 0.1),
-            new Run('b', 2, 2.0, null, null, -0.2, 0.3),
-            new Run('c', 3, 5.0, 1.5, null, null, null),
-        ], 3);
+        $tries = new Tries(
+            [
+                new Run('a', 1, 4.0, 2.0, null, 0.2, 0.1),
+                new Run('b', 2, 2.0, null, null, -0.2, 0.3),
+                new Run('c', 3, 5.0, 1.5, null, null, null),
+            ],
+            3,
+        );
 
         self::assertSame([4.0, 2.0, 5.0], (new Award(Goal::Farthest))->measure($tries)?->values);
         self::assertSame([2.0, 1.5], (new Award(Goal::Fastest, 1.0))->measure($tries)?->values);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Forecast\Observation;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Tests\GeneratedClass;
@@ -48,12 +48,15 @@ final class CalibrationTest extends TestCase
 
     public function testMeasuredFrictionLeavesOnlyTheJetToFit(): void
     {
-        $observations = array_map(static function (Observation $each): Observation {
-            // What the bench found is the truth: f of the car that ran.
-            $settings = $each->settings->with(Setting::MeasuredFriction, 1.4 * $each->settings->rollingCoefficient());
+        $observations = array_map(
+            static function (Observation $each): Observation {
+                // What the bench found is the truth: f of the car that ran.
+                $settings = $each->settings->with(CarAttribute::RollingCoefficient, 1.4 * $each->settings->rollingCoefficient());
 
-            return new Observation($each->id, $settings, $each->distanceM, null, $each->timeS, 1.0, frictionIsMeasured: true);
-        }, $this->observations(1.4, 0.92, static fn(): float => 1.0));
+                return new Observation($each->id, $settings, $each->distanceM, null, $each->timeS, 1.0, frictionIsMeasured: true);
+            },
+            $this->observations(1.4, 0.92, static fn(): float => 1.0),
+        );
         $calibration = Calibration::of($observations);
         self::assertNotNull($calibration);
         self::assertNull($calibration->frictionInterval);
@@ -61,12 +64,12 @@ final class CalibrationTest extends TestCase
         self::assertEqualsWithDelta(0.92, $calibration->discharge, 0.003);
         self::assertFalse($calibration->areInseparable);
         self::assertSame($observations[0]->settings->rollingCoefficient(), $calibration->applyTo($observations[0])->rollingCoefficient(), 'no factor touches what was measured');
-        self::assertEqualsWithDelta(0.92 ** 2, $calibration->applyTo($observations[0])->get(Setting::Pressure), 0.006);
+        self::assertEqualsWithDelta(0.92 ** 2, $calibration->applyTo($observations[0])->get(CarAttribute::BalloonPressure), 0.006);
     }
 
     public function testACarThatDoesNotStartByTheModelDoesNotStopTheFit(): void
     {
-        $heavy = Settings::of([Setting::Mass->value => 0.3, Setting::MeasuredFriction->value => 0.2]);
+        $heavy = Settings::of([CarAttribute::Mass->value => 0.3, CarAttribute::RollingCoefficient->value => 0.2]);
         self::assertFalse(Simulator::run($heavy->design())->moves);
         $observations = $this->observations(1.3, 1.0, static fn(): float => 1.0);
         $with = Calibration::of([...$observations, new Observation('heavy', $heavy, 1.0, null, 3.0, 1.0)]);
@@ -81,7 +84,7 @@ final class CalibrationTest extends TestCase
 
     public function testAClassThatTheModelCannotMoveIsLeftAlone(): void
     {
-        $heavy = Settings::of([Setting::Mass->value => 0.4, Setting::MeasuredFriction->value => 0.5, Setting::Bore->value => 0.003]);
+        $heavy = Settings::of([CarAttribute::Mass->value => 0.4, CarAttribute::RollingCoefficient->value => 0.5, CarAttribute::NozzleBore->value => 0.003]);
         self::assertNull(Calibration::of(array_map(static fn(int $id): Observation => new Observation("{$id}", $heavy, 1.0 + $id / 10), range(1, 6))));
         self::assertNull(Calibration::of([]));
     }
@@ -106,7 +109,7 @@ final class CalibrationTest extends TestCase
     {
         $observations = [];
         foreach (self::CARS as $index => [$bore, $mass, $loss]) {
-            $settings = Settings::of([Setting::Bore->value => $bore / 1000, Setting::Mass->value => $mass / 1000, Setting::WheelLoss->value => $loss]);
+            $settings = Settings::of([CarAttribute::NozzleBore->value => $bore / 1000, CarAttribute::Mass->value => $mass / 1000, CarAttribute::WheelLoss->value => $loss]);
             $run = Simulator::run($settings->design($friction, $discharge ** 2), 1e-6, true);
             $observations[] = new Observation("{$index}", $settings, $run->distanceM * $scatter(), null, (float) $run->timeAt(1.0) * $scatter(), 1.0);
         }

@@ -6,12 +6,13 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\PartTrait;
 use Skivo\Core\Measurement\Entry;
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Physics\SizeMeasure;
@@ -20,7 +21,6 @@ use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
 use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\Regime;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Simulation\Sweep;
@@ -30,43 +30,47 @@ final class CarModelTest extends TestCase
     public function testARecordedCarBecomesModelInputAndSaysWhereEachValueIsFrom(): void
     {
         $length = static fn(string $value, Unit $unit): Entry => new Entry(Quantity::of($value, $unit), "{$value} {$unit->value}");
-        $model = CarModel::of(new Car(
-            [
-                Choice::NozzleBore->value => $length('7', Unit::Millimetre),
-                Choice::BalloonNominal->value => $length('9', Unit::Inch),
-                Choice::BalloonSize->value => $length('60', Unit::Centimetre),
-                Choice::Mass->value => $length('58', Unit::Gram),
-            ],
-            [Choice::NozzleOutlets->value => 2],
-            [Choice::NozzleKind->value => 'wide straw', Choice::WheelKind->value => 'Caps', Choice::WheelMount->value => WheelMount::Spinning->value, Choice::Chassis->value => 'driftwood'],
-            SizeMeasure::Circumference,
-        ), Catalogue::standard(), 'short carpet');
+        $model = CarModel::of(
+            new Car(
+                [
+                    CarAttribute::NozzleBore->value => $length('7', Unit::Millimetre),
+                    CarAttribute::BalloonNominal->value => $length('9', Unit::Inch),
+                    CarAttribute::BalloonSize->value => $length('60', Unit::Centimetre),
+                    CarAttribute::Mass->value => $length('58', Unit::Gram),
+                ],
+                [CarAttribute::NozzleOutlets->value => 2],
+                [CarAttribute::NozzleKind->value => 'wide straw', CarAttribute::WheelKind->value => 'Caps', CarAttribute::WheelMount->value => WheelMount::Spinning->value, CarAttribute::Chassis->value => 'driftwood'],
+                SizeMeasure::Circumference,
+            ),
+            Catalogue::standard(),
+            'short carpet',
+        );
         $settings = $model->settings;
 
-        self::assertSame(0.007, $settings->get(Setting::Bore));
-        self::assertSame(Origin::Measured, $model->origins['bore']);
-        self::assertSame([0.15, Origin::Catalogue], [$settings->get(Setting::TubeLength), $model->origins['tube']], 'of a wide straw');
-        self::assertEqualsWithDelta(0.6 / M_PI, $settings->get(Setting::BalloonSize), 1e-12);
-        self::assertSame([0.05, Origin::Catalogue], [$settings->get(Setting::RelaxedDiameter), $model->origins['relaxed']], 'of a 9 in balloon');
-        self::assertSame([0.03, Origin::Catalogue], [$settings->get(Setting::WheelDiameter), $model->origins['wheel']], 'of caps');
-        self::assertSame([1.0, Origin::Measured], [$settings->get(Setting::SpinningWheels), $model->origins['spin']]);
-        self::assertSame([0.04, Origin::Catalogue], [$settings->get(Setting::SurfaceLoss), $model->origins['surface']]);
-        self::assertSame(Origin::Assumed, $model->origins['width'], 'nobody lists driftwood');
-        self::assertSame(count(Setting::cases()), $model->count(Origin::Measured) + $model->count(Origin::Catalogue) + $model->count(Origin::Assumed));
+        self::assertSame(0.007, $settings->get(CarAttribute::NozzleBore));
+        self::assertSame(Origin::Measured, $model->origins['nozzle_bore']);
+        self::assertSame([0.15, Origin::Catalogue], [$settings->get(CarAttribute::NozzleLength), $model->origins['nozzle_length']], 'of a wide straw');
+        self::assertEqualsWithDelta(0.6 / M_PI, $settings->get(CarAttribute::BalloonSize), 1e-12);
+        self::assertSame([0.05, Origin::Catalogue], [$settings->get(CarAttribute::BalloonRelaxed), $model->origins['balloon_relaxed']], 'of a 9 in balloon');
+        self::assertSame([0.03, Origin::Catalogue], [$settings->get(CarAttribute::WheelDiameter), $model->origins['wheel_diameter']], 'of caps');
+        self::assertSame([1.0, Origin::Measured], [$settings->get(CarAttribute::WheelMount), $model->origins['wheel_mount']]);
+        self::assertSame([0.04, Origin::Catalogue], [$settings->get(CarAttribute::SurfaceLoss), $model->origins['surface_loss']]);
+        self::assertSame(Origin::Assumed, $model->origins['chassis_width'], 'nobody lists driftwood');
+        self::assertSame(count(CarAttribute::ofModel()), $model->count(Origin::Measured) + $model->count(Origin::Catalogue) + $model->count(Origin::Assumed));
     }
 
     public function testPumpStrokesStandInForASizeThatWasNotTaken(): void
     {
-        $few = CarModel::of(new Car([], [Choice::PumpStrokes->value => 6]), Catalogue::standard());
-        $many = CarModel::of(new Car([], [Choice::PumpStrokes->value => 20]), Catalogue::standard());
+        $few = CarModel::of(new Car([], [CarAttribute::PumpStrokes->value => 6]), Catalogue::standard());
+        $many = CarModel::of(new Car([], [CarAttribute::PumpStrokes->value => 20]), Catalogue::standard());
 
-        self::assertSame(Origin::Assumed, $few->origins['size']);
-        self::assertGreaterThan($few->settings->get(Setting::BalloonSize), $many->settings->get(Setting::BalloonSize));
+        self::assertSame(Origin::Assumed, $few->origins['balloon_size']);
+        self::assertGreaterThan($few->settings->get(CarAttribute::BalloonSize), $many->settings->get(CarAttribute::BalloonSize));
     }
 
     public function testSteppedTubesAreKnownByName(): void
     {
-        $model = CarModel::of(new Car([], [], [Choice::NozzleKind->value => 'Stepped tubes']), Catalogue::standard());
+        $model = CarModel::of(new Car([], [], [CarAttribute::NozzleKind->value => 'Stepped tubes']), Catalogue::standard());
 
         self::assertSame([0.0127, 0.0095, 0.00635], array_map(static fn($tube): float => $tube->boreM, $model->settings->design()->nozzle->segments));
     }
@@ -78,10 +82,10 @@ final class CarModelTest extends TestCase
 
     public function testAnOwnPartTakesThePlaceOfTheListedOne(): void
     {
-        $own = new Part(PartKind::Wheel, 'Bottle caps', ['diameter_m' => 0.028, 'mass_kg' => 0.002, 'inertia_factor' => 0.7, 'rolling_loss' => 0.02], 'your own');
+        $own = new Part(PartKind::Wheel, 'Bottle caps', ['wheel_diameter' => 0.028, 'wheel_mass' => 0.002, 'wheel_inertia' => 0.7, 'wheel_loss' => 0.02], 'your own');
         $catalogue = Catalogue::standard()->with([$own]);
 
-        self::assertSame(0.028, $catalogue->named(PartKind::Wheel, 'bottle caps')?->value('diameter_m'));
+        self::assertSame(0.028, $catalogue->named(PartKind::Wheel, 'bottle caps')?->value(CarAttribute::WheelDiameter));
         self::assertCount(count(Catalogue::standard()->parts), $catalogue->parts);
         self::assertNull($catalogue->named(PartKind::Wheel, 'square ones'));
     }
@@ -90,42 +94,44 @@ final class CarModelTest extends TestCase
     {
         foreach (Catalogue::standard()->parts as $part) {
             self::assertNotSame('', $part->origin);
-            foreach ($part->kind->fields() as $key => [, , $least, $greatest]) {
-                self::assertGreaterThanOrEqual($least, $part->value($key), "{$part->name} {$key}");
-                self::assertLessThanOrEqual($greatest, $part->value($key), "{$part->name} {$key}");
+            foreach (CarAttribute::ofPart($part->kind) as $attribute) {
+                $value = $part->find($attribute);
+                self::assertTrue($value !== null || in_array($attribute, CarAttribute::bores(), true), "{$part->name} {$attribute->value}");
+                self::assertNull($value === null ? null : $attribute->complaint($value), "{$part->name} {$attribute->value}");
             }
+            self::assertSame([], array_udiff($part->traits, PartTrait::of($part->kind), static fn(PartTrait $a, PartTrait $b): int => $a->value <=> $b->value));
         }
     }
 
     public function testSettingsOutsideTheirRangeAreNamed(): void
     {
-        $this->expectException(OutOfRange::class);
-        $this->expectExceptionMessage('Nozzle bore must be from 0.001 to 0.1');
+        $this->expectException(OutOfRangeException::class);
+        $this->expectExceptionMessage('nozzle_bore must be from 0.001 to 0.1');
 
-        Settings::of(['bore' => 1.0]);
+        Settings::of(['nozzle_bore' => 1.0]);
     }
 
     public function testABalloonIsNotFilledBeyondItsRubber(): void
     {
-        $this->expectException(OutOfRange::class);
-        $this->expectExceptionMessage('Balloon, filled to');
+        $this->expectException(OutOfRangeException::class);
+        $this->expectExceptionMessage('balloon_size');
 
-        Settings::of(['relaxed' => 0.03, 'size' => 0.3]);
+        Settings::of(['balloon_relaxed' => 0.03, 'balloon_size' => 0.3]);
     }
 
     public function testFrictionFollowsThePartsUntilItIsMeasured(): void
     {
         $settings = Settings::of([]);
 
-        self::assertLessThan($settings->rollingCoefficient(), $settings->with(Setting::WheelDiameter, 0.06)->rollingCoefficient());
-        self::assertSame(0.11, $settings->with(Setting::MeasuredFriction, 0.11)->rollingCoefficient());
-        self::assertGreaterThan($settings->rollingCoefficient(), $settings->with(Setting::SpinningWheels, 1.0)->rollingCoefficient(), 'the axles rest on the bearings too');
+        self::assertLessThan($settings->rollingCoefficient(), $settings->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient());
+        self::assertSame(0.11, $settings->with(CarAttribute::RollingCoefficient, 0.11)->rollingCoefficient());
+        self::assertGreaterThan($settings->rollingCoefficient(), $settings->with(CarAttribute::WheelMount, 1.0)->rollingCoefficient(), 'the axles rest on the bearings too');
     }
 
     public function testTheBandHoldsThePredictionAndNarrowsWithAMeasuredFriction(): void
     {
         $estimated = Prediction::of(Settings::of([]));
-        $measured = Prediction::of(Settings::of(['f' => $estimated->settings->rollingCoefficient()]));
+        $measured = Prediction::of(Settings::of(['rolling_coefficient' => $estimated->settings->rollingCoefficient()]));
 
         self::assertTrue($estimated->band->contains($estimated->run->distanceM));
         self::assertLessThan($estimated->band->high - $estimated->band->low, $measured->band->high - $measured->band->low);
@@ -133,47 +139,47 @@ final class CarModelTest extends TestCase
 
     public function testWhatTakesThePushDecidesTheRegime(): void
     {
-        self::assertSame(Regime::Rolling, Prediction::of(Settings::of(['f' => 0.1]))->regime());
-        self::assertSame(Regime::Air, Prediction::of(Settings::of(['f' => 0.003, 'mass' => 0.02, 'size' => 0.3]))->regime());
-        self::assertSame(Regime::DoesNotStart, Prediction::of(Settings::of(['f' => 0.4, 'mass' => 0.3]))->regime());
+        self::assertSame(Regime::Rolling, Prediction::of(Settings::of(['rolling_coefficient' => 0.1]))->regime());
+        self::assertSame(Regime::Air, Prediction::of(Settings::of(['rolling_coefficient' => 0.003, 'mass' => 0.02, 'balloon_size' => 0.3]))->regime());
+        self::assertSame(Regime::DoesNotStart, Prediction::of(Settings::of(['rolling_coefficient' => 0.4, 'mass' => 0.3]))->regime());
     }
 
     public function testASweepFindsWhatRunsFarthest(): void
     {
-        $curve = Sweep::along(Settings::of(['f' => 0.01]), Setting::Mass);
+        $curve = Sweep::along(Settings::of(['rolling_coefficient' => 0.01]), CarAttribute::Mass);
         $best = array_reduce($curve, static fn(?array $best, array $point): array => $best === null || $point[1] > $best[1] ? $point : $best);
 
         self::assertCount(40, $curve);
         self::assertGreaterThan($curve[0][0], $best[0], 'not the lightest');
         self::assertLessThan(0.1, $best[0]);
-        self::assertEqualsWithDelta(Simulator::run(Settings::of(['f' => 0.01, 'mass' => $curve[7][0]])->design())->distanceM, $curve[7][1], 1e-3 * $curve[7][1]);
+        self::assertEqualsWithDelta(Simulator::run(Settings::of(['rolling_coefficient' => 0.01, 'mass' => $curve[7][0]])->design())->distanceM, $curve[7][1], 1e-3 * $curve[7][1]);
     }
 
     public function testASweepReachesBothEndsOfItsRange(): void
     {
-        foreach (Setting::sweepable() as $setting) {
-            [$x, , $distances] = Sweep::across(Settings::of([]), $setting, Setting::Mass);
-            self::assertSame(array_slice($setting->range(), 0, 2), [$x[0], $x[count($x) - 1]]);
-            if ($setting !== Setting::BalloonSize) {
-                self::assertNotContains(-1.0, $distances, $setting->label());
+        foreach (CarAttribute::swept() as $setting) {
+            [$x, , $distances] = Sweep::across(Settings::of([]), $setting, CarAttribute::Mass);
+            self::assertSame([$setting->ruler()->least, $setting->ruler()->greatest], [$x[0], $x[count($x) - 1]]);
+            if ($setting !== CarAttribute::BalloonSize) {
+                self::assertNotContains(-1.0, $distances, $setting->value);
             }
         }
     }
 
     public function testDesignsThatCannotBeAreLeftOutOfASweep(): void
     {
-        self::assertLessThan(40, count(Sweep::along(Settings::of(['relaxed' => 0.04, 'size' => 0.2]), Setting::BalloonSize)));
-        [, , $distances] = Sweep::across(Settings::of(['relaxed' => 0.04, 'size' => 0.2]), Setting::BalloonSize, Setting::Mass);
+        self::assertLessThan(40, count(Sweep::along(Settings::of(['balloon_relaxed' => 0.04, 'balloon_size' => 0.2]), CarAttribute::BalloonSize)));
+        [, , $distances] = Sweep::across(Settings::of(['balloon_relaxed' => 0.04, 'balloon_size' => 0.2]), CarAttribute::BalloonSize, CarAttribute::Mass);
         self::assertContains(-1.0, $distances);
     }
 
     public function testSensitivitiesAreSlopesOfLogarithms(): void
     {
-        $settings = Settings::of(['f' => 0.06]);
-        $found = Sweep::sensitivities($settings, [Setting::Mass, Setting::Angle]);
-        $distance = static fn(float $mass): float => Simulator::run($settings->with(Setting::Mass, $mass)->design(), 1e-8)->distanceM;
+        $settings = Settings::of(['rolling_coefficient' => 0.06]);
+        $found = Sweep::sensitivities($settings, [CarAttribute::Mass, CarAttribute::NozzleAngle]);
+        $distance = static fn(float $mass): float => Simulator::run($settings->with(CarAttribute::Mass, $mass)->design(), 1e-8)->distanceM;
 
         self::assertEqualsWithDelta(log($distance(0.0606) / $distance(0.0594)) / log(1.01 / 0.99), $found['mass'], 0.01);
-        self::assertNull($found['angle'], 'a percent of no angle is nothing');
+        self::assertNull($found['nozzle_angle'], 'a percent of no angle is nothing');
     }
 }

@@ -9,7 +9,7 @@ use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\RunRecord;
@@ -28,6 +28,7 @@ use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
+use Tests\Spoken;
 
 final class ClassSheetTest extends TestCase
 {
@@ -55,12 +56,12 @@ final class ClassSheetTest extends TestCase
     {
         $sheet = (new SheetReader(UnitSystem::Metric))->read($csv);
 
-        self::assertSame([], array_map(static fn($problem): string => $problem->message, $sheet->problems));
+        self::assertSame([], array_map(static fn($problem): string => Spoken::say($problem->remark), $sheet->problems));
         self::assertCount(1, $sheet->rows);
         $row = $sheet->rows[0];
         self::assertSame('Bowline', $row->group);
-        self::assertSame(0.0085, $row->car->number(Choice::NozzleBore));
-        self::assertSame(0.058, $row->car->number(Choice::Mass));
+        self::assertSame(0.0085, $row->car->number(CarAttribute::NozzleBore));
+        self::assertSame(0.058, $row->car->number(CarAttribute::Mass));
         self::assertSame(3.185, $row->run?->record->distance?->quantity->si());
         self::assertSame(1, $row->run->try);
     }
@@ -101,8 +102,8 @@ final class ClassSheetTest extends TestCase
         $problems = (new SheetReader(UnitSystem::Metric))->read($csv)->problems;
 
         self::assertNotSame([], $problems);
-        self::assertSame([$line, $column], [$problems[0]->line, $problems[0]->column], $problems[0]->message);
-        self::assertStringContainsString($message, $problems[0]->message);
+        self::assertSame([$line, $column], [$problems[0]->line, $problems[0]->column], $problems[0]->remark->code);
+        self::assertStringContainsString($message, Spoken::say($problems[0]->remark));
     }
 
     public function testAnUnknownColumnIsNamedOnceAndNothingElseIsHeldAgainstItsRows(): void
@@ -172,27 +173,39 @@ final class ClassSheetTest extends TestCase
             $length = static fn(float $si): Entry => new Entry(Quantity::fromSi($si, Dimension::Length), 'typed');
             $car = new Car(
                 [
-                    Choice::NozzleBore->value => $length($part / 10_000),
-                    Choice::BalloonSize->value => $length($part / 900),
-                    Choice::Mass->value => new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed'),
+                    CarAttribute::NozzleBore->value => $length($part / 10_000),
+                    CarAttribute::BalloonSize->value => $length($part / 900),
+                    CarAttribute::Mass->value => new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed'),
                 ],
-                [Choice::PumpStrokes->value => $part % 400 + 1],
-                [Choice::Chassis->value => $text, Choice::WheelMount->value => WheelMount::Spinning->value],
+                [CarAttribute::PumpStrokes->value => $part % 400 + 1],
+                [CarAttribute::Chassis->value => $text, CarAttribute::WheelMount->value => WheelMount::Spinning->value],
                 $measure,
                 $text,
             );
-            $run = new RunRow(1, new RunRecord($length($distance / 1000), new Entry(Quantity::fromSi($part / 77, Dimension::Time), 'typed'), $void, $text, $length($part / 900), $part % 2 === 0 ? Side::Left : Side::Right, new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed'), match ($part % 4) {
-                0 => null,
-                1 => new Inflation(InflationKind::Full),
-                2 => new Inflation(InflationKind::Strokes, null, $part % 400 + 1),
-                default => new Inflation(InflationKind::Circumference, new Entry(Quantity::of(621, Unit::Millimetre), '62.1 cm')),
-            }, $length($part / 1000), new Entry(Quantity::fromSi($part / 50, Dimension::Time), 'typed'), $part % 12 + 1));
+            $run = new RunRow(1, new RunRecord(
+                $length($distance / 1000),
+                new Entry(Quantity::fromSi($part / 77, Dimension::Time), 'typed'),
+                $void,
+                $text,
+                $length($part / 900),
+                $part % 2 === 0 ? Side::Left : Side::Right,
+                new Entry(Quantity::fromSi($part / 3000, Dimension::Mass), 'typed'),
+                match ($part % 4) {
+                    0 => null,
+                    1 => new Inflation(InflationKind::Full),
+                    2 => new Inflation(InflationKind::Strokes, null, $part % 400 + 1),
+                    default => new Inflation(InflationKind::Circumference, new Entry(Quantity::of(621, Unit::Millimetre), '62.1 cm')),
+                },
+                $length($part / 1000),
+                new Entry(Quantity::fromSi($part / 50, Dimension::Time), 'typed'),
+                $part % 12 + 1,
+            ));
             $csv = (new SheetWriter($units, $separator))->write([new SheetRow(0, $text, 'hull-half', 2, $car, $run)]);
             // Read under the other system: the header must say it all.
             $other = $units === UnitSystem::Metric ? UnitSystem::Imperial : UnitSystem::Metric;
             $sheet = (new SheetReader($other))->read($csv);
 
-            self::assertSame([], array_map(static fn($problem): string => $problem->message, $sheet->problems), $csv);
+            self::assertSame([], array_map(static fn($problem): string => Spoken::say($problem->remark), $sheet->problems), $csv);
             $row = $sheet->rows[0];
             self::assertSame([$text, 'hull-half', 2], [$row->group, $row->mark, $row->version]);
             self::assertSame([], $row->car->contradictions($car));
@@ -223,7 +236,7 @@ final class ClassSheetTest extends TestCase
         $rows = (new SheetReader(UnitSystem::Metric))->read("group,mass,nozzle,try,distance\nKeel,58,,1,300\nkeel ,,straw,2,310\n")->rows;
         $car = ClassSheet::merge([$rows[0], $rows[1]]);
 
-        self::assertSame(0.058, $car->number(Choice::Mass));
-        self::assertSame('straw', $car->kind(Choice::NozzleKind));
+        self::assertSame(0.058, $car->number(CarAttribute::Mass));
+        self::assertSame('straw', $car->kind(CarAttribute::NozzleKind));
     }
 }

@@ -11,8 +11,8 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Bench\WorkBalance;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Choice;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
@@ -52,12 +52,16 @@ final class FindingsPropertiesTest extends TestCase
         )->then(function (BenchTest $test, int $repeats, array $drawn) use ($model): void {
             $readings = [];
             for ($repeat = 0; $repeat < $repeats; $repeat++) {
-                $readings[] = array_map(static function ($field, int $index) use ($drawn, $repeat): float {
-                    // Anywhere between the least and the greatest that a form takes, on the scale of its size.
-                    $at = ($drawn[($repeat * 3 + $index) % max(1, count($drawn))] ?? 500) / 1000;
+                $readings[] = array_map(
+                    static function ($field, int $index) use ($drawn, $repeat): float {
+                        // Anywhere between the least and the greatest that a form takes, on the scale of its size.
+                        $at = ($drawn[($repeat * 3 + $index) % max(1, count($drawn))] ?? 500) / 1000;
 
-                    return $field->least <= 0.0 ? $at * $field->greatest : $field->least * ($field->greatest / $field->least) ** $at;
-                }, $test->fields(), array_keys($test->fields()));
+                        return $field->least <= 0.0 ? $at * $field->greatest : $field->least * ($field->greatest / $field->least) ** $at;
+                    },
+                    $test->fields(),
+                    array_keys($test->fields()),
+                );
             }
             $forces = Forces::of($model, [$test->value => $readings]);
             $result = $forces->results[$test->value];
@@ -113,7 +117,7 @@ final class FindingsPropertiesTest extends TestCase
             $next = NextTest::propose($cars, $effects, $confounded);
             if ($next !== null) {
                 self::assertFalse(Difference::isSame($next->factor, $next->from, $next->to), 'the next test changes something');
-                self::assertSame($next->from, $next->factor->of($next->car->choices));
+                self::assertSame($next->from, $next->car->choices->explanation($next->factor));
             }
             $rulings = Ruling::all($cars, $effects, $confounded, $several, $count % 2 === 0 ? Settings::of([]) : null);
             self::assertCount(count(School::cases()), $rulings);
@@ -180,7 +184,7 @@ final class FindingsPropertiesTest extends TestCase
     public function testThrustOverResistanceTimesTheStretchIsTheDistance(): void
     {
         $this->limitTo(60)->forAll(Generators::choose(4, 12), Generators::choose(25, 120), Generators::choose(5, 120))->then(function (int $bore, int $mass, int $friction): void {
-            $balance = WorkBalance::of(Settings::of(['bore' => $bore / 1000, 'mass' => $mass / 1000, 'f' => $friction / 1000]), 0.2, 0.2);
+            $balance = WorkBalance::of(Settings::of(['nozzle_bore' => $bore / 1000, 'mass' => $mass / 1000, 'rolling_coefficient' => $friction / 1000]), 0.2, 0.2);
             if ($balance === null) {
                 return;
             }
@@ -195,18 +199,18 @@ final class FindingsPropertiesTest extends TestCase
         $cars = [];
         for ($car = 0; $car < $count; $car++) {
             $quantities = [];
-            foreach ([[Choice::NozzleBore, [0.006, 0.008, 0.01]], [Choice::Mass, [0.05, 0.06, 0.08]], [Choice::WheelDiameter, [0.03, 0.06]], [Choice::EndPlay, [0.001, 0.002]]] as [$choice, $values]) {
+            foreach ([[CarAttribute::NozzleBore, [0.006, 0.008, 0.01]], [CarAttribute::Mass, [0.05, 0.06, 0.08]], [CarAttribute::WheelDiameter, [0.03, 0.06]], [CarAttribute::EndPlay, [0.001, 0.002]]] as [$choice, $values]) {
                 if (mt_rand(0, 9) > 0) {
                     $value = $values[mt_rand(0, count($values) - 1)];
                     $quantities[$choice->value] = new Entry(Quantity::fromSi($value, $choice->dimension()), (string) $value);
                 }
             }
-            $kinds = mt_rand(0, 3) > 0 ? [Choice::WheelMount->value => ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 1)]] : [];
+            $kinds = mt_rand(0, 3) > 0 ? [CarAttribute::WheelMount->value => ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 1)]] : [];
             $cars[] = new ComparedCar(
                 "c{$car}",
                 'g' . intdiv($car, 2),
                 1 + $car % 2,
-                new Car($quantities, [Choice::NozzleOutlets->value => mt_rand(0, 4) > 0 ? 1 : 3], $kinds),
+                new Car($quantities, [CarAttribute::NozzleOutlets->value => mt_rand(0, 4) > 0 ? 1 : 3], $kinds),
                 new Sample(array_map(static fn(int $try): float => mt_rand(50, 500) / 100, range(1, mt_rand(1, 4)))),
             );
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
@@ -18,14 +18,12 @@ use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\Factor;
 use Skivo\Core\Findings\NextTest;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Forecast\Observation;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\LeastSquares;
@@ -41,9 +39,9 @@ final class FindingsTest extends TestCase
     {
         $one = GeneratedClass::choices(6.0, 60.0);
         self::assertSame([], Difference::between($one, GeneratedClass::choices(6.2, 62.0)), 'hand-made parts');
-        self::assertSame([Factor::NozzleBore], Difference::between($one, GeneratedClass::choices(8.0, 62.0)));
-        self::assertSame([Factor::NozzleBore, Factor::Mass], Difference::between($one, GeneratedClass::choices(8.0, 70.0)));
-        self::assertSame([Factor::WheelKind], Difference::between($one, GeneratedClass::choices(6.0, 60.0, 'jar lids')));
+        self::assertSame([CarAttribute::NozzleBore], Difference::between($one, GeneratedClass::choices(8.0, 62.0)));
+        self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], Difference::between($one, GeneratedClass::choices(8.0, 70.0)));
+        self::assertSame([CarAttribute::WheelKind], Difference::between($one, GeneratedClass::choices(6.0, 60.0, 'jar lids')));
         self::assertSame([], Difference::between($one, GeneratedClass::choices(6.0, 60.0, 'Bottle caps')));
     }
 
@@ -51,14 +49,18 @@ final class FindingsTest extends TestCase
     {
         $class = new GeneratedClass(3, fromTryToTry: 0.05);
         $cars = [
-            $class->car('a', 6.0, 50.0, 2.0), $class->car('b', 8.0, 50.0, 2.4),
-            $class->car('c', 6.0, 70.0, 1.5), $class->car('d', 8.0, 70.0, 1.9), $class->car('e', 10.0, 70.0, 2.4),
+            $class->car('a', 6.0, 50.0, 2.0),
+            $class->car('b', 8.0, 50.0, 2.4),
+            $class->car('c', 6.0, 70.0, 1.5),
+            $class->car('d', 8.0, 70.0, 1.9),
+            $class->car('e', 10.0, 70.0, 2.4),
             // One car that was rebuilt, and one that differs in two things from all others.
-            $class->car('f1', 6.0, 90.0, 1.0, group: 'f'), $class->car('f2', 8.0, 90.0, 1.4, group: 'f', version: 2),
+            $class->car('f1', 6.0, 90.0, 1.0, group: 'f'),
+            $class->car('f2', 8.0, 90.0, 1.4, group: 'f', version: 2),
             $class->car('g', 12.0, 120.0, 3.0),
         ];
         $effects = Effect::all($cars);
-        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::NozzleBore))[0];
+        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::NozzleBore))[0];
         self::assertSame(['f1-f2', 'c-e', 'a-b'], array_map(static fn($pair): string => "{$pair->less->id}-{$pair->more->id}", $bore->pairs), 'rebuilt first, then the farthest apart');
         self::assertSame(3, $bore->ahead);
         self::assertEqualsWithDelta((0.4 + 0.9 + 0.4) / 3, $bore->mean, 0.1);
@@ -67,7 +69,7 @@ final class FindingsTest extends TestCase
         $differences = array_map(static fn($pair): float => $pair->difference(), $bore->pairs);
         $sample = new Sample($differences);
         self::assertEqualsWithDelta($sample->mean() - 4.302653 * (float) $sample->standardError(), (float) $bore->interval?->low, 1e-4);
-        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::Mass))[0];
+        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::Mass))[0];
         self::assertSame(0, $mass->ahead, 'the heavier one stayed behind in all pairs');
         self::assertLessThan(0.0, $mass->mean);
     }
@@ -96,15 +98,15 @@ final class FindingsTest extends TestCase
         }
         $effects = Effect::all($cars);
         self::assertSame([], Confounding::among($cars));
-        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::NozzleBore))[0];
-        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === Factor::Mass))[0];
+        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::NozzleBore))[0];
+        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::Mass))[0];
         self::assertTrue($bore->isClear());
         self::assertTrue($bore->interval?->contains(1.0));
         self::assertFalse($mass->isClear());
 
         $several = SeveralFactors::of($cars);
         self::assertTrue($several->isSeparable());
-        self::assertSame([Factor::NozzleBore, Factor::Mass], $several->factors);
+        self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], $several->factors);
         self::assertTrue($several->intervals[0]->contains(1.0 / 0.003));
         self::assertTrue($several->intervals[1]->contains(0.0));
 
@@ -128,19 +130,19 @@ final class FindingsTest extends TestCase
         }
         $confounded = Confounding::among($cars);
         self::assertCount(1, $confounded);
-        self::assertSame([Factor::NozzleBore, Factor::Mass], [$confounded[0]->one, $confounded[0]->other]);
+        self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], [$confounded[0]->one, $confounded[0]->other]);
         self::assertGreaterThan(0.98, $confounded[0]->share);
         $several = SeveralFactors::of([...$cars, $class->car('c5', 10.0, 41.0, 4.0)]);
         self::assertFalse($several->isSeparable());
-        self::assertSame([Factor::NozzleBore, Factor::Mass], $several->confounded);
+        self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], $several->confounded);
         self::assertSame([], Effect::all($cars));
         $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, null), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
         self::assertNull($ruling->isSupported);
-        self::assertSame(Factor::Mass, $ruling->confoundedWith);
+        self::assertSame(CarAttribute::Mass, $ruling->confoundedWith);
 
         $next = NextTest::propose($cars, [], $confounded);
         self::assertNotNull($next);
-        self::assertSame([Factor::NozzleBore, Factor::Mass], [$next->factor, $next->confoundedWith]);
+        self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], [$next->factor, $next->confoundedWith]);
         // By trying them all: the one after which the bores lie farthest about their line over the masses.
         $squares = static function (array $points): float {
             $line = LeastSquares::fit(array_column($points, 1), array_column($points, 0));
@@ -149,11 +151,14 @@ final class FindingsTest extends TestCase
             return array_sum(array_map(static fn(array $point): float => ($point[0] - $mean) ** 2, $points)) * (1.0 - ($line->rSquared ?? 0.0));
         };
         $points = [[0.005, 0.092], [0.006, 0.08], [0.007, 0.07], [0.008, 0.06], [0.009, 0.05]];
-        $most = max(array_map(static fn(array $point): float => max(array_map(
-            static fn(array $other): float => max($point[0] / $other[0], $other[0] / $point[0]) > 1.6 + 1e-9 ? 0.0 : $squares([...$points, [$other[0], $point[1]]]),
+        $most = max(array_map(
+            static fn(array $point): float => max(array_map(
+                static fn(array $other): float => max($point[0] / $other[0], $other[0] / $point[0]) > 1.6 + 1e-9 ? 0.0 : $squares([...$points, [$other[0], $point[1]]]),
+                $points,
+            )),
             $points,
-        )), $points));
-        self::assertEqualsWithDelta($most, $squares([...$points, [$next->to, $next->car->choices->number(Choice::Mass)]]), 1e-12);
+        ));
+        self::assertEqualsWithDelta($most, $squares([...$points, [$next->to, $next->car->choices->number(CarAttribute::Mass)]]), 1e-12);
         self::assertNull(NextTest::propose([$cars[0], $cars[0], $cars[0], $cars[0]], [], []));
     }
 
@@ -162,12 +167,12 @@ final class FindingsTest extends TestCase
         $class = new GeneratedClass(13);
         $car = static fn(string $id, float $bore, string $wheels): ComparedCar => new ComparedCar($id, $id, 1, GeneratedClass::choices($bore, 60.0, $wheels), $class->tries(2.0));
         $cars = [$car('a', 6.0, 'caps'), $car('b', 6.0, 'caps'), $car('c', 9.0, 'lids'), $car('d', 9.0, 'lids'), $car('e', 9.0, 'lids')];
-        self::assertEqualsWithDelta(1.0, (float) Confounding::shareOf($cars, Factor::NozzleBore, Factor::WheelKind), 1e-12);
-        self::assertSame([Factor::NozzleBore, Factor::WheelKind], [Confounding::among($cars)[0]->one, Confounding::among($cars)[0]->other]);
+        self::assertEqualsWithDelta(1.0, (float) Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::WheelKind), 1e-12);
+        self::assertSame([CarAttribute::NozzleBore, CarAttribute::WheelKind], [Confounding::among($cars)[0]->one, Confounding::among($cars)[0]->other]);
         $next = NextTest::propose($cars, [], Confounding::among($cars));
-        self::assertSame(Factor::NozzleBore, $next?->factor);
-        self::assertNull(Confounding::shareOf(array_slice($cars, 0, 3), Factor::NozzleBore, Factor::WheelKind), 'too few cars');
-        self::assertNull(Confounding::shareOf($cars, Factor::NozzleBore, Factor::Mass), 'mass does not vary');
+        self::assertSame(CarAttribute::NozzleBore, $next?->factor);
+        self::assertNull(Confounding::shareOf(array_slice($cars, 0, 3), CarAttribute::NozzleBore, CarAttribute::WheelKind), 'too few cars');
+        self::assertNull(Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::Mass), 'mass does not vary');
     }
 
     public function testTheChanceOfBeingFirstIsThatOfAllEqualDraws(): void
@@ -215,7 +220,7 @@ final class FindingsTest extends TestCase
     {
         $observations = [];
         foreach ([[6, 50, 0.01], [7, 60, 0.02], [8, 55, 0.03], [9, 70, 0.02], [6, 80, 0.006], [8, 65, 0.035]] as $index => [$bore, $mass, $crr]) {
-            $settings = Settings::of([Setting::Bore->value => $bore / 1000, Setting::Mass->value => $mass / 1000, Setting::WheelLoss->value => $crr]);
+            $settings = Settings::of([CarAttribute::NozzleBore->value => $bore / 1000, CarAttribute::Mass->value => $mass / 1000, CarAttribute::WheelLoss->value => $crr]);
             $run = Simulator::run($settings->design(1.4, 0.9 ** 2), 1e-6, true);
             $observations[] = new Observation("{$index}", $settings, $run->distanceM, $index % 2 === 0 ? $run->balloonEmpty?->distanceM : null, $run->timeAt(1.0), 1.0);
         }
@@ -234,7 +239,7 @@ final class FindingsTest extends TestCase
 
     public function testWhatTheBenchMeasuredNoFactorTouches(): void
     {
-        $settings = Settings::of([Setting::MeasuredFriction->value => 0.06]);
+        $settings = Settings::of([CarAttribute::RollingCoefficient->value => 0.06]);
         $distance = Simulator::run($settings->design())->distanceM;
         $measured = static fn(int $id): Observation => new Observation("m{$id}", $settings, $distance * (1 + 0.02 * $id), frictionIsMeasured: true, pressureIsMeasured: true);
         self::assertNull(Calibration::of([$measured(0), $measured(1), $measured(-1)]), 'nothing is left to fit');
@@ -256,7 +261,7 @@ final class FindingsTest extends TestCase
         self::assertSame([], Effect::all([$bare, $bare, $bare]));
         self::assertSame([], Confounding::among([$bare, $bare, $bare, $bare]));
         self::assertFalse(SeveralFactors::of([$bare])->isSeparable());
-        self::assertSame(0.008, GeneratedClass::choices(8.0, 1.0)->number(Choice::NozzleBore));
+        self::assertSame(0.008, GeneratedClass::choices(8.0, 1.0)->number(CarAttribute::NozzleBore));
     }
 
     /** @param array<string, list<float>> $groups */

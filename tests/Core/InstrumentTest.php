@@ -7,12 +7,14 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Exchange\GateTimes;
 use Skivo\Core\Exchange\Trace;
-use Skivo\Core\Simulation\Setting;
+use Skivo\Core\Exchange\UnreadableTraceException;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\LinearModel;
+use Tests\Spoken;
 
 final class InstrumentTest extends TestCase
 {
@@ -57,7 +59,7 @@ final class InstrumentTest extends TestCase
     /** Against the run model: a car whose balloon is empty on the way, seen 50 times a second with 2 mm of noise. */
     public function testATraceOfTheRunModelGivesBackWhatWasPutIn(): void
     {
-        $settings = Settings::of([])->with(Setting::MeasuredFriction, 0.03)->with(Setting::Bore, 0.008);
+        $settings = Settings::of([])->with(CarAttribute::RollingCoefficient, 0.03)->with(CarAttribute::NozzleBore, 0.008);
         [$points, $run] = $this->seen($settings, 0.002);
         $trace = Trace::of($points);
         $end = $trace->endOfThrust();
@@ -111,9 +113,12 @@ final class InstrumentTest extends TestCase
 
     public function testTooFewPointsAreRefused(): void
     {
-        $this->expectException(\DomainException::class);
-        $this->expectExceptionMessage('at least 12 points');
-        Trace::of(array_fill(0, 50, [0.0, 0.0]));
+        try {
+            Trace::of(array_fill(0, 50, [0.0, 0.0]));
+            self::fail('It was taken.');
+        } catch (UnreadableTraceException $refused) {
+            self::assertStringContainsString('at least 12 points', Spoken::say($refused));
+        }
     }
 
     public function testColumnsThatCannotBeToldApartAreNotFitted(): void

@@ -19,7 +19,7 @@ use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Measurement\UnreadableQuantityException;
 use Skivo\Core\Statistics\LeastSquares;
 use Skivo\Core\Statistics\Sample;
 use Skivo\Core\Statistics\Spearman;
@@ -53,7 +53,7 @@ final class PropertiesTest extends TestCase
                 $entry = (new QuantityReader())->read($typed, Unit::Centimetre);
                 self::assertTrue(is_finite($entry->quantity->si()) && $entry->quantity->si() >= 0.0, $typed);
                 self::assertSame($entry->quantity->si(), (new QuantityReader())->read($entry->text, Unit::Inch)->quantity->si(), 'what is kept says its unit');
-            } catch (UnreadableQuantity $refusal) {
+            } catch (UnreadableQuantityException $refusal) {
                 self::assertNotSame('', $refusal->getMessage());
             }
         });

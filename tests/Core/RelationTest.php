@@ -6,9 +6,8 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\CategoryRelation;
-use Skivo\Core\Findings\Factor;
 use Skivo\Core\Findings\NumberRelation;
 use Skivo\Core\Findings\Point;
 use Skivo\Core\Findings\Trend;
@@ -115,21 +114,21 @@ final class RelationTest extends TestCase
     {
         $car = new Car(
             [
-                Choice::NozzleBore->value => new Entry(Quantity::of(6, Unit::Millimetre), '6 mm'),
-                Choice::BalloonSize->value => new Entry(Quantity::of(60, Unit::Centimetre), '60 cm'),
+                CarAttribute::NozzleBore->value => new Entry(Quantity::of(6, Unit::Millimetre), '6 mm'),
+                CarAttribute::BalloonSize->value => new Entry(Quantity::of(60, Unit::Centimetre), '60 cm'),
             ],
-            [Choice::NozzleOutlets->value => 3],
-            [Choice::WheelKind->value => 'bottle caps'],
+            [CarAttribute::NozzleOutlets->value => 3],
+            [CarAttribute::WheelKind->value => 'bottle caps'],
             SizeMeasure::Circumference,
         );
 
-        self::assertEqualsWithDelta(3 * M_PI * 0.003 ** 2, Factor::OutletArea->of($car), 1e-15);
-        self::assertEqualsWithDelta(0.6 / M_PI, Factor::BalloonSize->of($car), 1e-15);
-        self::assertSame('3', Factor::Outlets->of($car));
-        self::assertSame('bottle caps', Factor::WheelKind->of($car));
-        self::assertNull(Factor::Mass->of($car));
-        foreach (Factor::cases() as $factor) {
-            self::assertNull($factor->of(new Car()), $factor->label());
+        self::assertEqualsWithDelta(3 * M_PI * 0.003 ** 2, $car->explanation(CarAttribute::OutletArea), 1e-15);
+        self::assertEqualsWithDelta(0.6 / M_PI, $car->explanation(CarAttribute::BalloonSize), 1e-15);
+        self::assertSame('3', $car->explanation(CarAttribute::NozzleOutlets));
+        self::assertSame('bottle caps', $car->explanation(CarAttribute::WheelKind));
+        self::assertNull($car->explanation(CarAttribute::Mass));
+        foreach (CarAttribute::explaining() as $factor) {
+            self::assertNull((new Car())->explanation($factor), $factor->value);
         }
     }
 

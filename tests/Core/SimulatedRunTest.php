@@ -9,7 +9,7 @@ use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Exchange\DesignReader;
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
 use Skivo\Core\Physics\FrictionEstimate;
@@ -18,7 +18,7 @@ use Skivo\Core\Physics\Tube;
 use Skivo\Core\Physics\Vehicle;
 use Skivo\Core\Physics\WheelShape;
 use Skivo\Core\Simulation\Design;
-use Skivo\Core\Simulation\DesignFault;
+use Skivo\Core\Simulation\DesignFaultException;
 use Skivo\Core\Simulation\Simulator;
 
 final class SimulatedRunTest extends TestCase
@@ -60,13 +60,16 @@ final class SimulatedRunTest extends TestCase
             $between(0.0001, 0.5),
         ))->disableShrinking()->then(function (array $drawn): void {
             [$relaxed, $film, $modulus, $hardening, $stretch, $count, $bore, $length, $parallel, $mass, $friction, $wheels, $angle, $speed, $temperature, $drag] = $drawn;
-            $run = Simulator::run(new Design(
-                new Balloon($relaxed, $film, min(0.6, $relaxed * $stretch), $count, $modulus, $hardening),
-                new Nozzle([new Tube(min(0.1, 1.4 * $bore), $length / 3), new Tube($bore, $length)], $parallel, 0.5, 0.0, $angle),
-                new Vehicle($mass, $friction, $wheels, 1.2, $drag),
-                new Air($temperature, 90_000.0, 0.7),
-                $speed > 0.01 ? $speed : 0.0,
-            ), withTrajectory: true);
+            $run = Simulator::run(
+                new Design(
+                    new Balloon($relaxed, $film, min(0.6, $relaxed * $stretch), $count, $modulus, $hardening),
+                    new Nozzle([new Tube(min(0.1, 1.4 * $bore), $length / 3), new Tube($bore, $length)], $parallel, 0.5, 0.0, $angle),
+                    new Vehicle($mass, $friction, $wheels, 1.2, $drag),
+                    new Air($temperature, 90_000.0, 0.7),
+                    $speed > 0.01 ? $speed : 0.0,
+                ),
+                withTrajectory: true,
+            );
 
             foreach ([$run->distanceM, $run->stopTimeS, $run->peakSpeedMS, $run->impulseNS, $run->initialThrustN, $run->energy->stored] as $figure) {
                 self::assertTrue(is_finite($figure) && $figure >= 0.0, (string) $figure);
@@ -152,7 +155,7 @@ final class SimulatedRunTest extends TestCase
         try {
             DesignReader::read($json);
             self::fail('That is no design.');
-        } catch (DesignFault|OutOfRange $fault) {
+        } catch (DesignFaultException|OutOfRangeException $fault) {
             self::assertStringContainsString($message, $fault->getMessage());
         }
     }

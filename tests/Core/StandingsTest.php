@@ -30,9 +30,13 @@ final class StandingsTest extends TestCase
 
     public function testTiesShareARankAndTheNextIsLeftOut(): void
     {
-        $standings = Standings::of([
-            $this->entrant('a', [2.0]), $this->entrant('b', [3.0]), $this->entrant('c', [2.0]), $this->entrant('d', [1.0]),
-        ], new Award(Goal::Farthest), Scoring::Mean);
+        $standings = Standings::of(
+            [
+                $this->entrant('a', [2.0]), $this->entrant('b', [3.0]), $this->entrant('c', [2.0]), $this->entrant('d', [1.0]),
+            ],
+            new Award(Goal::Farthest),
+            Scoring::Mean,
+        );
 
         self::assertSame(
             [['b', 1, false], ['a', 2, true], ['c', 2, true], ['d', 4, false]],
@@ -49,11 +53,15 @@ final class StandingsTest extends TestCase
 
     public function testFastestRanksByTimeAndLeavesOutWhoHasNone(): void
     {
-        $standings = Standings::of([
-            new Entrant('none', new Tries([new Run('x', 1, 9.0)], 3)),
-            $this->entrant('slow', [4.0], [3.0]),
-            $this->entrant('quick', [2.0], [1.0]),
-        ], new Award(Goal::Fastest), Scoring::Best);
+        $standings = Standings::of(
+            [
+                new Entrant('none', new Tries([new Run('x', 1, 9.0)], 3)),
+                $this->entrant('slow', [4.0], [3.0]),
+                $this->entrant('quick', [2.0], [1.0]),
+            ],
+            new Award(Goal::Fastest),
+            Scoring::Best,
+        );
 
         self::assertSame(['quick', 'slow', 'none'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->places));
         self::assertNull($standings->places[2]->rank);
@@ -61,12 +69,16 @@ final class StandingsTest extends TestCase
 
     public function testSaysWhomTheTriesCannotTellFromTheLeader(): void
     {
-        $standings = Standings::of([
-            $this->entrant('leader', [5.0, 4.6, 4.8]),
-            $this->entrant('close', [4.9, 4.4, 4.7]),
-            $this->entrant('far', [2.0, 2.1, 2.2]),
-            $this->entrant('once', [1.0]),
-        ], new Award(Goal::Farthest), Scoring::Mean);
+        $standings = Standings::of(
+            [
+                $this->entrant('leader', [5.0, 4.6, 4.8]),
+                $this->entrant('close', [4.9, 4.4, 4.7]),
+                $this->entrant('far', [2.0, 2.1, 2.2]),
+                $this->entrant('once', [1.0]),
+            ],
+            new Award(Goal::Farthest),
+            Scoring::Mean,
+        );
 
         self::assertSame(['close'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->tooCloseToLeader()));
         self::assertSame(['once'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->notJudgedYet()));

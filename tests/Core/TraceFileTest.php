@@ -10,10 +10,11 @@ use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Exchange\SheetReader;
 use Skivo\Core\Exchange\TraceFile;
-use Skivo\Core\Exchange\UnreadableTrace;
+use Skivo\Core\Exchange\UnreadableTraceException;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Measurement\UnreadableQuantityException;
+use Tests\Spoken;
 
 final class TraceFileTest extends TestCase
 {
@@ -57,8 +58,8 @@ final class TraceFileTest extends TestCase
             try {
                 TraceFile::read((string) $csv);
                 self::fail((string) $csv);
-            } catch (UnreadableTrace $unreadable) {
-                self::assertStringContainsString($said, $unreadable->getMessage());
+            } catch (UnreadableTraceException $unreadable) {
+                self::assertStringContainsString($said, Spoken::say($unreadable));
             }
         }
     }
@@ -68,12 +69,12 @@ final class TraceFileTest extends TestCase
         $reader = new QuantityReader();
         foreach (['full', '12 strokes', '20 cm', '62 cm around', '8 1/2 in around'] as $words) {
             $read = Inflation::read($words, $reader, UnitSystem::Metric);
-            self::assertSame($words, $read->inWords());
-            self::assertTrue($read->agreesWith(Inflation::read($read->inWords(), $reader, UnitSystem::Imperial)));
+            self::assertSame($words, $read->asWritten());
+            self::assertTrue($read->agreesWith(Inflation::read($read->asWritten(), $reader, UnitSystem::Imperial)));
         }
         self::assertSame(InflationKind::Diameter, Inflation::read('20', $reader, UnitSystem::Metric)->kind);
-        self::assertSame('1 strokes', Inflation::read('1 stroke', $reader, UnitSystem::Metric)->inWords());
-        $this->expectException(UnreadableQuantity::class);
+        self::assertSame('1 strokes', Inflation::read('1 stroke', $reader, UnitSystem::Metric)->asWritten());
+        $this->expectException(UnreadableQuantityException::class);
         Inflation::read('a lot', $reader, UnitSystem::Metric);
     }
 
@@ -85,12 +86,12 @@ final class TraceFileTest extends TestCase
         self::assertSame([], $sheet->problems);
         self::assertSame(-15, $row->car->counts['nozzle_angle']);
         self::assertSame([4.2, 1.2, '12 strokes', 2, 'left', 0.02], [
-            $row->run?->record->totalTime?->quantity->si(), $row->run?->record->limp?->quantity->si(), $row->run?->record->inflation?->inWords(), $row->run?->record->lane, $row->run?->record->side?->value, $row->run?->record->load?->quantity->si(),
+            $row->run?->record->totalTime?->quantity->si(), $row->run?->record->limp?->quantity->si(), $row->run?->record->inflation?->asWritten(), $row->run?->record->lane, $row->run?->record->side?->value, $row->run?->record->load?->quantity->si(),
         ]);
         foreach (['filled' => 'a lot', 'lane' => '99', 'drift side' => 'up', 'limp mark' => '3 kg', 'nozzle points down by' => '500'] as $column => $wrong) {
             $problems = (new SheetReader(UnitSystem::Metric))->read("group,distance,{$column}\nKeel,300,{$wrong}\n")->problems;
             self::assertSame([$column], array_map(static fn($problem): ?string => $problem->column, $problems), $column);
         }
-        self::assertStringContainsString('no side', (new SheetReader(UnitSystem::Metric))->read("group,distance,drift\nKeel,300,20\n")->problems[0]->message);
+        self::assertStringContainsString('no side', Spoken::say((new SheetReader(UnitSystem::Metric))->read("group,distance,drift\nKeel,300,20\n")->problems[0]->remark));
     }
 }

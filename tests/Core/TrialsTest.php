@@ -52,10 +52,13 @@ final class TrialsTest extends TestCase
 
     public function testVoidTriesAreKeptAndMadeAgainUnderTheirNumber(): void
     {
-        $tries = new Tries([
-            new Run('a', 1, 3.0),
-            new Run('b', 2, null, null, VoidReason::WheelOff),
-        ], 3);
+        $tries = new Tries(
+            [
+                new Run('a', 1, 3.0),
+                new Run('b', 2, null, null, VoidReason::WheelOff),
+            ],
+            3,
+        );
 
         self::assertSame([3.0], $tries->distances()?->values);
         self::assertCount(1, $tries->void);

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Measurement\WrongDimension;
+use Skivo\Core\Measurement\WrongDimensionException;
+use Tests\Spoken;
 
 final class UnitSystemTest extends TestCase
 {
@@ -32,7 +33,7 @@ final class UnitSystemTest extends TestCase
 
     public function testRefusesUnitsOfAnotherKind(): void
     {
-        $this->expectException(WrongDimension::class);
+        $this->expectException(WrongDimensionException::class);
 
         Quantity::of(3, Unit::Metre)->in(Unit::Gram);
     }
@@ -47,11 +48,11 @@ final class UnitSystemTest extends TestCase
 
     public function testAChoiceOutsideItsRangeIsNamedWithTheRangeInTheUnitsInUse(): void
     {
-        self::assertNull(Choice::NozzleBore->complaint(0.008, UnitSystem::Metric));
+        self::assertNull(CarAttribute::NozzleBore->complaint(0.008));
         self::assertSame(
             "Nozzle bore must be from 0.5\u{00A0}mm to 100\u{00A0}mm. Check the unit.",
-            Choice::NozzleBore->complaint(0.8, UnitSystem::Metric),
+            Spoken::say(CarAttribute::NozzleBore->complaint(0.8) ?? self::fail('Nothing was said.')),
         );
-        self::assertStringContainsString('oz', (string) Choice::Mass->complaint(58.0, UnitSystem::Imperial));
+        self::assertStringContainsString('oz', Spoken::say(CarAttribute::Mass->complaint(58.0) ?? self::fail('Nothing was said.'), UnitSystem::Imperial));
     }
 }

@@ -7,12 +7,12 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Bench\WorkBalance;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Foresight;
 use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Forecast\Observation;
 use Skivo\Core\Simulation\EnergyLedger;
 use Skivo\Core\Simulation\Regime;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\Estimate;
@@ -68,9 +68,9 @@ final class WorkBalanceTest extends TestCase
         self::assertNotNull($narrow);
         self::assertLessThan($wide->interval->high - $wide->interval->low, $narrow->interval->high - $narrow->interval->low);
         self::assertLessThan($wide->distanceInterval->high - $wide->distanceInterval->low, $narrow->distanceInterval->high - $narrow->distanceInterval->low);
-        self::assertNull(WorkBalance::of(Settings::of(['mass' => 0.4, 'f' => 0.2]), 0.1, 0.1), 'a car that does not start');
+        self::assertNull(WorkBalance::of(Settings::of(['mass' => 0.4, 'rolling_coefficient' => 0.2]), 0.1, 0.1), 'a car that does not start');
         // One that would not start with a little more friction may go nowhere at all.
-        $edge = Settings::of(['mass' => 0.09, 'bore' => 0.007, 'f' => 0.06]);
+        $edge = Settings::of(['mass' => 0.09, 'nozzle_bore' => 0.007, 'rolling_coefficient' => 0.06]);
         $balance = WorkBalance::of($edge, 0.9, 0.6);
         self::assertNotNull($balance);
         self::assertSame(0.0, $balance->distanceInterval->low);
@@ -100,7 +100,7 @@ final class WorkBalanceTest extends TestCase
 
     public function testTheTimeAtAPlaceIsThatOfTheRun(): void
     {
-        $run = Simulator::run(Settings::of(['f' => 0.03])->design(), 1e-8, true);
+        $run = Simulator::run(Settings::of(['rolling_coefficient' => 0.03])->design(), 1e-8, true);
         $empty = $run->balloonEmpty;
         self::assertNotNull($empty);
         self::assertEqualsWithDelta($empty->timeS, (float) $run->timeAt($empty->distanceM), 0.02);
@@ -149,6 +149,6 @@ final class WorkBalanceTest extends TestCase
             }
         }
         self::assertEqualsWithDelta(0.2, (new Estimate(1.0, 0.1))->times(-2.0)->standardUncertainty, 1e-12);
-        self::assertSame(Setting::Pressure->range()[2], 1.0);
+        self::assertSame(CarAttribute::BalloonPressure->ruler()->typical, 1.0);
     }
 }

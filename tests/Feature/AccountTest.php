@@ -82,7 +82,7 @@ final class AccountTest extends FeatureTestCase
         $this->actingAs($this->educator);
         $new = ['password' => 'another long one', 'password_confirmation' => 'another long one'];
 
-        $this->put('/account/password', ['current_password' => 'wrong'] + $new)->assertSessionHasErrors(['current_password' => 'This is not your present password.']);
+        $this->put('/account/password', ['current_password' => 'wrong'] + $new)->assertSessionHasErrors(['current_password' => 'This is not your current password.']);
         self::assertTrue(Hash::check(Scenario::PASSWORD, (string) $this->educator->refresh()->password));
 
         $this->put('/account/password', ['current_password' => Scenario::PASSWORD] + $new)->assertSessionHasNoErrors();

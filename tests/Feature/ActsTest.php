@@ -171,10 +171,10 @@ final class ActsTest extends FeatureTestCase
         $this->put("{$path}/car", ['nozzle_bore' => '6', 'mass' => '90', 'save_as' => 'correction', 'edition' => '1.1'])->assertSessionMissing('conflict');
 
         $this->put("{$path}/car", ['nozzle_bore' => '7', 'mass' => '88', 'save_as' => 'correction', 'edition' => '1.1'])->assertRedirect("{$path}/car")->assertSessionHas('conflict');
-        self::assertSame(0.006, $keel->newestCar()?->choices->number(\Skivo\Core\Car\Choice::NozzleBore));
+        self::assertSame(0.006, $keel->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::NozzleBore));
         $this->get("{$path}/car")->assertSee('changed this car’s record in the meantime')->assertSee('value="7"', false)->assertSee('value="88"', false)->assertSee('name="edition" value="1.2"', false);
         $this->put("{$path}/car", ['nozzle_bore' => '7', 'mass' => '88', 'save_as' => 'correction', 'edition' => '1.2'])->assertSessionMissing('conflict');
-        self::assertSame(0.007, $keel->newestCar()?->choices->number(\Skivo\Core\Car\Choice::NozzleBore));
+        self::assertSame(0.007, $keel->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::NozzleBore));
 
         $this->get("{$path}/check")->assertSee('name="edition" value="1.1"', false);
         $this->put("{$path}/check", ['spin_first' => '4', 'edition' => '1.1'])->assertSessionMissing('conflict');

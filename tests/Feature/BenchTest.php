@@ -8,9 +8,9 @@ use App\Models\BenchReading;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\PumpReading;
-use App\Reading\ClassForces;
-use App\Reading\ClassRecord;
-use Skivo\Core\Simulation\Setting;
+use App\ViewModels\ClassForces;
+use App\ViewModels\ClassRecord;
+use Skivo\Core\Car\CarAttribute;
 use Tests\Scenario;
 
 final class BenchTest extends FeatureTestCase
@@ -35,7 +35,7 @@ final class BenchTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")->assertSee('measured: ramp and roll-out')->assertSee('f = 0.115 ±');
         $this->get("/challenges/{$challenge->id}/bench")->assertSee('One car’s friction is measured')->assertSee('1/4');
         // What if starts from it.
-        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")->assertOk()->assertSee('f:0.1148', false);
+        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")->assertOk()->assertSee('"rolling_coefficient":0.1148', false);
 
         $csv = (string) $this->get("/challenges/{$challenge->id}/bench/csv")->assertOk()->getContent();
         self::assertStringContainsString('Bowline,1,"Ramp and roll-out",2,"Release to stop, level","101 cm",1.01', $csv);
@@ -62,7 +62,7 @@ final class BenchTest extends FeatureTestCase
     public function testThePumpServesEveryCarWhoseStrokesWereCounted(): void
     {
         [$challenge] = $this->signedIn("group,pump strokes,mass (g),try,distance (cm)\nCounted,12,60,1,200\n");
-        $size = static fn(): float => (new ClassForces(ClassRecord::of($challenge)))->of($challenge->groups()->firstOrFail()->newestCar())?->model->settings->get(Setting::BalloonSize) ?? 0.0;
+        $size = static fn(): float => (new ClassForces(ClassRecord::of($challenge)))->of($challenge->groups()->firstOrFail()->newestCar())?->model->settings->get(CarAttribute::BalloonSize) ?? 0.0;
         $usual = $size();
         $this->put("/challenges/{$challenge->id}/bench/pump", ['measured_as' => 'circumference', 'strokes_0' => '10', 'size_0' => '50', 'strokes_1' => '20', 'size_1' => '63', 'strokes_2' => '', 'size_2' => ''])
             ->assertRedirect("/challenges/{$challenge->id}/bench#pump");
@@ -122,7 +122,7 @@ final class BenchTest extends FeatureTestCase
         $this->travel(2)->seconds();
         $this->post("{$address}/spin/restore?version=1");
         self::assertSame([[9.0]], $values(), 'and back again');
-        $this->post("{$address}/tilt/restore")->assertSessionHas('status', 'Tilt: nothing stood there before.');
+        $this->post("{$address}/tilt/restore")->assertSessionHas('status', 'Tilt: there was nothing before.');
         $this->put("{$address}/spin", ['r0_0' => '']);
         $this->get("/challenges/{$challenge->id}/bench")->assertSee('0/4');
     }

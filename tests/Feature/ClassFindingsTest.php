@@ -7,10 +7,10 @@ namespace Tests\Feature;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Prediction;
-use App\Reading\ClassFindings;
-use App\Reading\ClassRecord;
-use App\Reading\Counting;
-use App\Reading\PredictionsReading;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\Counting;
+use App\ViewModels\PredictionsReading;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Skivo\Core\Challenge\DeviceRole;
@@ -92,7 +92,7 @@ final class ClassFindingsTest extends FeatureTestCase
         $csv = $this->get("/challenges/{$challenge->id}/findings/csv/class")->assertOk()->getContent();
         self::assertStringContainsString('mean distance (cm)', $csv);
         self::assertGreaterThan(4, substr_count($csv, "\n"));
-        $choice = $this->get("/challenges/{$challenge->id}/findings/csv/choice?against=bore")->assertOk()->getContent();
+        $choice = $this->get("/challenges/{$challenge->id}/findings/csv/choice?against=nozzle_bore")->assertOk()->getContent();
         self::assertStringContainsString('nozzle bore (mm)', (string) $choice);
         self::assertSame(9, substr_count((string) $choice, "\r\n"), 'a head and eight cars');
         self::assertSame(9, substr_count((string) $this->get("/challenges/{$challenge->id}/findings/csv/model")->assertOk()->getContent(), "\r\n"));
@@ -120,8 +120,8 @@ final class ClassFindingsTest extends FeatureTestCase
         $late = $reef->newestCar()?->runs()->orderByDesc('logged_at')->firstOrFail();
         $late?->car->predictions()->create(['try' => $late->try, 'distance' => $late->distance, 'made_at' => now()->addHour()]);
         self::assertArrayNotHasKey($reef->id, PredictionsReading::of(ClassRecord::of($challenge->fresh() ?? $challenge))->foresights);
-        $this->get("/challenges/{$challenge->id}/findings/awards")->assertSee('Keel foretold best,')->assertSee("12\u{00A0}cm off on average");
-        $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('Best foresight');
+        $this->get("/challenges/{$challenge->id}/findings/awards")->assertSeeText('Keel predicted best,')->assertSee("12\u{00A0}cm off on average");
+        $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('Best prediction');
     }
 
     public function testAGroupsTabletMayForetellItsOwnTriesOnly(): void

@@ -6,14 +6,14 @@ namespace Tests\Feature;
 
 use App\Models\Challenge;
 use App\Models\User;
-use App\Reading\ClassFindings;
-use App\Reading\ClassForces;
-use App\Reading\ClassRecord;
-use App\Reading\PredictionsReading;
-use App\Wording\FindingWords;
+use App\Presenters\FindingWords;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassForces;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\PredictionsReading;
 use Illuminate\Support\Facades\Artisan;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\Factor;
 use Tests\Scenario;
 
 /** The demo class has something to find, and the README's tour of it tells the truth. */
@@ -35,7 +35,7 @@ final class DemoTest extends FeatureTestCase
     {
         $record = ClassRecord::of($this->demo);
         $findings = ClassFindings::of($record);
-        $bore = array_values(array_filter($findings->effects, static fn(Effect $effect): bool => $effect->factor === Factor::NozzleBore))[0];
+        $bore = array_values(array_filter($findings->effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::NozzleBore))[0];
         self::assertTrue($bore->isClear());
         self::assertSame([3, 3], [$bore->ahead, count($bore->pairs)]);
         self::assertCount(1, array_filter($bore->pairs, static fn($pair): bool => $pair->isRebuilt()), 'one of them is a rebuilt car');

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Reading\ClassFindings;
-use App\Reading\ClassRecord;
-use App\Wording\BenchWords;
-use App\Wording\FactorWords;
-use App\Wording\FindingWords;
-use App\Wording\ModelWords;
-use App\Wording\SchoolWords;
-use App\Wording\Sentence;
-use App\Wording\StandingWords;
+use App\Presenters\BenchWords;
+use App\Presenters\FactorWords;
+use App\Presenters\FindingWords;
+use App\Presenters\ModelWords;
+use App\Presenters\SchoolWords;
+use App\Presenters\Sentence;
+use App\Presenters\StandingWords;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassRecord;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Findings\Factor;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\School;
 use Skivo\Core\Measurement\UnitSystem;
@@ -33,7 +33,7 @@ final class FindingWordingTest extends FeatureTestCase
     {
         $words = new BenchWords(UnitSystem::Metric);
         foreach (BenchTest::cases() as $test) {
-            self::assertNotSame([], $words->steps($test), $test->label());
+            self::assertNotSame([], $words->steps($test), $test->value);
             foreach ($words->steps($test) as $step) {
                 self::assertMatchesRegularExpression('/^[A-Z].*[.?!]$/u', $step);
             }
@@ -67,14 +67,14 @@ final class FindingWordingTest extends FeatureTestCase
 
     public function testChoicesAreSpokenOf(): void
     {
-        foreach (Factor::cases() as $factor) {
-            self::assertStringStartsWith('a ', FactorWords::one($factor, true));
+        foreach (CarAttribute::explaining() as $factor) {
+            self::assertMatchesRegularExpression('/^(a|more of the) /', FactorWords::one($factor, true));
             self::assertNotSame(FactorWords::one($factor, true), FactorWords::one($factor, false));
         }
-        self::assertSame('a lighter car', FactorWords::one(Factor::Mass, false));
-        self::assertSame('Wider bores', FactorWords::many(Factor::NozzleBore, true));
-        self::assertSame('3 outlets', FactorWords::value(Factor::Outlets, '3', UnitSystem::Metric));
-        self::assertSame("8\u{00A0}mm", FactorWords::value(Factor::NozzleBore, 0.008, UnitSystem::Metric));
+        self::assertSame('a lighter car', FactorWords::one(CarAttribute::Mass, false));
+        self::assertSame('Wider bores', FactorWords::many(CarAttribute::NozzleBore, true));
+        self::assertSame('3 outlets', FactorWords::value(CarAttribute::NozzleOutlets, '3', UnitSystem::Metric));
+        self::assertSame("8\u{00A0}mm", FactorWords::value(CarAttribute::NozzleBore, 0.008, UnitSystem::Metric));
     }
 
     public function testOnePairIsOnePair(): void
@@ -87,7 +87,7 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertCount(2, $words->effects()[0][1]);
         self::assertSame('Nothing is clear yet. The fair pairs there are don’t agree closely enough, or are too few.', self::said($words->headline()));
         self::assertSame('One fair pair only.', $schools->evidence(self::ruling($findings, School::WiderNozzle)));
-        self::assertSame('Not judged: no two cars differ in mass alone; balloon size, filled, wheel diameter and surface are the same on every car, or not on record.', self::said($words->notJudged() ?? new Sentence('')));
+        self::assertSame('Not judged: no two cars differ in mass alone; filled balloon size, wheel diameter and surface are the same on every car, or not on record.', self::said($words->notJudged() ?? new Sentence('')));
     }
 
     public function testKindsAreNamedAndTheWinnerComesFirst(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Presenters\Label;
 use Tests\Scenario;
 
 final class FindingsTest extends FeatureTestCase
@@ -11,7 +12,7 @@ final class FindingsTest extends FeatureTestCase
     public function testSaysInWordsFirstWhatDistanceGoesWith(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=bore")
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore")
             ->assertSee('Wider bores went farther here:')
             ->assertSee('cm for each mm more')
             ->assertSee('5 cars, nozzle bore from')
@@ -20,8 +21,8 @@ final class FindingsTest extends FeatureTestCase
             ->assertSee('to the power')
             ->assertSee('Reef');
         $this->get("/challenges/{$challenge->id}/findings/choices?against=mass")->assertSee('Lighter cars went farther here:');
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=bore&of=time")->assertSee('No clear trend with nozzle bore.')->assertSee('would fit these cars');
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=wheel-kind")->assertSee('No clear difference by kind of wheels.')->assertSee('analysis of variance over 5 cars');
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&of=time")->assertSee('No clear trend with nozzle bore.')->assertSee('would fit these cars');
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=wheel_kind")->assertSee('No clear difference by kind of wheels.')->assertSee('analysis of variance over 5 cars');
     }
 
     public function testOpensWithTheNumberThatTellsMost(): void
@@ -45,7 +46,7 @@ final class FindingsTest extends FeatureTestCase
     public function testQuickerIsLessTime(): void
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group,nozzle bore (mm),try,distance,time\nA,5,1,100,2.0\nB,6,1,110,1.6\nC,7,1,120,1.1\nD,8,1,130,0.7\n");
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=bore&of=time")->assertSee('Wider bores were quicker here:')->assertSee("about −0.44\u{00A0}s for each mm more");
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&of=time")->assertSee('Wider bores were quicker here:')->assertSee("about −0.44\u{00A0}s for each mm more");
     }
 
     public function testAChoiceThatAllShareExplainsNothing(): void
@@ -60,8 +61,8 @@ final class FindingsTest extends FeatureTestCase
         $challenge = $this->class();
         foreach (['metric', 'imperial'] as $units) {
             $this->put("/challenges/{$challenge->id}/units", ['units' => $units]);
-            foreach (\Skivo\Core\Findings\Factor::cases() as $factor) {
-                $this->get("/challenges/{$challenge->id}/findings/choices?against={$factor->value}")->assertOk()->assertSee($factor->label());
+            foreach (\Skivo\Core\Car\CarAttribute::explaining() as $factor) {
+                $this->get("/challenges/{$challenge->id}/findings/choices?against={$factor->value}")->assertOk()->assertSee(Label::of($factor));
             }
         }
     }

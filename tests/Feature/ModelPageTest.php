@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Reading\ClassFindings;
-use App\Reading\ClassRecord;
-use App\Reading\Counting;
-use App\Reading\FloorState;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\Counting;
+use App\ViewModels\FloorState;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
 use Tests\Scenario;
@@ -56,7 +56,7 @@ final class ModelPageTest extends FeatureTestCase
         self::assertTrue($calibration->frictionInterval->contains($calibration->friction));
         self::assertGreaterThanOrEqual($calibration->missAfter, $calibration->missLeftOut);
         $page = $this->get("/challenges/{$challenge->id}/findings/model")->assertOk();
-        $page->assertSee('Friction here is')->assertSee('for a car that it was not set by.')->assertSee('foretold without it')->assertSee('estimated');
+        $page->assertSee('Friction here is')->assertSee('for a car that it was not set by.')->assertSee('predicted without it')->assertSee('estimated');
         foreach ($challenge->groups()->get() as $group) {
             $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/tilt", ['r0_0' => '6 cm', 'r0_1' => '1 m']);
         }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Reading\ClassPlan;
-use App\Reading\ClassProgress;
-use App\Reading\ClassRecord;
-use App\Wording\CheckWords;
-use App\Wording\GoalWords;
-use App\Wording\PlanWords;
-use App\Wording\ProgressWords;
+use App\Presenters\CheckWords;
+use App\Presenters\GoalWords;
+use App\Presenters\PlanWords;
+use App\Presenters\ProgressWords;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassProgress;
+use App\ViewModels\ClassRecord;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\Step;
@@ -48,11 +48,14 @@ final class PlanWordingTest extends FeatureTestCase
         $plan = ClassPlan::of($challenge);
         $words = new PlanWords($plan, $plan->timetable(0), $plan->runOrder(0));
 
-        self::assertSame("8 groups, 3 tries each: 12 times 2 lanes are filled, 24\u{00A0}min in all. Lanes change from try to try, so that each group meets each lane equally often, as far as it divides.", $words->order());
-        self::assertSame([
-            'Each group has 3 tries; the mean counts.', 'The car must move by itself. A push makes a try void.', 'Change only the nozzle and mass; everything else is as in the kit.',
-            'At most 1 balloon.', 'At most 4 straws.', 'Wheels: caps, lids only.',
-        ], $words->rules());
+        self::assertSame("8 groups, 3 tries each: the 2 lanes are filled 12 times, 24\u{00A0}min in all. Lanes change from try to try, so that each group meets each lane equally often, as far as it divides.", $words->order());
+        self::assertSame(
+            [
+                'Each group has 3 tries; the mean counts.', 'The car must move by itself. A push makes a try void.', 'Change only the nozzle and mass; everything else is as in the kit.',
+                'At most 1 balloon.', 'At most 4 straws.', 'Wheels: caps, lids only.',
+            ],
+            $words->rules(),
+        );
         self::assertSame("Run on 3 lanes and give each group 2 tries: then it takes 80.5\u{00A0}min.", $words->remedy(new Remedy(80.5, lanes: 3, tries: 2)));
         self::assertSame("Leave out the change and the second round: then it takes 80\u{00A0}min.", $words->remedy(new Remedy(80.0, noSecondRound: true)));
         self::assertSame("Build for 10\u{00A0}min less: then it takes 80\u{00A0}min.", $words->remedy(new Remedy(80.0, shorterBuildMin: 10.0)));

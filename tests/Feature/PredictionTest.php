@@ -8,8 +8,8 @@ use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\Prediction;
-use App\Reading\ClassRecord;
-use App\Reading\PredictionsReading;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\PredictionsReading;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Mark;
 use Tests\Scenario;
@@ -103,7 +103,7 @@ final class PredictionTest extends FeatureTestCase
         self::assertEqualsWithDelta(0.55 / 3, $read->foresights[$bowline->id]->typicalMiss(), 1e-9);
         self::assertEqualsWithDelta(0.5, $read->foresights[$bowline->id]->improvement(), 1e-9);
         self::assertEqualsWithDelta(0.9, $read->foresights[$this->keel->id]->improvement(), 1e-9);
-        $this->get("/challenges/{$this->challenge->id}/findings/awards")->assertSee('Bowline foretold best,')->assertSee("90\u{00A0}cm closer")->assertSee("75\u{00A0}cm on the first");
+        $this->get("/challenges/{$this->challenge->id}/findings/awards")->assertSeeText('Bowline predicted best,')->assertSee("90\u{00A0}cm closer")->assertSee("75\u{00A0}cm on the first");
     }
 
     public function testTheTabletOfAGroupShowsWhatItSaid(): void

@@ -64,7 +64,7 @@ final class RunDayTest extends FeatureTestCase
         $do = fn(string $act, string $group): TestResponse => $this->put("/challenges/{$challenge->id}/order", ['do' => "{$act}:{$this->named($challenge, $group)->id}"]);
         $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(['Lane 1', 'Bowline', 'Lane 2', 'Cleat', 'Next', 'Fender and Halyard']);
 
-        $do('repair', 'Bowline')->assertSessionHas('status', 'Bowline repairs, and keeps its place.');
+        $do('repair', 'Bowline')->assertSessionHas('status', 'Bowline is repairing, and keeps its place.');
         $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(['Lane 1', 'Fender', 'Lane 2', 'Cleat', 'Bowline', 'repairs']);
         $do('ready', 'Bowline');
         $do('skip', 'Cleat');

@@ -17,7 +17,7 @@ final class SheetTest extends FeatureTestCase
 
         self::assertSame('text/csv; charset=utf-8', $response->headers->get('Content-Type'));
         self::assertStringContainsString('across-the-hall-class-sheet.csv', (string) $response->headers->get('Content-Disposition'));
-        self::assertStringStartsWith("\u{FEFF}group;mark;version;nozzle;\"nozzle bore (mm)\"", $csv);
+        self::assertStringStartsWith("\u{FEFF}group;mark;version;chassis;wheels;\"wheel diameter (mm)\"", $csv);
         self::assertStringContainsString('no start', $csv);
         $copy = Scenario::withClass(Scenario::challenge($this->educator), $csv);
         self::assertSame($csv, $this->get("/challenges/{$copy->id}/sheet/csv?separator=semicolon")->getContent());

@@ -9,6 +9,7 @@ use App\Models\OwnPart;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Exchange\DesignReader;
 use Skivo\Core\Exchange\RunReport;
 use Skivo\Core\Simulation\Simulator;
@@ -24,17 +25,17 @@ final class WhatIfTest extends FeatureTestCase
         $challenge = $this->class();
         $car = $challenge->groups()->where('name', 'Halyard')->sole()->cars()->sole();
 
-        $this->get("/challenges/{$challenge->id}/what-if")->assertOk()->assertSee('Halyard')->assertSee('"designs":{"a":""', false);
+        $this->get("/challenges/{$challenge->id}/what-if")->assertOk()->assertSee('Halyard')->assertSee('"designs":{"a":[]}', false);
         $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()
-            ->assertSee('2 of 28 values measured', false)->assertSee('bore:0.009')->assertSee('Which is which');
-        $this->get("/challenges/{$challenge->id}/what-if?a=bore:0.007&b=nonsense&c=bore:9")->assertOk()->assertSee('"designs":{"a":"bore:0.007"}', false);
+            ->assertSee('2 of 28 values measured', false)->assertSee('"nozzle_bore":0.009', false)->assertSee('Which is which');
+        $this->get("/challenges/{$challenge->id}/what-if?a=nozzle_bore:0.007&b=nonsense&c=nozzle_bore:9")->assertOk()->assertSee('"designs":{"a":{"nozzle_bore":0.007}}', false);
     }
 
     public function testADesignIsRunInTheUnitsOfTheClass(): void
     {
         $challenge = $this->class();
-        $answer = $this->ask($challenge, 'run', 'd=bore:0.008,mass:0.05')->assertOk()->json();
-        $run = Simulator::run(\App\Reading\WhatIf::read('bore:0.008,mass:0.05')->design());
+        $answer = $this->ask($challenge, 'run', 'd=nozzle_bore:0.008,mass:0.05')->assertOk()->json();
+        $run = Simulator::run(\App\Presenters\WhatIf::read('nozzle_bore:0.008,mass:0.05')->design());
 
         self::assertEqualsWithDelta($run->distanceM * 100, $answer['distance'], 0.01);
         self::assertLessThan($answer['distance'], $answer['low']);
@@ -43,7 +44,7 @@ final class WhatIfTest extends FeatureTestCase
         self::assertCount(122, $answer['trajectory']);
 
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
-        self::assertEqualsWithDelta($run->distanceM / 0.0254, $this->ask($challenge, 'run', 'd=bore:0.008,mass:0.05')->json('distance'), 0.01);
+        self::assertEqualsWithDelta($run->distanceM / 0.0254, $this->ask($challenge, 'run', 'd=nozzle_bore:0.008,mass:0.05')->json('distance'), 0.01);
     }
 
     public function testASchoolIsRightForTheCarInHand(): void
@@ -51,16 +52,16 @@ final class WhatIfTest extends FeatureTestCase
         $challenge = $this->class();
         $said = fn(string $design): string => json_encode($this->ask($challenge, 'run', "d={$design}")->json('said'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
 
-        self::assertStringContainsString('Rolling takes most of the push', $said('f:0.1'));
-        self::assertStringContainsString('a wider nozzle helps', $this->ask($challenge, 'sweep', 'd=f:0.1')->json('schools')[1]);
-        self::assertStringContainsString('Air takes most of the push', $said('f:0.004,mass:0.02,size:0.3'));
-        self::assertStringContainsString('It does not start.', $said('f:0.4,mass:0.3'));
+        self::assertStringContainsString('Rolling takes most of the push', $said('rolling_coefficient:0.1'));
+        self::assertStringContainsString('a wider nozzle helps', $this->ask($challenge, 'sweep', 'd=rolling_coefficient:0.1')->json('schools')[1]);
+        self::assertStringContainsString('Air takes most of the push', $said('rolling_coefficient:0.004,mass:0.02,balloon_size:0.3'));
+        self::assertStringContainsString('It does not start.', $said('rolling_coefficient:0.4,mass:0.3'));
     }
 
     public function testADesignThatCannotBeIsSaid(): void
     {
         $challenge = $this->class();
-        $this->ask($challenge, 'run', 'd=bore:9')->assertStatus(422)->assertJsonPath('message', "Nozzle bore must be from 1\u{00A0}mm to 100\u{00A0}mm on this car. Turn it back, or change what limits it.");
+        $this->ask($challenge, 'run', 'd=nozzle_bore:9')->assertStatus(422)->assertJsonPath('message', "Nozzle bore must be from 1\u{00A0}mm to 100\u{00A0}mm on this car. Turn it back, or change what limits it.");
         $this->ask($challenge, 'run', 'd=wings:2')->assertStatus(422);
         $this->ask($challenge, 'sweep', 'd=bore:NAN')->assertStatus(422);
     }
@@ -70,7 +71,7 @@ final class WhatIfTest extends FeatureTestCase
         $challenge = $this->class();
         $curve = $this->ask($challenge, 'sweep', 'x=mass')->assertOk()->json();
         self::assertCount(40, $curve['curve']);
-        self::assertSame('Mass, ready to run, g', $curve['xLabel']);
+        self::assertSame('Mass, g', $curve['xLabel']);
         self::assertNotSame([], $curve['sensitivities']);
 
         $field = $this->ask($challenge, 'sweep', 'x=bore&y=mass')->assertOk()->json();
@@ -82,17 +83,17 @@ final class WhatIfTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $path = "/challenges/{$challenge->id}/parts";
-        $part = ['kind' => 'wheel', 'name' => 'Bottle caps', 'diameter_m' => '2,9 cm', 'mass_kg' => '2', 'inertia_factor' => '0.7', 'rolling_loss' => '0,02', 'thickness_m' => '14'];
+        $part = ['kind' => 'wheel', 'name' => 'Bottle caps', 'wheel_diameter' => '2,9 cm', 'wheel_mass' => '2', 'wheel_inertia' => '0.7', 'wheel_loss' => '0,02', 'wheel_thickness' => '14'];
         $this->post($path, $part)->assertSessionHasNoErrors();
         $this->post($path, $part)->assertSessionHasErrors('name');
-        $this->post($path, ['name' => 'Others', 'mass_kg' => '2 m', 'rolling_loss' => '7'] + $part)->assertSessionHasErrors(['mass_kg', 'rolling_loss']);
+        $this->post($path, ['name' => 'Others', 'wheel_mass' => '2 m', 'wheel_loss' => '7'] + $part)->assertSessionHasErrors(['wheel_mass', 'wheel_loss']);
 
         $own = OwnPart::query()->where('challenge_id', $challenge->id)->sole();
-        self::assertSame(0.029, $own->values['diameter_m']);
+        self::assertSame(0.029, $own->values['wheel_diameter']);
         $this->get($path)->assertSee('your own')->assertSee('from memory');
-        self::assertSame(0.02, $challenge->catalogue()->named($own->kind, 'bottle caps')?->value('rolling_loss'));
+        self::assertSame(0.02, $challenge->catalogue()->named($own->kind, 'bottle caps')?->value(CarAttribute::WheelLoss));
         $this->delete("{$path}/{$own->id}")->assertSessionHasNoErrors();
-        self::assertSame(0.006, $challenge->catalogue()->named($own->kind, 'bottle caps')?->value('rolling_loss'));
+        self::assertSame(0.006, $challenge->refresh()->catalogue()->named($own->kind, 'bottle caps')?->value(CarAttribute::WheelLoss));
     }
 
     public function testPartsOfAnotherChallengeAreLeftAlone(): void

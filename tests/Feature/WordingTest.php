@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
-use App\Reading\ClassRecord;
-use App\Wording\CarWords;
-use App\Wording\Lists;
-use App\Wording\RunWords;
-use App\Wording\Sentence;
-use App\Wording\StandingWords;
+use App\Presenters\CarWords;
+use App\Presenters\Lists;
+use App\Presenters\RunWords;
+use App\Presenters\Sentence;
+use App\Presenters\StandingWords;
+use App\ViewModels\ClassRecord;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Measurement\UnitSystem;
@@ -91,15 +91,18 @@ final class WordingTest extends FeatureTestCase
         ));
 
         self::assertSame("3 × 6\u{00A0}mm, 58\u{00A0}g", CarWords::brief($full, UnitSystem::Metric));
-        self::assertSame([
-            'Nozzle' => "bundle of straws, bore 3 × 6\u{00A0}mm, 12\u{00A0}cm long",
-            'Balloon' => "filled to 60\u{00A0}cm around, 1 pump stroke",
-            'Wheels' => "caps, 30\u{00A0}mm, spinning on the axle",
-            'Car' => "58\u{00A0}g, card, on carpet",
-        ], CarWords::parts($full, UnitSystem::Metric));
+        self::assertSame(
+            [
+                'Nozzle' => "bundle of straws, bore 3 × 6\u{00A0}mm, 12\u{00A0}cm long",
+                'Balloon' => "filled to 60\u{00A0}cm around, 1 pump stroke",
+                'Wheels' => "caps, 30\u{00A0}mm, spinning on the axle",
+                'Car' => "58\u{00A0}g, card, on carpet",
+            ],
+            CarWords::parts($full, UnitSystem::Metric),
+        );
         self::assertSame('not recorded', CarWords::brief(null, UnitSystem::Metric));
         self::assertSame('partly recorded', CarWords::brief($choices(Scenario::withClass(Scenario::challenge($this->educator), "group,chassis\nA,card\n")), UnitSystem::Metric));
-        self::assertSame(["mass, ready to run 58\u{00A0}g to none"], array_slice(CarWords::differences($full, new Car($full->quantities === [] ? [] : array_diff_key($full->quantities, ['mass' => true]), $full->counts, $full->kinds, $full->balloonMeasuredAs), UnitSystem::Metric), 0, 1));
+        self::assertSame(["mass 58\u{00A0}g to none"], array_slice(CarWords::differences($full, new Car($full->quantities === [] ? [] : array_diff_key($full->quantities, ['mass' => true]), $full->counts, $full->kinds, $full->balloonMeasuredAs), UnitSystem::Metric), 0, 1));
     }
 
     public function testARunInAFewWords(): void

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { judge } from '../../resources/js/queue.js';
+import { judge } from '../../resources/js/run-day/queue.js';
 
 const ID = '019a0000-0000-7000-8000-000000000001';
 const answer = (status, body, isRedirect = false) => ({ status, body, isRedirect });
@@ -8,7 +8,15 @@ const answer = (status, body, isRedirect = false) => ({ status, body, isRedirect
 test('a run is stored only when JSON names it', () => {
     assert.equal(judge(answer(201, { id: ID, said: 'Keel, try 3' }), ID).is, 'stored');
     assert.equal(judge(answer(200, { id: ID, said: 'Keel, try 3' }), ID).is, 'stored');
-    for (const other of [answer(200, null), answer(200, { ok: true }), answer(201, { id: 'another' }), answer(200, { id: ID }, true), answer(0, null, true), answer(204, null), answer(302, null)]) {
+    for (const other of [
+        answer(200, null),
+        answer(200, { ok: true }),
+        answer(201, { id: 'another' }),
+        answer(200, { id: ID }, true),
+        answer(0, null, true),
+        answer(204, null),
+        answer(302, null),
+    ]) {
         const verdict = judge(other, ID);
         assert.deepEqual([verdict.is, verdict.why], ['waits', 'stranger'], JSON.stringify(other));
     }
@@ -23,7 +31,15 @@ test('what a person can mend comes back with its words', () => {
 });
 
 test('a lost seat, a lock and a server that is unwell are waited for', () => {
-    for (const [status, why] of [[401, 'out'], [403, 'locked'], [419, 'token'], [429, 'unwell'], [500, 'unwell'], [503, 'unwell'], [507, 'unwell']]) {
+    for (const [status, why] of [
+        [401, 'out'],
+        [403, 'locked'],
+        [419, 'token'],
+        [429, 'unwell'],
+        [500, 'unwell'],
+        [503, 'unwell'],
+        [507, 'unwell'],
+    ]) {
         const verdict = judge(answer(status, { message: 'm' }), ID);
         assert.deepEqual([verdict.is, verdict.why], ['waits', why], String(status));
     }

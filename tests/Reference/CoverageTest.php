@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
@@ -15,7 +16,6 @@ use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\Factor;
 use Skivo\Core\Statistics\LeastSquares;
 use Skivo\Core\Statistics\Outlier;
 use Skivo\Core\Statistics\Verdict;
@@ -61,7 +61,7 @@ final class CoverageTest extends TestCase
                 $pairs[] = $class->car("w{$pair}", 8.0, 60.0, $class->distance(8.0));
             }
             $effect = Effect::all($pairs)[0];
-            self::assertSame(Factor::NozzleBore, $effect->factor);
+            self::assertSame(CarAttribute::NozzleBore, $effect->factor);
             self::assertCount(4, $effect->pairs);
             $covered['pooled'] += (int) $effect->interval?->contains($step);
         }

@@ -30,7 +30,8 @@ final class CuttingStockTest extends TestCase
             self::assertTrue($plan->isLeast);
             $found[] = $plan->count();
         }
-        $expected = SciPy::ask(<<<'PY'
+        $expected = SciPy::ask(
+            <<<'PY'
             import itertools
             from scipy.optimize import milp, LinearConstraint, Bounds
             out = []
@@ -40,7 +41,9 @@ final class CuttingStockTest extends TestCase
                 result = milp(np.ones(len(ways)), integrality=np.ones(len(ways)), bounds=Bounds(0, np.inf),
                               constraints=LinearConstraint(np.array(ways).T, wanted, np.inf))
                 out.append(int(round(result.fun)))
-            PY, $cases);
+            PY,
+            $cases,
+        );
 
         self::assertSame($expected, $found);
     }

@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Circumstances;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
@@ -20,13 +20,11 @@ use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\Factor;
 use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Forecast\Observation;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\AnalysisOfVariance;
@@ -73,7 +71,7 @@ final class FindingsStatisticsTest extends TestCase
                 $differences[] = $samples[1]->mean() - $samples[0]->mean();
             }
             $cases[] = $differences;
-            $effects[] = array_values(array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === Factor::NozzleBore))[0];
+            $effects[] = array_values(array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === CarAttribute::NozzleBore))[0];
         }
         $expected = SciPy::ask('out = [[float(np.mean(d)), *map(float, stats.t.interval(0.95, len(d) - 1, np.mean(d), stats.sem(d))), float(stats.ttest_1samp(d, 0).pvalue)] for d in data]', $cases);
         foreach ($effects as $index => $effect) {
@@ -96,14 +94,17 @@ final class FindingsStatisticsTest extends TestCase
             $y[] = (new Sample($values))->mean();
         }
         $several = SeveralFactors::of($cars);
-        $expected = SciPy::ask(<<<'PY'
+        $expected = SciPy::ask(
+            <<<'PY'
             X, y = np.array(data['x']), np.array(data['y'])
             b, ss, *_ = np.linalg.lstsq(X, y, rcond=None)
             dof = len(y) - X.shape[1]
             se = np.sqrt(np.diag(np.linalg.inv(X.T @ X)) * ss[0] / dof)
             t = stats.t.ppf(0.975, dof)
             out = [[b[j], b[j] - t * se[j], b[j] + t * se[j], 2 * stats.t.sf(abs(b[j] / se[j]), dof)] for j in (1, 2)]
-            PY, ['x' => $rows, 'y' => $y]);
+            PY,
+            ['x' => $rows, 'y' => $y],
+        );
         self::assertTrue($several->isSeparable());
         foreach ([0, 1] as $j) {
             foreach ([$several->slopes[$j], $several->intervals[$j]->low, $several->intervals[$j]->high, $several->pValues[$j]] as $which => $value) {
@@ -127,9 +128,10 @@ final class FindingsStatisticsTest extends TestCase
                 $data[] = [$bore, $mass, $wheels, $mount];
             }
             $cases[] = $data;
-            $shares[] = [Confounding::shareOf($cars, Factor::NozzleBore, Factor::Mass), Confounding::shareOf($cars, Factor::NozzleBore, Factor::WheelKind), Confounding::shareOf($cars, Factor::WheelKind, Factor::WheelMount)];
+            $shares[] = [Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::Mass), Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::WheelKind), Confounding::shareOf($cars, CarAttribute::WheelKind, CarAttribute::WheelMount)];
         }
-        $expected = SciPy::ask(<<<'PY'
+        $expected = SciPy::ask(
+            <<<'PY'
             from scipy.stats.contingency import association, crosstab
             out = []
             for rows in data:
@@ -138,7 +140,9 @@ final class FindingsStatisticsTest extends TestCase
                 total = np.sum((b - b.mean()) ** 2)
                 eta = sum(np.sum(w == k) * (b[w == k].mean() - b.mean()) ** 2 for k in set(w)) / total
                 out.append([stats.pearsonr(b, m)[0] ** 2, float(eta), float(association(crosstab(w, a)[1], method='cramer', correction=False)) ** 2])
-            PY, $cases);
+            PY,
+            $cases,
+        );
         foreach ($shares as $index => $three) {
             foreach ($three as $which => $share) {
                 self::assertRelative($expected[$index][$which], (float) $share, 1e-9, "case {$index}, value {$which}");
@@ -156,7 +160,8 @@ final class FindingsStatisticsTest extends TestCase
             $cases[] = array_map(static fn(int $try): float => $mean * (1 + mt_rand(-100, 100) / 2000 + ($car === 3 && $try === 1 ? 0.4 : 0.0)), range(1, 3 + $car % 2));
             $samples[] = new Sample($cases[$car]);
         }
-        [$expected, $critical] = SciPy::ask(<<<'PY'
+        [$expected, $critical] = SciPy::ask(
+            <<<'PY'
             e = [v / np.mean(c) - 1 for c in data for v in c]
             group = [i for i, c in enumerate(data) for _ in c]
             N, k = len(e), len(data)
@@ -167,7 +172,9 @@ final class FindingsStatisticsTest extends TestCase
                 s2 = np.sum((np.array(e) - X @ b) ** 2) / (N - k - 1)
                 out.append(float(b[k] / np.sqrt(s2 * np.linalg.inv(X.T @ X)[k, k])))
             out = [out, float(stats.t.ppf(1 - 0.05 / (2 * N), N - k - 1))]
-            PY, $cases);
+            PY,
+            $cases,
+        );
         $found = Outlier::among($samples);
         self::assertSame([3], array_keys($found));
         self::assertCount(1, array_filter($expected, static fn(float $t): bool => abs($t) > $critical));
@@ -178,14 +185,17 @@ final class FindingsStatisticsTest extends TestCase
     public function testTheChanceOfBeingFirstAgainstAllDraws(): void
     {
         $groups = [[3.1, 2.7, 3.4], [3.3, 2.9, 3.0], [2.5, 3.6, 2.9]];
-        $expected = SciPy::ask(<<<'PY'
+        $expected = SciPy::ask(
+            <<<'PY'
             from itertools import product
             means = [[sum(d) / 3 for d in product(g, repeat=3)] for g in data]
             out = [0, 0, 0]
             for draw in product(*means):
                 best = [i for i in range(3) if draw[i] > max(draw) - 1e-12]
                 for i in best: out[i] += 1 / len(best) / 27 ** 3
-            PY, $groups);
+            PY,
+            $groups,
+        );
         $entrants = [];
         foreach ($groups as $id => $distances) {
             $entrants[] = new Entrant("g{$id}", new Tries(array_map(static fn(int $try, float $distance): Run => new Run("{$id}{$try}", $try + 1, $distance), [0, 1, 2], $distances), 3));
@@ -204,14 +214,17 @@ final class FindingsStatisticsTest extends TestCase
         $car = new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.004), static fn(float $diameter): float => 2000.0);
         $coast = BenchTest::CoastDown->result([[0.5, 0.6, 0.8]], $car);
         $stretch = BenchTest::FirstStretch->result([[0.6, 1.1]], $car);
-        [$coasted, $stretched] = SciPy::ask(<<<'PY'
+        [$coasted, $stretched] = SciPy::ask(
+            <<<'PY'
             rng = np.random.default_rng(1); n = 400000
             within = lambda at, a: at + rng.uniform(-a, a, n)
             s, t, d = within(0.5, 0.005), within(0.6, 0.1), within(0.8, 0.01)
             f = 2 * (np.sqrt(d + s) - np.sqrt(d)) ** 2 / t ** 2 / 9.80665 * 1.05
             s, t, m, mu = within(0.6, 0.005), within(1.1, 0.1), rng.normal(0.06, 0.0005, n), rng.normal(0.04, 0.004, n)
             out = [float(np.std(f)), float(np.std(m * (1.1 * 2 * s / t ** 2 + mu * 9.80665)))]
-            PY, null);
+            PY,
+            null,
+        );
         // First order leaves out what bends over ±0.1 s: a few percent.
         self::assertRelative($coasted, $coast->standardUncertainty, 0.06, 'coast-down');
         self::assertRelative($stretched, $stretch->standardUncertainty, 0.03, 'first stretch');
@@ -222,7 +235,7 @@ final class FindingsStatisticsTest extends TestCase
         $observations = $designs = [];
         // A class as the model would have it with factors of 1.6 and 0.92, and misses of a few percent.
         foreach ([[6.0, 50, 1.03, 0.97], [7.0, 60, 0.96, 1.02], [8.0, 55, 1.05, 1.01], [9.0, 66, 0.98, 0.99], [7.0, 75, 1.01, 1.03], [8.0, 80, 0.95, 0.98]] as $index => [$bore, $mass, $far, $long]) {
-            $settings = Settings::of([Setting::Bore->value => $bore / 1000, Setting::Mass->value => $mass / 1000, Setting::Breakaway->value => 1.0]);
+            $settings = Settings::of([CarAttribute::NozzleBore->value => $bore / 1000, CarAttribute::Mass->value => $mass / 1000, CarAttribute::BreakawayRatio->value => 1.0]);
             $run = Simulator::run($settings->design(1.6, 0.92 ** 2), withTrajectory: true);
             [$distance, $time] = [$far * $run->distanceM, $long * $run->timeAt(1.0)];
             $observations[] = new Observation("{$index}", $settings, $distance, null, $time, 1.0);
@@ -234,7 +247,8 @@ final class FindingsStatisticsTest extends TestCase
             ];
         }
         $calibration = Calibration::of($observations);
-        [$friction, $discharge] = SciPy::ask('import sys as _s; _s.path.insert(0, ' . json_encode(__DIR__, JSON_UNESCAPED_SLASHES) . ")\n" . <<<'PY'
+        [$friction, $discharge] = SciPy::ask(
+            'import sys as _s; _s.path.insert(0, ' . json_encode(__DIR__, JSON_UNESCAPED_SLASHES) . ")\n" . <<<'PY'
             import copy, run_model
             from scipy.optimize import least_squares
             def misses(p):
@@ -248,7 +262,9 @@ final class FindingsStatisticsTest extends TestCase
                 return out
             fit = least_squares(misses, [0.0, 0.0], diff_step=1e-3, x_scale=0.1, xtol=1e-6)
             out = [float(v) for v in np.exp(fit.x)]
-            PY, $designs);
+            PY,
+            $designs,
+        );
         self::assertNotNull($calibration);
         self::assertRelative($friction, $calibration->friction, 2e-3, 'friction');
         self::assertRelative($discharge, $calibration->discharge, 2e-3, 'discharge');
@@ -257,12 +273,18 @@ final class FindingsStatisticsTest extends TestCase
     /** @param non-empty-list<float> $values */
     private function car(string $id, float $boreM, float $massKg, array $values, string $wheels = 'caps', string $mount = 'fixed to the axle'): ComparedCar
     {
-        $entry = static fn(Choice $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), "{$si}");
+        $entry = static fn(CarAttribute $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), "{$si}");
 
-        return new ComparedCar($id, $id, 1, new Car(
-            [Choice::NozzleBore->value => $entry(Choice::NozzleBore, $boreM), Choice::Mass->value => $entry(Choice::Mass, $massKg)],
-            [],
-            [Choice::WheelKind->value => $wheels, Choice::WheelMount->value => $mount],
-        ), new Sample($values));
+        return new ComparedCar(
+            $id,
+            $id,
+            1,
+            new Car(
+                [CarAttribute::NozzleBore->value => $entry(CarAttribute::NozzleBore, $boreM), CarAttribute::Mass->value => $entry(CarAttribute::Mass, $massKg)],
+                [],
+                [CarAttribute::WheelKind->value => $wheels, CarAttribute::WheelMount->value => $mount],
+            ),
+            new Sample($values),
+        );
     }
 }

@@ -49,7 +49,8 @@ final class LinearModelTest extends TestCase
             $rows = array_map(static fn(): array => array_map(static fn(): float => $draw(), range(1, $columns)), range(1, $columns + 2 + $case % 20));
             $cases[] = [$rows, array_map(static fn(): float => $draw(), $rows)];
         }
-        $expected = SciPy::ask(<<<'PY'
+        $expected = SciPy::ask(
+            <<<'PY'
             out = []
             for rows, y in data:
                 x, y = np.array(rows), np.array(y)
@@ -59,7 +60,9 @@ final class LinearModelTest extends TestCase
                 inverse = np.linalg.inv(r)
                 cov = s2 * inverse @ inverse.T
                 out.append([beta.tolist(), cov.tolist(), float(np.sqrt(s2))])
-            PY, $cases);
+            PY,
+            $cases,
+        );
 
         foreach ($cases as $index => [$rows, $y]) {
             $model = LinearModel::fit($rows, $y);
@@ -83,7 +86,8 @@ final class LinearModelTest extends TestCase
             $points[] = [$t, 0.4 * $t ** 2 - 0.05 * $t ** 3 + $chance->getInt(-1000, 1000) / 500_000];
         }
         $trace = Trace::of($points);
-        $expected = SciPy::ask(<<<'PY'
+        $expected = SciPy::ask(
+            <<<'PY'
             t, x = np.array(data).T
             out = []
             for i, at in enumerate(t):
@@ -93,7 +97,9 @@ final class LinearModelTest extends TestCase
                 a = np.stack([np.ones_like(tau), tau, tau ** 2], 1)
                 beta, *_ = np.linalg.lstsq(a, x[low:high + 1], rcond=None)
                 out.append([float(beta[0]), float(beta[1]), float(2 * beta[2])])
-            PY, $points);
+            PY,
+            $points,
+        );
 
         self::assertSameSize($expected, $trace->points);
         foreach ($trace->points as $index => $point) {

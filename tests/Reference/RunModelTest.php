@@ -104,10 +104,13 @@ final class RunModelTest extends TestCase
     /** @return array<string, mixed> */
     private static function design(string $name): array
     {
-        return array_replace_recursive([
-            'balloon' => ['relaxed_diameter_m' => 0.06, 'film_thickness_m' => 0.00025, 'inflated_diameter_m' => 0.20],
-            'nozzle' => ['segments' => [['bore_m' => 0.006, 'length_m' => 0.15]]],
-            'car' => ['mass_kg' => 0.06, 'rolling_coefficient' => 0.03],
-        ], self::differences()[$name]);
+        return array_replace_recursive(
+            [
+                'balloon' => ['relaxed_diameter_m' => 0.06, 'film_thickness_m' => 0.00025, 'inflated_diameter_m' => 0.20],
+                'nozzle' => ['segments' => [['bore_m' => 0.006, 'length_m' => 0.15]]],
+                'car' => ['mass_kg' => 0.06, 'rolling_coefficient' => 0.03],
+            ],
+            self::differences()[$name],
+        );
     }
 }

@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
@@ -26,7 +27,6 @@ use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\Tube;
 use Skivo\Core\Simulation\Design;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Simulation\Sweep;
@@ -58,7 +58,13 @@ final class Bench extends Command
     private const LOG_EVERY_SECONDS = 10.0;
 
     private const DESIGNS = [
-        [], ['mass' => 0.03, 'f' => 0.008], ['bore' => 0.00635, 'wider' => 0.0095, 'widest' => 0.0127, 'tube' => 0.1], ['size' => 0.28, 'f' => 0.06], ['mass' => 0.12, 'bore' => 0.01],
+        [],
+        ['mass' => 0.03, 'rolling_coefficient' => 0.008],
+        [
+            'nozzle_bore' => 0.00635, 'wider_bore' => 0.0095, 'widest_bore' => 0.0127, 'nozzle_length' => 0.1,
+        ],
+        ['balloon_size' => 0.28, 'rolling_coefficient' => 0.06],
+        ['mass' => 0.12, 'nozzle_bore' => 0.01],
     ];
 
     protected $signature = 'skivo:bench {site : address of a server on a database that may be written to}';
@@ -68,7 +74,9 @@ final class Bench extends Command
     public function handle(Kernel $kernel, ImportSheet $import): int
     {
         $password = Str::random(20);
-        $educator = User::query()->create(['name' => 'Bench', 'email' => Str::lower(Str::random(12)) . '@skivo.example', 'password' => $password]);
+        $educator = User::query()->create(
+            ['name' => 'Bench', 'email' => Str::lower(Str::random(12)) . '@skivo.example', 'password' => $password],
+        );
         $challenge = $this->challenge($educator, self::RUNS);
         $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(self::RUNS)));
 
@@ -77,24 +85,47 @@ final class Bench extends Command
         $client->post('/sign-in', ['form_params' => ['_token' => $token, 'email' => $educator->email, 'password' => $password]]);
 
         $static = $this->time($client, '/robots.txt');
-        $this->line(sprintf('%d groups × %d runs, %d requests each, one after the other, warm. Times in ms.', self::GROUPS, self::RUNS, self::REQUESTS));
+        $this->line(
+            sprintf(
+                '%d groups × %d runs, %d requests each, one after the other, warm. Times in ms.',
+                self::GROUPS,
+                self::RUNS,
+                self::REQUESTS,
+            ),
+        );
         $this->pages($client, $kernel, $educator, $challenge, $static, [
-            'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => '/groups/' . $challenge->groups()->value('id') . '/car',
+            'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => '/groups/'
+                . $challenge->groups()->value('id')
+                . '/car',
             'checks' => '/check', 'bench' => '/bench', 'materials' => '/plan/materials', 'timetable' => '/plan/timetable',
         ]);
         $many = $this->challenge($educator, self::RUNS);
         $import->store($many, (new SheetReader(UnitSystem::Metric))->read($this->sheet(self::RUNS, self::MANY_GROUPS)));
         $start = hrtime(true);
         $client->get("/challenges/{$many->id}/findings");
-        $this->line(sprintf('%d groups × %d runs: what the class found out is worked out in %.0f ms, and kept until something changes.', self::MANY_GROUPS, self::RUNS, (hrtime(true) - $start) / 1e6));
+        $this->line(
+            sprintf(
+                '%d groups × %d runs: what the class found out is worked out in %.0f ms, and kept until something changes.',
+                self::MANY_GROUPS,
+                self::RUNS,
+                (hrtime(true) - $start) / 1e6,
+            ),
+        );
         $this->pages($client, $kernel, $educator, $many, $static, [
-            'findings' => '/findings', 'choice by choice' => '/findings/choices', 'beside the model' => '/findings/model', 'awards' => '/findings/awards', 'report' => '/report', 'notebook sheets' => '/report/notebooks',
+            'findings' => '/findings',
+            'choice by choice' => '/findings/choices',
+            'beside the model' => '/findings/model',
+            'awards' => '/findings/awards',
+            'report' => '/report',
+            'notebook sheets' => '/report/notebooks',
         ]);
 
         $sheet = $this->sheet(3);
         $start = hrtime(true);
         $import->store($this->challenge($educator, 3), (new SheetReader(UnitSystem::Metric))->read($sheet));
-        $this->line(sprintf('A class sheet of %d groups × 3 runs is read and stored in %.0f ms.', self::GROUPS, (hrtime(true) - $start) / 1e6));
+        $this->line(
+            sprintf('A class sheet of %d groups × 3 runs is read and stored in %.0f ms.', self::GROUPS, (hrtime(true) - $start) / 1e6),
+        );
 
         $this->model();
         $this->dragging($client, $challenge);
@@ -113,7 +144,15 @@ final class Bench extends Command
         foreach ($pages as $name => $page) {
             $path = "/challenges/{$challenge->id}{$page}";
             $times = $this->time($client, $path);
-            $rows[] = [$name, ...$this->figures($times), number_format($this->quantile($times, 0.5) / $this->quantile($static, 0.5), 1), (string) $this->queries($kernel, $educator, $path)];
+            $rows[] = [
+                $name,
+                ...$this->figures($times),
+                number_format(
+                    $this->quantile($times, 0.5) / $this->quantile($static, 0.5),
+                    1,
+                ),
+                (string) $this->queries($kernel, $educator, $path),
+            ];
         }
         $this->table(['page', 'median', '95 %', '× static', 'queries'], $rows);
     }
@@ -133,15 +172,23 @@ final class Bench extends Command
         };
         $each = $milliseconds(static fn() => array_map(static fn($design) => Simulator::run($design), $designs), 40) / count($designs);
         $this->line(sprintf('A simulated run at tolerance 1e-6: %.2f ms of PHP.', $each));
-        $this->line(sprintf('A sweep of 40 points: %.0f ms.', $milliseconds(static fn() => Sweep::along(Settings::of([]), Setting::Bore), 10)));
+        $this->line(
+            sprintf(
+                'A sweep of 40 points: %.0f ms.',
+                $milliseconds(static fn() => Sweep::along(Settings::of([]), CarAttribute::NozzleBore), 10),
+            ),
+        );
 
-        $program = 'import sys, json, time; sys.path.insert(0, sys.argv[1]); import run_model; d = json.load(sys.stdin); '
-            . 'f = lambda: [run_model.solve(x, "RK45", 1e-6, 1e-9, False) for x in d]; f(); t = time.perf_counter(); [f() for _ in range(3)]; '
+        $program = 'import sys, json, time; sys.path.insert(0, sys.argv[1]); import run_model; d = json.load(sys.stdin); ' . 'f = lambda: [run_model.solve(x, "RK45", 1e-6, 1e-9, False) for x in d]; f(); t = time.perf_counter(); [f() for _ in range(3)]; '
             . 'print((time.perf_counter() - t) * 1000 / 3 / len(d))';
         $scipy = Process::input(json_encode(array_map($this->json(...), $designs), JSON_THROW_ON_ERROR))
             ->run(['/usr/bin/python3', '-c', $program, base_path('tests/Reference')]);
         $this->line($scipy->successful()
-            ? sprintf('SciPy’s solve_ivp (RK45, same tolerance, same designs, equations in Python): %.1f ms, %.0f times as long.', (float) $scipy->output(), (float) $scipy->output() / $each)
+            ? sprintf(
+                'SciPy’s solve_ivp (RK45, same tolerance, same designs, equations in Python): %.1f ms, %.0f times as long.',
+                (float) $scipy->output(),
+                (float) $scipy->output() / $each,
+            )
             : 'SciPy is not installed here, so there is nothing to compare with; bin/skivo test installs it.');
     }
 
@@ -149,9 +196,22 @@ final class Bench extends Command
     private function json(Design $design): array
     {
         return [
-            'balloon' => ['relaxed_diameter_m' => $design->balloon->relaxedDiameterM, 'film_thickness_m' => $design->balloon->filmThicknessM, 'inflated_diameter_m' => $design->balloon->inflatedDiameterM],
-            'nozzle' => ['segments' => array_map(static fn(Tube $tube): array => ['bore_m' => $tube->boreM, 'length_m' => $tube->lengthM], $design->nozzle->segments)],
-            'car' => ['mass_kg' => $design->vehicle->massKg, 'rolling_coefficient' => $design->vehicle->rollingCoefficient, 'breakaway_ratio' => $design->vehicle->breakawayRatio],
+            'balloon' => [
+                'relaxed_diameter_m' => $design->balloon->relaxedDiameterM,
+                'film_thickness_m' => $design->balloon->filmThicknessM,
+                'inflated_diameter_m' => $design->balloon->inflatedDiameterM,
+            ],
+            'nozzle' => [
+                'segments' => array_map(
+                    static fn(Tube $tube): array => ['bore_m' => $tube->boreM, 'length_m' => $tube->lengthM],
+                    $design->nozzle->segments,
+                ),
+            ],
+            'car' => [
+                'mass_kg' => $design->vehicle->massKg,
+                'rolling_coefficient' => $design->vehicle->rollingCoefficient,
+                'breakaway_ratio' => $design->vehicle->breakawayRatio,
+            ],
         ];
     }
 
@@ -165,7 +225,7 @@ final class Bench extends Command
         $multi = curl_multi_init();
         $sent = 0;
         $send = function (\CurlHandle $client) use ($multi, $address, &$sent): void {
-            curl_setopt($client, CURLOPT_URL, $this->argument('site') . "{$address}&d=bore:" . (0.003 + $sent++ * 0.00003));
+            curl_setopt($client, CURLOPT_URL, $this->argument('site') . "{$address}&d=nozzle_bore:" . (0.003 + $sent++ * 0.00003));
             curl_multi_add_handle($multi, $client);
         };
         for ($i = 0; $i < self::CLIENTS; $i++) {
@@ -189,7 +249,14 @@ final class Bench extends Command
         }
         $times = array_slice($times, 40);
         sort($times);
-        $this->line(sprintf('What-if with %d clients dragging at once: median %.0f ms, 95 %% within %.0f ms.', self::CLIENTS, $this->quantile($times, 0.5), $this->quantile($times, 0.95)));
+        $this->line(
+            sprintf(
+                'What-if with %d clients dragging at once: median %.0f ms, 95 %% within %.0f ms.',
+                self::CLIENTS,
+                $this->quantile($times, 0.5),
+                $this->quantile($times, 0.95),
+            ),
+        );
     }
 
     /**
@@ -204,7 +271,9 @@ final class Bench extends Command
         $before = $challenge->runs()->count();
         $site = (string) $this->argument('site') ?: throw new \InvalidArgumentException('Say at which address Skivo answers.');
         $page = (string) $client->get("/challenges/{$challenge->id}")->getBody();
-        $live = preg_match('~data-live="([^"]+)"~', $page, $found) === 1 ? html_entity_decode($found[1]) : throw new \RuntimeException('The page does not follow the class.');
+        $live = preg_match('~data-live="([^"]+)"~', $page, $found) === 1
+            ? html_entity_decode($found[1])
+            : throw new \RuntimeException('The page does not follow the class.');
         $token = preg_match('/name="_token" value="(\w+)"/', $page, $found) === 1 ? $found[1] : '';
         $cookies = [];
         foreach (range(1, self::LOGGERS) as $number) {
@@ -231,7 +300,10 @@ final class Bench extends Command
         $tokens = [];
         foreach ($cookies as $number => $key) {
             $own = $handles[self::POLLERS + $number];
-            curl_setopt_array($own, [CURLOPT_URL => "{$site}/challenges/{$challenge->id}", CURLOPT_HTTPHEADER => ["Authorization: Bearer {$key}"]]);
+            curl_setopt_array(
+                $own,
+                [CURLOPT_URL => "{$site}/challenges/{$challenge->id}", CURLOPT_HTTPHEADER => ["Authorization: Bearer {$key}"]],
+            );
             $tokens[$number] = preg_match('/name="_token" value="(\w+)"/', (string) curl_exec($own), $found) === 1 ? $found[1] : $token;
         }
         $polls = $logs = $confirmed = $states = [];
@@ -247,15 +319,31 @@ final class Bench extends Command
                 if ($key < self::POLLERS) {
                     $sent[$key] = $wantsState[$key] ? 'state' : 'poll';
                     curl_setopt_array($handles[$key], $wantsState[$key]
-                        ? [CURLOPT_URL => "{$site}/challenges/{$challenge->id}/floor", CURLOPT_HTTPHEADER => ['Accept: application/json', "Authorization: Bearer {$cookies[0]}"]]
+                        ? [
+                            CURLOPT_URL => "{$site}/challenges/{$challenge->id}/floor", CURLOPT_HTTPHEADER => [
+                                'Accept: application/json', "Authorization: Bearer {$cookies[0]}",
+                            ],
+                        ]
                         : [CURLOPT_URL => $site . $live, CURLOPT_HTTPHEADER => ["If-None-Match: {$tags[$key]}"]]);
                 } else {
                     $number = $key - self::POLLERS;
                     $sent[$key] = $id = (string) Str::uuid();
                     curl_setopt_array($handles[$key], [
                         CURLOPT_URL => "{$site}/challenges/{$challenge->id}/runs",
-                        CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $groups[random_int(0, count($groups) - 1)], 'distance' => (string) random_int(150, 400)], JSON_THROW_ON_ERROR),
-                        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$tokens[$number]}", "Authorization: Bearer {$cookies[$number]}"],
+                        CURLOPT_POSTFIELDS => json_encode(
+                            [
+                                'id' => $id,
+                                'group' => $groups[random_int(0, count($groups) - 1)],
+                                'distance' => (string) random_int(150, 400),
+                            ],
+                            JSON_THROW_ON_ERROR,
+                        ),
+                        CURLOPT_HTTPHEADER => [
+                            'Content-Type: application/json',
+                            'Accept: application/json',
+                            "X-CSRF-TOKEN: {$tokens[$number]}",
+                            "Authorization: Bearer {$cookies[$number]}",
+                        ],
                     ]);
                 }
                 curl_multi_add_handle($multi, $handles[$key]);
@@ -275,7 +363,9 @@ final class Bench extends Command
                         $states[] = $took;
                     } elseif ($status === 200) {
                         $changed++;
-                        $tags[$key] = preg_match('/^etag: (\S+)/im', (string) curl_multi_getcontent($done['handle']), $found) === 1 ? $found[1] : '';
+                        $tags[$key] = preg_match('/^etag: (\S+)/im', (string) curl_multi_getcontent($done['handle']), $found) === 1
+                            ? $found[1]
+                            : '';
                     }
                     // What changed is fetched at once, as a page does.
                     $due[$key] = $seconds() + ($wantsState[$key] ? 0.0 : 1.0);
@@ -307,7 +397,19 @@ final class Bench extends Command
             $lost,
             count($stored) - $before - count($confirmed) + $lost,
         ));
-        $this->line(sprintf('  logging a run: median %.0f ms, 95 %% within %.0f ms; an unchanged poll (%d of them, %d changed): median %.1f ms, 95 %% within %.1f ms; what changed: median %.0f ms, 95 %% within %.0f ms.', $this->quantile($logs, 0.5), $this->quantile($logs, 0.95), count($polls), $changed, $this->quantile($polls, 0.5), $this->quantile($polls, 0.95), $this->quantile($states, 0.5), $this->quantile($states, 0.95)));
+        $this->line(
+            sprintf(
+                '  logging a run: median %.0f ms, 95 %% within %.0f ms; an unchanged poll (%d of them, %d changed): median %.1f ms, 95 %% within %.1f ms; what changed: median %.0f ms, 95 %% within %.0f ms.',
+                $this->quantile($logs, 0.5),
+                $this->quantile($logs, 0.95),
+                count($polls),
+                $changed,
+                $this->quantile($polls, 0.5),
+                $this->quantile($polls, 0.95),
+                $this->quantile($states, 0.5),
+                $this->quantile($states, 0.95),
+            ),
+        );
     }
 
     private function challenge(User $educator, int $tries): Challenge
@@ -324,7 +426,16 @@ final class Bench extends Command
         for ($group = 1; $group <= $groups; $group++) {
             for ($try = 1; $try <= $runs; $try++) {
                 $distance = 120 + 9 * $group + (37 * $try * $group) % 41;
-                $csv .= sprintf("Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n", $group, 4 + $group % 7, 17 + $group % 5, 50 + $group, $try, $distance, 400 / $distance);
+                $csv .= sprintf(
+                    "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n",
+                    $group,
+                    4 + $group % 7,
+                    17 + $group % 5,
+                    50 + $group,
+                    $try,
+                    $distance,
+                    400 / $distance,
+                );
             }
         }
 

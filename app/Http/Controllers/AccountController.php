@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\PageKey;
+use App\Actions\ChangeAccount;
 use App\Actions\DeleteForGood;
 use App\Models\User;
+use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rules\Password;
 
 /** The educator's own account. */
@@ -22,35 +23,38 @@ final class AccountController
         return view('account.edit');
     }
 
-    public function updatePassword(Request $request): RedirectResponse
+    public function updatePassword(Request $request, ChangeAccount $account): RedirectResponse
     {
-        $request->validate([
-            'current_password' => ['required', 'string', 'current_password'],
-            'password' => ['required', 'string', Password::defaults(), 'confirmed'],
-        ], [
-            'current_password.required' => 'Type your present password.',
-            'current_password.current_password' => 'This is not your present password.',
-            'password.required' => 'Choose a new password.',
-            'password.min' => 'Choose a password of at least 10 characters.',
-            'password.confirmed' => 'The two new passwords differ. Type the same one twice.',
-        ]);
+        $request->validate(
+            [
+                'current_password' => ['required', 'string', 'current_password'],
+                'password' => ['required', 'string', Password::defaults(), 'confirmed'],
+            ],
+            [
+                'current_password.required' => Text::of('account.done.type_your_present_password'),
+                'current_password.current_password' => Text::of('account.done.this_is_not_your_present_password'),
+                'password.required' => Text::of('account.done.choose_a_new_password'),
+                'password.min' => Text::of('account.done.choose_a_password_of_at_least'),
+                'password.confirmed' => Text::of('account.done.the_two_new_passwords_differ_type'),
+            ],
+        );
         /** @var User $user */
         $user = $request->user();
-        DB::transaction(static fn(): bool => $user->update(['password' => $request->string('password')->toString()]));
+        $account->password($user, $request->string('password')->toString());
         PageKey::revokeAll($user);
         // Whoever else was signed in with the old password no longer is.
         Auth::login($user);
         $request->session()->regenerate();
 
-        return redirect()->route('account.edit')->with('status', 'Your password is changed. Other devices must sign in again.');
+        return redirect()->route('account.edit')->with('status', Text::of('account.done.your_password_is_changed_other_devices'));
     }
 
     /** The account, with every challenge of its educator, for good. */
     public function destroy(Request $request, DeleteForGood $delete): RedirectResponse
     {
         $request->validateWithBag('deleting', ['password_to_delete' => ['required', 'string', 'current_password']], [
-            'password_to_delete.required' => 'Type your password: this cannot be undone.',
-            'password_to_delete.current_password' => 'This is not your password. Nothing was deleted.',
+            'password_to_delete.required' => Text::of('account.done.type_your_password_this_cannot_be'),
+            'password_to_delete.current_password' => Text::of('account.done.this_is_not_your_password_nothing'),
         ]);
         /** @var User $user */
         $user = $request->user();
@@ -59,6 +63,6 @@ final class AccountController
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return redirect()->route('sign-in')->with('status', 'Your account is deleted, with everything in it.');
+        return redirect()->route('sign-in')->with('status', Text::of('account.done.your_account_is_deleted_with_everything'));
     }
 }

@@ -13,8 +13,10 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\User;
-use App\Reading\ClassForces;
-use App\Reading\ClassRecord;
+use App\Presenters\Label;
+use App\Presenters\Text;
+use App\ViewModels\ClassForces;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -52,20 +54,36 @@ final class BenchController
             'group' => $own,
             'car' => $car,
             'forces' => $car === null ? null : (new ClassForces($record))->of($car),
-            'readings' => $car === null ? collect() : $car->benchReadings()->get()->groupBy(static fn(BenchReading $reading): string => $reading->test->value),
-            'weighed' => $challenge->readings()->whereIn('kind', ['mass', 'thrust'])->where('measured_at', '>', now()->subMinutes(self::SCALE_MINUTES))->reorder('measured_at', 'desc')->limit(4)->get(),
+            'readings' => $car === null
+                ? collect()
+                : $car->benchReadings()->get()->groupBy(static fn(BenchReading $reading): string => $reading->test->value),
+            'weighed' => $challenge->readings()->whereIn('kind', ['mass', 'thrust'])->where(
+                'measured_at',
+                '>',
+                now()->subMinutes(self::SCALE_MINUTES),
+            )->reorder('measured_at', 'desc')->limit(4)->get(),
         ]);
     }
 
-    public function update(BenchRequest $request, Challenge $challenge, Group $group, BenchTest $test, RecordBench $record): RedirectResponse
-    {
+    public function update(
+        BenchRequest $request,
+        Challenge $challenge,
+        Group $group,
+        BenchTest $test,
+        RecordBench $record,
+    ): RedirectResponse {
         /** @var User $user */
         $user = $request->user();
         [$version, $replaced] = $record($group, $request->integer('version') ?: null, $test, $request->repeats(), $user);
         $address = ['challenge' => $challenge, 'group' => $group, 'version' => $version];
 
         return redirect()->to(route('bench.edit', $address) . "#{$test->value}")
-            ->with('status', $request->repeats() === [] ? "{$test->label()}: cleared." : "{$test->label()} of {$group->name} is saved.")
+            ->with(
+                'status',
+                $request->repeats() === []
+                    ? Text::of('bench.done.cleared', ['test' => Label::of($test)])
+                    : Text::of('bench.done.of_is_saved', ['test' => Label::of($test), 'group' => $group->name]),
+            )
             ->with($replaced ? ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $version])] : []);
     }
 
@@ -74,8 +92,15 @@ final class BenchController
         $car = $this->version($group->load('cars'), $request) ?? abort(404);
         $back = $record->restore($car, $test);
 
-        return redirect()->to(route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car->version]) . "#{$test->value}")
-            ->with('status', $back ? "{$test->label()} of {$group->name} is as it was." : "{$test->label()}: nothing stood there before.")
+        return redirect()->to(
+            route('bench.edit', ['challenge' => $challenge, 'group' => $group, 'version' => $car->version]) . "#{$test->value}",
+        )
+            ->with(
+                'status',
+                $back
+                    ? Text::of('bench.done.of_is_as_it_was', ['test' => Label::of($test), 'group' => $group->name])
+                    : Text::of('bench.done.nothing_stood_there_before', ['test' => Label::of($test)]),
+            )
             ->with($back ? ['putBack' => route('bench.restore', [$challenge, $group, $test->value, 'version' => $car->version])] : []);
     }
 
@@ -83,13 +108,16 @@ final class BenchController
     {
         $record($challenge, $request->readings(), $request->measuredAs());
 
-        return redirect()->to(route('bench.index', $challenge) . '#pump')->with('status', 'The pump is saved: it serves every car whose strokes were counted.');
+        return redirect()->to(route('bench.index', $challenge) . '#pump')->with(
+            'status',
+            Text::of('bench.done.the_pump_is_saved_it_serves'),
+        );
     }
 
     /** Every reading of every bench test, a repeat a line, as typed. */
     public function download(Challenge $challenge): Response
     {
-        $rows = [['group', 'version', 'test', 'repeat', 'reading', 'as typed', 'in SI']];
+        $rows = [['group', 'version', 'test', 'repeat', 'reading', Text::of('bench.done.as_typed'), Text::of('bench.done.in_si')]];
         $groups = $challenge->groups()->with('cars.benchReadings')->get();
         foreach ($groups as $group) {
             foreach ($group->cars as $car) {
@@ -97,13 +125,26 @@ final class BenchController
                 foreach ($car->benchReadings as $reading) {
                     $repeat = $repeats[$reading->test->value] = ($repeats[$reading->test->value] ?? 0) + 1;
                     foreach ($reading->test->fields() as $index => $field) {
-                        $rows[] = [Csv::text($group->name), (string) $car->version, $reading->test->label(), (string) $repeat, $field->label, $reading->texts()[$index], isset($reading->values()[$index]) ? (string) round($reading->values()[$index], 6) : ''];
+                        $rows[] = [
+                            Csv::text($group->name),
+                            (string) $car->version,
+                            Label::of($reading->test),
+                            (string) $repeat,
+                            Label::of($field),
+                            $reading->texts()[$index],
+                            isset($reading->values()[$index])
+                                ? (string) round($reading->values()[$index], 6)
+                                : '',
+                        ];
                     }
                 }
             }
         }
 
-        return response(Csv::write($rows))->header('Content-Type', 'text/csv; charset=UTF-8')->header('Content-Disposition', 'attachment; filename="bench.csv"');
+        return response(Csv::write($rows))->header('Content-Type', 'text/csv; charset=UTF-8')->header(
+            'Content-Disposition',
+            'attachment; filename="bench.csv"',
+        );
     }
 
     /** The version that is asked for, else the newest. */

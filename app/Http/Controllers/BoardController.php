@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\Challenge;
 use App\Models\Device;
-use App\Reading\ClassRecord;
-use App\Reading\Floor;
-use App\Reading\FloorState;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\Floor;
+use App\ViewModels\FloorState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Skivo\Core\Challenge\DeviceRole;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Challenge;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 
 /** What the class and the helpers are told, each on a sheet to print. */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CarHasChanged;
+use App\Actions\AllowBreach;
+use App\Actions\CarHasChangedException;
 use App\Actions\RecordCar;
 use App\Http\Requests\CarRequest;
 use App\Http\Requests\TypedCar;
@@ -13,15 +14,15 @@ use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
-use App\Reading\CarReading;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
-use App\Wording\CarWords;
-use App\Wording\Phrase;
+use App\Presenters\CarWords;
+use App\Presenters\Phrase;
+use App\Presenters\Text;
+use App\ViewModels\CarReading;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\UnitSystem;
@@ -45,7 +46,11 @@ final class CarController
             'car' => $car,
             'kit' => $kit,
             'fromKit' => $fromKit,
-            'scale' => $challenge->readings()->where('kind', 'mass')->whereNull('run_id')->where('measured_at', '>', now()->subMinutes(10))->reorder('measured_at', 'desc')->first(),
+            'scale' => $challenge->readings()->where('kind', 'mass')->whereNull('run_id')->where(
+                'measured_at',
+                '>',
+                now()->subMinutes(10),
+            )->reorder('measured_at', 'desc')->first(),
             'reading' => new CarReading($shown, $plan, $kit, $car->allowances ?? []),
         ]);
     }
@@ -57,31 +62,71 @@ final class CarController
         /** @var User|Device $user */
         $user = $request->user();
         if ($request->choices()->isEmpty() && $request->choices()->note === null) {
-            $said = $before === null || $before->choices->isEmpty() ? 'Nothing is filled in, so nothing is recorded yet.' : 'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.';
+            $said = $before === null || $before->choices->isEmpty()
+                ? Text::of('build.done.nothing_is_filled_in_so_nothing')
+                : Text::of('build.done.nothing_is_filled_in_so_the');
 
             return redirect()->to(self::sheet($challenge, $group))->with('status', $said);
         }
         $asVersion = ($request->input('save_as') ?? ($before?->runs()->exists() === true ? 'version' : 'correction')) === 'version';
         $edition = $request->input('edition');
         try {
-            $car = $recordCar($group, $request->choices(), $asVersion, is_string($reason) ? $reason : null, $user, is_string($edition) ? $edition : null);
-        } catch (CarHasChanged $changed) {
+            $car = $recordCar(
+                $group,
+                $request->choices(),
+                $asVersion,
+                is_string($reason) ? $reason : null,
+                $user,
+                is_string($edition) ? $edition : null,
+            );
+        } catch (CarHasChangedException $changed) {
             $last = $changed->car->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
 
             // What was typed stays in the form; saving it again is then a choice, not a chance.
             return redirect()->to(self::sheet($challenge, $group))->withInput($request->except('edition'))
-                ->with('conflict', ['by' => $last?->by() ?? 'Somebody else', 'now' => CarWords::differences($request->choices(), $changed->car->choices, $challenge->units)]);
+                ->with(
+                    'conflict',
+                    [
+                        'by' => $last?->by() ?? Text::of('build.done.somebody_else'), 'now' => CarWords::differences(
+                            $request->choices(),
+                            $changed->car->choices,
+                            $challenge->units,
+                        ),
+                    ],
+                );
         }
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
-        $version = $car->version > 1 ? ", version {$car->version}," : '';
+        $version = $car->version > 1 ? Text::of('build.done.version', ['version' => $car->version]) : '';
         $said = match (true) {
-            $before !== null && $car->id !== $before->id => Phrase::possessive($group->name) . " car is version {$car->version} now. " . CarWords::change($before->choices, $car->choices, $challenge->units),
-            $before !== null && $asVersion => 'Nothing was changed, so ' . Phrase::possessive($group->name) . " car stays version {$car->version}.",
-            default => Phrase::possessive($group->name) . " car{$version} is recorded.",
+            $before !== null && $car->id !== $before->id => Text::of(
+                'build.done.car_is_version_now',
+                [
+                    'group' => Phrase::possessive($group->name),
+                    'version' => $car->version,
+                    'choices' => CarWords::change($before->choices, $car->choices, $challenge->units),
+                ],
+            ),
+            $before !== null && $asVersion => Text::of(
+                'build.done.nothing_was_changed_so_car_stays',
+                ['group' => Phrase::possessive($group->name), 'version' => $car->version],
+            ),
+            default => Text::of('build.done.car_is_recorded', ['group' => Phrase::possessive($group->name), 'version' => $version]),
         };
 
         return redirect()
-            ->to($user instanceof Device ? route('groups.own', [$challenge, $group]) : ($next === null ? ($request->boolean('then_stay') ? route('cars.edit', [$challenge, $group]) : route('groups.index', $challenge)) : route('cars.edit', [$challenge, $next])))
+            ->to(
+                $user instanceof Device
+                    ? route('groups.own', [$challenge, $group])
+                    : (
+                        $next === null
+                            ? (
+                                $request->boolean('then_stay')
+                                    ? route('cars.edit', [$challenge, $group])
+                                    : route('groups.index', $challenge)
+                            )
+                            : route('cars.edit', [$challenge, $next])
+                    ),
+            )
             ->with('status', $said);
     }
 
@@ -104,24 +149,31 @@ final class CarController
         return view('build.versions', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'group' => $group]);
     }
 
-    public function allow(Request $request, Challenge $challenge, Group $group, string $rule): RedirectResponse
+    public function allow(Request $request, Challenge $challenge, Group $group, string $rule, AllowBreach $breach): RedirectResponse
     {
-        $request->validate(['allow_reason' => ['required', 'string', 'max:' . Limits::NOTE_CHARACTERS]], ['allow_reason.*' => 'Say in a few words why it is allowed.']);
+        $request->validate(
+            ['allow_reason' => ['required', 'string', 'max:' . Limits::NOTE_CHARACTERS]],
+            ['allow_reason.*' => Text::of('build.done.say_in_a_few_words_why')],
+        );
         $car = $this->newest($group);
         /** @var User $user */
         $user = $request->user();
         abort_if(mb_strlen($rule) > 40, 404);
-        DB::transaction(static fn() => $car->allowances()->updateOrCreate(['rule' => $rule], ['user_id' => $user->id, 'reason' => $request->string('allow_reason')->toString()]));
+        $breach->allow($car, $rule, $user, $request->string('allow_reason')->toString());
 
-        return redirect()->to(route('cars.edit', [$challenge, $group]) . '#rules')->with('status', 'Allowed, and noted with the car.');
+        return redirect()->to(route('cars.edit', [$challenge, $group]) . '#rules')->with(
+            'status',
+            Text::of('build.done.allowed_and_noted_with_the_car'),
+        );
     }
 
-    public function disallow(Challenge $challenge, Group $group, string $rule): RedirectResponse
+    public function disallow(Challenge $challenge, Group $group, string $rule, AllowBreach $breach): RedirectResponse
     {
-        $car = $this->newest($group);
-        DB::transaction(static fn() => $car->allowances()->where('rule', $rule)->delete());
+        $breach->withdraw($this->newest($group), $rule);
 
-        return redirect()->to(route('cars.edit', [$challenge, $group]) . '#rules')->with('status', 'No longer allowed.');
+        return redirect()->to(
+            route('cars.edit', [$challenge, $group]) . '#rules',
+        )->with('status', Text::of('build.done.no_longer_allowed'));
     }
 
     private static function sheet(Challenge $challenge, Group $group): string

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeChallenge;
 use App\Actions\DeleteForGood;
 use App\Http\Requests\ChallengeRequest;
 use App\Models\Challenge;
 use App\Models\User;
-use App\Reading\ChallengeList;
-use App\Reading\ClassRecord;
+use App\Presenters\Text;
+use App\ViewModels\ChallengeList;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Measurement\UnitSystem;
@@ -39,17 +40,23 @@ final class ChallengeController
         ])]);
     }
 
-    public function store(ChallengeRequest $request): RedirectResponse
+    public function store(ChallengeRequest $request, ChangeChallenge $change): RedirectResponse
     {
         /** @var User $user */
         $user = $request->user();
-        $challenge = DB::transaction(static fn() => $user->challenges()->create($request->plan()));
+        $challenge = $change->set($user, $request->plan());
 
         if ($request->input('then') === 'sheet') {
-            return redirect()->to(route('sheet.show', $challenge) . '#bring')->with('status', "“{$challenge->name}” is set. Next: bring the class sheet in.");
+            return redirect()->to(route('sheet.show', $challenge) . '#bring')->with(
+                'status',
+                Text::of('challenge.done.is_set_next_bring_the_class', ['challenge' => $challenge->name]),
+            );
         }
 
-        return redirect()->route('materials.show', $challenge)->with('status', "“{$challenge->name}” is set. Next: what it takes to build the cars.");
+        return redirect()->route('materials.show', $challenge)->with(
+            'status',
+            Text::of('challenge.done.is_set_next_what_it_takes', ['challenge' => $challenge->name]),
+        );
     }
 
     public function edit(Challenge $challenge): View
@@ -57,27 +64,30 @@ final class ChallengeController
         return view('challenges.edit', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge)]);
     }
 
-    public function update(ChallengeRequest $request, Challenge $challenge): RedirectResponse
+    public function update(ChallengeRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        DB::transaction(static fn() => $challenge->update($request->plan()));
+        $change->rules($challenge, $request->plan());
 
-        return redirect()->route('challenges.edit', $challenge)->with('status', 'The rules are saved.');
+        return redirect()->route('challenges.edit', $challenge)->with('status', Text::of('challenge.done.the_rules_are_saved'));
     }
 
-    public function destroy(Challenge $challenge): RedirectResponse
+    public function destroy(Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        DB::transaction(static fn() => $challenge->delete());
+        $change->remove($challenge);
 
         return redirect()->route('challenges.index')
-            ->with('status', "“{$challenge->name}” is removed.")
+            ->with('status', Text::of('challenge.done.is_removed', ['challenge' => $challenge->name]))
             ->with('putBack', route('challenges.restore', $challenge));
     }
 
-    public function restore(Challenge $challenge): RedirectResponse
+    public function restore(Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        DB::transaction(static fn() => $challenge->restore());
+        $change->restore($challenge);
 
-        return redirect()->route('runs.show', $challenge)->with('status', "“{$challenge->name}” is back, with everything in it.");
+        return redirect()->route('runs.show', $challenge)->with(
+            'status',
+            Text::of('challenge.done.is_back_with_everything_in_it', ['challenge' => $challenge->name]),
+        );
     }
 
     /** Only what was removed first: two steps, since nothing brings it back. */
@@ -86,6 +96,9 @@ final class ChallengeController
         abort_unless($challenge->trashed(), 404);
         $delete->challenge($challenge);
 
-        return redirect()->route('challenges.index')->with('status', "“{$challenge->name}” is deleted for good.");
+        return redirect()->route('challenges.index')->with(
+            'status',
+            Text::of('challenge.done.is_deleted_for_good', ['challenge' => $challenge->name]),
+        );
     }
 }

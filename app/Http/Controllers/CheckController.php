@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CarHasChanged;
+use App\Actions\CarHasChangedException;
+use App\Actions\ChangeChallenge;
 use App\Actions\RecordCheckCard;
 use App\Http\Requests\CheckRequest;
 use App\Http\Requests\TolerancesRequest;
@@ -12,12 +13,12 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\User;
-use App\Reading\ClassProgress;
-use App\Reading\ClassRecord;
-use App\Wording\Phrase;
+use App\Presenters\Phrase;
+use App\Presenters\Text;
+use App\ViewModels\ClassProgress;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
 
 /** The check cards of a class: how far everyone is, and each car's card. */
 final class CheckController
@@ -49,11 +50,14 @@ final class CheckController
         $seen = $request->input('edition');
         try {
             $record($group, $request->readings(), $user, is_string($seen) ? $seen : null);
-        } catch (CarHasChanged) {
+        } catch (CarHasChangedException) {
             return redirect()->route('checks.edit', [$challenge, $group])->withInput($request->except('edition'))->with('conflict', true);
         }
 
-        return redirect()->route('checks.edit', [$challenge, $group])->with('status', Phrase::possessive($group->name) . ' card is saved.');
+        return redirect()->route('checks.edit', [$challenge, $group])->with(
+            'status',
+            Text::of('check.done.card_is_saved', ['group' => Phrase::possessive($group->name)]),
+        );
     }
 
     public function tolerances(Challenge $challenge): View
@@ -61,10 +65,10 @@ final class CheckController
         return view('check.tolerances', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge)]);
     }
 
-    public function updateTolerances(TolerancesRequest $request, Challenge $challenge): RedirectResponse
+    public function updateTolerances(TolerancesRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        DB::transaction(static fn() => $challenge->update(['tolerances' => $request->tolerances()]));
+        $change->tolerances($challenge, $request->tolerances());
 
-        return redirect()->route('checks.index', $challenge)->with('status', 'Cards are judged by these limits now.');
+        return redirect()->route('checks.index', $challenge)->with('status', Text::of('check.done.cards_are_judged_by_these_limits'));
     }
 }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\PrepareSession;
 use App\Http\Requests\CutSizesRequest;
 use App\Models\Challenge;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
+use App\Presenters\Text;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
 
 /** To what length bearings, axles and nozzles are cut, and from how many straws and skewers. */
 final class CutSizesController
@@ -20,10 +21,10 @@ final class CutSizesController
         return view('plan.cuts', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'plan' => ClassPlan::of($challenge)]);
     }
 
-    public function update(CutSizesRequest $request, Challenge $challenge): RedirectResponse
+    public function update(CutSizesRequest $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
     {
-        DB::transaction(static fn() => $challenge->sessionPlan()->fill($request->plan())->save());
+        $prepare->plan($challenge, $request->plan());
 
-        return redirect()->route('cuts.show', $challenge)->with('status', 'The sizes follow.');
+        return redirect()->route('cuts.show', $challenge)->with('status', Text::of('plan.done.the_sizes_follow'));
     }
 }

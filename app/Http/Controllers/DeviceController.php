@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AdmitDevices;
+use App\Actions\ChangeChallenge;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\JoinCode;
-use App\Reading\Addresses;
-use App\Reading\ClassRecord;
+use App\Presenters\Label;
+use App\Presenters\Text;
+use App\ViewModels\Addresses;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\DeviceRole;
 
@@ -31,56 +34,75 @@ final class DeviceController
     }
 
     /** Opens joining: a code for helpers, or for one group. */
-    public function openJoining(Request $request, Challenge $challenge): RedirectResponse
+    public function openJoining(Request $request, Challenge $challenge, AdmitDevices $devices): RedirectResponse
     {
-        $request->validate([
-            'for' => ['required', 'string', 'max:20'],
-        ], ['for.*' => 'Choose who is to join.']);
+        $request->validate(
+            [
+                'for' => ['required', 'string', 'max:20'],
+            ],
+            ['for.*' => Text::of('device.done.choose_who_is_to_join')],
+        );
         $for = $request->string('for')->toString();
         $group = $for === 'log' ? null : $challenge->groups()->findOrFail((int) $for);
-        DB::transaction(static fn() => $challenge->joinCodes()->create([
-            'role' => $group === null ? DeviceRole::Log : DeviceRole::Group,
-            'group_id' => $group?->id,
-            'code' => JoinCode::draw(),
-            'expires_at' => now()->addMinutes(JoinCode::MINUTES),
-        ]));
+        $devices->openJoining($challenge, $group);
 
-        return redirect()->route('devices.index', $challenge)->with('status', $group === null ? 'A helper can join now.' : "{$group->name} can join now.");
+        return redirect()->route('devices.index', $challenge)->with(
+            'status',
+            $group === null
+                ? Text::of('device.done.a_helper_can_join_now')
+                : Text::of('device.done.can_join_now', ['group' => $group->name]),
+        );
     }
 
-    public function closeJoining(Challenge $challenge, JoinCode $joinCode): RedirectResponse
+    public function closeJoining(Challenge $challenge, JoinCode $joinCode, AdmitDevices $devices): RedirectResponse
     {
-        DB::transaction(static fn() => $joinCode->delete());
+        $devices->closeJoining($joinCode);
 
-        return redirect()->route('devices.index', $challenge)->with('status', 'That code holds no longer. Who has joined with it stays in.');
+        return redirect()->route('devices.index', $challenge)->with('status', Text::of('device.done.that_code_holds_no_longer_who'));
     }
 
     /** A board or an instrument, whose token is shown once. */
-    public function store(Request $request, Challenge $challenge): RedirectResponse
+    public function store(Request $request, Challenge $challenge, AdmitDevices $devices): RedirectResponse
     {
-        $request->validate([
-            'role' => ['required', Rule::in([DeviceRole::Board->value, DeviceRole::Instrument->value])],
-            'name' => ['nullable', 'string', 'max:40'],
-        ], ['name.*' => 'A name can have 40 letters at most.']);
+        $request->validate(
+            [
+                'role' => ['required', Rule::in([DeviceRole::Board->value, DeviceRole::Instrument->value])],
+                'name' => ['nullable', 'string', 'max:40'],
+            ],
+            ['name.*' => Text::of('device.done.a_name_can_have_40_letters')],
+        );
         $role = DeviceRole::from($request->string('role')->toString());
         $name = $request->input('name');
-        [$device, $token] = DB::transaction(static fn(): array => Device::join($challenge, $role, is_string($name) ? $name : ucfirst($role->label())));
+        [$device, $token] = $devices->admit($challenge, $role, is_string($name) ? $name : Label::title($role));
 
-        return redirect()->route('devices.index', $challenge)->with('made', [$device->id, $token])->with('status', $role === DeviceRole::Board ? 'The board has its link.' : 'The instrument has its token.');
+        return redirect()->route('devices.index', $challenge)->with('made', [$device->id, $token])->with(
+            'status',
+            $role === DeviceRole::Board
+                ? Text::of('device.done.the_board_has_its_link')
+                : Text::of('device.done.the_instrument_has_its_token'),
+        );
     }
 
-    public function destroy(Challenge $challenge, Device $device): RedirectResponse
+    public function destroy(Challenge $challenge, Device $device, AdmitDevices $devices): RedirectResponse
     {
-        DB::transaction(static fn() => $device->update(['revoked_at' => now()]));
+        $devices->cutOff($device);
 
-        return redirect()->route('devices.index', $challenge)->with('status', "{$device->name} is cut off. What it logged stays on record.");
+        return redirect()->route('devices.index', $challenge)->with(
+            'status',
+            Text::of('device.done.is_cut_off_what_it_logged', ['device' => $device->name]),
+        );
     }
 
-    public function lock(Request $request, Challenge $challenge): RedirectResponse
+    public function lock(Request $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
         $isLocked = $request->boolean('locked');
-        DB::transaction(static fn() => $challenge->update(['groups_are_locked' => $isLocked]));
+        $change->lockGroups($challenge, $isLocked);
 
-        return redirect()->route('devices.index', $challenge)->with('status', $isLocked ? 'Groups can look, and change nothing.' : 'Groups can change their own car and runs again.');
+        return redirect()->route('devices.index', $challenge)->with(
+            'status',
+            $isLocked
+                ? Text::of('device.done.groups_can_look_and_change_nothing')
+                : Text::of('device.done.groups_can_change_their_own_car'),
+        );
     }
 }

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\DiagnosisRequest;
 use App\Models\Challenge;
 use App\Models\Group;
-use App\Reading\ClassRecord;
-use App\Reading\DiagnosisReading;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\DiagnosisReading;
 use Illuminate\Contracts\View\View;
 use Skivo\Core\Diagnosis\Symptom;
 

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Exports\FigureSheet;
 use App\Models\Challenge;
-use App\Reading\ClassFigure;
-use App\Reading\ClassFindings;
-use App\Reading\ClassForces;
-use App\Reading\ClassRecord;
-use App\Reading\Counting;
-use App\Reading\FigureSheet;
-use App\Reading\Outcome;
-use App\Reading\PredictionsReading;
-use App\Reading\RelationReading;
-use App\Wording\FindingWords;
+use App\Presenters\FindingWords;
+use App\ViewModels\ClassFigure;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassForces;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\Counting;
+use App\ViewModels\Outcome;
+use App\ViewModels\PredictionsReading;
+use App\ViewModels\RelationReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Skivo\Core\Findings\Factor;
+use Skivo\Core\Car\CarAttribute;
 
 /** What the class found out: together, choice by choice, beside the model, and who gets which award. */
 final class FindingsController
@@ -78,7 +78,10 @@ final class FindingsController
             default => $sheet->ofClass($findings),
         };
 
-        return response($csv)->header('Content-Type', 'text/csv; charset=UTF-8')->header('Content-Disposition', "attachment; filename=\"{$figure}.csv\"");
+        return response($csv)->header('Content-Type', 'text/csv; charset=UTF-8')->header(
+            'Content-Disposition',
+            "attachment; filename=\"{$figure}.csv\"",
+        );
     }
 
     /** @return array{ClassRecord, RelationReading, array<string, int>} */
@@ -86,7 +89,7 @@ final class FindingsController
     {
         $record = ClassRecord::of($challenge);
         $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
-        $against = Factor::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
+        $against = CarAttribute::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
 
         return [$record, new RelationReading($record, $against, $outcome), RelationReading::countCars($record, $outcome)];
     }

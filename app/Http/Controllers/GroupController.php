@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddGroups;
+use App\Actions\ChangeGroup;
 use App\Http\Requests\GroupRequest;
 use App\Http\Requests\GroupsRequest;
 use App\Models\Allowance;
 use App\Models\Challenge;
 use App\Models\Group;
-use App\Reading\CarReading;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
+use App\Presenters\Text;
+use App\ViewModels\CarReading;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\Mark;
 
 /** The groups of a challenge. */
@@ -41,11 +42,16 @@ final class GroupController
         } catch (UniqueConstraintViolationException) {
             // Someone else was a moment quicker.
             return redirect()->route('groups.index', $challenge)->withInput()
-                ->withErrors(['names' => 'One of these names was added just now on another device. Look at the list, then add the others.']);
+                ->withErrors(['names' => Text::of('build.done.one_of_these_names_was_added')]);
         }
-        $said = count($groups) === 1 ? "{$groups[0]->name} is in." : count($groups) . ' groups are in.';
+        $said = count($groups) === 1
+            ? Text::of('build.done.is_in', ['groups' => $groups[0]->name])
+            : Text::of('build.done.groups_are_in', ['count' => count($groups)]);
 
-        return redirect()->route('groups.index', $challenge)->with('status', "{$said} Record their cars next.");
+        return redirect()->route('groups.index', $challenge)->with(
+            'status',
+            Text::of('build.done.record_their_cars_next', ['said' => $said]),
+        );
     }
 
     public function edit(Challenge $challenge, Group $group): View
@@ -60,41 +66,35 @@ final class GroupController
         ]);
     }
 
-    public function update(GroupRequest $request, Challenge $challenge, Group $group): RedirectResponse
+    public function update(GroupRequest $request, Challenge $challenge, Group $group, ChangeGroup $change): RedirectResponse
     {
-        DB::transaction(static fn() => $group->update([
-            'name' => $request->string('name')->toString(),
-            'mark' => $request->string('mark')->toString(),
-        ]));
+        $change->rename($group, $request->string('name')->toString(), $request->string('mark')->toString());
 
-        return redirect()->route('groups.index', $challenge)->with('status', "{$group->name} is saved.");
+        return redirect()->route('groups.index', $challenge)->with('status', Text::of('build.done.is_saved', ['group' => $group->name]));
     }
 
-    public function destroy(Challenge $challenge, Group $group): RedirectResponse
+    public function destroy(Challenge $challenge, Group $group, ChangeGroup $change): RedirectResponse
     {
-        DB::transaction(static fn() => $group->delete());
+        $change->remove($group);
 
         return redirect()->route('groups.index', $challenge)
-            ->with('status', "{$group->name} is removed, with its car and runs.")
+            ->with('status', Text::of('build.done.is_removed_with_its_car_and', ['group' => $group->name]))
             ->with('putBack', route('groups.restore', [$challenge, $group]));
     }
 
-    public function restore(Challenge $challenge, Group $group): RedirectResponse
+    public function restore(Challenge $challenge, Group $group, ChangeGroup $change): RedirectResponse
     {
         try {
-            DB::transaction(function () use ($challenge, $group): void {
-                $taken = $challenge->marksInUse($group);
-                if (in_array($group->mark, $taken, true)) {
-                    $group->mark = Mark::firstFree($taken) ?? $group->mark;
-                }
-                $group->restore();
-            });
+            $change->restore($challenge, $group);
         } catch (UniqueConstraintViolationException) {
             return redirect()->route('groups.index', $challenge)
-                ->withErrors(['names' => "There is another group “{$group->name}” by now. Rename that one, then put this one back."]);
+                ->withErrors(['names' => Text::of('build.done.there_is_another_group_by_now', ['group' => $group->name])]);
         }
 
-        return redirect()->route('groups.index', $challenge)->with('status', "{$group->name} is back, with its car and runs.");
+        return redirect()->route('groups.index', $challenge)->with(
+            'status',
+            Text::of('build.done.is_back_with_its_car_and', ['group' => $group->name]),
+        );
     }
 
     /** @return array<int, CarReading> what each group's car says, by the id of the group */
@@ -102,7 +102,10 @@ final class GroupController
     {
         $plan = ClassPlan::of($challenge);
         $kit = $plan->kitCar();
-        $allowances = Allowance::query()->whereIn('car_id', $record->groups->map(static fn(Group $group): ?int => $group->currentCar()?->id)->filter())->get()->groupBy('car_id');
+        $allowances = Allowance::query()->whereIn(
+            'car_id',
+            $record->groups->map(static fn(Group $group): ?int => $group->currentCar()?->id)->filter(),
+        )->get()->groupBy('car_id');
         $readings = [];
         foreach ($record->groups as $group) {
             $car = $group->currentCar();

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AdmitDevices;
 use App\Models\Device;
 use App\Models\JoinCode;
+use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\DeviceRole;
 
 /** A tablet joins a challenge with a code. */
@@ -20,21 +21,33 @@ final class JoinController
         return view('devices.join', ['code' => $code]);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, AdmitDevices $devices): RedirectResponse
     {
         $request->validate(
             ['code' => ['required', 'string', 'max:20'], 'name' => ['nullable', 'string', 'max:40']],
-            ['code.*' => 'Type the code that the adult shows you.', 'name.*' => 'A name can have 40 letters at most.'],
+            [
+                'code.*' => Text::of('device.done.type_the_code_that_the_adult'),
+                'name.*' => Text::of('device.done.a_name_can_have_40_letters'),
+            ],
         );
         $code = JoinCode::holding($request->string('code')->toString());
         if ($code === null) {
-            return redirect()->route('join')->withInput()->withErrors(['code' => 'This code does not hold, or holds no longer. Ask for a new one.']);
+            return redirect()->route('join')->withInput()->withErrors(['code' => Text::of('device.done.this_code_does_not_hold_or')]);
         }
         $name = $request->input('name');
-        $name = is_string($name) ? $name : ($code->group->name ?? 'Helper ' . ($code->challenge->devices()->where('role', DeviceRole::Log)->count() + 1));
-        [, $token] = DB::transaction(static fn(): array => Device::join($code->challenge, $code->role, mb_strimwidth($name, 0, 80), $code->group));
+        $name = is_string($name)
+            ? $name
+            : (
+                $code->group->name ?? Text::of(
+                    'device.done.helper',
+                    ['count' => $code->challenge->devices()->where('role', DeviceRole::Log)->count() + 1],
+                )
+            );
+        [, $token] = $devices->admit($code->challenge, $code->role, mb_strimwidth($name, 0, 80), $code->group);
 
-        return redirect()->route('join.home')->withCookie(cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'));
+        return redirect()->route('join.home')->withCookie(
+            cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'),
+        );
     }
 
     /** Where a device that has joined belongs. */

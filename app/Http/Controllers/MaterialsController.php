@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\PrepareSession;
+use App\Exports\MaterialsSheet;
 use App\Http\Requests\MaterialLineRequest;
 use App\Http\Requests\MaterialsRequest;
 use App\Models\Challenge;
 use App\Models\MaterialLine;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
-use App\Reading\MaterialsSheet;
+use App\Presenters\Text;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** What a class must buy, collect and put into kits. */
@@ -30,34 +31,31 @@ final class MaterialsController
         return $this->page('plan.labels', $challenge);
     }
 
-    public function update(MaterialsRequest $request, Challenge $challenge): RedirectResponse
+    public function update(MaterialsRequest $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
     {
-        DB::transaction(static function () use ($request, $challenge): void {
-            $challenge->sessionPlan()->fill($request->plan())->save();
-            foreach ($request->changes() as $key => [$amount, $price]) {
-                if ($amount === null && $price === null) {
-                    $challenge->materialLines()->where('key', $key)->delete();
-                } else {
-                    $challenge->materialLines()->updateOrCreate(['key' => $key], ['amount' => $amount, 'price' => $price]);
-                }
-            }
-        });
+        $prepare->materials($challenge, $request->plan(), $request->changes());
 
-        return redirect()->route('materials.show', $challenge)->with('status', 'The materials are saved, and the list is made from them.');
+        return redirect()->route('materials.show', $challenge)->with('status', Text::of('plan.done.the_materials_are_saved_and_the'));
     }
 
-    public function store(MaterialLineRequest $request, Challenge $challenge): RedirectResponse
+    public function store(MaterialLineRequest $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
     {
-        $line = DB::transaction(static fn() => $challenge->materialLines()->create($request->line()));
+        $line = $prepare->addMaterial($challenge, $request->line());
 
-        return redirect()->to(route('materials.show', $challenge) . '#own')->with('status', "“{$line->name}” is on the list.");
+        return redirect()->to(route('materials.show', $challenge) . '#own')->with(
+            'status',
+            Text::of('plan.done.is_on_the_list', ['line' => $line->name]),
+        );
     }
 
-    public function destroy(Challenge $challenge, MaterialLine $materialLine): RedirectResponse
+    public function destroy(Challenge $challenge, MaterialLine $materialLine, PrepareSession $prepare): RedirectResponse
     {
-        DB::transaction(static fn() => $materialLine->delete());
+        $prepare->removeMaterial($materialLine);
 
-        return redirect()->to(route('materials.show', $challenge) . '#own')->with('status', "“{$materialLine->name}” is off the list.");
+        return redirect()->to(route('materials.show', $challenge) . '#own')->with(
+            'status',
+            Text::of('plan.done.is_off_the_list', ['material_line' => $materialLine->name]),
+        );
     }
 
     public function download(Challenge $challenge): Response

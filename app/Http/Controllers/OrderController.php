@@ -8,6 +8,7 @@ use App\Access\Actor;
 use App\Actions\ChangeOrder;
 use App\Http\Requests\OrderRequest;
 use App\Models\Challenge;
+use App\Presenters\Text;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
@@ -19,11 +20,11 @@ final class OrderController
         $group = $request->group();
         $act = $change($group, $request->act(), Actor::of($request));
         $said = match ($request->act()) {
-            'repair' => "{$group->name} repairs, and keeps its place.",
-            'ready' => "{$group->name} is ready.",
-            'skip' => "{$group->name} goes behind the others of this round.",
-            'withdraw' => "{$group->name} has withdrawn. Its runs stay on record.",
-            default => "{$group->name} is back.",
+            'repair' => Text::of('run.done.repairs_and_keeps_its_place', ['group' => $group->name]),
+            'ready' => Text::of('run.done.is_ready', ['group' => $group->name]),
+            'skip' => Text::of('run.done.goes_behind_the_others_of_this', ['group' => $group->name]),
+            'withdraw' => Text::of('run.done.has_withdrawn_its_runs_stay_on', ['group' => $group->name]),
+            default => Text::of('run.done.is_back', ['group' => $group->name]),
         };
 
         return $request->expectsJson()

@@ -6,8 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Models\Challenge;
 use App\Models\Group;
-use App\Reading\ClassRecord;
-use App\Reading\Floor;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\Floor;
 use Illuminate\Contracts\View\View;
 
 /** What a group's own tablet shows: its car and its runs. */
@@ -15,8 +15,7 @@ final class OwnGroupController
 {
     public function show(Challenge $challenge, Group $group): View
     {
-        $record = ClassRecord::of($challenge);
-
+        $record = ClassRecord::of($challenge)->withRuns();
         $own = $record->groups->firstWhere('id', $group->id) ?? $group;
         $car = $own->currentCar();
 

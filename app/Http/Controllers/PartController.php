@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeParts;
 use App\Http\Requests\PartRequest;
 use App\Models\Challenge;
 use App\Models\OwnPart;
-use App\Reading\ClassRecord;
+use App\Presenters\Text;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
 
 /** The catalogue of parts, and what an educator adds to it for a challenge. */
 final class PartController
@@ -25,17 +26,23 @@ final class PartController
         ]);
     }
 
-    public function store(PartRequest $request, Challenge $challenge): RedirectResponse
+    public function store(PartRequest $request, Challenge $challenge, ChangeParts $parts): RedirectResponse
     {
-        $part = DB::transaction(static fn() => $challenge->ownParts()->create($request->part()));
+        $part = $parts->add($challenge, $request->part());
 
-        return redirect()->route('parts.index', $challenge)->with('status', "“{$part->name}” is in the parts list of this challenge.");
+        return redirect()->route('parts.index', $challenge)->with(
+            'status',
+            Text::of('what_if.done.is_in_the_parts_list_of', ['part' => $part->name]),
+        );
     }
 
-    public function destroy(Challenge $challenge, OwnPart $ownPart): RedirectResponse
+    public function destroy(Challenge $challenge, OwnPart $ownPart, ChangeParts $parts): RedirectResponse
     {
-        DB::transaction(static fn() => $ownPart->delete());
+        $parts->remove($ownPart);
 
-        return redirect()->route('parts.index', $challenge)->with('status', "“{$ownPart->name}” is out of the parts list.");
+        return redirect()->route('parts.index', $challenge)->with(
+            'status',
+            Text::of('what_if.done.is_out_of_the_parts_list', ['own_part' => $ownPart->name]),
+        );
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\RecordPrediction;
 use App\Http\Requests\PredictionRequest;
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Presenters\Text;
 use Illuminate\Http\RedirectResponse;
 
 /** What a group expects of its next try, said before the run. */
@@ -18,9 +19,15 @@ final class PredictionController
         $try = $record($challenge, $group, $request->distance(), $request->has('try') ? $request->integer('try') : null);
 
         if ($try === null) {
-            return redirect()->back()->withInput()->with('status', "Try {$request->integer('try')} has been run meanwhile, so nothing was noted. Say it for the next one.");
+            return redirect()->back()->withInput()->with(
+                'status',
+                Text::of('run.done.try_has_been_run_meanwhile_so', ['integer' => $request->integer('try')]),
+            );
         }
 
-        return redirect()->back()->with('status', "{$group->name} expects {$request->distance()->text} of try {$try}.");
+        return redirect()->back()->with(
+            'status',
+            Text::of('run.done.expects_of_try', ['group' => $group->name, 'text' => $request->distance()->text, 'try' => $try]),
+        );
     }
 }

@@ -6,14 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Models\Challenge;
 use App\Models\Group;
-use App\Reading\CarReading;
-use App\Reading\ClassFigure;
-use App\Reading\ClassFindings;
-use App\Reading\ClassForces;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
-use App\Reading\PredictionsReading;
-use App\Wording\FindingWords;
+use App\Presenters\FindingWords;
+use App\ViewModels\CarReading;
+use App\ViewModels\ClassFigure;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassForces;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\PredictionsReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -27,7 +27,9 @@ final class ReportController
 
         return view('report.show', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
-            'figure' => new ClassFigure($record, $findings), 'forces' => new ClassForces($record), 'cautions' => ClassPlan::of($challenge)->cautions(),
+            'figure' => new ClassFigure($record, $findings),
+            'forces' => new ClassForces($record),
+            'cautions' => ClassPlan::of($challenge)->cautions(),
         ]);
     }
 
@@ -41,7 +43,13 @@ final class ReportController
 
         return view('report.notebooks', [
             'challenge' => $challenge, 'record' => $record, 'groups' => $groups, 'predictions' => PredictionsReading::of($record),
-            'drawn' => $groups->mapWithKeys(static fn(Group $group): array => [$group->id => $group->currentCar() === null ? null : new CarReading($group->currentCar()->choices, $plan, $plan->kitCar())])->all(),
+            'drawn' => $groups->mapWithKeys(
+                static fn(Group $group): array => [
+                    $group->id => $group->currentCar() === null
+                        ? null
+                        : new CarReading($group->currentCar()->choices, $plan, $plan->kitCar()),
+                ],
+            )->all(),
         ]);
     }
 

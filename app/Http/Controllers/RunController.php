@@ -7,18 +7,19 @@ namespace App\Http\Controllers;
 use App\Access\Actor;
 use App\Actions\ChangeRun;
 use App\Actions\LogRun;
-use App\Actions\LooksLikeOneRun;
-use App\Actions\RunHasChanged;
+use App\Actions\LooksLikeOneRunException;
+use App\Actions\RunHasChangedException;
 use App\Http\Requests\RunRequest;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\Run;
-use App\Reading\ClassRecord;
-use App\Reading\Floor;
-use App\Reading\FloorState;
-use App\Wording\RunWords;
+use App\Presenters\RunWords;
+use App\Presenters\Text;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\Floor;
+use App\ViewModels\FloorState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -50,7 +51,9 @@ final class RunController
 
     public function index(Request $request, Challenge $challenge): View
     {
-        $cars = array_values(array_filter(array_map(intval(...), explode(',', $request->string('cars')->toString())), static fn(int $id): bool => $id > 0));
+        $cars = array_values(
+            array_filter(array_map(intval(...), explode(',', $request->string('cars')->toString())), static fn(int $id): bool => $id > 0),
+        );
 
         return view('run.index', [
             'challenge' => $challenge,
@@ -87,7 +90,7 @@ final class RunController
                 $request->readingIds(),
                 in_array(self::SAME_RUN, $request->confirmed(), true),
             );
-        } catch (LooksLikeOneRun $found) {
+        } catch (LooksLikeOneRunException $found) {
             return $this->ask($request, $challenge, [self::SAME_RUN => RunWords::twin($found->twin, $challenge->units)]);
         } catch (ModelNotFoundException) {
             // Removed in this very moment.
@@ -96,7 +99,7 @@ final class RunController
         $run->load(['car.group' => self::also(...)]);
         if ($run->car->group->challenge_id !== $challenge->id) {
             // An id is the device's own; one that names a run elsewhere is none of ours.
-            return $this->refuse($request, $challenge, 'id', 'The page was out of date. Log the run again.');
+            return $this->refuse($request, $challenge, 'id', Text::of('run.done.the_page_was_out_of_date'));
         }
         $said = RunWords::summary($run, $challenge->units);
         if ($request->expectsJson()) {
@@ -105,25 +108,34 @@ final class RunController
 
         return redirect()->to($this->home($request, $challenge))
             ->with('logged', $run->id)
-            ->with('status', "Logged: {$said}.");
+            ->with('status', Text::of('run.done.logged', ['said' => $said]));
     }
 
     public function update(RunRequest $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
     {
         $edition = $request->input('edition');
         try {
-            $change->edit($run, Actor::of($request), $request->group()->setRelation('challenge', $challenge), $request->record(...), is_numeric($edition) ? (int) $edition : null);
-        } catch (RunHasChanged $changed) {
+            $change->edit(
+                $run,
+                Actor::of($request),
+                $request->group()->setRelation('challenge', $challenge),
+                $request->record(...),
+                is_numeric($edition) ? (int) $edition : null,
+            );
+        } catch (RunHasChangedException $changed) {
             $last = $changed->run->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
 
             // What was typed stays in the form; saving it again is then a choice, not a chance.
             return redirect()->to($this->list($request, $challenge, $run, ['edit' => $run->id]))
                 ->withInput($request->except('edition') + ['of_run' => $run->id])
-                ->with('conflict', ['run' => $run->id, 'by' => $last?->by() ?? 'somebody', 'now' => RunWords::onRecord($changed->run->onRecord())]);
+                ->with(
+                    'conflict',
+                    ['run' => $run->id, 'by' => $last?->by() ?? 'somebody', 'now' => RunWords::onRecord($changed->run->onRecord())],
+                );
         }
 
         return redirect()->to($this->list($request, $challenge, $run->refresh()->load('car')))
-            ->with('status', 'Corrected. The old values stay on record below the run.');
+            ->with('status', Text::of('run.done.corrected_the_old_values_stay_on'));
     }
 
     public function destroy(Request $request, Challenge $challenge, Run $run, ChangeRun $change): RedirectResponse
@@ -131,7 +143,7 @@ final class RunController
         $change->undo($run, Actor::of($request));
 
         return redirect()->back(fallback: route('runs.show', $challenge))
-            ->with('status', 'Taken back: ' . RunWords::summary($run->load('car.group'), $challenge->units) . '.')
+            ->with('status', Text::of('run.done.taken_back', ['load' => RunWords::summary($run->load('car.group'), $challenge->units)]))
             ->with('putBack', route('runs.restore', [$challenge, $run]));
     }
 
@@ -142,7 +154,10 @@ final class RunController
         }
 
         return redirect()->back(fallback: route('runs.show', $challenge))
-            ->with('status', 'Back on record: ' . RunWords::summary($run->load('car.group'), $challenge->units) . '.');
+            ->with(
+                'status',
+                Text::of('run.done.back_on_record', ['load' => RunWords::summary($run->load('car.group'), $challenge->units)]),
+            );
     }
 
     /** @param array<string, string> $questions by field */

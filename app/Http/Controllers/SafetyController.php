@@ -4,27 +4,29 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeChallenge;
 use App\Models\Challenge;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
+use App\Presenters\Text;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
-use Skivo\Core\Session\Caution;
 
 /** The safety sheet, which is read once before a class builds. */
 final class SafetyController
 {
     public function show(Challenge $challenge): View
     {
-        return view('plan.safety', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'plan' => ClassPlan::of($challenge)]);
+        return view(
+            'plan.safety',
+            ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'plan' => ClassPlan::of($challenge)],
+        );
     }
 
-    public function update(Challenge $challenge): RedirectResponse
+    public function update(Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        $cautions = array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions());
-        DB::transaction(static fn() => $challenge->update(['safety_read_at' => now(), 'safety_read' => $cautions]));
+        $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->cautions());
 
-        return redirect()->route('groups.index', $challenge)->with('status', 'Build is open.');
+        return redirect()->route('groups.index', $challenge)->with('status', Text::of('plan.done.build_is_open'));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\PageKey;
+use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,18 +27,20 @@ final class SessionController
     public function store(Request $request): RedirectResponse
     {
         $request->validate(['email' => ['required', 'string', 'max:254'], 'password' => ['required', 'string', 'max:200']], [
-            'email.required' => 'Type the email address of your account.',
-            'password.required' => 'Type your password.',
+            'email.required' => Text::of('account.done.type_the_email_address_of_your'),
+            'password.required' => Text::of('account.done.type_your_password'),
         ]);
         $email = Str::lower($request->string('email')->toString());
         $key = 'sign-in|' . sha1($email) . '|' . $request->ip();
         if (RateLimiter::tooManyAttempts($key, self::MOST_ATTEMPTS)) {
             $seconds = RateLimiter::availableIn($key);
-            throw ValidationException::withMessages(['email' => "Too many attempts. Wait {$seconds} seconds, then try again."]);
+            throw ValidationException::withMessages(
+                ['email' => Text::of('account.done.too_many_attempts_wait_seconds_then', ['seconds' => $seconds])],
+            );
         }
         if (!Auth::attempt(['email' => $email, 'password' => $request->string('password')->toString()], $request->boolean('remember'))) {
             RateLimiter::hit($key);
-            throw ValidationException::withMessages(['email' => 'No account has this email address and password. Check both.']);
+            throw ValidationException::withMessages(['email' => Text::of('account.done.no_account_has_this_email_address')]);
         }
         RateLimiter::clear($key);
         $request->session()->regenerate();
@@ -58,6 +61,6 @@ final class SessionController
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return redirect()->route('sign-in')->with('status', 'You are signed out.');
+        return redirect()->route('sign-in')->with('status', Text::of('account.done.you_are_signed_out'));
     }
 }

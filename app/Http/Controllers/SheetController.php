@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportSheet;
+use App\Exports\SheetRows;
 use App\Models\Challenge;
-use App\Reading\ClassRecord;
-use App\Reading\SheetRows;
+use App\Presenters\Text;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -57,16 +58,16 @@ final class SheetController
         $text = $this->text($request);
         $plan = $import->store($challenge, (new SheetReader(self::units($request, $challenge)))->read($text));
         if ($plan->problems !== []) {
-            return view('sheet.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan]);
+            return view(
+                'sheet.show',
+                ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan],
+            );
         }
 
-        return redirect()->route('runs.show', $challenge)->with('status', sprintf(
-            'The sheet is in: %d %s, %d %s.',
-            count($plan->newGroups),
-            Str::plural('new group', count($plan->newGroups)),
-            $plan->newRuns(),
-            Str::plural('run', $plan->newRuns()),
-        ));
+        return redirect()->route('runs.show', $challenge)->with('status', Text::of('sheet.done.the_sheet_is_in', [
+            'groups' => Text::plural('sheet.done.new_group_new_groups', count($plan->newGroups)),
+            'runs' => Text::plural('sheet.done.run_runs', $plan->newRuns()),
+        ]));
     }
 
     /** A column without a unit has those of the page that it was typed in. */
@@ -80,14 +81,14 @@ final class SheetController
         $file = $request->file('file');
         if ($file instanceof UploadedFile) {
             if (!$file->isValid()) {
-                throw ValidationException::withMessages(['file' => 'The file did not arrive whole. It may be larger than 1 MB. Try again.']);
+                throw ValidationException::withMessages(['file' => Text::of('sheet.done.the_file_did_not_arrive_whole')]);
             }
 
             return (string) $file->getContent();
         }
         $text = $request->string('text')->toString();
         if (trim($text) === '') {
-            throw ValidationException::withMessages(['file' => 'Choose a CSV file, or paste the sheet.']);
+            throw ValidationException::withMessages(['file' => Text::of('sheet.done.choose_a_csv_file_or_paste')]);
         }
 
         return $text;

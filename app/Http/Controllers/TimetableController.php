@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\PrepareSession;
+use App\Exports\SessionCalendar;
 use App\Http\Requests\TimetableRequest;
 use App\Models\Challenge;
-use App\Reading\ClassPlan;
-use App\Reading\ClassRecord;
-use App\Reading\SessionCalendar;
+use App\Presenters\Text;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** When what happens in a session, and who runs when on which lane. */
@@ -32,14 +33,11 @@ final class TimetableController
         ]);
     }
 
-    public function update(TimetableRequest $request, Challenge $challenge): RedirectResponse
+    public function update(TimetableRequest $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
     {
-        DB::transaction(static function () use ($request, $challenge): void {
-            $challenge->update($request->rulesOfTheChallenge());
-            $challenge->sessionPlan()->fill($request->plan())->save();
-        });
+        $prepare->plan($challenge, $request->plan(), $request->rulesOfTheChallenge());
 
-        return redirect()->route('timetable.show', $challenge)->with('status', 'The timetable follows.');
+        return redirect()->route('timetable.show', $challenge)->with('status', Text::of('plan.done.the_timetable_follows'));
     }
 
     public function calendar(Challenge $challenge): Response

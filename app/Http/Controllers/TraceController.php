@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\RecordReadings;
 use App\Http\Requests\TraceRequest;
 use App\Models\Challenge;
-use App\Models\Reading;
 use App\Models\Run;
-use App\Reading\ClassRecord;
-use App\Reading\TraceReading;
+use App\Presenters\Text;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\TraceReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /** The trace of one run: where the car was over time, and what that tells. */
 final class TraceController
@@ -30,13 +29,10 @@ final class TraceController
         ]);
     }
 
-    public function store(TraceRequest $request, Challenge $challenge, Run $run): RedirectResponse
+    public function store(TraceRequest $request, Challenge $challenge, Run $run, RecordReadings $record): RedirectResponse
     {
-        DB::transaction(static function () use ($request, $challenge, $run): void {
-            $reading = new Reading(['id' => (string) Str::uuid7(), 'run_id' => $run->id, 'kind' => 'trace', 'lane' => $run->lane, 'data' => ['points' => $request->points()], 'measured_at' => now()]);
-            $challenge->readings()->save($reading);
-        });
+        $record->trace($challenge, $run, $request->points());
 
-        return redirect()->route('trace.show', [$challenge, $run])->with('status', 'The trace is with the run.');
+        return redirect()->route('trace.show', [$challenge, $run])->with('status', Text::of('trace.done.the_trace_is_with_the_run'));
     }
 }

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Actor;
-use App\Actions\ActIsOvertaken;
+use App\Actions\ActIsOvertakenException;
 use App\Actions\UndoAct;
 use App\Models\Act;
 use App\Models\Challenge;
-use App\Wording\ActWords;
+use App\Presenters\ActWords;
+use App\Presenters\Text;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -22,13 +23,16 @@ final class UndoController
         $named = $request->input('act');
         $act = is_numeric($named) ? $challenge->acts()->find((int) $named) : UndoAct::lastOf($challenge, $by);
         if ($act === null) {
-            $said = 'There is nothing to take back.';
+            $said = Text::of('run.done.there_is_nothing_to_take_back');
         } else {
-            $words = new ActWords($act->load(['run.car.group' => static fn($groups) => $groups->withTrashed(), 'group']), $challenge->units);
+            $words = new ActWords(
+                $act->load(['run.car.group' => static fn($groups) => $groups->withTrashed(), 'group']),
+                $challenge->units,
+            );
             try {
                 $undo($act, $by);
                 $said = $words->undone();
-            } catch (ActIsOvertaken $overtaken) {
+            } catch (ActIsOvertakenException $overtaken) {
                 $said = $words->overtaken($overtaken->since);
             }
         }

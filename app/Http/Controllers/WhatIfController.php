@@ -9,20 +9,20 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\User;
-use App\Reading\ClassForces;
-use App\Reading\ClassRecord;
-use App\Reading\WhatIf;
-use App\Wording\Sentence;
-use App\Wording\WhatIfWords;
+use App\Presenters\Sentence;
+use App\Presenters\WhatIf;
+use App\Presenters\WhatIfWords;
+use App\ViewModels\ClassForces;
+use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\URL;
-use Skivo\Core\Measurement\OutOfRange;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Prediction;
-use Skivo\Core\Simulation\Setting;
 use Skivo\Core\Simulation\Settings;
 
 /** Trying designs before cutting card. Nothing here is stored: the address holds the designs. */
@@ -78,7 +78,7 @@ final class WhatIfController
 
             return (new WhatIf($units))->sweep(
                 $settings,
-                $this->sweepable($request->string('x')->toString()) ?? Setting::Bore,
+                $this->sweepable($request->string('x')->toString()) ?? CarAttribute::NozzleBore,
                 $this->sweepable($request->string('y')->toString()),
             ) + ['schools' => $schools === null ? null : self::said($schools)];
         });
@@ -90,11 +90,11 @@ final class WhatIfController
         return [$sentence->lead, $sentence->rest, $sentence->small];
     }
 
-    private function sweepable(string $key): ?Setting
+    private function sweepable(string $key): ?CarAttribute
     {
-        $setting = Setting::tryFrom($key);
+        $setting = CarAttribute::tryFrom($key);
 
-        return in_array($setting, Setting::sweepable(), true) ? $setting : null;
+        return in_array($setting, CarAttribute::swept(), true) ? $setting : null;
     }
 
     /**
@@ -102,7 +102,7 @@ final class WhatIfController
      *
      * @param array{Group, Car, CarModel}|null $from
      *
-     * @return array<string, string> by letter
+     * @return array<string, array<string, float>> by letter, what differs from the usual car, by CarAttribute (SI)
      */
     private function designs(Request $request, ?array $from): array
     {
@@ -111,14 +111,14 @@ final class WhatIfController
             $text = $request->string($letter)->toString();
             if ($request->has($letter)) {
                 try {
-                    $designs[$letter] = WhatIf::write(WhatIf::read($text));
-                } catch (OutOfRange|\InvalidArgumentException) {
+                    $designs[$letter] = WhatIf::read($text)->unusual();
+                } catch (OutOfRangeException|\InvalidArgumentException) {
                     // A design that cannot be is left out; the page opens with what can.
                 }
             }
         }
 
-        return isset($designs['a']) ? $designs : ['a' => WhatIf::write($from[2]->settings ?? Settings::of([]))] + $designs;
+        return isset($designs['a']) ? $designs : ['a' => ($from[2]->settings ?? Settings::of([]))->unusual()] + $designs;
     }
 
     private static function signed(string $route, Challenge $challenge, string $key): string
@@ -131,7 +131,7 @@ final class WhatIfController
     {
         try {
             return new JsonResponse($compute());
-        } catch (OutOfRange $fault) {
+        } catch (OutOfRangeException $fault) {
             return new JsonResponse(['message' => (new WhatIf($units))->complaint($fault)], 422);
         } catch (\InvalidArgumentException $fault) {
             return new JsonResponse(['message' => $fault->getMessage()], 422);

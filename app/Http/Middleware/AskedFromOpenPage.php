@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Access\PageKey;
+use App\Presenters\Text;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,6 +19,6 @@ final class AskedFromOpenPage
     {
         return PageKey::holds($request->string('by')->toString())
             ? $next($request)
-            : new JsonResponse(['message' => 'This page is signed out, or has been open for more than a day. Open it again.'], 403);
+            : new JsonResponse(['message' => Text::of('frame.asked_from_open_page.this_page_is_signed_out_or')], 403);
     }
 }

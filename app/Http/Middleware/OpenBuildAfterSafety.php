@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\Challenge;
+use App\Presenters\Text;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,7 +19,10 @@ final class OpenBuildAfterSafety
         $challenge = $request->route('challenge');
 
         return $challenge instanceof Challenge && $challenge->safety_read_at === null
-            ? redirect()->route('safety.show', $challenge)->with('status', 'Read the safety sheet first; then Build is open.')
+            ? redirect()->route('safety.show', $challenge)->with(
+                'status',
+                Text::of('frame.open_build_after_safety.read_the_safety_sheet_first_then'),
+            )
             : $next($request);
     }
 }

@@ -20,7 +20,10 @@ final class StartSession extends Framework
 
     protected function startSession(Request $request, $session)
     {
-        parent::startSession($request, $session)->put('_token', hash_hmac('sha256', "form|{$session->getId()}", (string) config('app.key')));
+        parent::startSession($request, $session)->put(
+            '_token',
+            hash_hmac('sha256', "form|{$session->getId()}", (string) config('app.key')),
+        );
 
         return $session;
     }

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Label;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 use Skivo\Core\Bench\BenchField;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Unit;
 
 /**
@@ -29,7 +33,13 @@ final class BenchRequest extends FormRequest
         $rules = [];
         for ($row = 0; $row < self::MOST_REPEATS; $row++) {
             foreach ($this->test()->fields() as $index => $field) {
-                $rules[self::key($row, $index)] = ['nullable', 'string', 'max:60', new ReadsAs($this->unit($field), fn(float $si): ?string => $this->complaint($field, $si))];
+                $rules[self::key($row, $index)] = [
+                    'nullable', 'string', 'max:60', new ReadsAs(
+                        $this->unit($field),
+                        static fn(float $si): ?Remark => self::complaint($field, $si),
+                        $this->units(),
+                    ),
+                ];
             }
         }
 
@@ -47,7 +57,10 @@ final class BenchRequest extends FormRequest
             }
             foreach ($this->test()->fields() as $index => $field) {
                 if ($rows[$first][$index] === '') {
-                    $validator->errors()->add(self::key($first, $index), "{$field->label} is missing in the first row.");
+                    $validator->errors()->add(
+                        self::key($first, $index),
+                        Text::of('bench.form.is_missing_in_the_first_row', ['field' => Label::of($field)]),
+                    );
                 }
             }
         }];
@@ -56,7 +69,22 @@ final class BenchRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*.max' => 'That is too long for a reading.'];
+        return ['*.max' => Text::of('bench.form.that_is_too_long_for_a')];
+    }
+
+    /** How many rows a test is shown with: those that have a reading or were typed, and one more, three at the least. */
+    public static function rowsFor(int $held, bool $wasTyped): int
+    {
+        $typed = $wasTyped
+            ? count(
+                array_filter(
+                    array_keys(session()->getOldInput()),
+                    static fn(int|string $key): bool => preg_match('/^r\d+_0$/', (string) $key) === 1,
+                ),
+            )
+            : 0;
+
+        return max(3, $held + 1, $typed);
     }
 
     /** The name of a field. */
@@ -96,7 +124,10 @@ final class BenchRequest extends FormRequest
     {
         $rows = [];
         for ($row = 0; $row < self::MOST_REPEATS; $row++) {
-            $texts = array_map(fn(int $index): string => trim((string) $this->string(self::key($row, $index))), array_keys($this->test()->fields()));
+            $texts = array_map(
+                fn(int $index): string => trim((string) $this->string(self::key($row, $index))),
+                array_keys($this->test()->fields()),
+            );
             if (implode('', $texts) !== '') {
                 $rows[$row] = $texts;
             }
@@ -105,12 +136,13 @@ final class BenchRequest extends FormRequest
         return $rows;
     }
 
-    private function complaint(BenchField $field, float $si): ?string
+    private static function complaint(BenchField $field, float $si): ?Remark
     {
-        $units = $this->units();
-
-        return $si >= $field->least && $si <= $field->greatest ? null
-            : "{$field->label}: from {$units->show($field->least, $field->scale, 1)} to {$units->show($field->greatest, $field->scale)}. Check the unit.";
+        return $si >= $field->least && $si <= $field->greatest ? null : new Remark('bench.out_of_range', [
+            'field' => Label::of($field),
+            'least' => new Shown($field->least, $field->scale, 1),
+            'greatest' => new Shown($field->greatest, $field->scale),
+        ]);
     }
 
     private function unit(BenchField $field): Unit

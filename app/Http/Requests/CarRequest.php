@@ -10,8 +10,9 @@ use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\SizeMeasure;
@@ -33,13 +34,19 @@ final class CarRequest extends FormRequest
             'edition' => ['nullable', 'string', 'max:20'],
             'save_as' => ['nullable', Rule::in(['version', 'correction'])],
         ];
-        foreach (Choice::cases() as $choice) {
-            $rules[$choice->value] = match (true) {
-                $choice === Choice::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
-                $choice === Choice::WheelHollow => ['nullable', Rule::enum(Hollow::class)],
-                $choice->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
-                $choice->isCount() => ['nullable', 'integer', 'between:' . implode(',', $choice->range())],
-                default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($choice, $this->units()), fn(float $si): ?string => $choice->complaint($si, $this->units()))],
+        foreach (CarAttribute::recorded() as $attribute) {
+            $rules[$attribute->value] = match (true) {
+                $attribute === CarAttribute::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
+                $attribute === CarAttribute::WheelHollow => ['nullable', Rule::enum(Hollow::class)],
+                $attribute->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
+                $attribute->isCount() => ['nullable', 'integer', 'between:' . implode(',', $attribute->range())],
+                default => [
+                    'nullable', 'string', new ReadsAs(
+                        TypedCar::bareUnit($attribute, $this->units()),
+                        $attribute->complaint(...),
+                        $this->units(),
+                    ),
+                ],
             };
         }
 
@@ -49,11 +56,14 @@ final class CarRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $messages = ['wheel_mount' => 'Choose one of the two ways of mounting wheels.', 'wheel_hollow' => 'Choose which way the hollow faces.'];
-        foreach (Choice::cases() as $choice) {
-            if ($choice->isCount()) {
-                [$least, $greatest] = $choice->range();
-                $messages["{$choice->value}.*"] = "{$choice->label()} must be a whole number from {$least} to {$greatest}" . ($choice->scale() === Scale::Angle ? ' degrees.' : '.');
+        $messages = ['wheel_mount' => __('build.choose_mount'), 'wheel_hollow' => __('build.choose_hollow')];
+        foreach (CarAttribute::recorded() as $attribute) {
+            if ($attribute->isCount()) {
+                [$least, $greatest] = $attribute->range();
+                $messages["{$attribute->value}.*"] = $this->words()->say(new Remark(
+                    $attribute->scale() === Scale::Angle ? 'quantity.not_whole_degrees' : 'quantity.not_whole',
+                    ['attribute' => $attribute, 'least' => $least, 'greatest' => $greatest],
+                ));
             }
         }
 
@@ -64,12 +74,16 @@ final class CarRequest extends FormRequest
     {
         $questions = [];
         foreach ($this->choices()->quantities as $key => $entry) {
-            $choice = Choice::from($key);
+            $attribute = CarAttribute::from($key);
             $si = $entry->quantity->si();
-            if ($choice->isUnusual($si)) {
-                [$least, $greatest] = $choice->usual() ?? [0.0, 0.0];
-                $show = fn(float $value): string => $this->units()->show($value, $choice->scale() ?? Scale::Body);
-                $questions[$key] = "{$choice->label()}: {$show($si)} is far " . ($si < $least ? "less than {$show($least)}, the least" : "more than {$show($greatest)}, the most") . ' that cars like this have. Is the unit right?';
+            $usual = $attribute->facts()->usual;
+            if ($usual !== null && $attribute->isUnusual($si)) {
+                $questions[$key] = $this->words()->say(new Remark($si < $usual[0] ? 'quantity.unusually_small' : 'quantity.unusually_large', [
+                    'attribute' => $attribute,
+                    'value' => $attribute->shown($si, 0),
+                    'least' => $attribute->shown($usual[0], 0),
+                    'greatest' => $attribute->shown($usual[1], 0),
+                ]));
             }
         }
 

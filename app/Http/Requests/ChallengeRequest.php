@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\AsksBack;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Temperature;
 use Skivo\Core\Measurement\Unit;
@@ -32,8 +35,8 @@ final class ChallengeRequest extends FormRequest
     public function rules(): array
     {
         $units = $this->unitSystem();
-        $lane = new ReadsAs($this->bareUnit(), static fn(float $metres): ?string => Limits::laneComplaint($metres, $units));
-        $length = new ReadsAs($this->bareUnit(), static fn(float $metres): ?string => Limits::laneComplaint($metres, $units, false));
+        $lane = new ReadsAs($this->bareUnit(), Limits::laneComplaint(...), $units);
+        $length = new ReadsAs($this->bareUnit(), static fn(float $metres): ?Remark => Limits::laneComplaint($metres, false), $units);
         $rules = [
             'name' => ['required', 'string', 'max:120'],
             'question' => ['nullable', 'string', 'max:300'],
@@ -53,8 +56,16 @@ final class ChallengeRequest extends FormRequest
             'void_is_retried' => ['nullable', 'boolean'],
             'most_balloons' => ['nullable', 'integer', 'between:1,6'],
             'most_straws' => ['nullable', 'integer', 'between:1,60'],
-            'heaviest' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, static fn(float $kg): ?string => $kg >= 0.005 && $kg <= 10.0 ? null : 'The heaviest car must be from ' . $units->show(0.005, Scale::Weight) . ' to ' . $units->show(10.0, Scale::Weight) . '. Check the unit.')],
-            'longest' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Body) ?? Unit::Centimetre, static fn(float $m): ?string => $m >= 0.02 && $m <= 1.0 ? null : 'The longest chassis must be from ' . $units->show(0.02, Scale::Body) . ' to ' . $units->show(1.0, Scale::Body) . '. Check the unit.')],
+            'heaviest' => [
+                'nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, CarAttribute::Mass->complaint(...), $units),
+            ],
+            'longest' => [
+                'nullable', 'string', new ReadsAs(
+                    $units->unit(Scale::Body) ?? Unit::Centimetre,
+                    CarAttribute::ChassisLength->complaint(...),
+                    $units,
+                ),
+            ],
         ];
         foreach (Goal::cases() as $goal) {
             $rules["award_{$goal->value}"] = ['nullable', 'boolean'];
@@ -73,18 +84,18 @@ final class ChallengeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give the challenge a name.',
-            'goal.required' => 'Choose what the class is after.',
-            'scoring.required' => 'Choose how tries count.',
-            'units.required' => 'Choose the units the class works in.',
-            'tries.*' => 'Tries per group must be a whole number from 1 to ' . Limits::MOST_TRIES . '.',
-            'lanes.*' => 'Lanes must be a whole number from 1 to ' . Limits::MOST_LANES . '.',
-            'lane_length.required' => 'Say how long the lane is, such as 6 m or 20 ft.',
-            'timed_length.required' => 'A challenge for the fastest needs the length that is timed, such as 3 m.',
-            'mark_distance.required' => 'A challenge for the nearest needs to know where the mark is, such as 4 m.',
-            'load_length.required' => 'A challenge for the heaviest load needs to know how far it must be carried, such as 2 m.',
-            'most_balloons.*' => 'Balloons must be a whole number from 1 to 6.',
-            'most_straws.*' => 'Straws must be a whole number from 1 to 60.',
+            'name.required' => Text::of('challenge.form.give_the_challenge_a_name'),
+            'goal.required' => Text::of('challenge.form.choose_what_the_class_is_after'),
+            'scoring.required' => Text::of('challenge.form.choose_how_tries_count'),
+            'units.required' => Text::of('challenge.form.choose_the_units_the_class_works'),
+            'tries.*' => Text::of('challenge.form.tries_per_group_must_be_a', ['most_tries' => Limits::MOST_TRIES]),
+            'lanes.*' => Text::of('challenge.form.lanes_must_be_a_whole_number', ['most_lanes' => Limits::MOST_LANES]),
+            'lane_length.required' => Text::of('challenge.form.say_how_long_the_lane_is'),
+            'timed_length.required' => Text::of('challenge.form.a_challenge_for_the_fastest_needs'),
+            'mark_distance.required' => Text::of('challenge.form.a_challenge_for_the_nearest_needs'),
+            'load_length.required' => Text::of('challenge.form.a_challenge_for_the_heaviest_load'),
+            'most_balloons.*' => Text::of('challenge.form.balloons_must_be_a_whole_number'),
+            'most_straws.*' => Text::of('challenge.form.straws_must_be_a_whole_number'),
         ];
     }
 
@@ -94,7 +105,12 @@ final class ChallengeRequest extends FormRequest
         $temperature = $this->temperature();
         $allowed = [];
         foreach (self::LIMITED as $kind) {
-            $names = array_values(array_filter(array_map(trim(...), explode(',', (string) $this->input("allowed_{$kind->value}"))), static fn(string $name): bool => $name !== ''));
+            $names = array_values(
+                array_filter(
+                    array_map(trim(...), explode(',', (string) $this->input("allowed_{$kind->value}"))),
+                    static fn(string $name): bool => $name !== '',
+                ),
+            );
             if ($names !== []) {
                 $allowed[$kind->value] = $names;
             }
@@ -106,7 +122,10 @@ final class ChallengeRequest extends FormRequest
             'goal' => $this->enum('goal', Goal::class),
             'awards' => array_values(array_map(
                 static fn(Goal $goal): string => $goal->value,
-                array_filter(Goal::cases(), fn(Goal $goal): bool => $this->boolean("award_{$goal->value}") && $goal !== $this->enum('goal', Goal::class)),
+                array_filter(
+                    Goal::cases(),
+                    fn(Goal $goal): bool => $this->boolean("award_{$goal->value}") && $goal !== $this->enum('goal', Goal::class),
+                ),
             )),
             'scoring' => $this->enum('scoring', Scoring::class),
             'tries' => $this->integer('tries'),
@@ -120,7 +139,12 @@ final class ChallengeRequest extends FormRequest
             'air_temperature_c' => $temperature?->celsius,
             'air_temperature_entered' => $temperature?->text,
             'free_steps' => $this->input('design') === 'held'
-                ? array_values(array_map(static fn(Step $step): string => $step->value, array_filter(Step::cases(), fn(Step $step): bool => $this->boolean("free_{$step->value}"))))
+                ? array_values(
+                    array_map(
+                        static fn(Step $step): string => $step->value,
+                        array_filter(Step::cases(), fn(Step $step): bool => $this->boolean("free_{$step->value}")),
+                    ),
+                )
                 : null,
             'push_is_foul' => $this->input('push_is_foul') === null || $this->boolean('push_is_foul'),
             'void_is_retried' => $this->input('void_is_retried') === null || $this->boolean('void_is_retried'),
@@ -136,11 +160,22 @@ final class ChallengeRequest extends FormRequest
     protected function questions(): array
     {
         $questions = [];
-        foreach (['lane_length' => 'lane', 'timed_length' => 'timed stretch', 'mark_distance' => 'place for a mark', 'load_length' => 'stretch to carry a load'] as $field => $what) {
+        foreach (
+            [
+                'lane_length' => Text::of('challenge.form.a_lane'), 'timed_length' => Text::of('challenge.form.timed_stretch'), 'mark_distance' => Text::of('challenge.form.place_for_a_mark'), 'load_length' => Text::of(
+                    'challenge.form.stretch_to_carry_a_load',
+                ),
+            ] as $field => $what
+        ) {
             $metres = $this->length($field)?->quantity->si();
             $said = $metres === null ? null : Limits::unusualLane($metres, $field === 'lane_length');
             if ($said !== null) {
-                $questions[$field] = "{$this->unitSystem()->show($metres, Scale::Lane)} is {$said} for a {$what}. Is the unit right?";
+                $questions[$field] = Text::of(
+                    'challenge.form.is_for_a_is_the_unit',
+                    [
+                        'metres' => $this->unitSystem()->show($metres, Scale::Lane), 'said' => Text::of("challenge.form.{$said}"), 'what' => $what,
+                    ],
+                );
             }
         }
 
@@ -155,7 +190,7 @@ final class ChallengeRequest extends FormRequest
     private function isTemperature(string $attribute, mixed $value, Closure $fail): void
     {
         if ($this->temperature() === null) {
-            $fail('Write the temperature of the room, such as 20 °C or 68 °F.');
+            $fail(Text::of('challenge.form.write_the_temperature_of_the_room'));
         }
     }
 

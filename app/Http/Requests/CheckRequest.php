@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Label;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\Reading;
 use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
 
@@ -34,13 +38,27 @@ final class CheckRequest extends FormRequest
                 continue;
             }
             $greatest = $item->greatest();
-            $rules["{$key}_first"] = ['nullable', 'string', new ReadsAs($this->unit($scale), static fn(float $si): ?string => $si <= $greatest ? null
-                : "{$item->readingLabel()}: at most {$units->show($greatest, $scale)}. Check the unit.")];
-            if ($item->secondLabel() !== null) {
+            $rules["{$key}_first"] = ['nullable', 'string', new ReadsAs(
+                $this->unit($scale),
+                static fn(float $si): ?Remark => $si <= $greatest ? null
+                : new Remark(
+                    'check.at_most',
+                    ['reading' => Label::of($item, 'reading'), 'greatest' => new Shown($greatest, $scale)],
+                ),
+                $units,
+            )];
+            if ($item->hasSecond()) {
                 $rules["{$key}_first"][] = "required_with:{$key}_second";
                 $second = self::secondScale($item);
-                $rules["{$key}_second"] = ['nullable', 'string', "required_with:{$key}_first", new ReadsAs($this->unit($second), static fn(float $si): ?string => $si > 0.0 && $si <= $greatest ? null
-                    : "{$item->secondLabel()}: above 0 and at most {$units->show($greatest, $second)}. Check the unit.")];
+                $rules["{$key}_second"] = ['nullable', 'string', "required_with:{$key}_first", new ReadsAs(
+                    $this->unit($second),
+                    static fn(float $si): ?Remark => $si > 0.0 && $si <= $greatest ? null
+                    : new Remark(
+                        'check.above_nothing',
+                        ['reading' => Label::of($item, 'second'), 'greatest' => new Shown($greatest, $second)],
+                    ),
+                    $units,
+                )];
             }
             if ($item === CheckItem::Drift) {
                 $rules["{$key}_side"] = ['nullable', Rule::enum(Side::class)];
@@ -53,7 +71,7 @@ final class CheckRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*.required_with' => 'Both readings are needed.'];
+        return ['*.required_with' => Text::of('check.form.both_readings_are_needed')];
     }
 
     /** @return array<string, Reading|null> by the value of an item; null where nothing stands */
@@ -68,7 +86,7 @@ final class CheckRequest extends FormRequest
             $reading = new Reading(
                 $item,
                 $scale === null ? null : ReadsAs::read($this->input("{$key}_first"), $this->unit($scale)),
-                $item->secondLabel() === null ? null : ReadsAs::read($this->input("{$key}_second"), $this->unit(self::secondScale($item))),
+                !$item->hasSecond() ? null : ReadsAs::read($this->input("{$key}_second"), $this->unit(self::secondScale($item))),
                 $this->enum("{$key}_side", Side::class),
                 $scale === null && $answer !== null ? $this->boolean("{$key}_answer") : null,
                 is_string($note) ? $note : null,

@@ -6,9 +6,12 @@ namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Plan;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 
@@ -36,8 +39,15 @@ final class CutSizesRequest extends FormRequest
         $rules = ['nozzles_each' => ['required', 'integer', 'between:1,12']];
         $units = $this->units();
         foreach (self::RANGES as $cut => [$least, $greatest, $scale]) {
-            $rules[$cut] = ['nullable', 'string', new ReadsAs(self::bareUnit($cut, $units), static fn(float $metres): ?string => $metres >= $least && $metres <= $greatest ? null
-                : "It must be from {$units->show($least, $scale, 1)} to {$units->show($greatest, $scale)}. Check the unit.")];
+            $rules[$cut] = ['nullable', 'string', new ReadsAs(
+                self::bareUnit($cut, $units),
+                static fn(float $metres): ?Remark => $metres >= $least && $metres <= $greatest ? null
+                : new Remark(
+                    'quantity.length_out_of_range',
+                    ['least' => new Shown($least, $scale, 1), 'greatest' => new Shown($greatest, $scale)],
+                ),
+                $units,
+            )];
         }
 
         return $rules;
@@ -46,7 +56,7 @@ final class CutSizesRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['nozzles_each.*' => 'Straws in a nozzle must be a whole number from 1 to 12.'];
+        return ['nozzles_each.*' => Text::of('plan.form.straws_in_a_nozzle_must_be')];
     }
 
     /** @return array<string, mixed> by column of the plan */

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Diagnosis\Symptom;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
@@ -22,7 +24,11 @@ final class DiagnosisRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $length = new ReadsAs($this->bareUnit(), fn(float $metres): ?string => $metres > 0.0 ? Limits::distanceComplaint($metres, $this->units()) : 'It must be more than nothing.');
+        $length = new ReadsAs(
+            $this->bareUnit(),
+            static fn(float $metres): ?Remark => $metres > 0.0 ? Limits::distanceComplaint($metres) : new Remark('quantity.nothing'),
+            $this->units(),
+        );
 
         return [
             'seen' => ['nullable', Rule::enum(Symptom::class)],
@@ -35,7 +41,11 @@ final class DiagnosisRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['seen' => 'Choose what was seen.', '*.required_with' => 'The drift is needed, and the distance over which it was measured.'];
+        return [
+            'seen' => Text::of('diagnosis.form.choose_what_was_seen'), '*.required_with' => Text::of(
+                'diagnosis.form.the_drift_is_needed_and_the',
+            ),
+        ];
     }
 
     public function symptom(): ?Symptom

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Group;
+use App\Presenters\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -33,10 +34,13 @@ final class GroupRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'A group needs a name.',
-            'name.max' => 'The name is longer than ' . Limits::GROUP_NAME_CHARACTERS . ' characters. Shorten it.',
-            'mark.required' => 'Choose one of the marks.',
-            'mark.in' => 'Choose one of the marks.',
+            'name.required' => Text::of('build.form.a_group_needs_a_name'),
+            'name.max' => Text::of(
+                'build.form.the_name_is_longer_than_characters',
+                ['group_name_characters' => Limits::GROUP_NAME_CHARACTERS],
+            ),
+            'mark.required' => Text::of('build.form.choose_one_of_the_marks'),
+            'mark.in' => Text::of('build.form.choose_one_of_the_marks'),
         ];
     }
 
@@ -51,7 +55,11 @@ final class GroupRequest extends FormRequest
             $others = Group::query()->where('challenge_id', $group->challenge_id)->whereKeyNot($group->id)->pluck($column)->all();
             foreach ($others as $other) {
                 if (is_string($other) && $key($other) === $key($value)) {
-                    $fail($column === 'mark' ? 'Another group has this mark. Choose one that is free.' : 'Another group has this name. Tell them apart, for instance with a number.');
+                    $fail(
+                        $column === 'mark'
+                            ? Text::of('build.form.another_group_has_this_mark_choose')
+                            : Text::of('build.form.another_group_has_this_name_tell'),
+                    );
                 }
             }
         };

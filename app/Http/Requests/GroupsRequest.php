@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Challenge;
+use App\Presenters\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Challenge\Limits;
@@ -22,7 +23,7 @@ final class GroupsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['names.required' => 'Type at least one name, one group a line.'];
+        return ['names.required' => Text::of('build.form.type_at_least_one_name_one')];
     }
 
     /** @return list<string> */
@@ -51,20 +52,25 @@ final class GroupsRequest extends FormRequest
         $here = $challenge->groups()->pluck('name')->map(static fn($name): string => ClassSheet::groupKey((string) $name))->all();
         $seen = [];
         foreach ($this->names() as $index => $name) {
-            $line = 'Name ' . ($index + 1);
+            $line = Text::of('build.form.name', ['index' => $index + 1]);
             $key = ClassSheet::groupKey($name);
             $shown = mb_strimwidth($name, 0, 40, '…');
             if (mb_strlen($name) > Limits::GROUP_NAME_CHARACTERS) {
-                $fail("{$line} (“{$shown}”) is longer than " . Limits::GROUP_NAME_CHARACTERS . ' characters. Shorten it.');
+                $fail(
+                    Text::of(
+                        'build.form.is_longer_than_characters_shorten_it',
+                        ['line' => $line, 'shown' => $shown, 'group_name_characters' => Limits::GROUP_NAME_CHARACTERS],
+                    ),
+                );
             } elseif (in_array($key, $here, true)) {
-                $fail("{$line}: there is a group “{$shown}” already. Tell them apart, for instance “{$shown} 2”.");
+                $fail(Text::of('build.form.there_is_a_group_already_tell', ['line' => $line, 'shown' => $shown]));
             } elseif (isset($seen[$key])) {
-                $fail("{$line}: “{$shown}” is in the list twice. Tell them apart, for instance “{$shown} 2”.");
+                $fail(Text::of('build.form.is_in_the_list_twice_tell', ['line' => $line, 'shown' => $shown]));
             }
             $seen[$key] = true;
         }
         if (count($here) + count($seen) > Limits::MOST_GROUPS) {
-            $fail('A challenge has room for ' . Limits::MOST_GROUPS . ' groups, and has ' . count($here) . '. Make a second challenge for the others.');
+            $fail(Text::of('build.form.a_challenge_has_room_for_groups', ['most_groups' => Limits::MOST_GROUPS, 'count' => count($here)]));
         }
     }
 }

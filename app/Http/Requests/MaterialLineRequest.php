@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\ReadsPrices;
+use App\Presenters\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Session\Per;
@@ -31,10 +32,10 @@ final class MaterialLineRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.*' => 'Say what it is, in at most 80 characters.',
-            'amount.*' => 'The amount must be a number above 0, such as 2, or 0.5 for one between two.',
-            'per' => 'Choose what the amount is for.',
-            'price.*' => 'A price must be a number, such as 1.20.',
+            'name.*' => Text::of('plan.form.say_what_it_is_in_at'),
+            'amount.*' => Text::of('plan.form.the_amount_must_be_a_number'),
+            'per' => Text::of('plan.form.choose_what_the_amount_is_for'),
+            'price.*' => Text::of('plan.form.a_price_must_be_a_number'),
         ];
     }
 

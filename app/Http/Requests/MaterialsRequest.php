@@ -6,7 +6,8 @@ namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\ReadsPrices;
 use App\Models\Challenge;
-use App\Reading\ClassPlan;
+use App\Presenters\Text;
+use App\ViewModels\ClassPlan;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Session\Material;
 
@@ -43,25 +44,31 @@ final class MaterialsRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'groups.*' => 'Groups must be a whole number from 1 to 40.',
-            'group_size.*' => 'Learners in a group must be a whole number from 1 to 12.',
-            'spares_percent.*' => 'Spares must be a whole number of percent from 0 to 200.',
-            'amount_*.*' => 'An amount must be a number from 0 to 10,000, such as 0.5 for one between two.',
-            'price_*.*' => 'A price must be a number, such as 1.20.',
-            'kit_*.*' => 'Choose one of the parts.',
-            '*.required' => 'Choose one of the two.',
+            'groups.*' => Text::of('plan.form.groups_must_be_a_whole_number'),
+            'group_size.*' => Text::of('plan.form.learners_in_a_group_must_be'),
+            'spares_percent.*' => Text::of('plan.form.spares_must_be_a_whole_number'),
+            'amount_*.*' => Text::of('plan.form.an_amount_must_be_a_number'),
+            'price_*.*' => Text::of('plan.form.a_price_must_be_a_number'),
+            'kit_*.*' => Text::of('plan.form.choose_one_of_the_parts'),
+            '*.required' => Text::of('plan.form.choose_one_of_the_two'),
         ];
     }
 
     protected function prepareForValidation(): void
     {
-        $this->readPrices(array_merge(...array_map(static fn(string $key): array => ["amount_{$key}", "price_{$key}"], $this->lines()) ?: [[]]));
+        $this->readPrices(
+            array_merge(...array_map(static fn(string $key): array => ["amount_{$key}", "price_{$key}"], $this->lines()) ?: [[]]),
+        );
     }
 
     /** @return array<string, mixed> by column of the plan */
     public function plan(): array
     {
-        return $this->safe()->only(['groups', 'group_size', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint']);
+        return $this->safe()->only(
+            [
+                'groups', 'group_size', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint',
+            ],
+        );
     }
 
     /** @return array<string, array{float|null, float|null}> amount and price by line, both null for the usual one */
@@ -85,8 +92,11 @@ final class MaterialsRequest extends FormRequest
         }
         $challenge = $this->route('challenge');
         $lines = $challenge instanceof Challenge ? ClassPlan::of($challenge)->materials()->lines : [];
-        $keys = array_map(static fn(Material $line): string => $line->key, $lines);
+        $keys = array_map(
+            static fn(Material $line): string => $line->key,
+            array_filter($lines, static fn(Material $line): bool => $line->ownName === null),
+        );
 
-        return $this->lineKeys = array_values(array_filter($keys, fn(string $key): bool => !str_starts_with($key, 'own-') && $this->has("price_{$key}")));
+        return $this->lineKeys = array_values(array_filter($keys, fn(string $key): bool => $this->has("price_{$key}")));
     }
 }

@@ -29,6 +29,8 @@ final class OrderRequest extends FormRequest
         $challenge = $this->route('challenge');
         assert($challenge instanceof Challenge);
 
-        return $challenge->groups()->with('cars.runs')->findOrFail((int) explode(':', $this->string('do')->toString())[1])->setRelation('challenge', $challenge);
+        return $challenge->groups()->with('cars.runs')->findOrFail(
+            (int) explode(':', $this->string('do')->toString())[1],
+        )->setRelation('challenge', $challenge);
     }
 }

@@ -6,13 +6,17 @@ namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Challenge;
+use App\Models\OwnPart;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\PartKind;
-use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Measurement\Remark;
 
 /** A part of the educator's own, as typed. */
 final class PartRequest extends FormRequest
@@ -26,20 +30,11 @@ final class PartRequest extends FormRequest
             'kind' => ['required', Rule::enum(PartKind::class)],
             'name' => ['required', 'string', 'max:80', $this->isNew(...)],
         ];
-        foreach ($this->kind()?->fields() ?? [] as $key => [$label, $scale, $least, $greatest]) {
-            $within = fn(float $si): ?string => $si >= $least && $si <= $greatest ? null
-                : "{$label} must be from {$this->shown($least, $scale)} to {$this->shown($greatest, $scale)}. Check the unit.";
-            $unit = $scale === null ? null : $this->units()->unit($scale);
-            $rules[$key] = [$this->kind()?->isOptional($key) === true ? 'nullable' : 'required', 'string', $unit === null
-                ? static function (string $attribute, mixed $value, Closure $fail) use ($within, $label): void {
-                    $number = is_string($value) ? str_replace(',', '.', $value) : '';
-                    $wrong = is_numeric($number) ? $within((float) $number) : "{$label} must be a number.";
-                    if ($wrong !== null) {
-                        $fail($wrong);
-                    }
-                }
-                : new ReadsAs($unit, $within)];
+        foreach ($this->known() as $attribute) {
+            $rules[$attribute->value] = [$attribute->facts()->isLeftToPart ? 'nullable' : 'required', 'string', $this->reads($attribute)];
         }
+        $rules['traits'] = ['nullable', 'array'];
+        $rules['traits.*'] = [Rule::enum(PartTrait::class)];
 
         return $rules;
     }
@@ -48,28 +43,59 @@ final class PartRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'kind.*' => 'Choose the kind of part.',
-            'name.required' => 'Give the part a name.',
-            '*.required' => 'The run model starts from this value: measure it, or take it from a part like it.',
+            'kind.*' => Text::of('what_if.form.choose_the_kind_of_part'),
+            'name.required' => Text::of('what_if.form.give_the_part_a_name'),
+            '*.required' => Text::of('what_if.form.the_run_model_starts_from_this'),
         ];
     }
 
     /** @return array<string, mixed> by column */
     public function part(): array
     {
+        $kind = $this->kind() ?? throw new \LogicException('It was validated.');
+        /** @var array<string, float> $values */
         $values = [];
-        foreach ($this->kind()?->fields() ?? [] as $key => [, $scale]) {
-            $typed = $this->string($key)->toString();
-            if ($typed === '') {
-                // Of a wheel without one, the hub is as thick as the rim.
-                $values[$key] = $key === 'hub_m' ? $values['thickness_m'] : Catalogue::standard()->usual($this->kind() ?? PartKind::Wheel)->value($key);
-                continue;
+        foreach ($this->known() as $attribute) {
+            $typed = $this->string($attribute->value)->toString();
+            $unit = $attribute->bareUnit($this->units());
+            $value = match (true) {
+                // Of a wheel without one, the hub is as thick as the rim; tubes that are not there stay away.
+                $typed === '' && $attribute === CarAttribute::WheelHub => $values[CarAttribute::WheelThickness->value],
+                $typed === '' => Catalogue::standard()->usual($kind)->find($attribute),
+                $unit === null => (float) str_replace(',', '.', $typed),
+                default => ReadsAs::read($typed, $unit)?->quantity->si(),
+            };
+            if ($value !== null) {
+                $values[$attribute->value] = $value;
             }
-            $unit = $scale === null ? null : $this->units()->unit($scale);
-            $values[$key] = $unit === null ? (float) str_replace(',', '.', $typed) : ReadsAs::read($typed, $unit)?->quantity->si();
         }
+        $traits = array_intersect(array_column(PartTrait::of($kind), 'value'), (array) $this->input('traits', []));
 
-        return ['kind' => $this->kind(), 'name' => $this->string('name')->toString(), 'values' => $values, 'origin' => 'your own'];
+        return [
+            'kind' => $kind, 'name' => $this->string('name')->toString(), 'values' => $values, 'traits' => array_values($traits), 'origin' => OwnPart::ORIGIN,
+        ];
+    }
+
+    /** @return list<CarAttribute> what is known of such a part */
+    private function known(): array
+    {
+        return $this->kind() === null ? [] : CarAttribute::ofPart($this->kind());
+    }
+
+    private function reads(CarAttribute $attribute): ReadsAs|Closure
+    {
+        $unit = $attribute->bareUnit($this->units());
+
+        return $unit !== null ? new ReadsAs($unit, $attribute->complaint(...), $this->units())
+            : function (string $name, mixed $value, Closure $fail) use ($attribute): void {
+                $number = is_string($value) ? str_replace(',', '.', $value) : '';
+                $wrong = is_numeric($number)
+                    ? $attribute->complaint((float) $number)
+                    : new Remark('quantity.not_a_number', ['attribute' => $attribute]);
+                if ($wrong !== null) {
+                    $fail($this->words()->say($wrong));
+                }
+            };
     }
 
     private function isNew(string $attribute, mixed $value, Closure $fail): void
@@ -77,17 +103,12 @@ final class PartRequest extends FormRequest
         $challenge = $this->route('challenge');
         if ($challenge instanceof Challenge && is_string($value)
             && $challenge->ownParts()->where('kind', $this->input('kind'))->whereRaw('lower(name) = lower(?)', [$value])->exists()) {
-            $fail('There is a part of your own with this name already. Remove that one first, or choose another name.');
+            $fail(Text::of('what_if.form.there_is_a_part_of_your'));
         }
     }
 
     private function kind(): ?PartKind
     {
         return $this->enum('kind', PartKind::class);
-    }
-
-    private function shown(float $si, ?Scale $scale): string
-    {
-        return $scale === null ? (string) $si : $this->units()->show($si, $scale, 1);
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
+use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
@@ -16,21 +18,18 @@ final class PredictionRequest extends FormRequest
 {
     use InUnitsOfTheClass;
 
-    /** Farther than any hall (m). */
-    private const FARTHEST_M = 100.0;
-
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         $units = $this->units();
 
-        return ['predicted' => ['required', 'string', 'max:60', new ReadsAs($this->unit(), static fn(float $si): ?string => $si <= self::FARTHEST_M ? null : "At most {$units->show(self::FARTHEST_M, Scale::Lane)}. Check the unit.")]];
+        return ['predicted' => ['required', 'string', 'max:60', new ReadsAs($this->unit(), Limits::distanceComplaint(...), $units)]];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['predicted.required' => 'How far will it go?'];
+        return ['predicted.required' => Text::of('run.form.how_far_will_it_go')];
     }
 
     public function distance(): Entry

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
@@ -28,7 +29,13 @@ final class PumpRequest extends FormRequest
         $rules = ['measured_as' => ['required', Rule::enum(SizeMeasure::class)]];
         for ($row = 0; $row < self::MOST_ROWS; $row++) {
             $rules["strokes_{$row}"] = ['nullable', 'integer', 'between:1,500', "required_with:size_{$row}"];
-            $rules["size_{$row}"] = ['nullable', 'string', 'max:60', "required_with:strokes_{$row}", new ReadsAs($this->unit(), static fn(float $si): ?string => Choice::BalloonSize->complaint($si, $units))];
+            $rules["size_{$row}"] = [
+                'nullable', 'string', 'max:60', "required_with:strokes_{$row}", new ReadsAs(
+                    $this->unit(),
+                    CarAttribute::BalloonSize->complaint(...),
+                    $units,
+                ),
+            ];
         }
 
         return $rules;
@@ -37,11 +44,11 @@ final class PumpRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $messages = ['measured_as.*' => 'Say whether it was measured across or around.'];
+        $messages = ['measured_as.*' => Text::of('bench.form.say_whether_it_was_measured_across')];
         for ($row = 0; $row < self::MOST_ROWS; $row++) {
-            $messages["strokes_{$row}.required_with"] = 'After how many strokes?';
-            $messages["size_{$row}.required_with"] = 'How large was it then?';
-            $messages["strokes_{$row}.*"] = 'Strokes: a whole number from 1 to 500.';
+            $messages["strokes_{$row}.required_with"] = Text::of('bench.form.after_how_many_strokes');
+            $messages["size_{$row}.required_with"] = Text::of('bench.form.how_large_was_it_then');
+            $messages["strokes_{$row}.*"] = Text::of('bench.form.strokes_a_whole_number_from_1');
         }
 
         return $messages;

@@ -30,7 +30,14 @@ final class ReadingsRequest extends FormRequest
             'readings.*' => ['array:id,kind,lane,at,position_m,t_s,points,value_kg'],
             'readings.*.id' => ['required', 'uuid'],
             'readings.*.kind' => ['required', Rule::in(['gate', 'trace', 'mass', 'thrust'])],
-            'readings.*.at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s.v\Z,Y-m-d\TH:i:s\Z', 'after:' . now()->subHours(self::OLDEST)->toIso8601String(), 'before:' . now()->addSeconds(self::AHEAD)->toIso8601String()],
+            'readings.*.at' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d\TH:i:s.v\Z,Y-m-d\TH:i:s\Z',
+                'after:' . now()->subHours(self::OLDEST)->toIso8601String(),
+                'before:' . now()->addSeconds(self::AHEAD)->toIso8601String(),
+            ],
             'readings.*.lane' => ['required_if:readings.*.kind,gate,trace', 'integer', 'between:1,' . Limits::MOST_LANES],
             'readings.*.position_m' => ['required_if:readings.*.kind,gate', 'numeric', 'between:0,100'],
             'readings.*.t_s' => ['required_if:readings.*.kind,gate', 'numeric', 'between:0,1000000000'],
@@ -59,11 +66,19 @@ final class ReadingsRequest extends FormRequest
                 'device_id' => $this->device()->id,
                 'kind' => $reading['kind'],
                 'lane' => $reading['lane'] ?? null,
-                'data' => json_encode(match ($reading['kind']) {
-                    'gate' => ['position_m' => (float) $reading['position_m'], 't_s' => (float) $reading['t_s']],
-                    'trace' => ['points' => array_map(static fn(array $point): array => [(float) array_values($point)[0], (float) array_values($point)[1]], array_values($reading['points']))],
-                    default => ['value_kg' => (float) $reading['value_kg']],
-                }, JSON_THROW_ON_ERROR),
+                'data' => json_encode(
+                    match ($reading['kind']) {
+                        'gate' => ['position_m' => (float) $reading['position_m'], 't_s' => (float) $reading['t_s']],
+                        'trace' => [
+                            'points' => array_map(
+                                static fn(array $point): array => [(float) array_values($point)[0], (float) array_values($point)[1]],
+                                array_values($reading['points']),
+                            ),
+                        ],
+                        default => ['value_kg' => (float) $reading['value_kg']],
+                    },
+                    JSON_THROW_ON_ERROR,
+                ),
                 'measured_at' => CarbonImmutable::parse($reading['at'])->format('Y-m-d H:i:s.vP'),
                 'received_at' => now()->format('Y-m-d H:i:s.vP'),
             ];

@@ -8,18 +8,21 @@ use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Plausibility;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
@@ -34,23 +37,47 @@ final class RunRequest extends FormRequest
     public function rules(): array
     {
         $units = $this->units();
-        $distance = static fn(float $metres): ?string => Limits::distanceComplaint($metres, $units);
-        $time = static fn(float $seconds): ?string => Limits::timeComplaint($seconds, $units);
+        $distance = Limits::distanceComplaint(...);
+        $time = Limits::timeComplaint(...);
 
         return [
             'id' => [Rule::requiredIf($this->isMethod('post')), 'uuid'],
-            'group' => [$this->isMethod('post') ? 'required' : 'sometimes', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
-            'distance' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null), new ReadsAs($this->bareUnit(), $distance)],
-            'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time)],
-            'total_time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time)],
-            'limp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), $distance)],
-            'drift' => ['nullable', 'string', new ReadsAs($this->bareUnit(), fn(float $metres): ?string => $metres > 0.0 && $this->input('drift_side') === null ? 'Say to which side it drifted: left or right, seen from behind the car.' : $distance($metres))],
+            'group' => [
+                $this->isMethod('post')
+                    ? 'required'
+                    : 'sometimes',
+                'integer',
+                Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at'),
+            ],
+            'distance' => [
+                'nullable',
+                'string',
+                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null),
+                new ReadsAs($this->bareUnit(), $distance, $units),
+            ],
+            'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
+            'total_time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
+            'limp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), $distance, $units)],
+            'drift' => [
+                'nullable', 'string', new ReadsAs(
+                    $this->bareUnit(),
+                    fn(float $metres): ?Remark => $metres > 0.0
+                        && $this->input('drift_side') === null ? new Remark('run.drift_needs_side') : $distance($metres),
+                    $units,
+                ),
+            ],
             'drift_side' => ['nullable', Rule::enum(Side::class)],
-            'load' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, static fn(float $kilograms): ?string => Limits::loadComplaint($kilograms, $units))],
+            'load' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, Limits::loadComplaint(...), $units)],
             'lane' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
             'inflation_kind' => ['nullable', Rule::enum(InflationKind::class)],
             'inflation_strokes' => ['nullable', 'integer', 'between:1,500', 'required_if:inflation_kind,strokes'],
-            'inflation_size' => ['nullable', 'string', 'required_if:inflation_kind,diameter,circumference', new ReadsAs($units->unit(Scale::Body) ?? Unit::Centimetre, static fn(float $metres): ?string => $metres >= 0.02 && $metres <= 4.0 ? null : 'The balloon must be from ' . $units->show(0.02, Scale::Body) . ' to ' . $units->show(4.0, Scale::Body) . '. Check the unit.')],
+            'inflation_size' => [
+                'nullable', 'string', 'required_if:inflation_kind,diameter,circumference', new ReadsAs(
+                    $units->unit(Scale::Body) ?? Unit::Centimetre,
+                    CarAttribute::BalloonSize->complaint(...),
+                    $units,
+                ),
+            ],
             'void' => ['nullable', Rule::enum(VoidReason::class)],
             'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
             'confirmed' => ['nullable', 'string', 'max:200'],
@@ -64,14 +91,14 @@ final class RunRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'group.required' => 'Choose the group that ran.',
-            'group.*' => 'This group is not in the challenge any more. Put it back under Build, or choose another one.',
-            'distance.required' => 'Type where the car stopped, or choose why the try is void.',
-            'void' => 'Choose one of the reasons.',
-            'lane.*' => 'The lane must be a whole number from 1 to ' . Limits::MOST_LANES . '.',
-            'inflation_strokes.*' => 'Pump strokes must be a whole number from 1 to 500.',
-            'inflation_size.required_if' => 'Type how large the balloon was, or choose another way of saying how full it was.',
-            'id.*' => 'The page was out of date. Log the run again.',
+            'group.required' => Text::of('run.form.choose_the_group_that_ran'),
+            'group.*' => Text::of('run.form.this_group_is_not_in_the'),
+            'distance.required' => Text::of('run.form.type_where_the_car_stopped_or'),
+            'void' => Text::of('run.form.choose_one_of_the_reasons'),
+            'lane.*' => Text::of('run.form.the_lane_must_be_a_whole', ['most_lanes' => Limits::MOST_LANES]),
+            'inflation_strokes.*' => Text::of('run.form.pump_strokes_must_be_a_whole'),
+            'inflation_size.required_if' => Text::of('run.form.type_how_large_the_balloon_was'),
+            'id.*' => Text::of('run.form.the_page_was_out_of_date'),
         ];
     }
 
@@ -153,10 +180,12 @@ final class RunRequest extends FormRequest
             $challenge->lane_length->quantity->si(),
             $challenge->timed_length?->quantity->si(),
             $challenge->usualDistance(),
-            $this->units(),
         );
 
-        return array_diff_key($plausibility->questions($this->record()), array_flip($this->confirmed()));
+        return array_diff_key(
+            array_map($this->words()->say(...), $plausibility->questions($this->record())),
+            array_flip($this->confirmed()),
+        );
     }
 
     /** @return list<string> the questions that were answered with yes */

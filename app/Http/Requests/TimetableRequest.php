@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Presenters\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Session\Phase;
 
@@ -32,13 +33,13 @@ final class TimetableRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'starts_at' => 'Give date and time, or leave it empty.',
-            'session_min.*' => 'The session must be from 10 to 1440 whole minutes long.',
-            'heat_min.*' => 'Minutes for each filling of the lanes must be from 0.5 to 60.',
-            'tries_again.*' => 'Tries after the change must be a whole number from 0 to 20.',
-            'lanes.*' => 'Lanes must be a whole number from 1 to 12.',
-            'tries.*' => 'Tries must be a whole number from 1 to 20.',
-            'phase_*.*' => 'Minutes must be a whole number from 0 to 600; 0 leaves the phase out.',
+            'starts_at' => Text::of('plan.form.give_date_and_time_or_leave'),
+            'session_min.*' => Text::of('plan.form.the_session_must_be_from_10'),
+            'heat_min.*' => Text::of('plan.form.minutes_for_each_filling_of_the'),
+            'tries_again.*' => Text::of('plan.form.tries_after_the_change_must_be'),
+            'lanes.*' => Text::of('plan.form.lanes_must_be_a_whole_number'),
+            'tries.*' => Text::of('plan.form.tries_must_be_a_whole_number'),
+            'phase_*.*' => Text::of('plan.form.minutes_must_be_a_whole_number'),
         ];
     }
 
@@ -76,6 +77,8 @@ final class TimetableRequest extends FormRequest
     /** @return list<Phase> those whose minutes are typed; the runs' follow from the run order */
     public static function phases(): array
     {
-        return array_values(array_filter(Phase::cases(), static fn(Phase $phase): bool => $phase !== Phase::Runs && $phase !== Phase::RunsAgain));
+        return array_values(
+            array_filter(Phase::cases(), static fn(Phase $phase): bool => $phase !== Phase::Runs && $phase !== Phase::RunsAgain),
+        );
     }
 }

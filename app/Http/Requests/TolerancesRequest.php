@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Label;
+use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\Tolerance;
+use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 
 /** The limits by which a challenge judges its checks, as typed; empty for the usual ones. */
@@ -26,14 +29,22 @@ final class TolerancesRequest extends FormRequest
         $rules = [];
         foreach (self::items() as $item) {
             foreach (self::limitsOf($item) as $limit) {
-                $unit = self::isPlain($item) ? null : $this->units()->unit($item->scale() ?? throw new \LogicException('Only what is measured has limits.'));
+                $unit = self::isPlain($item)
+                    ? null
+                    : $this->units()->unit($item->scale() ?? throw new \LogicException('Only what is measured has limits.'));
                 $rules[self::name($item, $limit)] = ['nullable', 'string', $unit === null
                     ? static function (string $attribute, mixed $value, Closure $fail): void {
-                        if (!is_string($value) || !is_numeric(str_replace(',', '.', $value)) || (float) str_replace(',', '.', $value) < 0.0) {
-                            $fail('Write a number, such as 0.5.');
+                        if (
+                            !is_string($value) || !is_numeric(str_replace(',', '.', $value)) || (float) str_replace(',', '.', $value) < 0.0
+                        ) {
+                            $fail(Text::of('check.form.write_a_number_such_as_0'));
                         }
                     }
-                    : new ReadsAs($unit, static fn(float $si): ?string => $si <= $item->greatest() ? null : 'This is too large. Check the unit.')];
+                    : new ReadsAs(
+                        $unit,
+                        static fn(float $si): ?Remark => $si <= $item->greatest() ? null : new Remark('check.too_large'),
+                        $this->units(),
+                    )];
             }
         }
 
@@ -49,7 +60,10 @@ final class TolerancesRequest extends FormRequest
             }
             foreach (self::items() as $item) {
                 if (!$this->tolerance($item)->isInOrder()) {
-                    $validator->errors()->add(self::name($item, self::limitsOf($item)[0]), "{$item->label()}: what must be mended has to lie outside what is good.");
+                    $validator->errors()->add(
+                        self::name($item, self::limitsOf($item)[0]),
+                        Text::of('check.form.what_must_be_mended_has_to', ['item' => Label::of($item)]),
+                    );
                 }
             }
         }];
@@ -62,7 +76,9 @@ final class TolerancesRequest extends FormRequest
         foreach (self::items() as $item) {
             $tolerance = $this->tolerance($item);
             if (!$tolerance->equals($item->usualTolerance())) {
-                $own[$item->value] = ['goodFrom' => $tolerance->goodFrom, 'goodTo' => $tolerance->goodTo, 'fixBelow' => $tolerance->fixBelow, 'fixAbove' => $tolerance->fixAbove];
+                $own[$item->value] = [
+                    'goodFrom' => $tolerance->goodFrom, 'goodTo' => $tolerance->goodTo, 'fixBelow' => $tolerance->fixBelow, 'fixAbove' => $tolerance->fixAbove,
+                ];
             }
         }
 
@@ -103,7 +119,12 @@ final class TolerancesRequest extends FormRequest
                 return $usual->{$name};
             }
             if (!self::isPlain($item)) {
-                return ReadsAs::read($typed, $this->units()->unit($item->scale() ?? throw new \LogicException('Only what is measured has limits.')) ?? throw new \LogicException('It has a unit.'))?->quantity->si();
+                return ReadsAs::read(
+                    $typed,
+                    $this->units()->unit(
+                        $item->scale() ?? throw new \LogicException('Only what is measured has limits.'),
+                    ) ?? throw new \LogicException('It has a unit.'),
+                )?->quantity->si();
             }
             $number = (float) str_replace(',', '.', $typed);
 

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Presenters\Text;
+use App\Presenters\Words;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Skivo\Core\Exchange\TraceFile;
-use Skivo\Core\Exchange\UnreadableTrace;
+use Skivo\Core\Exchange\UnreadableTraceException;
+use Skivo\Core\Measurement\UnitSystem;
 
 /** A trace as a CSV file. */
 final class TraceRequest extends FormRequest
@@ -22,7 +25,11 @@ final class TraceRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.required' => 'Choose a CSV file.', 'file.max' => 'The file is larger than 1 MB. Is it the right one?', 'file.*' => 'The file did not arrive whole. Try again.'];
+        return [
+            'file.required' => Text::of('trace.form.choose_a_csv_file'), 'file.max' => Text::of('trace.form.the_file_is_larger_than_1'), 'file.*' => Text::of(
+                'trace.form.the_file_did_not_arrive_whole',
+            ),
+        ];
     }
 
     /** @return list<array{float, float}> */
@@ -37,8 +44,8 @@ final class TraceRequest extends FormRequest
     {
         try {
             $this->points();
-        } catch (UnreadableTrace $unreadable) {
-            $fail($unreadable->getMessage());
+        } catch (UnreadableTraceException $unreadable) {
+            $fail((new Words(UnitSystem::Metric))->say($unreadable->remark()));
         }
     }
 }

@@ -6,26 +6,26 @@ namespace App\Http\Requests;
 
 use App\Rules\ReadsAs;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Choice;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Measurement\UnreadableQuantity;
+use Skivo\Core\Measurement\UnreadableQuantityException;
 use Skivo\Core\Physics\SizeMeasure;
 
 /** A build sheet as it stands in a form. */
 final readonly class TypedCar
 {
     /**
-     * @param array<array-key, mixed> $input by the value of a Choice
+     * @param array<array-key, mixed> $input by the value of a CarAttribute
      * @param bool $asFarAsReadable leaves out what cannot be read, for a sheet that is still being filled in
      *
-     * @throws UnreadableQuantity unless as far as readable
+     * @throws UnreadableQuantityException unless as far as readable
      */
     public static function read(array $input, UnitSystem $units, bool $asFarAsReadable = false): Car
     {
         $quantities = $counts = $kinds = [];
-        foreach (Choice::cases() as $choice) {
+        foreach (CarAttribute::recorded() as $choice) {
             $typed = $input[$choice->value] ?? null;
             if (!is_scalar($typed) || trim((string) $typed) === '') {
                 continue;
@@ -36,7 +36,7 @@ final readonly class TypedCar
                     $quantities[$choice->value] = $entry;
                 }
             } elseif ($choice->isCount()) {
-                if (is_numeric($typed) && $choice->complaint((float) $typed, $units) === null) {
+                if (is_numeric($typed) && $choice->complaint((float) $typed) === null) {
                     $counts[$choice->value] = (int) $typed;
                 }
             } else {
@@ -55,18 +55,18 @@ final readonly class TypedCar
         );
     }
 
-    public static function bareUnit(Choice $choice, UnitSystem $units): Unit
+    public static function bareUnit(CarAttribute $choice, UnitSystem $units): Unit
     {
         return $choice->bareUnit($units) ?? throw new \LogicException("{$choice->name} has no unit.");
     }
 
-    private static function quantity(Choice $choice, mixed $typed, UnitSystem $units, bool $asFarAsReadable): ?Entry
+    private static function quantity(CarAttribute $choice, mixed $typed, UnitSystem $units, bool $asFarAsReadable): ?Entry
     {
         try {
             $entry = ReadsAs::read($typed, self::bareUnit($choice, $units));
 
-            return $entry !== null && $asFarAsReadable && $choice->complaint($entry->quantity->si(), $units) !== null ? null : $entry;
-        } catch (UnreadableQuantity $unreadable) {
+            return $entry !== null && $asFarAsReadable && $choice->complaint($entry->quantity->si()) !== null ? null : $entry;
+        } catch (UnreadableQuantityException $unreadable) {
             return $asFarAsReadable ? null : throw $unreadable;
         }
     }

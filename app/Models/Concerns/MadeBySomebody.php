@@ -39,7 +39,7 @@ trait MadeBySomebody
     /** Who it was, as people know them. */
     public function by(): string
     {
-        return $this->user->name ?? $this->device->name ?? 'a device that is gone';
+        return $this->user->name ?? $this->device->name ?? __('frame.gone_device');
     }
 
     /** @return array{user_id: int|null, device_id: string|null} the columns that say who */

@@ -1,18 +1,19 @@
 @php
     use Skivo\Core\Physics\SizeMeasure;
-    use Skivo\Core\Car\Choice;
+    use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\Step;
-    use Skivo\Core\Car\Suggestions;
     use Skivo\Core\Physics\WheelMount;
     $units = $challenge->units;
     $choices = $reading->car;
-    $held = fn (Choice $choice) => match (true) {
+    $say = new Words($units);
+    $catalogue = $challenge->catalogue();
+    $held = fn (CarAttribute $choice) => match (true) {
         $choice->isQuantity() => $choices->quantities[$choice->value]->text ?? null,
         $choice->isCount() => $choices->counts[$choice->value] ?? null,
         default => $choices->kind($choice),
     };
-    $usual = fn (Choice $choice) => match (true) {
-        $choice === Choice::Surface => $challenge->surface,
+    $usual = fn (CarAttribute $choice) => match (true) {
+        $choice === CarAttribute::Surface => $challenge->surface,
         $choice->isQuantity() => $kit->quantities[$choice->value]->text ?? null,
         $choice->isCount() => $kit->counts[$choice->value] ?? null,
         default => $kit->kind($choice),
@@ -21,82 +22,117 @@
     $isOwn = auth()->user() instanceof \App\Models\Device;
     $hasRun = $car !== null && $car->runs->isNotEmpty();
     $hints = [
-        'rear_axle_place' => 'measured from the rear end of the chassis',
-        'pump_strokes' => 'if filled by counting',
-        'nozzle_outlets' => 'how many blow side by side',
-        'nozzle_angle' => 'in degrees; 0 is straight back, 180 forward',
-        'nozzle_height' => 'to the middle of the tube, where it leaves the chassis',
-        'mass' => 'on a scale, balloon empty',
-        'surface' => 'if not the challenge’s',
-        'track' => 'middle of wheel to middle of wheel',
-        'wheel_hub' => 'where the axle goes through; a cap is thin there',
-        'band_turns' => 'three or four hold the neck',
+        'rear_axle_place' => Text::of('build.car.measured_from_the_rear_end_of'),
+        'pump_strokes' => Text::of('build.car.if_filled_by_counting'),
+        'nozzle_outlets' => Text::of('build.car.how_many_blow_side_by_side'),
+        'nozzle_angle' => Text::of('build.car.in_degrees_0_is_straight_back'),
+        'nozzle_height' => Text::of('build.car.to_the_middle_of_the_tube'),
+        'mass' => Text::of('build.car.on_a_scale_balloon_empty'),
+        'surface' => Text::of('build.car.if_not_the_challenges'),
+        'track' => Text::of('build.car.middle_of_wheel_to_middle_of'),
+        'wheel_hub' => Text::of('build.car.where_the_axle_goes_through_a'),
+        'band_turns' => Text::of('build.car.three_or_four_hold_the_neck'),
     ];
-    $hint = fn (Choice $choice) => $hints[$choice->value] ?? ($choice->isQuantity() ? 'in ' . \App\Wording\Phrase::unit($choice->bareUnit($units)) . ' unless you type a unit' : null);
-    $recorded = fn (Step $step) => count(array_filter($step->choices(), fn ($choice) => $choices->has($choice)));
+    $hint = fn (CarAttribute $choice) => $hints[$choice->value]
+        ?? ($choice->isQuantity()
+        ? Text::of('build.car.in_unless_you_type_a_unit', ['units' => \App\Presenters\Phrase::unit($choice->bareUnit($units))]) : null);
+    $recorded = fn (Step $step) => count(array_filter($step->attributes(), fn ($choice) => $choices->has($choice)));
 @endphp
-<x-layout :title="'Car of ' . $group->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
+<x-layout :title="Text::of('build.car.car_of', ['group' => $group->name])" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
     <div class="lead-in">
         <div>
-            <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-7 !h-7" /><span>The car of <bdi>{{ \Illuminate\Support\Str::limit($group->name, 80) }}</bdi>{{ ($car->version ?? 1) > 1 ? ", version {$car->version}" : '' }}</span></h2>
-            <p class="small mt-1">In the order of the build. Each step may wait; leave empty what you don’t know. Type as you measured: <span class="num">8 1/2 in</span>, <span class="num">21.6 cm</span>, <span class="num">2 oz</span>.</p>
+            <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('build.car.the_car_of', [
+                'group' => \Illuminate\Support\Str::limit($group->name, 80),
+                'also' => ($car->version ?? 1) > 1 ? Text::of('build.car.version', ['version' => $car->version]) : '',
+            ]) !!}</span>
+            </h2>
+            <p class="small mt-1">{!! Text::html('build.car.in_the_order_of_the_build') !!}</p>
         </div>
         <p class="actions no-print">
-            @if (! $isOwn && ($group->cars->count() > 1 || $car?->changes()->exists()))<a class="button plain" href="{{ route('cars.versions', [$challenge, $group]) }}">Its versions</a>@endif
-            @if (! $isOwn && $car !== null && ! $car->choices->isEmpty())<a class="button plain" href="{{ route('checks.edit', [$challenge, $group]) }}">Its check card</a>@endif
-            @unless ($fromKit)<a class="button" href="{{ route('cars.edit', [$challenge, $group, 'kit' => 1]) }}">Fill in from the kit</a>@endunless
+            @if (! $isOwn && ($group->cars->count() > 1 || $car?->changes()->exists()))<a class="button plain"
+                href="{{ route('cars.versions', [$challenge, $group]) }}">{{ Text::of('build.car.its_versions') }}</a>@endif
+            @if (! $isOwn && $car !== null && ! $car->choices->isEmpty())<a class="button plain"
+                href="{{ route('checks.edit', [$challenge, $group]) }}">{{ Text::of('build.car.its_check_card') }}</a>@endif
+            @unless ($fromKit)<a class="button"
+                href="{{ route('cars.edit',
+                [$challenge, $group, 'kit' => 1]) }}">{{ Text::of('build.car.fill_in_from_the_kit') }}</a>@endunless
         </p>
     </div>
     <x-errors />
-    @if ($fromKit && ! $errors->any())<p class="flash" role="status">The kit’s values stand in the empty fields. Change what is different on this car; nothing is recorded yet.</p>@endif
-    <nav class="steps no-print" aria-label="Steps of the build">
-        <ol>@foreach (Step::cases() as $step)<li><a href="#{{ $step->value }}">{{ $step->label() }} <span class="num">{{ $recorded($step) === 0 ? 'later' : $recorded($step) }}</span></a></li>@endforeach</ol>
+    @if ($fromKit && ! $errors->any())<p class="flash" role="status">{{ Text::of('build.car.the_kits_values_stand_in_the') }}</p>@endif
+    <nav class="steps no-print" aria-label="{{ Text::of('build.car.steps_of_the_build') }}">
+        <ol>@foreach (Step::cases() as $step)<li><a href="#{{ $step->value }}">{{ Label::of($step) }}
+        <span class="num">{{ $recorded($step) === 0 ? Text::of('build.car.later') : $recorded($step) }}</span></a>
+            </li>@endforeach</ol>
     </nav>
     <div class="build-sheet">
         <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}">
-            @csrf @method('put')<x-sent-with :units="$challenge->units" /><input type="hidden" name="edition" value="{{ \App\Actions\RecordCar::edition($car) }}">
+            @csrf @method('put')<x-sent-with :units="$challenge->units" />
+            <input type="hidden" name="edition" value="{{ \App\Actions\RecordCar::edition($car) }}">
             @if (session('conflict'))
-                <div class="caution !mt-0 mb-4" role="alert">
-                    <p><strong><bdi>{{ session('conflict')['by'] }}</bdi> changed this car’s record in the meantime.</strong> Against what you typed, it says now: <bdi>{{ \App\Wording\Lists::and(session('conflict')['now']) }}</bdi>.</p>
-                    <p>What you typed is below. Record it over theirs, or leave theirs with “Back without saving”.</p>
+                <div class="caution mt-0 mb-4" role="alert">
+                    <p>
+                        {!! Text::html('build.car.changed_this_cars_record_in_the', [
+                            'session' => session('conflict')['by'],
+                            'session_2' => \App\Presenters\Lists::and(session('conflict')['now']),
+                        ]) !!}
+                    </p>
+                    <p>{{ Text::of('build.car.what_you_typed_is_below_record') }}</p>
                 </div>
             @endif
             @foreach (Step::cases() as $step)
-                @php($main = array_filter($step->choices(), Step::isMain(...)))
-                @php($more = array_filter($step->choices(), fn ($choice) => ! Step::isMain($choice)))
+                @php($main = array_filter($step->attributes(), fn ($choice) => $choice->facts()->isMain))
+                @php($more = array_filter($step->attributes(), fn ($choice) => ! $choice->facts()->isMain))
                 <section class="step" id="{{ $step->value }}" aria-labelledby="{{ $step->value }}-title">
-                    <h3 id="{{ $step->value }}-title">{{ $step->label() }}</h3>
+                    <h3 id="{{ $step->value }}-title">{{ Label::of($step) }}</h3>
                     <div class="form-grid narrow">
                         @foreach ($main as $choice)
-                            @if ($choice === Choice::WheelMount)
+                            @if ($choice === CarAttribute::WheelMount)
                                 <fieldset class="wide">
-                                    <legend class="field-label mb-1">Wheels are</legend>
+                                    <legend class="field-label mb-1">{{ Text::of('build.car.wheels_are') }}</legend>
                                     <div class="choices">
-                                        <x-choice name="wheel_mount" value="" :checked="$held($choice) === null">not noted</x-choice>
-                                        <x-choice name="wheel_mount" :value="WheelMount::Fixed->value" :checked="$held($choice) === WheelMount::Fixed->value" hint="the axle turns in its bearing">fixed to the axle</x-choice>
-                                        <x-choice name="wheel_mount" :value="WheelMount::Spinning->value" :checked="$held($choice) === WheelMount::Spinning->value" hint="the axle stands still">spinning on the axle</x-choice>
+                                        <x-choice name="wheel_mount" value="" :checked="$held($choice) === null">
+                                            {{ Text::of('build.car.not_noted') }}</x-choice>
+                                        <x-choice
+                                            name="wheel_mount" :value="WheelMount::Fixed->value"
+                                            :checked="$held($choice) === WheelMount::Fixed->value"
+                                            :hint="Text::of('build.car.the_axle_turns_in_its_bearing')">
+                                            {{ Text::of('build.car.fixed_to_the_axle') }}</x-choice>
+                                        <x-choice
+                                            name="wheel_mount" :value="WheelMount::Spinning->value"
+                                            :checked="$held($choice) === WheelMount::Spinning->value"
+                                            :hint="Text::of('build.car.the_axle_stands_still')">
+                                            {{ Text::of('build.car.spinning_on_the_axle') }}</x-choice>
                                     </div>
                                     @error('wheel_mount')<p class="error">{{ $message }}</p>@enderror
                                 </fieldset>
-                            @elseif ($choice === Choice::WheelHollow)
+                            @elseif ($choice === CarAttribute::WheelHollow)
                                 <div class="field">
-                                    <label for="f-wheel_hollow">{{ $choice->label() }}</label>
+                                    <label for="f-wheel_hollow">{{ Label::title($choice) }}</label>
                                     <select id="f-wheel_hollow" name="wheel_hollow" class="input">
-                                        <option value="">not noted, or not hollow</option>
-                                        @foreach (\Skivo\Core\Physics\Hollow::cases() as $way)<option value="{{ $way->value }}" @selected(old('wheel_hollow', $held($choice)) === $way->value)>{{ $way->value }}</option>@endforeach
+                                        <option value="">{{ Text::of('build.car.not_noted_or_not_hollow') }}</option>
+                                        @foreach (\Skivo\Core\Physics\Hollow::cases() as $way)
+                                        <option value="{{ $way->value }}" @selected(old('wheel_hollow', $held($choice)) === $way->value)>
+                                            {{ Label::of($way) }}</option>@endforeach
                                     </select>
-                                    <p class="hint">of a cap or lid</p>
+                                    <p class="hint">{{ Text::of('build.car.of_a_cap_or_lid') }}</p>
                                 </div>
                             @else
-                                <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" :suggestions="$choice->isKind() ? Suggestions::for($choice) : []" :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)" :placeholder="$usual($choice)" />
+                                <x-field
+                                    :name="$choice->value" :label="Label::title($choice)" :value="$held($choice)"
+                                    :suggestions="$catalogue->namesOf($choice)"
+                                    :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)"
+                                    :placeholder="$usual($choice)" />
                             @endif
-                            @if ($choice === Choice::BalloonSize)
+                            @if ($choice === CarAttribute::BalloonSize)
                                 <fieldset>
-                                    <legend class="field-label mb-1">Measured</legend>
+                                    <legend class="field-label mb-1">{{ Text::of('build.car.measured') }}</legend>
                                     @php($as = $choices->balloonMeasuredAs ?? SizeMeasure::Diameter)
-                                    <div class="choices !grid-cols-1">
-                                        <x-choice name="balloon_measured_as" value="diameter" :checked="$as === SizeMeasure::Diameter">across (diameter)</x-choice>
-                                        <x-choice name="balloon_measured_as" value="circumference" :checked="$as === SizeMeasure::Circumference">around (circumference)</x-choice>
+                                    <div class="choices grid-cols-1">
+                                        <x-choice name="balloon_measured_as" value="diameter" :checked="$as === SizeMeasure::Diameter">
+                                            {{ Text::of('build.car.across_diameter') }}</x-choice>
+                                        <x-choice name="balloon_measured_as" value="circumference" :checked="$as === SizeMeasure::Circumference">
+                                            {{ Text::of('build.car.around_circumference') }}</x-choice>
                                     </div>
                                 </fieldset>
                             @endif
@@ -105,59 +141,95 @@
                     @if ($more !== [])
                         @php($open = array_filter($more, fn ($choice) => $held($choice) !== null || $errors->has($choice->value)) !== [])
                         <details class="disclosure" @if ($open) open @endif>
-                            <summary>{{ match ($step) { Step::Axles => 'Rear axle, if it differs, and mass', Step::Nozzle => 'Tubes in series, and mass', Step::Power => 'Joint and balloon in detail', default => 'More' } }}</summary>
+                            <summary>
+                                {{ match ($step) { Step::Axles => Text::of('build.car.rear_axle_if_it_differs_and'),
+                                    Step::Nozzle => Text::of('build.car.tubes_in_series_and_mass'),
+                                    Step::Power => Text::of('build.car.joint_and_balloon_in_detail'),
+                                    default => Text::of('build.car.more') } }}
+                            </summary>
                             <div class="form-grid narrow mt-2">
                                 @foreach ($more as $choice)
-                                    <x-field :name="$choice->value" :label="$choice->label()" :value="$held($choice)" :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)" :placeholder="$usual($choice)" />
+                                    <x-field
+                                        :name="$choice->value" :label="Label::title($choice)" :value="$held($choice)"
+                                        :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)"
+                                        :placeholder="$usual($choice)" />
                                 @endforeach
                             </div>
                         </details>
                     @endif
                     @if ($step === Step::Mass && $scale !== null)
-                        @php($weighed = str_replace("\u{00A0}", ' ', $units->show((float) ($scale->data['value_kg'] ?? 0.0), \Skivo\Core\Measurement\Scale::Weight)))
-                        <p class="small mt-2">The scale showed <span class="num">{{ $weighed }}</span> <x-moment :at="$scale->measured_at" />. <button type="button" class="button plain" data-fill="mass" data-value="{{ $weighed }}">Take it</button></p>
+                        @php($weighed = str_replace("\u{00A0}", ' ',
+                            $units->show((float) ($scale->data['value_kg'] ?? 0.0), \Skivo\Core\Measurement\Scale::Weight)))
+                        <p class="small mt-2">
+                            {!! Text::html('build.car.the_scale_showed',
+                                ['weighed' => $weighed, 'at' => Moment::of($scale->measured_at)]) !!}
+                            <button type="button" class="button plain" data-fill="mass"
+                                data-value="{{ $weighed }}">{{ Text::of('build.car.take_it') }}</button>
+                        </p>
                     @endif
-                    @if ($step === Step::Floor)<x-field class="mt-4" name="note" label="Note" optional :value="$choices->note" maxlength="1000" />@endif
+                    @if ($step === Step::Floor)
+                    <x-field class="mt-4" name="note" :label="Text::of('build.car.note')" optional :value="$choices->note" maxlength="1000" />
+                    @endif
                 </section>
             @endforeach
             @if ($hasRun)
-                <section class="step">
-                    <h3>This change</h3>
+                <section class="step no-print">
+                    <h3>{{ Text::of('build.car.this_change') }}</h3>
                     <div class="grid gap-4">
                         <fieldset>
-                            <legend class="field-label mb-1">Version {{ $car->version }} has run, so say which it is</legend>
+                            <legend class="field-label mb-1">{{ Text::of('build.car.version_has_run_so_say_which', ['version' => $car->version]) }}</legend>
                             <div class="choices">
-                                <x-choice name="save_as" value="version" checked :hint="'its tries start afresh; version ' . $car->version . ' stays on record'">The car was changed: make it version {{ $car->version + 1 }}</x-choice>
-                                <x-choice name="save_as" value="correction" hint="the runs stay with these choices">Only the record was wrong</x-choice>
+                                <x-choice
+                                    name="save_as" value="version" checked
+                                    :hint="Text::of('build.car.its_tries_start_afresh_version_stays', ['version' => $car->version])">
+                                    {{ Text::of('build.car.the_car_was_changed_make_it', ['version' => $car->version + 1]) }}
+                                </x-choice>
+                                <x-choice name="save_as" value="correction" :hint="Text::of('build.car.the_runs_stay_with_these_choices')">
+                                    {{ Text::of('build.car.only_the_record_was_wrong') }}</x-choice>
                             </div>
                         </fieldset>
-                        <x-field name="reason" label="Why was it changed?" optional hint="in the group’s words" maxlength="1000" />
+                        <x-field
+                            name="reason" :label="Text::of('build.car.why_was_it_changed')" optional
+                            :hint="Text::of('build.car.in_the_groups_words')" maxlength="1000" />
                     </div>
                 </section>
             @endif
             <p class="actions sheet-foot">
-                <button class="button do">Record this car</button>
-                @if (! $isOwn && $record->groups->count() > 1 && ! $hasRun)<button class="button" name="then_next" value="1">Record, then the next group</button>@endif
-                <a class="button plain" href="{{ $isOwn ? route('groups.own', [$challenge, $group]) : route('groups.index', $challenge) }}">Back without saving</a>
+                <button class="button do">{{ Text::of('build.car.record_this_car') }}</button>
+                @if (! $isOwn && $record->groups->count() > 1 && ! $hasRun)<button class="button" name="then_next"
+                    value="1">{{ Text::of('build.car.record_then_the_next_group') }}</button>@endif
+                <a class="button plain" href="{{ $isOwn ? route('groups.own', [$challenge, $group])
+                    : route('groups.index', $challenge) }}">{{ Text::of('build.car.back_without_saving') }}</a>
             </p>
         </form>
-        <aside class="beside" aria-label="The car as recorded">
+        <aside class="beside" aria-label="{{ Text::of('build.car.the_car_as_recorded') }}">
             <div data-drawing aria-live="polite">@include('build.drawing')</div>
             @if (! $isOwn && $car !== null && ($reading->breaches !== [] || $reading->allowed !== []))
                 <section id="rules" class="mt-4 border-t border-rule pt-3">
-                    <h3>Against the rules</h3>
+                    <h3>{{ Text::of('build.car.against_the_rules') }}</h3>
                     @foreach ($reading->breaches as $breach)
                         <form method="post" action="{{ route('cars.allow', [$challenge, $group, $breach->rule]) }}" class="mt-3">
                             @csrf @method('put')
-                            <p>{{ $breach->message }}</p>
-                            <div class="flex gap-2 mt-1"><input class="input" name="allow_reason" aria-label="Why it is allowed: {{ $breach->message }}" placeholder="why it is allowed" maxlength="1000"><button class="button">Allow</button></div>
+                            <p>{{ $say->say($breach->remark) }}</p>
+                            <div class="flex gap-2 mt-1">
+                                <input
+                                    class="input" name="allow_reason"
+                                    aria-label="{{ Text::of('build.car.why_it_is_allowed', ['remark' => $say->say($breach->remark)]) }}"
+                                    placeholder="{{ Text::of('build.car.why_it_is_allowed_2') }}" maxlength="1000">
+                                <button class="button">{{ Text::of('build.car.allow') }}</button></div>
                         </form>
                     @endforeach
                     @error('allow_reason')<p class="error">{{ $message }}</p>@enderror
                     @foreach ($reading->allowed as [$breach, $allowance])
                         <form method="post" action="{{ route('cars.disallow', [$challenge, $group, $breach->rule]) }}" class="mt-3 small">
                             @csrf @method('delete')
-                            <p>{{ $breach->message }} Allowed by {{ $allowance->user->name }}: “<bdi>{{ $allowance->reason }}</bdi>” <button class="button plain !min-h-0 !p-1">No longer</button></p>
+                            <p>
+                                {!! Text::html('build.car.allowed_by', [
+                                    'remark' => $say->say($breach->remark),
+                                    'user' => $allowance->user->name,
+                                    'reason' => $allowance->reason,
+                                ]) !!} <button class="button plain min-h-0 p-1">{{ Text::of('build.car.no_longer') }}</button>
+                            </p>
                         </form>
                     @endforeach
                 </section>

@@ -1,19 +1,35 @@
 @php
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
+    $say = new Words($units);
     $mass = $reading->mass;
     $difference = $mass->differenceKg();
 @endphp
 <x-car-drawing :reading="$reading" :units="$units" />
 @if ($reading->faults !== [])
-    <ol class="faults">@foreach ($reading->faults as $fault)<li @class(['stops' => $fault->stops])>{{ $fault->message }}</li>@endforeach</ol>
+    <ol class="faults">@foreach ($reading->faults as $fault)<li @class(['stops' => $fault->stops])>{{ $say->say($fault->remark) }}</li>@endforeach</ol>
 @else
-    <p class="small mt-2">{{ $reading->breaches === [] ? 'Nothing that is recorded speaks against it.' : 'It can be built as recorded; but it breaks the rules, below.' }} What is not recorded is drawn as the parts list has it.</p>
+    <p class="small mt-2">
+        {{ Text::of('build.drawing.what_is_not_recorded_is_drawn', [
+            'also' => $reading->breaches === [] ? Text::of('build.drawing.nothing_that_is_recorded_speaks_against') :
+            Text::of('build.drawing.it_can_be_built_as_recorded'),
+        ]) }}
+    </p>
 @endif
-@if ($reading->beyondModel !== [])<p class="small mt-2">{{ \App\Wording\ModelWords::beyond($reading->beyondModel, $units) }}</p>@endif
+@php($beyond = $reading->beyondModel())
+@if ($beyond !== [])<p class="small mt-2">{{ \App\Presenters\ModelWords::beyond($beyond, $units) }}</p>@endif
 @if ($mass->sumKg() !== null)
-    <p class="mt-2"><strong>Mass by its parts:</strong> {{ $units->show($mass->sumKg(), Scale::Weight) }}@if (! $mass->isComplete())<span class="small"> so far, without {{ \App\Wording\Lists::and(array_map(fn ($choice) => mb_strtolower($choice->label()), $mass->missing), 6) }}</span>@endif{{ $difference === null ? '.' : ($difference >= 0 ? ', and ' . $units->show($difference, Scale::Weight) . ' more on the scale: glue and tape, or something that was not weighed.' : ', which is ' . $units->show(-$difference, Scale::Weight) . ' more than on the scale. Weigh again.') }}</p>
+    <p class="mt-2">
+        {!! Text::html('build.drawing.mass_by_its_parts',
+            ['sum_kg' => $units->show($mass->sumKg(), Scale::Weight)]) !!}@if (! $mass->isComplete())<span class="small">
+        {{ Text::of('build.drawing.so_far_without', [
+            'missing' => \App\Presenters\Lists::and(array_map(fn ($choice) => Label::inside($choice), $mass->missing), 6),
+        ]) }}</span>@endif{{ $difference === null ? '.'
+            : ($difference >= 0 ? Text::of('build.drawing.and_more_on_the_scale_glue',
+            ['difference' => $units->show($difference, Scale::Weight)])
+            : Text::of('build.drawing.which_is_more_than_on_the', ['difference' => $units->show(-$difference, Scale::Weight)])) }}
+    </p>
 @endif
 @if ($reading->breaches !== [])
-    <ul class="breaches">@foreach ($reading->breaches as $breach)<li>{{ $breach->message }}</li>@endforeach</ul>
+    <ul class="breaches">@foreach ($reading->breaches as $breach)<li>{{ $say->say($breach->remark) }}</li>@endforeach</ul>
 @endif

@@ -1,18 +1,22 @@
 @php
-    use App\Wording\CarWords;
+    use App\Presenters\CarWords;
     $units = $challenge->units;
     $waiting = $record->groups->first(fn ($group) => $group->currentCar()?->choices->isEmpty() !== false);
 @endphp
-<x-layout :title="'Build · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question" live="page">
+<x-layout
+    :title="Text::of('build.index.build', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
+    stage="build" :line="$challenge->question" live="page">
     <div class="lead-in">
         <div>
-            <h2>Groups and their cars</h2>
-            <p class="small mt-1">Balloon, wheel and nozzle are drawn beside each other to one scale.</p>
+            <h2>{{ Text::of('build.index.groups_and_their_cars') }}</h2>
+            <p class="small mt-1">{{ Text::of('build.index.balloon_wheel_and_nozzle_are_drawn') }}</p>
         </div>
         @if ($waiting !== null)
-            <a class="button do" href="{{ route('cars.edit', [$challenge, $waiting]) }}"><span>Record the car of <bdi>{{ \Illuminate\Support\Str::limit($waiting->name, 24) }}</bdi></span></a>
+            <a class="button do" href="{{ route('cars.edit',
+                [$challenge, $waiting]) }}"><span>{!! Text::html('build.index.record_the_car_of',
+                ['waiting' => \Illuminate\Support\Str::limit($waiting->name, 24)]) !!}</span></a>
         @elseif ($record->groups->isNotEmpty())
-            <a class="button do" href="{{ route('checks.index', $challenge) }}">To the checks</a>
+            <a class="button do" href="{{ route('checks.index', $challenge) }}">{{ Text::of('build.index.to_the_checks') }}</a>
         @endif
     </div>
     @if ($record->groups->isNotEmpty())
@@ -21,59 +25,85 @@
                 @php($car = $group->currentCar())
                 <div class="build-row">
                     <div class="with-mark">
-                        <x-mark :mark="$group->mark" class="!w-7 !h-7" />
+                        {{ Glyph::of($group->mark) }}
                         <span class="min-w-0">
                             <bdi class="name line-clamp-3">{{ $group->name }}</bdi>
-                            @if ($group->cars->count() > 1)<span class="small block">version {{ $car->version }}</span>@endif
+                            @if ($group->cars->count() > 1)<span
+                                class="small block">{{ Text::of('build.index.version', ['version' => $car->version]) }}</span>@endif
                         </span>
                     </div>
                     <x-parts-to-scale :car="$car?->choices" />
                     <div class="min-w-0">
                         @if ($car === null || $car->choices->isEmpty())
-                            <p class="text-ink-2">The car is not recorded yet.</p>
+                            <p class="text-ink-2">{{ Text::of('build.index.the_car_is_not_recorded_yet') }}</p>
                         @else
                             <dl>
-                                @foreach (CarWords::parts($car->choices, $units) as $part => $words)<dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd>@endforeach
+                                @foreach (CarWords::parts($car->choices, $units) as $part => $words)
+                                <dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd>@endforeach
                             </dl>
                         @endif
                         @if ($group->cars->count() > 1)
                             @php($before = $group->cars[$group->cars->count() - 2])
-                            <p class="small mt-1"><a href="{{ route('cars.versions', [$challenge, $group]) }}">Changed from version {{ $before->version }}</a>: <bdi>{{ lcfirst(CarWords::change($before->choices, $car->choices, $units)) }}</bdi>@if ($car->reason) “<bdi>{{ $car->reason }}</bdi>”@endif</p>
+                            <p class="small mt-1">
+                                {!! Text::html('build.index.changed_from_version', [
+                                    'route' => route('cars.versions', [$challenge, $group]),
+                                    'version' => $before->version,
+                                    'choices' => lcfirst(CarWords::change($before->choices, $car->choices, $units)),
+                                ]) !!}@if ($car->reason) “<bdi>{{ $car->reason }}</bdi>”@endif
+                            </p>
                         @endif
                         @php($reading = $readings[$group->id] ?? null)
                         @if ($reading !== null && ($reading->faults !== [] || $reading->breaches !== []))
-                            <p class="small mt-1 text-do-dark"><a class="!text-inherit" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ implode('; ', array_filter([
-                                $reading->faults === [] ? null : (count($reading->faults) === 1 ? 'One thing that will not work' : count($reading->faults) . ' things that will not work'),
-                                $reading->breaches === [] ? null : (count($reading->breaches) === 1 ? 'against a rule' : 'against ' . count($reading->breaches) . ' rules'),
+                            <p class="small mt-1 text-do-dark">
+                                <a class="text-inherit" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ implode('; ', array_filter([
+                                $reading->faults === [] ? null : (count($reading->faults) === 1 ?
+                                Text::of('build.index.one_thing_that_will_not_work') : Text::of('build.index.things_that_will_not_work',
+                                ['count' => count($reading->faults)])),
+                                $reading->breaches === [] ? null : (count($reading->breaches) === 1 ? Text::of('build.index.against_a_rule')
+                                : Text::of('build.index.against_rules', ['count' => count($reading->breaches)])),
                             ])) }}</a></p>
                         @endif
                         @if ($car?->choices->note)<p class="small mt-1 [overflow-wrap:anywhere]"><bdi>{{ $car->choices->note }}</bdi></p>@endif
                     </div>
-                    <div class="actions !gap-1 justify-end">
-                        <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}" aria-label="{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}: {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? 'Record car' : 'Change car' }}</a>
-                        @if ($car !== null && ! $car->choices->isEmpty())<a class="button plain" href="{{ route('what-if.show', [$challenge, 'car' => $car->id]) }}" aria-label="What if: {{ $group->name }}">What if</a>@endif
-                        <a class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}" aria-label="Name, mark: {{ $group->name }}">Name, mark</a>
+                    <div class="actions gap-1 justify-end">
+                        <a
+                            class="button" href="{{ route('cars.edit', [$challenge, $group]) }}"
+                            aria-label="{{ $car === null || $car->choices->isEmpty() ? Text::of('build.index.record_car')
+                                : Text::of('build.index.change_car') }}:
+                            {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? Text::of('build.index.record_car')
+                                : Text::of('build.index.change_car') }}</a>
+                        @if ($car !== null && ! $car->choices->isEmpty())<a
+                            class="button plain" href="{{ route('what-if.show', [$challenge, 'car' => $car->id]) }}"
+                            aria-label="{{ Text::of('build.index.what_if', ['group' => $group->name]) }}">{{ Text::of('build.index.what_if_2') }}</a>@endif
+                        <a
+                            class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}"
+                            aria-label="{{ Text::of('build.index.name_mark', ['group' => $group->name]) }}">{{ Text::of('build.index.name_mark_2') }}</a>
                     </div>
                 </div>
             @endforeach
         </div>
     @endif
     <section class="py-6 prose no-print" aria-labelledby="add-title">
-        <h2 id="add-title" class="mb-1">{{ $record->groups->isEmpty() ? 'Add the groups' : 'Add more groups' }}</h2>
+        <h2 id="add-title" class="mb-1">{{ $record->groups->isEmpty() ? Text::of('build.index.add_the_groups') : Text::of('build.index.add_more_groups') }}</h2>
         <form method="post" action="{{ route('groups.store', $challenge) }}">
             @csrf
             <div class="field">
-                <label for="f-names" class="!font-normal">Names, one a line. Name the groups, never the children.</label>
-                <textarea id="f-names" name="names" class="input" rows="4" @error('names') aria-invalid="true" aria-describedby="f-names-error" @enderror>{{ old('names') }}</textarea>
+                <label for="f-names" class="font-normal">{{ Text::of('build.index.names_one_a_line_name_the') }}</label>
+                <textarea
+                    id="f-names" name="names" class="input" rows="4" @error('names') aria-invalid="true"
+                    aria-describedby="f-names-error" @enderror>{{ old('names') }}</textarea>
                 @error('names')<div id="f-names-error">@foreach ($errors->get('names') as $message)<p class="error">{{ $message }}</p>@endforeach</div>@enderror
             </div>
-            <button @class(['button mt-3', 'do' => $record->groups->isEmpty()])>Add groups</button>
+            <button @class(['button mt-3', 'do' => $record->groups->isEmpty()])>{{ Text::of('build.index.add_groups') }}</button>
         </form>
         @if ($removed->isNotEmpty())
             <details class="disclosure mt-6">
-                <summary>Removed groups ({{ $removed->count() }})</summary>
+                <summary>{{ Text::of('build.index.removed_groups', ['count' => $removed->count()]) }}</summary>
                 @foreach ($removed as $group)
-                    <form class="flex gap-3 items-center" method="post" action="{{ route('groups.restore', [$challenge, $group]) }}">@csrf<bdi class="truncate max-w-80">{{ $group->name }}</bdi><button class="button plain">Put it back</button></form>
+                    <form class="flex gap-3 items-center" method="post" action="{{ route('groups.restore', [$challenge, $group]) }}">
+                        @csrf<bdi class="truncate max-w-80">{{ $group->name }}</bdi><button
+                            class="button plain">{{ Text::of('build.index.put_it_back') }}</button>
+                    </form>
                 @endforeach
             </details>
         @endif

@@ -1,7 +1,7 @@
 @props(['name', 'label', 'value' => null, 'hint' => null, 'optional' => false, 'type' => 'text', 'suggestions' => [], 'scale' => null, 'units' => null])
 @php($id = 'f-' . $name)
 <div {{ $attributes->only('class')->class('field') }}>
-    <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">(optional)</span>@endif</label>
+    <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">{{ Text::of('frame.field.optional') }}</span>@endif</label>
     <div @class(['unit-in' => $scale !== null])>
         <input
             id="{{ $id }}" name="{{ $name }}" type="{{ $type }}"
@@ -13,7 +13,9 @@
             @class(['input'])
         >
         @if ($scale !== null)
-            <span class="unit" aria-hidden="true" @foreach (\Skivo\Core\Measurement\UnitSystem::cases() as $system) data-{{ $system->value }}="{{ $system->symbol($scale) }}" @endforeach>{{ $units->symbol($scale) }}</span>
+            <span
+                class="unit" aria-hidden="true" @foreach (\Skivo\Core\Measurement\UnitSystem::cases() as $system)
+                data-{{ $system->value }}="{{ $system->symbol($scale) }}" @endforeach>{{ $units->symbol($scale) }}</span>
         @endif
     </div>
     @if ($suggestions !== [])

@@ -1,7 +1,7 @@
 @props(['record'])
 @php
-    use App\Wording\CarWords;
-    use App\Wording\GoalWords;
+    use App\Presenters\CarWords;
+    use App\Presenters\GoalWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Statistics\Verdict;
     $challenge = $record->challenge;
@@ -9,26 +9,34 @@
     $scale = $challenge->goal->scale();
     $figure = fn (?float $value, int $more = 0) => $value === null ? '–' : $units->figure($value, $scale, $more);
 @endphp
-<div class="scroll-x" tabindex="0" role="region" aria-label="Table of every car">
+<div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('run.figures_table.table_of_every_car') }}">
     <table class="figures-table">
         <thead>
             <tr>
-                <th scope="col">Place</th><th scope="col">Group</th><th scope="col">Car</th>
-                <th scope="col" class="num">Tries</th><th scope="col" class="num">Mean</th><th scope="col" class="num">Median</th>
-                <th scope="col" class="num">Best</th><th scope="col" class="num">Spread (s)</th><th scope="col" class="num">95 % interval</th>
-                <th scope="col" class="verdict">Against the leader</th>
+                <th scope="col">{{ Text::of('run.figures_table.place') }}</th>
+                <th scope="col">{{ Text::of('run.figures_table.group') }}</th>
+                <th scope="col">{{ Text::of('run.figures_table.car') }}</th>
+                <th scope="col" class="num">{{ Text::of('run.figures_table.tries') }}</th>
+                <th scope="col" class="num">{{ Text::of('run.figures_table.mean') }}</th>
+                <th scope="col" class="num">{{ Text::of('run.figures_table.median') }}</th>
+                <th scope="col" class="num">{{ Text::of('run.figures_table.best') }}</th>
+                <th scope="col" class="num">{{ Text::of('run.figures_table.spread_s') }}</th>
+                <th scope="col" class="num">{{ Text::of('run.figures_table.95_interval') }}</th>
+                <th scope="col" class="verdict">{{ Text::of('run.figures_table.against_the_leader') }}</th>
             </tr>
         </thead>
         <tbody>
-            @foreach ($record->lines as $line)
+            @foreach ($record->lines() as $line)
                 @php($rows = [[$line->car, $line->tries, $line->standing], ...array_map(fn ($car) => [$car, $record->tries($car), null], $line->otherCars)])
                 @foreach ($rows as [$car, $tries, $standing])
                     @php($sample = $challenge->mainAward()->measure($tries))
                     @php($interval = $sample?->meanInterval())
                     <tr @class(['small' => $standing === null])>
-                        <td class="num !text-left">{{ $standing?->rank === null ? '' : $standing->rank . ($standing->tied ? '=' : '') }}</td>
+                        <td class="num text-left">{{ $standing?->rank === null ? '' : $standing->rank . ($standing->tied ? '=' : '') }}</td>
                         <th scope="row">
-                            @if ($standing !== null)<span class="with-mark"><x-mark :mark="$line->group->mark" /><bdi class="max-w-60 truncate" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi></span>@else<span class="small pl-7">version {{ $car->version }}</span>@endif
+                            @if ($standing !== null)<span class="with-mark">{{ Glyph::of($line->group->mark) }}<bdi
+                                class="max-w-60 truncate" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi></span>@else<span
+                                class="small pl-7">{{ Text::of('run.figures_table.version', ['version' => $car->version]) }}</span>@endif
                         </th>
                         <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                         <td class="num">{{ $sample->n ?? 0 }}</td>
@@ -36,17 +44,17 @@
                         <td class="num">{{ $figure($sample?->median()) }}</td>
                         <td class="num">{{ $figure($sample === null ? null : $challenge->goal->best($sample)) }}</td>
                         @if ($sample?->n === 1)
-                            <td colspan="2" class="small">one try: no spread yet</td>
+                            <td colspan="2" class="small">{{ Text::of('run.figures_table.one_try_no_spread_yet') }}</td>
                         @else
                             <td class="num">{{ $figure($sample?->standardDeviation()) }}</td>
                             <td class="num">{{ $interval === null ? '–' : $figure(max(0.0, $interval->low)) . ' – ' . $figure($interval->high) }}</td>
                         @endif
                         <td class="verdict">
                             {{ match ($standing?->againstLeader?->verdict) {
-                                Verdict::TooCloseToCall => 'too close to call',
-                                Verdict::ClearlyApart => 'clearly ' . GoalWords::worse($challenge->goal),
-                                Verdict::NoSpreadYet => 'not judged yet',
-                                null => $standing?->rank === 1 ? 'leads' : '',
+                                Verdict::TooCloseToCall => Text::of('run.figures_table.too_close_to_call'),
+                                Verdict::ClearlyApart => Text::of('run.figures_table.clearly', ['goal' => GoalWords::worse($challenge->goal)]),
+                                Verdict::NoSpreadYet => Text::of('run.figures_table.not_judged_yet'),
+                                null => Text::plural('run.figures_table.leads', $standing?->rank),
                             } }}
                         </td>
                     </tr>

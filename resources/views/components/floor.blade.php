@@ -1,9 +1,9 @@
 {{-- The floor: drawing and table in one. A row a group, each with a strip of lane to one scale. --}}
 @props(['record', 'fresh' => null])
 @php
-    use App\Reading\FloorDrawing;
-    use App\Wording\CarWords;
-    use App\Wording\GoalWords;
+    use App\Presenters\FloorDrawing;
+    use App\Presenters\CarWords;
+    use App\Presenters\GoalWords;
     use Skivo\Core\Car\CheckVerdict;
     use Skivo\Core\Measurement\Scale;
     $challenge = $record->challenge;
@@ -13,22 +13,27 @@
 @endphp
 <div class="relative" data-floor>
     <script type="application/json">@json($drawing->data(), JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
-    <table @class(['floor', 'many' => count($record->lines) > 14])>
-        <caption class="sr-only">Every group’s runs on the floor, in the order of the standings</caption>
+    <table @class(['floor', 'many' => count($record->lines()) > 14])>
+        <caption class="sr-only">{{ Text::of('run.floor.every_groups_runs_on_the_floor') }}</caption>
         <colgroup><col class="c-rank"><col class="c-group"><col><col class="c-number"></colgroup>
-        <thead class="sr-only"><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col">Runs</th><th scope="col">{{ ucfirst($challenge->scoring->value) }}</th></tr></thead>
+        <thead class="sr-only"><tr><th scope="col">{{ Text::of('run.floor.place') }}</th>
+                <th scope="col">{{ Text::of('run.floor.group') }}</th><th scope="col">{{ Text::of('run.floor.runs') }}</th>
+                <th scope="col">{{ Label::title($challenge->scoring) }}</th></tr></thead>
         <tbody>
-            @foreach ($record->lines as $line)
+            @foreach ($record->lines() as $line)
                 @php($standing = $line->standing)
                 <tr @class(['fresh' => $drawing->isFresh($line)])>
                     <td class="rank num">{{ $standing->rank === null ? '–' : $standing->rank . ($standing->tied ? '=' : '') }}</td>
                     <th scope="row" class="who">
                         <div class="who-in">
-                            <x-mark :mark="$line->group->mark" />
+                            {{ Glyph::of($line->group->mark) }}
                             <div>
                                 <bdi class="name" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi>
-                                <span class="brief">{{ CarWords::brief($line->car?->choices, $units) }}{{ ($line->car->version ?? 1) > 1 ? " · v{$line->car->version}" : '' }}</span>
-                                @if (($record->card($line->group)?->with(CheckVerdict::Fix) ?? []) !== [])<a class="to-mend" href="{{ route('checks.edit', [$challenge, $line->group]) }}">needs fixing</a>@endif
+                                <span class="brief">{{ CarWords::brief($line->car?->choices, $units) }}{{ ($line->car->version ?? 1) > 1
+                                    ? " · v{$line->car->version}" : '' }}</span>
+                                @if (($record->card($line->group)?->with(CheckVerdict::Fix) ?? []) !== [])<a class="to-mend"
+                                    href="{{ route('checks.edit',
+                                    [$challenge, $line->group]) }}">{{ Text::of('run.floor.needs_fixing') }}</a>@endif
                             </div>
                         </div>
                     </th>
@@ -37,7 +42,8 @@
                         @if ($standing->score !== null)
                             <span class="score">{{ $units->figure($standing->score, $scale) }}</span>
                         @else
-                            <span class="score score-none">{{ count($line->tries->counted) > 0 ? GoalWords::missing($challenge->goal) : 'no run' }}</span>
+                            <span class="score score-none">{{ count($line->tries->counted) > 0 ? GoalWords::missing($challenge->goal)
+                                : Text::of('run.floor.no_run') }}</span>
                         @endif
                         <span class="count">{{ $drawing->count($line) }}</span>
                     </td>
@@ -45,7 +51,7 @@
             @endforeach
             <tr class="tape-row" aria-hidden="true">
                 <td></td><td></td><td class="tape"></td>
-                <td class="unit-note">{{ $challenge->scoring->value }}, {{ $units->symbol($scale) }}</td>
+                <td class="unit-note">{{ Label::of($challenge->scoring) }}, {{ $units->symbol($scale) }}</td>
             </tr>
         </tbody>
     </table>

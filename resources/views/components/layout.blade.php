@@ -1,54 +1,63 @@
-@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null, 'live' => false])
+@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null, 'live' => false,
+    'words' => ['entry', 'watch', 'queue', 'figure', 'floor']])
 @php
     $actor = auth()->user();
     $device = $actor instanceof \App\Models\Device ? $actor : null;
 @endphp
 <!DOCTYPE html>
-<html lang="en">
+<html lang="{{ app()->getLocale() }}">
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>{{ $title }} · Skivo</title>
+    <title>{{ Text::of('frame.layout.skivo', ['title' => $title]) }}</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <script type="application/json" id="words">@json(Arr::only(__('script'), $words), JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE)</script>
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body @if ($actor === null && $challenge === null) data-guest @endif @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}" @if ($live === true) data-state="{{ route('runs.state', $challenge, absolute: false) }}" @endif data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>
-    <a class="skip" href="#main">Skip to the content</a>
+<body
+    @if ($actor === null && $challenge === null) data-guest @endif
+    @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}"
+    @if ($live === true) data-state="{{ route('runs.state', $challenge, absolute: false) }}" @endif
+    data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>
+    <a class="skip" href="#main">{{ Text::of('frame.layout.skip_to_the_content') }}</a>
     <x-mark-shapes />
     <header class="page masthead">
-        <a class="brand" href="{{ $device !== null ? route('join.home') : (auth()->check() ? route('challenges.index') : route('sign-in')) }}">Skivo</a>
+        <a class="brand" href="{{ $device !== null ? route('join.home')
+            : (auth()->check() ? route('challenges.index') : route('sign-in')) }}">{{ Text::of('frame.layout.skivo_2') }}</a>
         <div class="masthead-titles">
             <h1><bdi>{{ $heading ?? $challenge?->name ?? $title }}</bdi></h1>
             @if ($line !== null || $challenge?->exists)
-                <p class="masthead-line"><bdi>{{ $line ?? ($challenge->question ?? \App\Wording\StandingWords::rule($challenge)) }}</bdi></p>
+                <p class="masthead-line"><bdi>{{ $line ?? ($challenge->question ?? \App\Presenters\StandingWords::rule($challenge)) }}</bdi></p>
             @endif
         </div>
         @if ($device !== null)
-            <p class="masthead-tools small">{{ $device->role->label() }}</p>
+            <p class="masthead-tools small">{{ Label::of($device->role) }}</p>
         @elseif ($actor !== null)
             <div class="masthead-tools">
                 @if ($challenge?->exists)
                     <form class="switch" method="post" action="{{ route('units.update', $challenge) }}">
                         @csrf @method('put')
                         @foreach (\Skivo\Core\Measurement\UnitSystem::cases() as $system)
-                            <button name="units" value="{{ $system->value }}" aria-pressed="{{ $challenge->units === $system ? 'true' : 'false' }}">{{ $system->name === 'Metric' ? 'cm · g' : 'in · oz' }}</button>
+                            <button name="units" value="{{ $system->value }}"
+                                aria-pressed="{{ $challenge->units === $system ? 'true' : 'false' }}">{{ $system->name === 'Metric'
+                                ? Text::of('frame.layout.cm_g') : Text::of('frame.layout.in_oz') }}</button>
                         @endforeach
                     </form>
                 @endif
                 <details class="menu">
-                    <summary>Menu</summary>
+                    <summary>{{ Text::of('frame.layout.menu') }}</summary>
                     <div class="menu-list">
-                        <a href="{{ route('challenges.index') }}">All challenges</a>
+                        <a href="{{ route('challenges.index') }}">{{ Text::of('frame.layout.all_challenges') }}</a>
                         @if ($challenge?->exists)
-                            <a href="{{ route('runs.index', $challenge) }}">Every run on record</a>
-                            <a href="{{ route('sheet.show', $challenge) }}">Class sheet (CSV)</a>
-                            <a href="{{ route('devices.index', $challenge) }}">Tablets and the board</a>
-                            <a href="{{ route('what-if.show', $challenge) }}">What if…</a>
-                            <a href="{{ route('parts.index', $challenge) }}">Parts list</a>
+                            <a href="{{ route('runs.index', $challenge) }}">{{ Text::of('frame.layout.every_run_on_record') }}</a>
+                            <a href="{{ route('sheet.show', $challenge) }}">{{ Text::of('frame.layout.class_sheet_csv') }}</a>
+                            <a href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a>
+                            <a href="{{ route('what-if.show', $challenge) }}">{{ Text::of('frame.layout.what_if') }}</a>
+                            <a href="{{ route('parts.index', $challenge) }}">{{ Text::of('frame.layout.parts_list') }}</a>
                         @endif
-                        <button type="button" data-show-keys>Keys</button>
-                        <a href="{{ route('account.edit') }}">Account</a>
-                        <form method="post" action="{{ route('sign-out') }}">@csrf<button>Sign out</button></form>
+                        <button type="button" data-show-keys>{{ Text::of('frame.layout.keys') }}</button>
+                        <a href="{{ route('account.edit') }}">{{ Text::of('frame.layout.account') }}</a>
+                        <form method="post" action="{{ route('sign-out') }}">@csrf<button>{{ Text::of('frame.layout.sign_out') }}</button></form>
                     </div>
                 </details>
             </div>
@@ -64,10 +73,13 @@
             <div class="flash" role="status">
                 <span><bdi>{{ session('status') }}</bdi></span>
                 @if (session('undo'))
-                    <form method="post" action="{{ route('undo', $challenge) }}">@csrf<button class="button plain" name="act" value="{{ session('undo') }}">Undo</button></form>
+                    <form method="post" action="{{ route('undo', $challenge) }}">@csrf<button class="button plain" name="act"
+                        value="{{ session('undo') }}">{{ Text::of('frame.layout.undo') }}</button>
+                    </form>
                 @endif
                 @if (session('putBack'))
-                    <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">Put it back</button></form>
+                    <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">{{ Text::of('frame.layout.put_it_back') }}</button>
+                    </form>
                 @endif
             </div>
         @endif
@@ -75,14 +87,14 @@
     </main>
     {{ $foot ?? '' }}
     <dialog class="keys" aria-labelledby="keys-title">
-        <h2 id="keys-title">Keys</h2>
+        <h2 id="keys-title">{{ Text::of('frame.layout.keys') }}</h2>
         <dl>
             {{ $keys ?? '' }}
-            <dt><kbd>Tab</kbd></dt><dd>next field, button or point of a figure</dd>
-            <dt><kbd>Esc</kbd></dt><dd>leave a field, close this</dd>
-            <dt><kbd>?</kbd></dt><dd>show the keys (outside a field)</dd>
+            <dt><kbd>{{ Text::of('frame.layout.tab') }}</kbd></dt><dd>{{ Text::of('frame.layout.next_field_button_or_point_of') }}</dd>
+            <dt><kbd>{{ Text::of('frame.layout.esc') }}</kbd></dt><dd>{{ Text::of('frame.layout.leave_a_field_close_this') }}</dd>
+            <dt><kbd>?</kbd></dt><dd>{{ Text::of('frame.layout.show_the_keys_outside_a_field') }}</dd>
         </dl>
-        <form method="dialog"><button class="button">Close</button></form>
+        <form method="dialog"><button class="button">{{ Text::of('frame.layout.close') }}</button></form>
     </dialog>
 </body>
 </html>

@@ -18,7 +18,11 @@
         <clipPath id="half-{{ $shape }}"><path d="M0 12H24V24H0Z" /></clipPath>
         <symbol id="mark-{{ $shape }}-solid" viewBox="0 0 24 24"><path d="{{ $path }}" fill="currentColor" /></symbol>
         <symbol id="mark-{{ $shape }}-open" viewBox="-1 -1 26 26"><path d="{{ $path }}" fill="#fffcf5" stroke="currentColor" stroke-width="3.2" /></symbol>
-        <symbol id="mark-{{ $shape }}-half" viewBox="-1 -1 26 26"><path d="{{ $path }}" fill="#fffcf5" stroke="currentColor" stroke-width="2.2" /><path d="{{ $path }}" fill="currentColor" clip-path="url(#half-{{ $shape }})" /></symbol>
-        <symbol id="mark-{{ $shape }}-ringed" viewBox="-1 -1 26 26"><path d="{{ $path }}" fill="#fffcf5" stroke="currentColor" stroke-width="2" /><path d="{{ $path }}" fill="currentColor" transform="translate(12 12) scale(.5) translate(-12 -12)" /></symbol>
+        <symbol id="mark-{{ $shape }}-half" viewBox="-1 -1 26 26">
+            <path d="{{ $path }}" fill="#fffcf5" stroke="currentColor" stroke-width="2.2" />
+            <path d="{{ $path }}" fill="currentColor" clip-path="url(#half-{{ $shape }})" /></symbol>
+        <symbol id="mark-{{ $shape }}-ringed" viewBox="-1 -1 26 26">
+            <path d="{{ $path }}" fill="#fffcf5" stroke="currentColor" stroke-width="2" />
+            <path d="{{ $path }}" fill="currentColor" transform="translate(12 12) scale(.5) translate(-12 -12)" /></symbol>
     @endforeach
 </svg>

@@ -1,15 +1,18 @@
 @props(['challenge', 'here'])
 @php
     $pages = [
-        'rules' => ['Rules', route('challenges.edit', $challenge)],
-        'materials' => ['Materials', route('materials.show', $challenge)],
-        'cuts' => ['Cut sizes', route('cuts.show', $challenge)],
-        'timetable' => ['Timetable', route('timetable.show', $challenge)],
-        'safety' => ['Safety' . ($challenge->safety_read_at === null ? ' (to read)' : ''), route('safety.show', $challenge)],
-        'brief-class' => ['Class sheet', route('brief.show', [$challenge, 'class'])],
-        'brief-helpers' => ['Helpers’ sheet', route('brief.show', [$challenge, 'helpers'])],
+        'rules' => [Text::of('plan.plan_pages.rules'), route('challenges.edit', $challenge)],
+        'materials' => [Text::of('plan.plan_pages.materials'), route('materials.show', $challenge)],
+        'cuts' => [Text::of('plan.plan_pages.cut_sizes'), route('cuts.show', $challenge)],
+        'timetable' => [Text::of('plan.plan_pages.timetable'), route('timetable.show', $challenge)],
+        'safety' => [Text::of('plan.plan_pages.safety',
+            ['also' => $challenge->safety_read_at === null ? ' ' . Text::of('plan.plan_pages.to_read') : '']),
+            route('safety.show', $challenge)],
+        'brief-class' => [Text::of('plan.plan_pages.class_sheet'), route('brief.show', [$challenge, 'class'])],
+        'brief-helpers' => [Text::of('plan.plan_pages.helpers_sheet'), route('brief.show', [$challenge, 'helpers'])],
     ];
 @endphp
-<nav class="subpages no-print" aria-label="Pages of the plan">
-    <ol>@foreach ($pages as $key => [$name, $address])<li><a href="{{ $address }}" @if ($here === $key) aria-current="page" @endif>{{ $name }}</a></li>@endforeach</ol>
+<nav class="subpages no-print" aria-label="{{ Text::of('plan.plan_pages.pages_of_the_plan') }}">
+    <ol>@foreach ($pages as $key => [$name, $address])<li>
+            <a href="{{ $address }}" @if ($here === $key) aria-current="page" @endif>{{ $name }}</a></li>@endforeach</ol>
 </nav>

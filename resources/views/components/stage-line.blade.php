@@ -2,15 +2,19 @@
 @php
     $groups = $record->groups->count();
     $stages = [
-        'plan' => ['Plan', route('challenges.edit', $challenge), null, $challenge->safety_read_at !== null],
-        'build' => ['Build', route('groups.index', $challenge), "{$record->carsRecorded()}/{$groups}", $groups > 0 && $record->carsRecorded() === $groups],
-        'check' => ['Check', route('checks.index', $challenge), "{$record->carsChecked()}/{$groups}", $groups > 0 && $record->carsChecked() === $groups],
-        'bench' => ['Bench', route('bench.index', $challenge), "{$record->carsMeasured()}/{$groups}", $groups > 0 && $record->carsMeasured() === $groups],
-        'run' => ['Run', route('runs.show', $challenge), "{$record->countedTries()}/{$record->triesInAll()}", $groups > 0 && $record->countedTries() === $record->triesInAll()],
-        'findings' => ['Findings', route('findings.show', $challenge), null, false],
+        'plan' => [Text::of('frame.stage_line.plan'), route('challenges.edit', $challenge), null, $challenge->safety_read_at !== null],
+        'build' => [Text::of('frame.stage_line.build'), route('groups.index', $challenge), "{$record->carsRecorded()}/{$groups}",
+            $groups > 0 && $record->carsRecorded() === $groups],
+        'check' => [Text::of('frame.stage_line.check'), route('checks.index', $challenge), "{$record->carsChecked()}/{$groups}", $groups > 0
+            && $record->carsChecked() === $groups],
+        'bench' => [Text::of('frame.stage_line.bench'), route('bench.index', $challenge), "{$record->carsMeasured()}/{$groups}", $groups > 0
+            && $record->carsMeasured() === $groups],
+        'run' => [Text::of('frame.stage_line.run'), route('runs.show', $challenge), "{$record->countedTries()}/{$record->triesInAll()}",
+            $groups > 0 && $record->countedTries() === $record->triesInAll()],
+        'findings' => [Text::of('frame.stage_line.findings'), route('findings.show', $challenge), null, false],
     ];
 @endphp
-<nav class="page" aria-label="Stages of the challenge">
+<nav class="page" aria-label="{{ Text::of('frame.stage_line.stages_of_the_challenge') }}">
     <div class="stages" data-part="stages">
         <ol>
             @foreach ($stages as $key => [$name, $address, $progress, $done])

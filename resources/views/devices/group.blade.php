@@ -1,6 +1,6 @@
 @php
-    use App\Wording\CarWords;
-    use App\Wording\RunWords;
+    use App\Presenters\CarWords;
+    use App\Presenters\RunWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $car = $group->currentCar();
@@ -8,11 +8,17 @@
 @endphp
 <x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->name" live="page">
     <div class="lead-in">
-        <h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-8 !h-8" /><span>Our car{{ ($car->version ?? 1) > 1 ? ", version {$car->version}" : '' }}</span></h2>
-        @if ($locked)<p class="small">Just now nothing can be changed here.</p>@else<a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ $car === null || $car->choices->isEmpty() ? 'Record our car' : 'Change our car' }}</a>@endif
+        <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{{ Text::of('device.group.our_car', [
+            'also' => ($car->version ?? 1) > 1 ? Text::of('device.group.version', ['version' => $car->version]) : '',
+        ]) }}</span>
+        </h2>
+        @if ($locked)<p class="small">{{ Text::of('device.group.just_now_nothing_can_be_changed') }}</p>@else<a class="button"
+            href="{{ route('cars.edit', [$challenge, $group]) }}">{{ $car === null || $car->choices->isEmpty()
+            ? Text::of('device.group.record_our_car') : Text::of('device.group.change_our_car') }}</a>@endif
     </div>
     @if ($car !== null && ! $car->choices->isEmpty())
-        <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)<div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
+        <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)
+            <div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
     @endif
     <div data-part="prediction">
         @unless ($locked)
@@ -20,40 +26,60 @@
             <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction">
                 @csrf @method('put')<x-sent-with :units="$units" />
                 <input type="hidden" name="try" value="{{ $nextTry }}">
-                <x-measure name="predicted" :label="'How far will try ' . $nextTry . ' go?'" :value="$expected?->distance->text" :unit="$units->symbol(Scale::Distance)" />
-                <button class="button">{{ $expected === null ? 'That is our prediction' : 'Change our prediction' }}</button>
+                <x-measure
+                    name="predicted" :label="Text::of('device.group.how_far_will_try_go', ['next_try' => $nextTry])"
+                    :value="$expected?->distance->text" :unit="$units->symbol(Scale::Distance)" />
+                <button class="button">{{ $expected === null ? Text::of('device.group.that_is_our_prediction')
+                    : Text::of('device.group.change_our_prediction') }}</button>
             </form>
         @endunless
     </div>
     <section class="pb-8" aria-labelledby="our-runs" data-part="runs">
-        <h2 id="our-runs" class="mb-2">Our runs</h2>
+        <h2 id="our-runs" class="mb-2">{{ Text::of('device.group.our_runs') }}</h2>
         <x-errors />
         @php($runs = $group->cars->flatMap(fn ($each) => $each->runs->map(fn ($run) => [$each, $run]))->reverse()->values())
-        @if ($runs->isEmpty())<p>None yet.</p>@endif
+        @if ($runs->isEmpty())<p>{{ Text::of('device.group.none_yet') }}</p>@endif
         <ul class="own-runs">
             @foreach ($runs as [$each, $run])
                 @php($run->setRelation('car', $each->setRelation('group', $group)))
                 <li id="run-{{ $run->id }}">
-                    <span>{{ $each->version > 1 ? "v{$each->version}, " : '' }}{{ \Illuminate\Support\Str::after(RunWords::summary($run, $units), ', ') }}@if ($run->note) <span class="small"><bdi>{{ $run->note }}</bdi></span>@endif</span>
+                    <span>{{ $each->version > 1 ? "v{$each->version}, "
+                        : '' }}{{ \Illuminate\Support\Str::after(RunWords::summary($run, $units), ', ') }}@if ($run->note)
+                    <span class="small"><bdi>{{ $run->note }}</bdi></span>@endif</span>
                     @unless ($locked)
                         @php($typed = old('of_run') === $run->id)
-                        <details class="disclosure" @if ($typed) open @endif><summary>Correct</summary>
+                        <details class="disclosure" @if ($typed) open @endif><summary>{{ Text::of('device.group.correct') }}</summary>
                             <form method="post" action="{{ route('runs.update', [$challenge, $run]) }}" class="form-grid narrow py-2">
                                 @csrf @method('put')<x-sent-with :units="$units" />
                                 <input type="hidden" name="of_run" value="{{ $run->id }}"><input type="hidden" name="edition" value="{{ $run->edition }}">
                                 @if (session('conflict') && session('conflict')['run'] === $run->id)
-                                    <div class="caution wide !mt-0" role="alert"><p><strong><bdi>{{ session('conflict')['by'] }}</bdi> changed this run in the meantime.</strong> Now on record: <bdi>{{ implode('; ', session('conflict')['now']) }}</bdi>. Save yours over it, or leave it.</p></div>
+                                    <div class="caution wide mt-0" role="alert"><p>
+                                            {!! Text::html('device.group.changed_this_run_in_the_meantime', [
+                                                'session' => session('conflict')['by'],
+                                                'session_2' => implode('; ', session('conflict')['now']),
+                                            ]) !!}
+                                        </p></div>
                                 @endif
-                                @foreach (['distance' => [$run->distance?->text, 'Stopped at'], 'time' => [$run->time?->text, 'Time'], 'note' => [$run->note, 'Note']] as $field => [$value, $label])
+                                @foreach (['distance' => [$run->distance?->text, Text::of('run.entry.stopped_at')],
+                                    'time' => [$run->time?->text, Text::of('device.group.time')],
+                                    'note' => [$run->note, Text::of('run.entry.note')]] as $field => [$value, $label])
                                     <div class="field">
                                         <label for="r-{{ $run->id }}-{{ $field }}">{{ $label }}</label>
-                                        <input id="r-{{ $run->id }}-{{ $field }}" class="input" name="{{ $field }}" value="{{ $typed ? old($field) : $value }}" autocomplete="off" @if ($typed && $errors->has($field)) aria-invalid="true" @endif>
+                                        <input
+                                            id="r-{{ $run->id }}-{{ $field }}" class="input" name="{{ $field }}"
+                                            value="{{ $typed ? old($field) : $value }}" autocomplete="off"
+                                            @if ($typed && $errors->has($field)) aria-invalid="true" @endif>
                                         @if ($typed && $errors->has($field))<p class="error">{{ $errors->first($field) }}</p>@endif
                                     </div>
                                 @endforeach
                                 @php($void = $typed ? old('void') : $run->void_reason?->value)
-                                <div class="field"><label for="r-{{ $run->id }}-void">Void?</label><select id="r-{{ $run->id }}-void" name="void" class="input"><option value="">it counts</option>@foreach ($challenge->rules()->voidReasons() as $reason)<option value="{{ $reason->value }}" @selected($void === $reason->value)>{{ $reason->value }}</option>@endforeach</select></div>
-                                <div class="field self-end"><button class="button do">Save</button></div>
+                                <div class="field"><label for="r-{{ $run->id }}-void">{{ Text::of('device.group.void') }}
+                                    </label><select id="r-{{ $run->id }}-void" name="void" class="input">
+                                        <option value="">{{ Text::of('device.group.it_counts') }}</option>
+                                        @foreach ($challenge->rules()->voidReasons() as $reason)
+                                        <option value="{{ $reason->value }}" @selected($void === $reason->value)>
+                                            {{ Label::of($reason) }}</option>@endforeach</select></div>
+                                <div class="field self-end"><button class="button do">{{ Text::of('device.group.save') }}</button></div>
                             </form>
                         </details>
                     @endunless

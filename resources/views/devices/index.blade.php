@@ -4,35 +4,57 @@
     $reached = $addresses[0] ?? null;
     $at = fn (string $path) => ($reached ?? '') . $path;
 @endphp
-<x-layout :title="'Tablets and the board · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
-    <div class="lead-in"><div class="prose"><h2>Tablets and the board</h2>
+<x-layout
+    :title="Text::of('device.index.tablets_and_the_board', ['challenge' => $challenge->name])" :challenge="$challenge"
+    :record="$record" stage="run" :line="$challenge->question">
+    <div class="lead-in"><div class="prose"><h2>{{ Text::of('device.index.tablets_and_the_board_2') }}</h2>
         @if ($reached !== null)
-            <p class="mt-1">A tablet on the same network opens <strong class="num">{{ preg_replace('~^https?://~', '', $reached) }}/join</strong> and types a code, or scans it. It needs no account. Codes hold for {{ intdiv(\App\Models\JoinCode::MINUTES, 60) }} hours.</p>
-            @if (count($addresses) > 1)<p class="small mt-1">This machine has other addresses, too; if that one does not open, try <span class="num">{{ implode(', ', array_map(fn ($each) => preg_replace('~^https?://~', '', $each) . '/join', array_slice($addresses, 1, 4))) }}</span>.</p>@endif
+            <p class="mt-1">
+                {!! Text::html('device.index.a_tablet_on_the_same_network', [
+                    'reached' => preg_replace('~^https?://~', '', $reached),
+                    'minutes' => intdiv(\App\Models\JoinCode::MINUTES, 60),
+                ]) !!}
+            </p>
+            @if (count($addresses) > 1)<p class="small mt-1">
+                {!! Text::html('device.index.this_machine_has_other_addresses_too', [
+                    'addresses' => implode(', ', array_map(fn ($each) => preg_replace('~^https?://~', '', $each) . '/join', array_slice($addresses, 1, 4))),
+                ]) !!}
+            </p>@endif
         @else
-            <p class="caution"><strong>Tablets can’t reach Skivo yet:</strong> it serves this machine alone. Start it again with <span class="num">bin/skivo start --host 0.0.0.0</span> and this page shows the address they open. Whoever is on the same network can then reach the sign-in page, so use a network that you trust.</p>
+            <p class="caution">{!! Text::html('device.index.tablets_cant_reach_skivo_yet_it') !!}</p>
         @endif
     </div></div>
     <section class="form-part">
-        <h2>Let in</h2>
+        <h2>{{ Text::of('device.index.let_in') }}</h2>
         <div class="grid gap-4">
             <form method="post" action="{{ route('devices.open', $challenge) }}" class="flex flex-wrap gap-3 items-end">
                 @csrf
-                <div class="field"><label for="f-for">Who is to join?</label>
-                    <select id="f-for" name="for" class="input"><option value="log">a helper: logs the runs of all groups</option>@foreach ($record->groups as $group)<option value="{{ $group->id }}">{{ \Illuminate\Support\Str::limit($group->name, 40) }}: its own car and runs</option>@endforeach</select>
+                <div class="field"><label for="f-for">{{ Text::of('device.index.who_is_to_join') }}</label>
+                    <select id="f-for" name="for" class="input"><option value="log">
+                            {{ Text::of('device.index.a_helper_logs_the_runs_of') }}</option>@foreach ($record->groups as $group)
+                        <option value="{{ $group->id }}">
+                            {{ Text::of('device.index.its_own_car_and_runs', ['group' => \Illuminate\Support\Str::limit($group->name, 40)]) }}
+                        </option>@endforeach</select>
                 </div>
-                <button @class(['button', 'do' => $codes->isEmpty()])>Open joining</button>
+                <button @class(['button', 'do' => $codes->isEmpty()])>{{ Text::of('device.index.open_joining') }}</button>
             </form>
             @error('for')<p class="error">{{ $message }}</p>@enderror
             <div class="codes">
                 @foreach ($codes as $code)
                     <div class="code">
-                        <div data-qr="{{ $reached === null ? route('join.scan', $code->code) : $at(route('join.scan', $code->code, false)) }}" class="qr" aria-hidden="true"></div>
+                        <div
+                            data-qr="{{ $reached === null ? route('join.scan', $code->code) : $at(route('join.scan', $code->code, false)) }}"
+                            class="qr" aria-hidden="true">
+                        </div>
                         <div>
                             <p class="code-letters num">{{ substr($code->code, 0, 3) }} {{ substr($code->code, 3) }}</p>
-                            <p>{{ $code->group === null ? 'helper' : $code->group->name }}</p>
-                            <p class="small">until <x-moment :at="$code->expires_at" /></p>
-                            <form method="post" action="{{ route('devices.close', [$challenge, $code]) }}">@csrf @method('delete')<button class="button plain -ml-3" aria-label="Close joining with {{ $code->code }}">Close</button></form>
+                            <p>{{ $code->group === null ? Text::of('device.index.helper') : $code->group->name }}</p>
+                            <p class="small">{!! Text::html('device.index.until', ['at' => Moment::of($code->expires_at)]) !!}</p>
+                            <form method="post" action="{{ route('devices.close', [$challenge, $code]) }}">@csrf @method('delete')<button
+                                class="button plain -ml-3"
+                                aria-label="{{ Text::of('device.index.close_joining_with',
+                                    ['code' => $code->code]) }}">{{ Text::of('device.index.close') }}</button>
+                            </form>
                         </div>
                     </div>
                 @endforeach
@@ -40,28 +62,51 @@
         </div>
     </section>
     <section class="form-part">
-        <h2>In now</h2>
+        <h2>{{ Text::of('device.index.in_now') }}</h2>
         <div class="grid gap-4">
-            @if ($devices->isEmpty())<p>No device has joined.</p>@endif
+            @if ($devices->isEmpty())<p>{{ Text::of('device.index.no_device_has_joined') }}</p>@endif
             <ul class="devices">
                 @foreach ($devices as $device)
                     <li>
-                        <span><bdi>{{ $device->name }}</bdi> <span class="small">{{ $device->role === DeviceRole::Group ? 'group ' . $device->group?->name : $device->role->label() }}{{ $device->seen_at === null ? ', not seen yet' : '' }}@if ($device->seen_at !== null), seen <x-moment :at="$device->seen_at" />@endif</span></span>
+                        <span><bdi>{{ $device->name }}</bdi>
+                        <span class="small">{{ $device->role === DeviceRole::Group
+                            ? Text::of('device.index.group', ['group' => $device->group?->name])
+                            : Label::of($device->role) }}{{ $device->seen_at === null ? Text::of('device.index.not_seen_yet')
+                            : '' }}@if ($device->seen_at !== null){!! Text::html('device.index.seen',
+                            ['at' => Moment::of($device->seen_at)]) !!}@endif</span></span>
                         @if ($device->id === $madeId)
-                            <span class="made">@if ($device->role === DeviceRole::Board)<a href="{{ route('board', $token) }}">{{ $reached === null ? route('board', $token) : $at(route('board', $token, false)) }}</a>@else<span class="num">{{ $token }}</span>@endif <span class="small">shown this once: keep it, or make another</span></span>
+                            <span class="made">@if ($device->role === DeviceRole::Board)<a
+                                href="{{ route('board', $token) }}">{{ $reached === null ? route('board', $token)
+                                : $at(route('board', $token, false)) }}</a>@else<span class="num">{{ $token }}</span>@endif
+                            <span class="small">{{ Text::of('device.index.shown_this_once_keep_it_or') }}</span></span>
                         @endif
-                        <form method="post" action="{{ route('devices.destroy', [$challenge, $device]) }}">@csrf @method('delete')<button class="button plain" aria-label="Cut off {{ $device->name }}">Cut off</button></form>
+                        <form method="post" action="{{ route('devices.destroy', [$challenge, $device]) }}">@csrf
+                        @method('delete')<button class="button plain"
+                            aria-label="{{ Text::of('device.index.cut_off',
+                            ['device' => $device->name]) }}">{{ Text::of('device.index.cut_off_2') }}</button>
+                        </form>
                     </li>
                 @endforeach
             </ul>
-            <form method="post" action="{{ route('devices.lock', $challenge) }}">@csrf @method('put')<input type="hidden" name="locked" value="{{ $challenge->groups_are_locked ? '0' : '1' }}"><button class="button">{{ $challenge->groups_are_locked ? 'Let groups change their own again' : 'Lock groups: look, change nothing' }}</button></form>
+            <form method="post" action="{{ route('devices.lock', $challenge) }}">@csrf @method('put')
+                <input type="hidden" name="locked" value="{{ $challenge->groups_are_locked ? '0' : '1' }}"><button
+                    class="button">{{ $challenge->groups_are_locked ? Text::of('device.index.let_groups_change_their_own_again')
+                    : Text::of('device.index.lock_groups_look_change_nothing') }}</button>
+            </form>
         </div>
     </section>
     <section class="form-part">
-        <h2>Board and instruments</h2>
+        <h2>{{ Text::of('device.index.board_and_instruments') }}</h2>
         <div class="flex flex-wrap gap-4">
-            <form method="post" action="{{ route('devices.store', $challenge) }}">@csrf<input type="hidden" name="role" value="board"><button class="button">Make a link for the board</button></form>
-            <form method="post" action="{{ route('devices.store', $challenge) }}" class="flex gap-3">@csrf<input type="hidden" name="role" value="instrument"><input class="input" name="name" aria-label="Name of the instrument" placeholder="such as gate, lane 1" maxlength="40"><button class="button">Make a token</button></form>
+            <form method="post" action="{{ route('devices.store', $challenge) }}">@csrf
+                <input type="hidden" name="role" value="board"><button class="button">{{ Text::of('device.index.make_a_link_for_the_board') }}</button>
+            </form>
+            <form method="post" action="{{ route('devices.store', $challenge) }}" class="flex gap-3">@csrf
+                <input type="hidden" name="role" value="instrument">
+                <input
+                    class="input" name="name" aria-label="{{ Text::of('device.index.name_of_the_instrument') }}"
+                    placeholder="{{ Text::of('device.index.such_as_gate_lane_1') }}" maxlength="40">
+                <button class="button">{{ Text::of('device.index.make_a_token') }}</button></form>
         </div>
     </section>
 </x-layout>

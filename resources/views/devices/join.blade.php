@@ -1,8 +1,12 @@
-<x-layout title="Join" line="With the code that the adult shows you.">
+<x-layout :title="Text::of('device.join.join')" :line="Text::of('device.join.with_the_code_that_the_adult')">
     <form method="post" action="{{ route('join') }}" class="narrow-form py-6">
         @csrf
-        <x-field name="code" label="Code" :value="$code" autocapitalize="characters" spellcheck="false" class="big-code" maxlength="20" />
-        <x-field name="name" label="Name of this tablet" optional maxlength="40" hint="such as “lane 2”. Never a child’s name." />
-        <p><button class="button do">Join</button></p>
+        <x-field
+            name="code" :label="Text::of('device.join.code')" :value="$code" autocapitalize="characters" spellcheck="false"
+            class="big-code" maxlength="20" />
+        <x-field
+            name="name" :label="Text::of('device.join.name_of_this_tablet')" optional maxlength="40"
+            :hint="Text::of('device.join.such_as_lane_2_never_a')" />
+        <p><button class="button do">{{ Text::of('device.join.join') }}</button></p>
     </form>
 </x-layout>

@@ -1,5 +1,5 @@
 @php
-    use App\Wording\GoalWords;
+    use App\Presenters\GoalWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Challenge\Foresight;
     use Skivo\Core\Statistics\Verdict;
@@ -7,10 +7,12 @@
     $byTry = Foresight::byTry(array_values($predictions->foresights));
     $names = $record->groups->keyBy('id');
 @endphp
-<x-layout :title="'Awards · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question" live="page">
+<x-layout
+    :title="Text::of('findings.awards.awards', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
+    stage="findings" :line="$challenge->question" live="page">
     <x-findings-pages :challenge="$challenge" here="awards" />
     <section class="findings-part" aria-labelledby="awards">
-        <h2 id="awards">Awards</h2>
+        <h2 id="awards">{{ Text::of('findings.awards.awards_2') }}</h2>
         <div class="awards" data-part="awards">
             @foreach ($challenge->allAwards() as $award)
                 @php
@@ -21,19 +23,42 @@
                 <div>
                     <h3>{{ ucfirst(GoalWords::award($award, $units)) }}</h3>
                     @if ($scored === [])
-                        <p class="small">No try has what it takes yet.</p>
+                        <p class="small">{{ Text::of('findings.awards.no_try_has_what_it_takes') }}</p>
                     @else
-                        <div class="scroll-x" tabindex="0" role="region" aria-label="{{ ucfirst(GoalWords::award($award, $units)) }}"><table class="figures-table">
-                            <thead><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col" class="num">{{ ucfirst($challenge->scoring->value) }}</th><th scope="col">Chance of being first</th><th scope="col">Against the first</th></tr></thead>
+                        <div class="scroll-x" tabindex="0" role="region" aria-label="{{ ucfirst(GoalWords::award($award, $units)) }}">
+                            <table class="figures-table">
+                            <thead><tr><th scope="col">{{ Text::of('findings.awards.place') }}</th>
+                                    <th scope="col">{{ Text::of('findings.awards.group') }}</th><th scope="col" class="num">
+                                        {{ Label::title($challenge->scoring) }}</th><th scope="col">
+                                        {{ Text::of('findings.awards.chance_of_being_first') }}</th><th scope="col">
+                                        {{ Text::of('findings.awards.against_the_first') }}</th></tr></thead>
                             <tbody>
                                 @foreach ($scored as $place)
                                     @php($group = $names[(int) $place->entrant->id])
                                     <tr>
-                                        <td class="num !text-left">{{ $place->rank }}{{ $place->tied ? '=' : '' }}</td>
-                                        <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><a class="max-w-60 truncate" href="{{ route('runs.index', [$challenge, 'cars' => $group->cars->pluck('id')->implode(',')]) }}" aria-label="{{ $group->name }}: its runs"><bdi>{{ $group->name }}</bdi></a></span></th>
+                                        <td class="num text-left">{{ $place->rank }}{{ $place->tied ? '=' : '' }}</td>
+                                        <th scope="row"><span class="with-mark">{{ Glyph::of($group->mark) }}<a
+                                            class="max-w-60 truncate"
+                                            href="{{ route('runs.index', [$challenge, 'cars' => $group->cars->pluck('id')->implode(',')]) }}"
+                                            aria-label="{{ Text::of('findings.awards.its_runs',
+                                                ['group' => $group->name]) }}"><bdi>{{ $group->name }}</bdi></a></span>
+                                        </th>
                                         <td class="num">{{ $units->show($place->score, $award->goal->scale()) }}</td>
-                                        <td><span class="chance"><svg class="chance-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"><rect class="whole" width="100" height="8" /><rect width="{{ round(100 * ($chances[$group->id] ?? 0), 1) }}" height="8" /></svg><span class="num">{{ ($chance = $chances[$group->id] ?? 0) > 0 && $chance < 0.005 ? '< 1' : number_format(100 * $chance) }} %</span></span></td>
-                                        <td>{{ match ($place->againstLeader?->verdict) { Verdict::TooCloseToCall => 'too close to call', Verdict::ClearlyApart => 'clearly ' . GoalWords::worse($award->goal), Verdict::NoSpreadYet => 'not judged yet', null => $place->rank === 1 ? 'first' : '' } }}</td>
+                                        <td><span class="chance">
+                                            <svg class="chance-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">
+                                                <rect class="whole" width="100" height="8" />
+                                                <rect width="{{ round(100 * ($chances[$group->id] ?? 0), 1) }}" height="8" />
+                                            </svg><span class="num">{{ ($chance = $chances[$group->id] ?? 0) > 0 && $chance < 0.005 ? '< 1'
+                                                : number_format(100 * $chance) }} %</span></span>
+                                        </td>
+                                        <td>
+                                            {{ match ($place->againstLeader?->verdict) {
+                                                Verdict::TooCloseToCall => Text::of('findings.awards.too_close_to_call'),
+                                                Verdict::ClearlyApart => Text::of('findings.awards.clearly', ['goal' => GoalWords::worse($award->goal)]),
+                                                Verdict::NoSpreadYet => Text::of('findings.awards.not_judged_yet'),
+                                                null => Text::plural('findings.awards.first', $place->rank),
+                                            } }}
+                                        </td>
                                     </tr>
                                 @endforeach
                             </tbody>
@@ -41,32 +66,59 @@
                     @endif
                 </div>
             @endforeach
-            <p class="small prose">The chance: each group’s own tries are drawn again, as many as it has, ten thousand times, and ranked by the rule. A group with one try has nothing to draw from but that. “Clearly” is said only where the class as a whole differs by more than chance, and the two cars’ tries do (95 %).</p>
+            <p class="small prose">{{ Text::of('findings.awards.the_chance_each_groups_own_tries') }}</p>
         </div>
     </section>
     <section class="findings-part" aria-labelledby="predictions">
-        <h2 id="predictions">Predictions</h2>
+        <h2 id="predictions">{{ Text::of('findings.awards.predictions') }}</h2>
         <div>
             <div data-part="predictions">
             @if ($predictions->foresights !== [])
                 @php($best = array_key_first($predictions->foresights))
-                <p class="prose"><strong>{{ $names[$best]->name }} foretold best,</strong> {{ $words->distance($predictions->foresights[$best]->typicalMiss()) }} off on average. <x-behind :challenge="$challenge" :cars="$names[$best]->cars->pluck('id')->all()" /> @if (count($byTry) > 1) Over the class the typical miss went from {{ $words->distance(reset($byTry)) }} on the first predictions to {{ $words->distance(end($byTry)) }} on the last. @endif</p>
+                <p class="prose">
+                    {!! Text::html('findings.awards.foretold_best', [
+                        'group' => $names[$best]->name,
+                        'miss' => $words->distance($predictions->foresights[$best]->typicalMiss()),
+                    ]) !!} <x-behind :challenge="$challenge" :cars="$names[$best]->cars->pluck('id')->all()" /> @if (count($byTry) > 1)
+                    {{ Text::of('findings.awards.over_the_class_the_typical_miss', [
+                        'by_try' => $words->distance(reset($byTry)),
+                        'by_try_2' => $words->distance(end($byTry)),
+                    ]) }} @endif
+                </p>
             @else
-                <p class="prose">No prediction has met its run yet. A group says how far its next try will go, on its own tablet or here, before it runs; then its foresight can be judged.</p>
+                <p class="prose">{{ Text::of('findings.awards.no_prediction_has_met_its_run') }}</p>
             @endif
             @if ($predictions->rows !== [])
-                <div class="scroll-x" tabindex="0" role="region" aria-label="Predictions and results">
+                <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('findings.awards.predictions_and_results') }}">
                     <table class="figures-table predictions-table">
-                        <thead><tr><th scope="col">Group</th><th scope="col">Predicted and measured, by try</th><th scope="col" class="num">Typical miss</th><th scope="col">From first to last</th></tr></thead>
+                        <thead><tr><th scope="col">{{ Text::of('findings.awards.group') }}</th>
+                                <th scope="col">{{ Text::of('findings.awards.predicted_and_measured_by_try') }}</th>
+                                <th scope="col" class="num">{{ Text::of('findings.awards.typical_miss') }}</th>
+                                <th scope="col">{{ Text::of('findings.awards.from_first_to_last') }}</th></tr></thead>
                         <tbody>
                             @foreach ($record->groups as $group)
-                                @php([$own, $sight] = [array_filter($predictions->rows, fn ($row) => $row['group']->id === $group->id), $predictions->foresights[$group->id] ?? null])
+                                @php([$own, $sight] = [array_filter($predictions->rows, fn ($row) => $row['group']->id === $group->id),
+                                    $predictions->foresights[$group->id] ?? null])
                                 @continue($own === [])
                                 <tr>
-                                    <th scope="row"><span class="with-mark"><x-mark :mark="$group->mark" /><bdi class="max-w-60 truncate">{{ $group->name }}</bdi></span></th>
-                                    <td class="num !text-left !whitespace-normal">@foreach ($own as $row){{ $row['version'] > 1 ? "v{$row['version']} " : '' }}try {{ $row['prediction']->try }}: {{ $units->figure($row['prediction']->distance->quantity->si(), Scale::Distance) }} → {{ $row['measured'] === null ? '?' : $units->figure($row['measured'], Scale::Distance) }}@if (! $loop->last); @endif @endforeach</td>
+                                    <th scope="row"><span class="with-mark">{{ Glyph::of($group->mark) }}<bdi
+                                        class="max-w-60 truncate">{{ $group->name }}</bdi></span>
+                                    </th>
+                                    <td class="num text-left whitespace-normal">@foreach ($own as $row){{ Text::of('findings.awards.text', [
+                                        'also' => $row['version'] > 1 ? "v{$row['version']} " : '',
+                                        'try' => $row['prediction']->try,
+                                        'si' => $units->figure($row['prediction']->distance->quantity->si(), Scale::Distance),
+                                        'also_2' => $row['measured'] === null ? '?' : $units->figure($row['measured'], Scale::Distance),
+                                    ]) }}@if (! $loop->last); @endif @endforeach
+                                    </td>
                                     <td class="num">{{ $sight === null ? '–' : $words->distance($sight->typicalMiss()) }}</td>
-                                    <td>{{ $sight?->improvement() === null ? '' : ($sight->improvement() >= 0 ? $words->distance($sight->improvement()) . ' closer' : $words->distance(-$sight->improvement()) . ' farther off') }}</td>
+                                    <td>
+                                        {{ $sight?->improvement() === null ? ''
+                                            : ($sight->improvement() >= 0
+                                            ? Text::of('findings.awards.closer', ['improvement' => $words->distance($sight->improvement())])
+                                            : Text::of('findings.awards.farther_off',
+                                            ['improvement' => $words->distance(-$sight->improvement())])) }}
+                                    </td>
                                 </tr>
                             @endforeach
                         </tbody>
@@ -74,13 +126,26 @@
                 </div>
             @endif
             </div>
-            <h3 class="mt-5 mb-2 no-print">Before the next try</h3>
+            <h3 class="mt-5 mb-2 no-print">{{ Text::of('findings.awards.before_the_next_try') }}</h3>
             <x-errors />
             <ul class="predict-list no-print">
                 @foreach ($record->groups->reject(fn ($group) => $group->is_withdrawn || $record->tries($group->currentCar())->areComplete()) as $group)
-                    <li><form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction !pb-0">@csrf @method('put')<x-sent-with :units="$challenge->units" />
-                        <div class="field"><label for="p-{{ $group->id }}" class="with-mark"><x-mark :mark="$group->mark" /><span>{{ \Illuminate\Support\Str::limit($group->name, 30) }}, try {{ $record->tries($group->currentCar())->next() }}</span></label><div class="unit-in"><input id="p-{{ $group->id }}" class="input num" name="predicted" inputmode="decimal" autocomplete="off" value="{{ $predictions->open[$group->id]->distance->text ?? '' }}"><span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Distance) }}</span></div></div>
-                        <button class="button" aria-label="Save the prediction of {{ $group->name }}">Save</button></form></li>
+                    <li>
+                        <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction pb-0">
+                            @csrf @method('put')<x-sent-with :units="$challenge->units" />
+                        <div class="field"><label for="p-{{ $group->id }}" class="with-mark">
+                                {{ Glyph::of($group->mark) }}<span>{{ Text::of('findings.awards.try', [
+                                    'group' => \Illuminate\Support\Str::limit($group->name, 30),
+                                    'next' => $record->tries($group->currentCar())->next(),
+                                ]) }}</span>
+                            </label><div class="unit-in">
+                                <input
+                                    id="p-{{ $group->id }}" class="input num" name="predicted" inputmode="decimal"
+                                    autocomplete="off" value="{{ $predictions->open[$group->id]->distance->text ?? '' }}">
+                                <span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Distance) }}</span></div></div>
+                        <button class="button" aria-label="{{ Text::of('findings.awards.save_the_prediction_of',
+                            ['group' => $group->name]) }}">{{ Text::of('findings.awards.save') }}</button>
+                        </form></li>
                 @endforeach
             </ul>
         </div>

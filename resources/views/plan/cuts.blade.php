@@ -7,43 +7,90 @@
     $part = fn (float $m) => $units->show($m, Scale::Part);
     $sizes = $plan->sizes;
     $fields = [
-        'The car' => ['chassis_width' => 'Chassis width', 'wheel_thickness' => 'Wheel thickness', 'side_gap' => 'Bearing stands out, each side', 'end_play' => 'End play, in all', 'overhang' => 'Axle beyond the wheel, each side'],
-        'What it is cut from' => ['straw_length' => 'A straw is', 'skewer_length' => 'A skewer is', 'kerf' => 'Lost at each cut', 'nozzle_length' => 'Piece for the nozzle'],
+        Text::of('plan.cuts.the_car') => ['chassis_width' => Text::of('plan.cuts.chassis_width'),
+            'wheel_thickness' => Text::of('plan.cuts.wheel_thickness'), 'side_gap' => Text::of('plan.cuts.bearing_stands_out_each_side'),
+            'end_play' => Text::of('plan.cuts.end_play_in_all'), 'overhang' => Text::of('plan.cuts.axle_beyond_the_wheel_each_side')],
+        Text::of('plan.cuts.what_it_is_cut_from') => ['straw_length' => Text::of('plan.cuts.a_straw_is'),
+            'skewer_length' => Text::of('plan.cuts.a_skewer_is'), 'kerf' => Text::of('plan.cuts.lost_at_each_cut'),
+            'nozzle_length' => Text::of('plan.cuts.piece_for_the_nozzle')],
     ];
-    $stocks = $plan->cuts === null ? [] : array_filter([
-        'Straws' => $plan->cuts->straws, 'Straws for nozzles' => $plan->cuts->nozzleStraws, ($plan->kit->usesSkewers() ? 'Skewers' : 'Rods') => $plan->cuts->axles,
+    $stocks = $plan->cuts() === null ? [] : array_filter([
+        Text::of('plan.cuts.straws') => $plan->cuts()->straws,
+        Text::of('plan.cuts.straws_for_nozzles') => $plan->cuts()->nozzleStraws,
+        Text::of($plan->kit->usesSkewers() ? 'plan.cuts.skewers' : 'plan.cuts.rods') => $plan->cuts()->axles,
     ], fn ($stock) => $stock->count() > 0);
 @endphp
-<x-layout :title="'Cut sizes · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="plan">
+<x-layout :title="Text::of('plan.cuts.cut_sizes', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="cuts" />
     <x-errors />
     <div class="split pt-5">
         <section aria-labelledby="cut-title">
-            <h2 id="cut-title">Cut to</h2>
+            <h2 id="cut-title">{{ Text::of('plan.cuts.cut_to') }}</h2>
             <dl class="answers">
-                <div><dt>Bearing</dt><dd>{{ $body($sizes->bearingLengthM()) }}</dd></div>
-                <div><dt>Axle</dt><dd>{{ $body($sizes->axleLengthM()) }}</dd></div>
-                @if ($plan->cuts?->nozzleM !== null)<div><dt>Nozzle{{ $plan->cuts->nozzlesEach > 1 ? ', each of ' . $plan->cuts->nozzlesEach : '' }}</dt><dd>{{ $body($plan->cuts->nozzleM) }}</dd></div>@endif
-                <div><dt>Track</dt><dd>{{ $body($sizes->trackM()) }}</dd></div>
+                <div><dt>{{ Text::of('plan.cuts.bearing') }}</dt><dd>{{ $body($sizes->bearingLengthM()) }}</dd></div>
+                <div><dt>{{ Text::of('plan.cuts.axle') }}</dt><dd>{{ $body($sizes->axleLengthM()) }}</dd></div>
+                @if ($plan->cuts()?->nozzleM !== null)<div><dt>
+                        {{ Text::of('plan.cuts.nozzle', [
+                            'also' => $plan->cuts()->nozzlesEach > 1 ? Text::of('plan.cuts.each_of', ['nozzles_each' => $plan->cuts()->nozzlesEach]) : '',
+                        ]) }}
+                    </dt><dd>{{ $body($plan->cuts()->nozzleM) }}</dd></div>@endif
+                <div><dt>{{ Text::of('plan.cuts.track') }}</dt><dd>{{ $body($sizes->trackM()) }}</dd></div>
             </dl>
-            <x-axle-drawing :sizes="$sizes" :axle="$plan->kit->part(\Skivo\Core\Car\PartKind::Bearing, $plan->catalogue)->value('axle_m')" :wheel="$plan->kit->part(\Skivo\Core\Car\PartKind::Wheel, $plan->catalogue)->value('diameter_m')" :units="$units" />
+            <x-axle-drawing
+                :sizes="$sizes"
+                :axle="$plan->kit->part(\Skivo\Core\Car\PartKind::Bearing)->value(\Skivo\Core\Car\CarAttribute::AxleDiameter)"
+                :wheel="$plan->kit->part(\Skivo\Core\Car\PartKind::Wheel)->value(\Skivo\Core\Car\CarAttribute::WheelDiameter)"
+                :units="$units" />
             <div class="said mt-3">
-                <p><strong>By the rule of thumb</strong> an axle is {{ $body(\Skivo\Core\Car\CutSizes::RULE_OF_THUMB_M) }} longer than its straw: {{ $body($sizes->axleByRuleOfThumbM()) }}. With these wheels that leaves
-                    @if ($sizes->endPlayByRuleOfThumbM() < 0)nothing: it is {{ $part(-$sizes->endPlayByRuleOfThumbM()) }} too short.@else {{ $part($sizes->endPlayByRuleOfThumbM()) }} of end play{{ $sizes->endPlayByRuleOfThumbM() > 0.004 ? ', so much that the car wanders' : '' }}.@endif</p>
-                <p class="small">{{ $part(0.001) }} to {{ $part(0.002) }} of end play is usual; some want almost none, so that the axle does not slide, others a clear gap, so that nothing binds. (Common practice.)</p>
+                <p>
+                    {!! Text::html('plan.cuts.by_the_rule_of_thumb_an', [
+                        'rule_of_thumb_m' => $body(\Skivo\Core\Car\CutSizes::RULE_OF_THUMB_M),
+                        'axle_by_rule_of_thumb_m' => $body($sizes->axleByRuleOfThumbM()),
+                    ]) !!}
+                    @if ($sizes->endPlayByRuleOfThumbM() < 0){{ Text::of('plan.cuts.nothing_it_is_too_short',
+                        ['end_play_by_rule_of_thumb_m' => $part(-$sizes->endPlayByRuleOfThumbM())]) }}@else
+                    {{ Text::of('plan.cuts.of_end_play', [
+                        'end_play_by_rule_of_thumb_m' => $part($sizes->endPlayByRuleOfThumbM()),
+                        'also' => $sizes->endPlayByRuleOfThumbM() > 0.004 ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
+                    ]) }}@endif
+                    </p>
+                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual', ['value' => $part(0.001), 'value_2' => $part(0.002)]) }}</p>
             </div>
         </section>
         <section aria-labelledby="stock-title">
-            <h2 id="stock-title">How many to get</h2>
-            <p class="small">For {{ $plan->class->cars() }} cars: {{ $plan->class->groups }} {{ $plan->class->groups === 1 ? 'group' : 'groups' }} and {{ $plan->plan->spares_percent }} % spares.</p>
-            @if ($plan->doesNotFit !== null)
-                <p class="caution">{{ $plan->doesNotFit->piece }} needs {{ $body($plan->doesNotFit->lengthM) }}, and what it is cut from is {{ $body($plan->doesNotFit->stockM) }} long. Take longer stock, or a narrower chassis.</p>
+            <h2 id="stock-title">{{ Text::of('plan.cuts.how_many_to_get') }}</h2>
+            <p class="small">
+                {{ Text::of('plan.cuts.for_cars_and_spares', [
+                    'cars' => $plan->class->cars(),
+                    'groups' => $plan->class->groups,
+                    'also' => Text::plural('plan.cuts.group_groups', $plan->class->groups),
+                    'spares_percent' => $plan->plan->spares_percent,
+                ]) }}
+            </p>
+            @if ($plan->doesNotFit() !== null)
+                <p class="caution">
+                    {{ Text::of('plan.cuts.needs_and_what_it_is_cut', [
+                        'piece' => Label::of(\Skivo\Core\Session\CutPiece::from($plan->doesNotFit()->piece)),
+                        'length_m' => $body($plan->doesNotFit()->lengthM),
+                        'stock_m' => $body($plan->doesNotFit()->stockM),
+                    ]) }}
+                </p>
             @endif
             @foreach ($stocks as $name => $stock)
-                <h3 class="mt-4"><span class="num big-figure">{{ $stock->count() }}</span> {{ mb_strtolower($name) }} of {{ $body($stock->stockM) }}</h3>
+                <h3 class="mt-4">
+                    {!! Text::html('plan.cuts.of', ['count' => $stock->count(), 'name' => mb_strtolower($name), 'stock_m' => $body($stock->stockM)]) !!}
+                </h3>
                 <x-cut-drawing :stock="$stock" :units="$units" :name="$name" />
-                <p class="small">{{ $stock->isLeast ? 'No fewer can do.' : 'Perhaps a few less would do; that is not proved.' }} {{ number_format(100 * $stock->waste()) }} % is left over or lost in cuts.
-                    @foreach ($stock->lengthsM as $piece => $length)One yields {{ CuttingStock::yield($stock->stockM, $stock->kerfM, $length) }} × {{ mb_strtolower($piece) }}. @endforeach</p>
+                <p class="small">
+                    {{ Text::of('plan.cuts.is_left_over_or_lost_in', [
+                        'also' => $stock->isLeast ? Text::of('plan.cuts.no_fewer_can_do') : Text::of('plan.cuts.perhaps_a_few_less_would_do'),
+                        'waste' => number_format(100 * $stock->waste()),
+                    ]) }}
+                    @foreach ($stock->lengthsM as $piece => $length){{ Text::of('plan.cuts.one_yields_x', [
+                        'stock_m' => CuttingStock::yield($stock->stockM, $stock->kerfM, $length),
+                        'piece' => Label::inside(\Skivo\Core\Session\CutPiece::from($piece)),
+                    ]) }} @endforeach
+                    </p>
             @endforeach
         </section>
     </div>
@@ -54,17 +101,22 @@
                 <h2>{{ $title }}</h2>
                 <div class="form-grid">
                     @foreach ($cuts as $cut => $label)
-                        <x-field :name="$cut" :label="$label" :value="$plan->plan->getAttribute($cut)?->text" :placeholder="str_replace(' ', ' ', $units->show($plan->usualLength($cut), CutSizesRequest::scale($cut)))" />
+                        <x-field
+                            :name="$cut" :label="$label" :value="$plan->plan->getAttribute($cut)?->text"
+                            :placeholder="str_replace(' ', ' ', $units->show($plan->usualLength($cut), CutSizesRequest::scale($cut)))"
+                            />
                     @endforeach
-                    @if ($loop->last)<x-field name="nozzles_each" label="Straws in one nozzle" :value="$plan->plan->nozzles_each" inputmode="numeric" />@endif
+                    @if ($loop->last)
+                    <x-field name="nozzles_each" :label="Text::of('plan.cuts.straws_in_one_nozzle')" :value="$plan->plan->nozzles_each" inputmode="numeric" />
+                    @endif
                 </div>
             </section>
         @endforeach
         <p class="actions border-t border-rule py-5">
-            <button class="button do">Let the sizes follow</button>
-            <a class="button" href="{{ route('timetable.show', $challenge) }}">To the timetable</a>
-            <button type="button" class="button plain" data-print>Print</button>
-            <span class="small">Empty fields take the value shown in grey, from the kit.</span>
+            <button class="button do">{{ Text::of('plan.cuts.let_the_sizes_follow') }}</button>
+            <a class="button" href="{{ route('timetable.show', $challenge) }}">{{ Text::of('plan.cuts.to_the_timetable') }}</a>
+            <button type="button" class="button plain" data-print>{{ Text::of('plan.cuts.print') }}</button>
+            <span class="small">{{ Text::of('plan.cuts.empty_fields_take_the_value_shown') }}</span>
         </p>
     </form>
 </x-layout>

@@ -1,19 +1,25 @@
 @php
-    $contents = $plan->materials()->kitContents($challenge->units);
-    $names = $record->groups->isNotEmpty() ? $record->groups : collect(range(1, $plan->plan->groups))->map(fn ($n) => (object) ['name' => "Kit {$n}", 'mark' => null]);
+    $contents = \App\Presenters\PlanWords::kit($plan->materials(), $challenge->units);
+    $names = $record->groups->isNotEmpty() ? $record->groups
+        : collect(range(1, $plan->plan->groups))->map(fn ($n) => (object) ['name' => Text::of('plan.labels.kit', ['n' => $n]),
+        'mark' => null]);
 @endphp
-<x-layout :title="'Kit labels · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="plan">
+<x-layout :title="Text::of('plan.labels.kit_labels', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="materials" />
     <div class="lead-in no-print">
-        <div><h2>Kit labels</h2><p class="small">One for each kit, to cut out and tick off. Print on one side.</p></div>
-        <p class="actions"><button type="button" class="button do" data-print>Print</button><a class="button" href="{{ route('materials.show', $challenge) }}">Back to the list</a></p>
+        <div><h2>{{ Text::of('plan.labels.kit_labels_2') }}</h2><p class="small">{{ Text::of('plan.labels.one_for_each_kit_to_cut') }}</p></div>
+        <p class="actions"><button type="button" class="button do" data-print>{{ Text::of('plan.labels.print') }}</button><a class="button"
+            href="{{ route('materials.show', $challenge) }}">{{ Text::of('plan.labels.back_to_the_list') }}</a>
+        </p>
     </div>
     <div class="labels">
         @foreach ($names as $group)
-            <section class="label" aria-label="Label of {{ $group->name }}">
-                <h3 class="with-mark">@if ($group->mark)<x-mark :mark="$group->mark" class="!w-6 !h-6" />@endif<bdi>{{ $group->name }}</bdi></h3>
+            <section class="label" aria-label="{{ Text::of('plan.labels.label_of', ['group' => $group->name]) }}">
+                <h3 class="with-mark">@if ($group->mark){{ Glyph::of($group->mark) }}@endif<bdi>{{ $group->name }}</bdi></h3>
                 <p class="small">{{ $challenge->name }}</p>
-                <ul>@foreach ($contents as [$name, $count])<li><span class="num">{{ $count }} ×</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span></li>@endforeach</ul>
+                <ul>@foreach ($contents as [$name, $count])<li><span class="num">{{ $count }}
+                ×</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span>
+                    </li>@endforeach</ul>
             </section>
         @endforeach
     </div>

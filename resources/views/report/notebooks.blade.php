@@ -1,57 +1,95 @@
 @php
-    use App\Wording\CarWords;
+    use App\Presenters\CarWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp
-<x-layout :title="'Notebook sheets · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="$challenge->question">
-    <x-report-pages :challenge="$challenge" here="notebooks" :say="$groups->count() === 1 ? 'One page.' : 'A page for each group.'" />
-    @if ($record->groups->count() > 1)<p class="small no-print pb-3">@if ($groups->count() === 1)<a href="{{ route('report.notebooks', $challenge) }}">All groups</a> @else One alone: @endif @foreach ($record->groups as $each)<a href="{{ route('report.notebooks', [$challenge, 'group' => $each->id]) }}"><bdi>{{ \Illuminate\Support\Str::limit($each->name, 30) }}</bdi></a>{{ $loop->last ? '' : ' · ' }}@endforeach</p>@endif
-    @if ($groups->isEmpty())<p class="prose pb-6">There are no groups yet.</p>@endif
+<x-layout
+    :title="Text::of('report.notebooks.notebook_sheets', ['challenge' => $challenge->name])" :challenge="$challenge"
+    :record="$record" stage="findings" :line="$challenge->question">
+    <x-report-pages :challenge="$challenge" here="notebooks" :say="$groups->count() === 1 ? Text::of('report.one_page') : Text::of('report.a_page_each')" />
+    @if ($record->groups->count() > 1)<p class="small no-print pb-3">@if ($groups->count() === 1)<a
+        href="{{ route('report.notebooks', $challenge) }}">{{ Text::of('report.notebooks.all_groups') }}</a> @else
+    {{ Text::of('report.notebooks.one_alone') }} @endif
+    @foreach ($record->groups as $each)<a
+        href="{{ route('report.notebooks', [$challenge, 'group' => $each->id]) }}"><bdi>{{ \Illuminate\Support\Str::limit($each->name,
+        30) }}</bdi></a>{{ $loop->last ? '' : ' · ' }}@endforeach
+    </p>@endif
+    @if ($groups->isEmpty())<p class="prose pb-6">{{ Text::of('report.notebooks.there_are_no_groups_yet') }}</p>@endif
     @foreach ($groups as $group)
         @php
             $car = $group->currentCar();
             $own = array_values(array_filter($predictions->rows, fn ($row) => $row['group']->id === $group->id));
-            $expected = fn ($version, $try) => collect($own)->first(fn ($row) => $row['version'] === $version && $row['prediction']->try === $try)['prediction'] ?? null;
+            $expected = fn ($version, $try) => collect($own)->first(fn ($row) => $row['version'] === $version
+                && $row['prediction']->try === $try)['prediction'] ?? null;
             $runs = $group->cars->flatMap(fn ($each) => $each->runs->map(fn ($run) => [$each, $run]));
         @endphp
         <article class="sheet notebook">
-            <header class="notebook-head"><h2 class="with-mark"><x-mark :mark="$group->mark" class="!w-9 !h-9" /><span>{{ $group->name }}</span></h2><p>{{ $challenge->name }}<span class="small block">{{ $challenge->question }}</span></p></header>
+            <header class="notebook-head"><h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{{ $group->name }}</span>
+                </h2><p>{{ $challenge->name }}<span class="small block">{{ $challenge->question }}</span></p></header>
             <div class="notebook-columns">
                 <section>
-                    <h3>Our car{{ ($car->version ?? 1) > 1 ? ", version {$car->version}" : '' }}</h3>
+                    <h3>
+                        {{ Text::of('report.notebooks.our_car', [
+                            'also' => ($car->version ?? 1) > 1 ? Text::of('report.notebooks.version', ['version' => $car->version]) : '',
+                        ]) }}
+                    </h3>
                     @if ($car !== null && ! $car->choices->isEmpty())
                         @if ($drawn[$group->id] !== null)<x-car-drawing :reading="$drawn[$group->id]" :units="$units" />@endif
-                        <dl class="parts-list">@foreach (CarWords::parts($car->choices, $units) as $part => $said)<div><dt>{{ $part }}</dt><dd>{{ $said }}</dd></div>@endforeach</dl>
+                        <dl class="parts-list">@foreach (CarWords::parts($car->choices, $units) as $part => $said)
+                            <div><dt>{{ $part }}</dt><dd>{{ $said }}</dd></div>@endforeach</dl>
                     @else
-                        <p class="blank-box tall">Draw it here.</p>
+                        <p class="blank-box tall">{{ Text::of('report.notebooks.draw_it_here') }}</p>
                     @endif
                 </section>
                 <section>
-                    <h3>What we changed, and why</h3>
-                    @if ($group->cars->count() < 2)<p class="small">Nothing since the first run.</p>@endif
+                    <h3>{{ Text::of('report.notebooks.what_we_changed_and_why') }}</h3>
+                    @if ($group->cars->count() < 2)<p class="small">{{ Text::of('report.notebooks.nothing_since_the_first_run') }}</p>@endif
                     <ol class="notebook-versions">
                         @foreach ($group->cars as $index => $each)
                             @continue($index === 0)
-                            <li>{{ CarWords::change($group->cars[$index - 1]->choices, $each->choices, $units) }}@if ($each->reason)<span class="small block">“{{ $each->reason }}”</span>@endif</li>
+                            <li>{{ CarWords::change($group->cars[$index - 1]->choices, $each->choices, $units) }}@if ($each->reason)<span
+                                class="small block">“{{ $each->reason }}”</span>@endif
+                            </li>
                         @endforeach
                     </ol>
-                    <h3>Our runs</h3>
+                    <h3>{{ Text::of('report.notebooks.our_runs') }}</h3>
                     <table class="figures-table">
-                        <thead><tr><th scope="col">Try</th><th scope="col" class="num">We said</th><th scope="col" class="num">It went</th><th scope="col">What happened</th></tr></thead>
+                        <thead><tr><th scope="col">{{ Text::of('report.notebooks.try') }}</th>
+                                <th scope="col" class="num">{{ Text::of('report.notebooks.we_said') }}</th>
+                                <th scope="col" class="num">{{ Text::of('report.notebooks.it_went') }}</th>
+                                <th scope="col">{{ Text::of('report.notebooks.what_happened') }}</th></tr></thead>
                         <tbody>
                             @foreach ($runs as [$each, $run])
                                 @php($said = $expected($each->version, $run->try))
-                                <tr><th scope="row">{{ $each->version > 1 ? "v{$each->version}, " : '' }}{{ $run->try }}</th><td class="num">{{ $said === null ? '' : $units->show($said->distance->quantity->si(), Scale::Distance) }}</td><td class="num">{{ $run->distance === null ? '' : $units->show($run->distance->quantity->si(), Scale::Distance) }}</td><td>{{ $run->void_reason === null ? '' : "void: {$run->void_reason->value}" }} {{ $run->note }}</td></tr>
+                                <tr><th scope="row">{{ $each->version > 1 ? "v{$each->version}, " : '' }}{{ $run->try }}
+                                    </th><td class="num">
+                                        {{ $said === null ? '' : $units->show($said->distance->quantity->si(), Scale::Distance) }}
+                                    </td><td class="num">
+                                        {{ $run->distance === null ? '' : $units->show($run->distance->quantity->si(), Scale::Distance) }}
+                                    </td><td>
+                                        {{ $run->void_reason === null ? ''
+                                            : Text::of('report.notebooks.void', ['void_reason' => Label::of($run->void_reason)]) }}
+                                        {{ $run->note }}
+                                    </td></tr>
                             @endforeach
-                            @for ($blank = $runs->count(); $blank < 3; $blank++)<tr class="blank-row"><th scope="row"></th><td></td><td></td><td></td></tr>@endfor
+                            @for ($blank = $runs->count(); $blank < 3; $blank++)<tr class="blank-row">
+                                <th scope="row"></th><td></td><td></td><td></td></tr>@endfor
                         </tbody>
                     </table>
                     @php($sample = $record->tries($car)->distances())
-                    @if ($sample !== null)<p class="mt-2">Mean of {{ $sample->n === 1 ? 'one try' : "{$sample->n} tries" }}: <strong>{{ $units->show($sample->mean(), Scale::Distance) }}</strong>@if ($sample->meanInterval() !== null); the truth lies most likely from {{ $units->show(max(0, $sample->meanInterval()->low), Scale::Distance) }} to {{ $units->show($sample->meanInterval()->high, Scale::Distance) }}@endif.</p>@endif
+                    @if ($sample !== null)<p class="mt-2">
+                        {!! Text::html('report.notebooks.mean_of', [
+                            'also' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
+                            'mean' => $units->show($sample->mean(), Scale::Distance),
+                        ]) !!}@if ($sample->meanInterval() !== null){{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
+                            'low' => $units->show(max(0, $sample->meanInterval()->low), Scale::Distance),
+                            'high' => $units->show($sample->meanInterval()->high, Scale::Distance),
+                        ]) }}@endif.
+                    </p>@endif
                 </section>
             </div>
             <div class="notebook-blanks">
-                @foreach (['Why did it go as far as it did?', 'What would we change next, and what do we expect?', 'What surprised us?'] as $ask)<div><p>{{ $ask }}</p><span class="lines"></span></div>@endforeach
+                @foreach (__('report.ask') as $ask)<div><p>{{ $ask }}</p><span class="lines"></span></div>@endforeach
             </div>
         </article>
     @endforeach

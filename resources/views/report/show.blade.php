@@ -1,11 +1,11 @@
 @php
-    use App\Wording\CarWords;
-    use App\Wording\GoalWords;
-    use App\Wording\Lists;
-    use App\Wording\Phrase;
-    use App\Wording\ModelWords;
-    use App\Wording\SchoolWords;
-    use App\Wording\StandingWords;
+    use App\Presenters\CarWords;
+    use App\Presenters\GoalWords;
+    use App\Presenters\Lists;
+    use App\Presenters\Phrase;
+    use App\Presenters\ModelWords;
+    use App\Presenters\SchoolWords;
+    use App\Presenters\StandingWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Findings\Confounding;
     $units = $challenge->units;
@@ -16,69 +16,112 @@
     $model = new ModelWords($record, $findings, $words);
     $schools = new SchoolWords($record, $findings, $words);
 @endphp
-<x-layout :title="'Report · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="findings" :line="StandingWords::rule($challenge)">
-    <x-report-pages :challenge="$challenge" here="show" say="Two to four pages." />
+<x-layout
+    :title="Text::of('report.show.report', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
+    stage="findings" :line="StandingWords::rule($challenge)">
+    <x-report-pages :challenge="$challenge" here="show" :say="Text::of('report.two_to_four_pages')" />
     <article class="sheet report">
         <header class="report-head">
-            <p class="small">{{ Phrase::count($record->groups->count(), 'group') }}, {{ Phrase::count(count($findings->cars), 'car') }} that ran, {{ Phrase::count($record->countedTries(), 'try', 'tries') }} that count</p>
-            <h2 class="!text-2xl">{{ $challenge->question ?? 'How far does a breath of air carry a car?' }}</h2>
+            <p class="small">
+                {{ Text::of('report.show.that_ran_that_count', [
+                    'count' => Text::plural('report.show.group_groups', $record->groups->count()),
+                    'count_2' => Text::plural('report.show.car_cars', count($findings->cars)),
+                    'count_3' => Text::plural('report.show.try_tries', $record->countedTries()),
+                ]) }}
+            </p>
+            <h2 class="text-2xl">{{ $challenge->question ?? Text::of('report.show.how_far_does_a_breath_of') }}</h2>
         </header>
         <section class="report-answer said"><x-sentences :sentences="[$headline]" big /></section>
         <section>
-            <h3>What was varied</h3>
-            <p>{{ $varied === [] ? (count($findings->cars) < Confounding::FEWEST_CARS ? 'Too few cars ran for that to be said.' : 'Nothing that is on record: all cars were built alike.') : ucfirst(Lists::and(array_map(fn ($factor) => $factor->label(), $varied), 12)) . '.' }}</p>
+            <h3>{{ Text::of('report.show.what_was_varied') }}</h3>
+            <p>
+                {{ $varied === [] ? (count($findings->cars) < Confounding::FEWEST_CARS ? Text::of('report.show.too_few_cars_ran_for_that')
+                    : Text::of('report.show.nothing_that_is_on_record_all'))
+                    : ucfirst(Lists::and(array_map(fn ($factor) => Label::of($factor), $varied), 12)) . '.' }}
+            </p>
         </section>
         <section>
-            <h3>Every car</h3>
-            <div class="scroll-x" tabindex="0" role="region" aria-label="Every car"><table class="figures-table">
-                <thead><tr><th scope="col">Place</th><th scope="col">Group</th><th scope="col">Car</th><th scope="col" class="num">Tries</th><th scope="col" class="num whitespace-nowrap">Mean ({{ $units->symbol(Scale::Distance) }})</th><th scope="col" class="num">95 %</th><th scope="col" class="num">Best</th><th scope="col" class="num">Friction f</th><th scope="col" class="num">Push (mN)</th></tr></thead>
+            <h3>{{ Text::of('report.show.every_car') }}</h3>
+            <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('report.show.every_car') }}"><table class="figures-table">
+                <thead><tr><th scope="col">{{ Text::of('report.show.place') }}</th>
+                        <th scope="col">{{ Text::of('report.show.group') }}</th><th scope="col">
+                            {{ Text::of('report.show.car') }}</th><th scope="col" class="num">{{ Text::of('report.show.tries') }}
+                        </th><th scope="col" class="num whitespace-nowrap">
+                            {{ Text::of('report.show.mean', ['distance' => $units->symbol(Scale::Distance)]) }}</th>
+                        <th scope="col" class="num">95 %</th><th scope="col" class="num">{{ Text::of('report.show.best') }}
+                        </th><th scope="col" class="num">{{ Text::of('report.show.friction_f') }}</th>
+                        <th scope="col" class="num">{{ Text::of('report.show.push_mn') }}</th></tr></thead>
                 <tbody>
-                    @foreach ($record->lines as $line)
+                    @foreach ($record->lines() as $line)
                         @foreach ([$line->car, ...$line->otherCars] as $index => $car)
                             @php([$sample, $own] = [$record->tries($car)->distances(), $forces->of($car)])
                             <tr>
-                                <td class="num !text-left">{{ $index === 0 && $line->standing->rank !== null ? $line->standing->rank . ($line->standing->tied ? '=' : '') : '' }}</td>
-                                <th scope="row"><span class="with-mark"><x-mark :mark="$line->group->mark" /><span>{{ $car === null ? $line->group->name : $words->name($car->id) }}</span></span></th>
+                                <td class="num text-left">
+                                    {{ $index === 0 && $line->standing->rank !== null ? $line->standing->rank . ($line->standing->tied ? '=' : '') : '' }}
+                                </td>
+                                <th scope="row"><span class="with-mark">{{ Glyph::of($line->group->mark) }}<span>{{ $car === null
+                                    ? $line->group->name : $words->name($car->id) }}</span></span>
+                                </th>
                                 <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                                 <td class="num">{{ $sample->n ?? 0 }}</td>
                                 <td class="num">{{ $sample === null ? '–' : $units->figure($sample->mean(), Scale::Distance) }}</td>
-                                <td class="num">@if ($sample?->meanInterval() !== null){{ $units->figure(max(0, $sample->meanInterval()->low), Scale::Distance) }} – {{ $units->figure($sample->meanInterval()->high, Scale::Distance) }}@else – @endif</td>
+                                <td class="num">@if ($sample?->meanInterval() !== null){{ $units->figure(max(0,
+                                    $sample->meanInterval()->low), Scale::Distance) }} –
+                                {{ $units->figure($sample->meanInterval()->high, Scale::Distance) }}@else – @endif
+                                </td>
                                 <td class="num">{{ $sample === null ? '–' : $units->figure($sample->greatest(), Scale::Distance) }}</td>
-                                <td class="num">{{ $own === null ? '–' : ($own->frictionIsMeasured() ? '' : '≈ ') . number_format($own->friction->value, 3) }}</td>
-                                <td class="num">{{ $own === null ? '–' : ($own->thrustIsMeasured() ? '' : '≈ ') . number_format(1000 * $own->thrust->value) }}</td>
+                                <td class="num">
+                                    {{ $own === null ? '–' : ($own->frictionIsMeasured() ? '' : '≈ ') . number_format($own->friction->value, 3) }}
+                                </td>
+                                <td class="num">
+                                    {{ $own === null ? '–' : ($own->thrustIsMeasured() ? '' : '≈ ') . number_format(1000 * $own->thrust->value) }}
+                                </td>
                             </tr>
                         @endforeach
                     @endforeach
                 </tbody>
             </table></div>
-            <p class="small">≈ estimated from the parts, not measured.{{ $words->voids() === null ? '' : ' ' . $words->voids() }}</p>
+            <p class="small">
+                {{ Text::of('report.show.estimated_from_the_parts_not_measured', ['also' => $words->voids() === null ? '' : ' ' . $words->voids()]) }}
+            </p>
         </section>
         <section class="report-figure">
-            <h3>Distance against thrust over resistance</h3>
+            <h3>{{ Text::of('report.show.distance_against_thrust_over_resistance') }}</h3>
             <x-class-figure :challenge="$challenge" :figure="$figure" :words="$words" :counting="$findings->counting" :tools="false" />
         </section>
         <section>
-            <h3>What we found</h3>
+            <h3>{{ Text::of('report.show.what_we_found') }}</h3>
             <ul>
-                @foreach ($standing->soFar() as $sentence)@if ($sentence->lead !== '')<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endif @endforeach
+                @foreach ($standing->soFar() as $sentence)@if ($sentence->lead !== '')
+                <li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endif @endforeach
                 @if (count($findings->cars) >= 3)
                     @foreach ($words->effects() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($words->confounded() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($model->calibration() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @php($off = $model->offTheLine())
                     @foreach (array_slice($off, 0, 5) as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @if (count($off) > 5)<li>{{ count($off) - 5 }} more cars lie off the line.</li>@endif
+                    @if (count($off) > 5)<li>{{ Text::of('report.show.more_cars_lie_off_the_line', ['count' => count($off) - 5]) }}</li>@endif
                 @endif
             </ul>
         </section>
         <section>
-            <h3>Next questions</h3>
+            <h3>{{ Text::of('report.show.next_questions') }}</h3>
             <ul>
                 @if ($next !== null)<li><strong>{{ $next->lead }}</strong> {{ $next->rest }}</li>@endif
-                @foreach ($findings->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)<li>{{ $ruling->school->claim() }}, or {{ $ruling->school->otherwise() }}? {{ $schools->evidence($ruling) }}</li>@endif @endforeach
-                @if ($next === null && count($findings->cars) < 3)<li>Which car goes farther when one thing on it is changed?</li>@endif
+                @foreach ($findings->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)
+                <li>
+                    {{ Text::of('report.show.or', [
+                        'school' => Label::of($ruling->school, 'claim'),
+                        'school_2' => Label::of($ruling->school, 'otherwise'),
+                        'ruling' => $schools->evidence($ruling),
+                    ]) }}
+                </li>@endif @endforeach
+                @if ($next === null && count($findings->cars) < 3)<li>{{ Text::of('report.show.which_car_goes_farther_when_one') }}</li>@endif
             </ul>
         </section>
-        <section class="report-cautions"><h3>Cautions that held</h3><ul>@foreach ($cautions as $caution)<li>{{ $caution->title() }}: {{ $caution->steps()[0] }}</li>@endforeach</ul><p class="small">The school’s own risk assessment, local rules and qualified staff come first.</p></section>
+        <section class="report-cautions"><h3>{{ Text::of('report.show.cautions_that_held') }}</h3>
+            <ul>@foreach ($cautions as $caution)<li>{{ Label::of($caution, 'title') }}: {{ Label::lines($caution, 'steps')[0] }}
+                </li>@endforeach</ul><p class="small">{{ Text::of('report.show.the_schools_own_risk_assessment_local') }}</p>
+        </section>
     </article>
 </x-layout>

@@ -1,5 +1,7 @@
 @if ($record->groups->isNotEmpty())
-    <h2 id="figures-title" class="mb-1">Every car in figures</h2>
-    <p class="small mb-3">{{ \App\Wording\GoalWords::figures($challenge->goal, $challenge->units) }}, counted tries only. The interval is where the car’s true mean lies, 95 times in 100. Versions that a group has replaced stand below it.</p>
+    <h2 id="figures-title" class="mb-1">{{ Text::of('run.figures.every_car_in_figures') }}</h2>
+    <p class="small mb-3">
+        {{ Text::of('run.figures.counted_tries_only_the_interval_is', ['goal' => \App\Presenters\GoalWords::figures($challenge->goal, $challenge->units)]) }}
+    </p>
     <x-figures-table :record="$record" />
 @endif

@@ -1,7 +1,7 @@
 {{-- Who is at which lane, who is next, who repairs. Its buttons belong to the form #order, which stands outside of what is replaced. --}}
 @php
-    use App\Reading\FloorState;
-    use App\Wording\Lists;
+    use App\ViewModels\FloorState;
+    use App\Presenters\Lists;
     use Skivo\Core\Car\CheckVerdict;
     $name = fn ($group) => \Illuminate\Support\Str::limit($group->name, 28);
 @endphp
@@ -9,30 +9,50 @@
     <div class="lanes">
         @foreach ($floor->lanes as $lane => $standing)
             <div class="lane-card">
-                <p class="lane-name">{{ count($floor->lanes) === 1 ? 'Now' : "Lane {$lane}" }}</p>
+                <p class="lane-name">{{ count($floor->lanes) === 1 ? Text::of('run.order.now') : Text::of('run.order.lane', ['lane' => $lane]) }}</p>
                 @if ($standing === null)
-                    <p class="small">{{ $floor->isOver ? 'all tries are in' : 'nobody ready' }}</p>
+                    <p class="small">{{ $floor->isOver ? Text::of('run.order.all_tries_are_in') : Text::of('run.order.nobody_ready') }}</p>
                 @else
                     @php([$group, $turn] = $standing)
-                    <button type="button" class="lane-who" data-stand="{{ $group->id }}" data-lane-number="{{ $lane }}" aria-label="{{ $name($group) }}, {{ "try {$turn->try}" }}: log its run">
-                        <x-mark :mark="$group->mark" /><span><bdi class="name">{{ $name($group) }}</bdi> <span class="small">try {{ $turn->try }}</span></span>
+                    <button
+                        type="button" class="lane-who" data-stand="{{ $group->id }}" data-lane-number="{{ $lane }}"
+                        aria-label="{{ Text::of('run.order.log_its_run',
+                            ['group' => $name($group), 'value' => Text::of('run.order.try', ['try' => $turn->try])]) }}">
+                        {{ Glyph::of($group->mark) }}<span>{!! Text::html('run.order.try_2', ['group' => $name($group), 'try' => $turn->try]) !!}</span>
                     </button>
-                    @if (($record->card($group)?->with(CheckVerdict::Fix) ?? []) !== [])<span class="to-mend">needs fixing</span>@endif
+                    @if (($record->card($group)?->with(CheckVerdict::Fix) ?? []) !== [])<span
+                        class="to-mend">{{ Text::of('run.order.needs_fixing') }}</span>@endif
                     <span class="lane-acts no-print">
-                        <button class="button plain" form="order" name="do" value="repair:{{ $group->id }}" aria-label="Repair: {{ $name($group) }}">Repair</button>
-                        <button class="button plain" form="order" name="do" value="skip:{{ $group->id }}" aria-label="Skip: {{ $name($group) }}">Skip</button>
-                        <button class="button plain" form="order" name="do" value="withdraw:{{ $group->id }}" aria-label="Withdraw: {{ $name($group) }}">Withdraw</button>
+                        <button
+                            class="button plain" form="order" name="do" value="repair:{{ $group->id }}"
+                            aria-label="{{ Text::of('run.order.repair', ['group' => $name($group)]) }}">{{ Text::of('run.order.repair_2') }}</button>
+                        <button
+                            class="button plain" form="order" name="do" value="skip:{{ $group->id }}"
+                            aria-label="{{ Text::of('run.order.skip', ['group' => $name($group)]) }}">{{ Text::of('run.order.skip_2') }}</button>
+                        <button
+                            class="button plain" form="order" name="do" value="withdraw:{{ $group->id }}"
+                            aria-label="{{ Text::of('run.order.withdraw', ['group' => $name($group)]) }}">{{ Text::of('run.order.withdraw_2') }}</button>
                     </span>
                 @endif
             </div>
         @endforeach
         <div class="lane-then">
-            @if ($floor->next !== [])<p><span class="small">Next</span> {{ Lists::and(array_map(fn ($next) => $name($next[0]), $floor->next), 5) }}</p>@endif
+            @if ($floor->next !== [])<p>
+                {!! Text::html('run.order.next', ['next' => Lists::and(array_map(fn ($next) => $name($next[0]), $floor->next), 5)]) !!}
+            </p>@endif
             @foreach ($floor->repairing as $group)
-                <p class="with-mark"><x-mark :mark="$group->mark" /><bdi>{{ $name($group) }}</bdi> <span class="small">repairs</span> <button class="button plain no-print" form="order" name="do" value="ready:{{ $group->id }}" aria-label="Ready: {{ $name($group) }}">Ready</button></p>
+                <p class="with-mark">{{ Glyph::of($group->mark) }}<bdi>{{ $name($group) }}</bdi>
+                <span class="small">{{ Text::of('run.order.repairs') }}</span> <button
+                    class="button plain no-print" form="order" name="do" value="ready:{{ $group->id }}"
+                    aria-label="{{ Text::of('run.order.ready', ['group' => $name($group)]) }}">{{ Text::of('run.order.ready_2') }}</button>
+                </p>
             @endforeach
             @foreach ($floor->withdrawn as $group)
-                <p class="with-mark small"><x-mark :mark="$group->mark" /><bdi>{{ $name($group) }}</bdi> has withdrawn <button class="button plain no-print" form="order" name="do" value="return:{{ $group->id }}" aria-label="Come back: {{ $name($group) }}">Come back</button></p>
+                <p class="with-mark small">{{ Glyph::of($group->mark) }}<span>{!! Text::html('run.order.has_withdrawn',
+                    ['group' => $name($group)]) !!}</span> <button
+                    class="button plain no-print" form="order" name="do" value="return:{{ $group->id }}"
+                    aria-label="{{ Text::of('run.order.come_back', ['group' => $name($group)]) }}">{{ Text::of('run.order.come_back_2') }}</button>
+                </p>
             @endforeach
         </div>
     </div>

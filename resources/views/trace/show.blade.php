@@ -1,75 +1,101 @@
 @php
-    use App\Wording\RunWords;
+    use App\Drawings\TraceDrawing;
+    use App\Presenters\RunWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $name = \Illuminate\Support\Str::limit($run->car->group->name, 60);
-    $metric = $units->value === 'metric';
-    // Positions in the class's unit; speed and acceleration go with it.
-    $long = $metric ? 1.0 : 1 / 0.3048;
-    $unit = $metric ? 'm' : 'ft';
-    if ($trace !== null) {
-        $points = $trace->trace->points;
-        [$from, $to] = [$points[0]->timeS, end($points)->timeS];
-        $left = 64;
-        $width = 1140;
-        $x = fn (float $t) => $left + ($t - $from) / max(1e-9, $to - $from) * ($width - $left - 12);
-        $panels = [
-            ['Place', $unit, fn ($p) => $p->placeM * $long, 150],
-            ['Speed', "{$unit}/s", fn ($p) => $p->speedMS * $long, 120],
-            ['Acceleration', "{$unit}/s²", fn ($p) => $p->accelerationMS2 * $long, 120],
-        ];
-        $top = 8;
-        $stepOf = function (float $span, int $most) { foreach ([0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100] as $step) { if ($span / $step <= $most) { return $step; } } return 1000; };
-    }
+    $unit = $units->symbol(Scale::Lane);
+    $drawing = $trace === null ? null : new TraceDrawing($trace, $units);
+    $sinceStart = fn (float $t) => number_format($drawing->since($t), 2);
+    $between = $trace?->end === null || $sinceStart($trace->end->earliestS) === $sinceStart($trace->end->latestS) ? ''
+        : ' ' . Text::of('trace.show.to', ['earliest_s' => $sinceStart($trace->end->earliestS), 'latest_s' => $sinceStart($trace->end->latestS)]);
 @endphp
-<x-layout :title="'Trace · ' . $name" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
+<x-layout :title="Text::of('trace.show.trace', ['name' => $name])" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
     <div class="lead-in">
-        <div><h2 class="with-mark"><x-mark :mark="$run->car->group->mark" class="!w-7 !h-7" /><span>Trace of <bdi>{{ $name }}</bdi>, try {{ $run->try }}</span></h2><p class="small mt-1">{{ RunWords::summary($run, $units) }}</p></div>
-        <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">Back to the runs</a>
+        <div><h2 class="with-mark">{{ Glyph::of($run->car->group->mark) }}<span>{!! Text::html('trace.show.trace_of_try',
+            ['name' => $name, 'try' => $run->try]) !!}</span>
+            </h2><p class="small mt-1">{{ RunWords::summary($run, $units) }}</p></div>
+        <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">{{ Text::of('trace.show.back_to_the_runs') }}</a>
     </div>
     @if ($trace === null)
-        <p class="prose pb-4">No trace was taken of this run. A motion sensor posts them by itself; a file from one can be brought in here.</p>
+        <p class="prose pb-4">{{ Text::of('trace.show.no_trace_was_taken_of_this') }}</p>
     @else
         <div class="said prose pb-3">
-            @if ($trace->end !== null)<p><strong>The thrust ended</strong> <span class="num">{{ number_format($trace->end->timeS - $trace->trace->t[0], 2) }} s</span> after the trace began ({{ number_format($trace->end->earliestS - $trace->trace->t[0], 2) }} to {{ number_format($trace->end->latestS - $trace->trace->t[0], 2) }}), at <span class="num">{{ $units->show(max(0, $trace->end->placeM), Scale::Distance) }}</span>.</p>
-            @elseif (! $trace->trace->moves())<p><strong>The car did not move</strong> while the sensor looked.</p>
-            @else<p>The trace does not show where the thrust ended.</p>@endif
-            @if ($trace->coasting !== null)<p><strong>Coasting,</strong> it lost <span class="num">{{ number_format($trace->coasting->deceleration * $long, 3) }} ± {{ number_format($trace->coasting->decelerationHalf * $long, 3) }} {{ $unit }}/s²</span>. That makes f <span class="num">{{ number_format($trace->coasting->rollingCoefficient, 4) }} ± {{ number_format($trace->coasting->rollingHalf, 4) }}</span>, air resistance included; from its parts the model has {{ number_format($trace->modelFriction, 3) }}. <span class="small">± is half the 95 % interval of the fit.</span></p>@endif
+            @if ($trace->end !== null)<p>
+                {!! Text::html('trace.show.the_thrust_ended_s_after_the', [
+                    'time_s' => $sinceStart($trace->end->timeS),
+                    'between' => $between,
+                    'place_m' => $units->show(max(0, $trace->end->placeM), Scale::Distance),
+                ]) !!}
+            </p>
+            @elseif (! $trace->trace->moves())<p>{!! Text::html('trace.show.the_car_did_not_move_while') !!}</p>
+            @else<p>{{ Text::of('trace.show.the_trace_does_not_show_where') }}</p>@endif
+            @if ($trace->coasting !== null)<p>
+                {!! Text::html('trace.show.coasting_it_lost_s2_that_makes', [
+                    'deceleration' => number_format($drawing->length($trace->coasting->deceleration), 3),
+                    'deceleration_half' => number_format($drawing->length($trace->coasting->decelerationHalf), 3),
+                    'unit' => $unit,
+                    'rolling_coefficient' => number_format($trace->coasting->rollingCoefficient, 4),
+                    'rolling_half' => number_format($trace->coasting->rollingHalf, 4),
+                    'model_friction' => number_format($trace->modelFriction, 3),
+                ]) !!}
+            </p>@endif
         </div>
         <figure>
-            <svg class="drawing trace" viewBox="0 0 {{ $width }} 470" role="img" aria-label="Place, speed and acceleration over time">
-                @foreach ($panels as [$title, $symbol, $value, $height])
-                    @php
-                        $values = array_map($value, $points);
-                        [$low, $high] = [min(0, min($values)), max(max($values), 0.01)];
-                        $y = fn (float $v) => $top + $height - ($v - $low) / ($high - $low) * $height;
-                        $step = $stepOf($high - $low, 5);
-                    @endphp
-                    @for ($v = ceil($low / $step) * $step; $v <= $high + 1e-9; $v += $step)
-                        <line class="grid" x1="{{ $left }}" x2="{{ $width - 12 }}" y1="{{ round($y($v), 1) }}" y2="{{ round($y($v), 1) }}" /><text class="axis" x="{{ $left - 8 }}" y="{{ round($y($v) + 4, 1) }}" text-anchor="end">{{ rtrim(rtrim(number_format($v, 2), '0'), '.') ?: '0' }}</text>
-                    @endfor
-                    <polyline class="curve" points="{{ $trace->polyline($value, $x, $y) }}" />
-                    <text class="view-name halo" x="{{ $left + 6 }}" y="{{ $top + 14 }}">{{ $title }}, {{ $symbol }}</text>
-                    @php($top += $height + 16)
+            <div class="wide-drawing" tabindex="0">
+            <svg
+                class="drawing trace" viewBox="0 0 {{ TraceDrawing::WIDTH }} 520" role="img"
+                aria-label="{{ Text::of('trace.show.place_speed_and_acceleration_over_time') }}">
+                @foreach ($drawing->panels as ['value' => $value, 'top' => $top, 'lines' => $lines, 'curve' => $curve])
+                    @foreach ($lines as $line)
+                        <line class="grid" x1="{{ TraceDrawing::LEFT }}" x2="{{ TraceDrawing::RIGHT }}" y1="{{ $line['y'] }}" y2="{{ $line['y'] }}" />
+                        <text class="axis" x="{{ TraceDrawing::LEFT - 8 }}" y="{{ $line['y'] + 4 }}"
+                            text-anchor="end">{{ Figure::of(round($line['value'], 2)) }}</text>
+                    @endforeach
+                    <polyline class="curve" points="{{ $curve }}" />
+                    <text class="view-name halo" x="{{ TraceDrawing::LEFT + 6 }}"
+                        y="{{ $top - 8 }}">{{ Text::of("trace.panel.{$value}", ['unit' => $unit]) }}</text>
                 @endforeach
-                @if ($trace->end !== null)<line class="moment" x1="{{ round($x($trace->end->timeS), 1) }}" x2="{{ round($x($trace->end->timeS), 1) }}" y1="4" y2="{{ $top - 12 }}" /><text class="halo" x="{{ round($x($trace->end->timeS) + 5, 1) }}" y="{{ $top - 18 }}">thrust ends</text>@endif
-                @php($step = $stepOf($to - $from, 14))
-                @for ($t = 0.0; $t <= $to - $from + 1e-9; $t += $step)
-                    <text class="axis" x="{{ round($x($from + $t), 1) }}" y="{{ $top + 6 }}" text-anchor="middle">{{ rtrim(rtrim(number_format($t, 2), '0'), '.') ?: '0' }}{{ $t == 0.0 ? ' s' : '' }}</text>
-                @endfor
+                @if ($trace->end !== null)
+                    <line
+                        class="moment" x1="{{ $drawing->x($trace->end->timeS) }}" x2="{{ $drawing->x($trace->end->timeS) }}"
+                        y1="24" y2="{{ $drawing->bottom - 20 }}" />
+                    <text class="halo" x="{{ $drawing->x($trace->end->timeS) + 5 }}"
+                        y="{{ $drawing->bottom - 18 }}">{{ Text::of('trace.show.thrust_ends') }}</text>
+                @endif
+                @foreach ($drawing->times() as $index => $since)
+                    <text class="axis" x="{{ $drawing->xOf($since) }}" y="{{ $drawing->bottom + 6 }}" text-anchor="middle">
+                        {{ Figure::of(round($since, 2)) }}{{ $index === 0 ? ' s' : '' }}
+                    </text>
+                @endforeach
             </svg>
+            </div>
         </figure>
-        <details class="disclosure"><summary>The figures</summary>
-            <div class="scroll-x" tabindex="0" role="region" aria-label="The trace in figures">
-                <table class="figures-table !w-auto"><thead><tr><th scope="col" class="num">Time (s)</th><th scope="col" class="num">Place ({{ $unit }})</th><th scope="col" class="num">Speed ({{ $unit }}/s)</th><th scope="col" class="num">± (1 s.e.)</th><th scope="col" class="num">Acceleration ({{ $unit }}/s²)</th><th scope="col" class="num">± (1 s.e.)</th></tr></thead>
-                    <tbody>@foreach ($trace->thinned() as $point)<tr><td class="num">{{ number_format($point->timeS - $from, 2) }}</td><td class="num">{{ number_format($point->placeM * $long, 3) }}</td><td class="num">{{ number_format($point->speedMS * $long, 3) }}</td><td class="num">{{ number_format($point->speedError * $long, 3) }}</td><td class="num">{{ number_format($point->accelerationMS2 * $long, 2) }}</td><td class="num">{{ number_format($point->accelerationError * $long, 2) }}</td></tr>@endforeach</tbody>
+        <details class="disclosure"><summary>{{ Text::of('trace.show.the_figures') }}</summary>
+            <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('trace.show.the_trace_in_figures') }}">
+                <table class="figures-table w-auto"><thead><tr><th scope="col" class="num">
+                                {{ Text::of('trace.show.time_s') }}</th><th scope="col" class="num">
+                                {{ Text::of('trace.show.place', ['unit' => $unit]) }}</th><th scope="col" class="num">
+                                {{ Text::of('trace.show.speed_s', ['unit' => $unit]) }}</th><th scope="col" class="num">
+                                ± (1 s.e.)</th><th scope="col" class="num">
+                                {{ Text::of('trace.show.acceleration_s2', ['unit' => $unit]) }}</th>
+                            <th scope="col" class="num">± (1 s.e.)</th></tr></thead>
+                    <tbody>@foreach ($trace->thinned() as $point)<tr><td class="num">
+                                {{ $sinceStart($point->timeS) }}</td><td class="num">
+                                {{ number_format($drawing->length($point->placeM), 3) }}</td><td class="num">
+                                {{ number_format($drawing->length($point->speedMS), 3) }}</td><td class="num">
+                                {{ number_format($drawing->length($point->speedError), 3) }}</td><td class="num">
+                                {{ number_format($drawing->length($point->accelerationMS2), 2) }}</td><td class="num">
+                                {{ number_format($drawing->length($point->accelerationError), 2) }}</td></tr>@endforeach</tbody>
                 </table>
             </div>
         </details>
     @endif
     <form method="post" action="{{ route('trace.store', [$challenge, $run]) }}" enctype="multipart/form-data" class="border-t border-rule py-5 mt-4 no-print">
         @csrf
-        <x-field class="max-w-xl" name="file" type="file" label="Bring in a trace" accept=".csv,text/csv,text/plain" hint="CSV: a moment in s and a place in m on each line. A header may say ms, cm or mm." />
-        <p class="mt-3"><button class="button">Bring it in</button></p>
+        <x-field
+            class="max-w-xl" name="file" type="file" :label="Text::of('trace.show.bring_in_a_trace')"
+            accept=".csv,text/csv,text/plain" :hint="Text::of('trace.show.csv_a_moment_in_s_and')" />
+        <p class="mt-3"><button class="button">{{ Text::of('trace.show.bring_it_in') }}</button></p>
     </form>
 </x-layout>

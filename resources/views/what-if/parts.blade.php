@@ -1,29 +1,52 @@
 @php
+    use Skivo\Core\Car\CarAttribute;
+    use Skivo\Core\Car\Catalogue;
     use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Car\PartTrait;
     $units = $challenge->units;
-    $shown = fn ($value, $scale) => $scale === null ? rtrim(rtrim(number_format($value, 3), '0'), '.') : $units->show($value, $scale, 1);
+    $shown = fn ($value, $scale) => $value === null ? '–' : ($scale === null ? \App\Presenters\Figure::of($value) : $units->show($value, $scale, 1));
     $kind = PartKind::tryFrom(old('kind', request()->string('kind')->toString())) ?? PartKind::Wheel;
+    $hint = fn (CarAttribute $attribute) => ($attribute->scale() === null ? Text::of('what_if.parts.a_number')
+        : Text::of('what_if.parts.in_unless_you_type_a_unit', ['units' => \App\Presenters\Phrase::unit($attribute->bareUnit($units))]))
+        . (! $attribute->facts()->isLeftToPart ? '' : Text::of('what_if.parts.left_empty', ['which' => match (true) {
+            $attribute === CarAttribute::WheelHub => Text::of('what_if.parts.as_at_the_rim'),
+            Catalogue::standard()->usual($kind)->find($attribute) === null => Text::of('run.no_value'),
+            default => Text::of('what_if.parts.as_usual', ['attribute' => $shown(Catalogue::standard()->usual($kind)->find($attribute), $attribute->scale())]),
+        }]));
 @endphp
-<x-layout :title="'Parts · ' . $challenge->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
+<x-layout
+    :title="Text::of('what_if.parts.parts', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
+    stage="build" :line="$challenge->question">
     <div class="lead-in">
-        <div><h2>The parts list</h2><p class="small prose mt-1">What the run model takes where a car has not been measured. Add parts of your own for this challenge; one with the name of a listed part takes its place.</p></div>
-        <a class="button" href="{{ route('what-if.show', $challenge) }}">To the What-if bench</a>
+        <div><h2>{{ Text::of('what_if.parts.the_parts_list') }}</h2><p class="small prose mt-1">
+                {{ Text::of('what_if.parts.what_the_run_model_takes_where') }}</p></div>
+        <a class="button" href="{{ route('what-if.show', $challenge) }}">{{ Text::of('what_if.parts.to_the_what_if_bench') }}</a>
     </div>
     <x-errors />
     @foreach (PartKind::cases() as $each)
         <section class="form-part">
-            <h2>{{ $each->label() }}</h2>
-            <div class="scroll-x" tabindex="0" role="region" aria-label="{{ $each->label() }}">
+            <h2>{{ Label::of($each) }}</h2>
+            <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Label::of($each) }}">
                 <table class="figures-table">
-                    <thead><tr><th scope="col">Name</th>@foreach ($each->fields() as [$label])<th scope="col" class="num">{{ $label }}</th>@endforeach<th scope="col" class="verdict">Where it comes from</th><th scope="col"><span class="sr-only">Remove</span></th></tr></thead>
+                    <thead><tr><th scope="col">{{ Text::of('what_if.parts.name') }}</th>
+                            @foreach (CarAttribute::ofPart($each) as $attribute)<th scope="col" class="num">
+                                {{ Label::title($attribute) }}</th>@endforeach<th scope="col" class="source">
+                                {{ Text::of('what_if.parts.where_it_comes_from') }}</th><th scope="col"><span
+                                    class="sr-only">{{ Text::of('what_if.parts.remove') }}</span>
+                            </th></tr></thead>
                     <tbody>
                         @foreach ($catalogue->of($each) as $part)
                             @php($mine = $own->first(fn ($own) => $own->kind === $each && $own->name === $part->name))
                             <tr>
                                 <th scope="row"><bdi>{{ $part->name }}</bdi></th>
-                                @foreach ($each->fields() as $key => [, $scale])<td class="num">{{ $shown($part->value($key), $scale) }}</td>@endforeach
-                                <td class="small verdict">{{ $part->origin }}</td>
-                                <td>@if ($mine)<form method="post" action="{{ route('parts.destroy', [$challenge, $mine]) }}">@csrf @method('delete')<button class="button plain" aria-label="Remove {{ $part->name }}">Remove</button></form>@endif</td>
+                                @foreach (CarAttribute::ofPart($each) as $attribute)<td class="num">
+                                    {{ $shown($part->find($attribute), $attribute->scale()) }}</td>@endforeach
+                                <td class="small source">{{ Text::of("what_if.origin.{$part->origin}") }}</td>
+                                <td>@if ($mine)<form method="post" action="{{ route('parts.destroy', [$challenge, $mine]) }}">
+                                        @csrf @method('delete')<button class="button plain"
+                                            aria-label="{{ Text::of('what_if.parts.remove_2',
+                                            ['part' => $part->name]) }}">{{ Text::of('what_if.parts.remove') }}</button>
+                                    </form>@endif</td>
                             </tr>
                         @endforeach
                     </tbody>
@@ -32,19 +55,34 @@
         </section>
     @endforeach
     <section class="form-part" id="add">
-        <h2>Add your own</h2>
+        <h2>{{ Text::of('what_if.parts.add_your_own') }}</h2>
         <div>
-            <p class="actions mb-4">@foreach (PartKind::cases() as $each)<a class="button" href="{{ route('parts.index', [$challenge, 'kind' => $each->value]) }}#add" @if ($each === $kind) aria-current="true" @endif>{{ $each->label() }}</a>@endforeach</p>
+            <p class="actions mb-4">@foreach (PartKind::cases() as $each)<a
+                class="button" href="{{ route('parts.index', [$challenge, 'kind' => $each->value]) }}#add"
+                @if ($each === $kind) aria-current="true" @endif>{{ Label::of($each) }}</a>@endforeach
+            </p>
             <form method="post" action="{{ route('parts.store', $challenge) }}">
                 @csrf<x-sent-with :units="$challenge->units" />
                 <input type="hidden" name="kind" value="{{ $kind->value }}">
                 <div class="form-grid">
-                    <x-field name="name" :label="'Name (' . mb_strtolower($kind->label()) . ')'" maxlength="80" />
-                    @foreach ($kind->fields() as $key => [$label, $scale])
-                        <x-field :name="$key" :label="$label" inputmode="text" :optional="$kind->isOptional($key)" :hint="($scale === null ? 'a number' : 'in ' . \App\Wording\Phrase::unit($units->unit($scale)) . ' unless you type a unit') . ($kind->isOptional($key) ? '; left empty: ' . ($key === 'hub_m' ? 'as at the rim' : $shown(\Skivo\Core\Car\Catalogue::standard()->usual($kind)->value($key), $scale) . ', as usual') : '')" />
+                    <x-field name="name" :label="Text::of('what_if.parts.name_2', ['kind' => Label::inside($kind)])" maxlength="80" />
+                    @foreach (CarAttribute::ofPart($kind) as $attribute)
+                        <x-field
+                            :name="$attribute->value" :label="Label::title($attribute)" inputmode="text"
+                            :optional="$attribute->facts()->isLeftToPart" :hint="$hint($attribute)" />
                     @endforeach
+                    @if (PartTrait::of($kind) !== [])
+                        <fieldset class="wide">
+                            <legend class="field-label mb-1">{{ Text::of('what_if.parts.it_is') }}</legend>
+                            @foreach (PartTrait::of($kind) as $trait)<label class="tick">
+                                <input
+                                    type="checkbox" name="traits[]" value="{{ $trait->value }}"
+                                    @checked(in_array($trait->value, (array) old('traits', []), true))>
+                                <span>{{ Label::of($trait) }}</span></label>@endforeach
+                        </fieldset>
+                    @endif
                 </div>
-                <p class="mt-4"><button class="button do">Add it</button></p>
+                <p class="mt-4"><button class="button do">{{ Text::of('what_if.parts.add_it') }}</button></p>
             </form>
         </div>
     </section>

@@ -1,9 +1,9 @@
 @php
-    use App\Reading\WhatIfPage;
-    use App\Wording\CarWords;
+    use App\Presenters\WhatIfPage;
+    use App\Presenters\CarWords;
     use Skivo\Core\Car\PartKind;
     use Skivo\Core\Simulation\Origin;
-    use Skivo\Core\Simulation\Setting;
+    use Skivo\Core\Car\CarAttribute;
     $units = $challenge->units;
     $page = [
         'settings' => WhatIfPage::settings($units),
@@ -13,34 +13,37 @@
         'sweep' => $sweep,
         'tape' => $units->value,
         'unit' => $units->symbol(\Skivo\Core\Measurement\Scale::Distance),
-        'along' => request()->string('x')->toString() ?: 'bore',
+        'along' => request()->string('x')->toString() ?: CarAttribute::NozzleBore->value,
         'across' => request()->string('y')->toString(),
     ];
     $main = array_filter($page['settings'], fn ($setting) => $setting['main']);
     $more = array_filter($page['settings'], fn ($setting) => ! $setting['main']);
 @endphp
-<x-layout :title="'What if · ' . $challenge->name" heading="What if…" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->name . ' · try designs before cutting card'">
+<x-layout
+    :words="['what_if', 'side']" :title="Text::of('what_if.show.what_if', ['challenge' => $challenge->name])"
+    :heading="Text::of('what_if.show.what_if_2')" :challenge="$challenge" :record="$record" stage="build"
+    :line="Text::of('what_if.show.try_designs_before_cutting_card', ['challenge' => $challenge->name])">
     <div class="bench" data-what-if>
         <script type="application/json">@json($page, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
-        <form class="bench-controls" aria-label="The design">
-            <div class="bench-tabs" role="group" aria-label="Designs to compare" data-tabs></div>
+        <form class="bench-controls" aria-label="{{ Text::of('what_if.show.the_design') }}">
+            <div class="bench-tabs" role="group" aria-label="{{ Text::of('what_if.show.designs_to_compare') }}" data-tabs></div>
             @foreach ($main as $setting)
                 @include('what-if.setting', ['setting' => $setting])
             @endforeach
             <p class="small" data-friction></p>
             <details class="disclosure">
-                <summary>Parts and everything else</summary>
+                <summary>{{ Text::of('what_if.show.parts_and_everything_else') }}</summary>
                 <div class="grid gap-3">
                     @foreach (PartKind::cases() as $kind)
                         <div class="field">
-                            <label for="w-{{ $kind->value }}">{{ $kind->label() }}</label>
+                            <label for="w-{{ $kind->value }}">{{ Label::of($kind) }}</label>
                             <select id="w-{{ $kind->value }}" class="input" data-part="{{ $kind->value }}">
-                                <option value="">as set below</option>
+                                <option value="">{{ Text::of('what_if.show.as_set_below') }}</option>
                                 @foreach ($catalogue->of($kind) as $part)<option>{{ $part->name }}</option>@endforeach
                             </select>
                         </div>
                     @endforeach
-                    <p><a href="{{ route('parts.index', $challenge) }}">The parts list, with where its values come from</a></p>
+                    <p><a href="{{ route('parts.index', $challenge) }}">{{ Text::of('what_if.show.the_parts_list_with_where_its') }}</a></p>
                     @foreach ($more as $setting)
                         @include('what-if.setting', ['setting' => $setting])
                     @endforeach
@@ -50,7 +53,7 @@
         <div class="bench-figures">
             <div class="bench-top">
                 <div>
-                    <div class="figure" data-side role="img" aria-label="The car from the side, to scale"></div>
+                    <div class="figure" data-side role="img" aria-label="{{ Text::of('what_if.show.the_car_from_the_side_to') }}"></div>
                     <div data-clearance></div>
                 </div>
                 <div class="said" aria-live="polite">
@@ -61,46 +64,67 @@
                     <div data-schools></div>
                 </div>
             </div>
-            <div class="factors !mt-2 no-print" role="group" aria-label="What to draw">
-                <button type="button" class="button" data-draw="work" aria-pressed="true">Push over distance</button>
-                <button type="button" class="button" data-draw="time" aria-pressed="false">Push over time</button>
-                <button type="button" class="button" data-draw="speed" aria-pressed="false">Speed over distance</button>
+            <div class="factors mt-2 no-print" role="group" aria-label="{{ Text::of('what_if.show.what_to_draw') }}">
+                <button type="button" class="button" data-draw="work" aria-pressed="true">{{ Text::of('what_if.show.push_over_distance') }}</button>
+                <button type="button" class="button" data-draw="time" aria-pressed="false">{{ Text::of('what_if.show.push_over_time') }}</button>
+                <button type="button" class="button" data-draw="speed" aria-pressed="false">{{ Text::of('what_if.show.speed_over_distance') }}</button>
             </div>
             <div class="figure" data-forces></div>
             <div class="figure" data-energy></div>
             <details class="disclosure">
-                <summary>The numbers behind the figures</summary>
-                <div class="scroll-x" tabindex="0" role="region" aria-label="The numbers behind the figures"><table class="figures-table" data-table></table></div>
+                <summary>{{ Text::of('what_if.show.the_numbers_behind_the_figures') }}</summary>
+                <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('what_if.show.the_numbers_behind_the_figures') }}">
+                    <table class="figures-table" data-table></table></div>
             </details>
             <section aria-labelledby="sweep-title" class="mt-6">
-                <h2 id="sweep-title">Turn one thing through its range</h2>
+                <h2 id="sweep-title">{{ Text::of('what_if.show.turn_one_thing_through_its_range') }}</h2>
                 <div class="actions mt-2">
-                    <label for="w-x">Along</label>
-                    <select id="w-x" class="input !w-auto" data-along>@foreach (Setting::sweepable() as $setting)<option value="{{ $setting->value }}" @selected($page['along'] === $setting->value)>{{ $setting->label() }}</option>@endforeach</select>
-                    <label for="w-y">and</label>
-                    <select id="w-y" class="input !w-auto" data-across><option value="">nothing else</option>@foreach (Setting::sweepable() as $setting)<option value="{{ $setting->value }}" @selected($page['across'] === $setting->value)>{{ $setting->label() }}</option>@endforeach</select>
+                    <label for="w-x">{{ Text::of('what_if.show.along') }}</label>
+                    <select id="w-x" class="input w-auto" data-along>@foreach (CarAttribute::swept() as $setting)
+                        <option value="{{ $setting->value }}" @selected($page['along'] === $setting->value)>
+                            {{ Label::title($setting) }}</option>@endforeach</select>
+                    <label for="w-y">{{ Text::of('what_if.show.and') }}</label>
+                    <select id="w-y" class="input w-auto" data-across><option value="">
+                            {{ Text::of('what_if.show.nothing_else') }}</option>@foreach (CarAttribute::swept() as $setting)
+                        <option value="{{ $setting->value }}" @selected($page['across'] === $setting->value)>
+                            {{ Label::title($setting) }}</option>@endforeach</select>
                 </div>
                 <p class="mt-2" data-best aria-live="polite"></p>
                 <div class="figure" data-sweep></div>
-                <details class="disclosure"><summary>The numbers of the sweep, and what a percent more of each does</summary><div class="scroll-x" tabindex="0" role="region" aria-label="The numbers of the sweep"><table class="figures-table" data-sensitivity></table><table class="figures-table mt-4" data-sweep-table></table></div></details>
+                <details class="disclosure"><summary>{{ Text::of('what_if.show.the_numbers_of_the_sweep_and') }}</summary>
+                    <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('what_if.show.the_numbers_of_the_sweep') }}">
+                        <table class="figures-table" data-sensitivity></table><table class="figures-table mt-4" data-sweep-table>
+                        </table></div></details>
             </section>
         </div>
     </div>
     <section class="prose py-5" aria-labelledby="trust-title">
-        <h2 id="trust-title" class="mb-2">Start from, and how far to trust it</h2>
+        <h2 id="trust-title" class="mb-2">{{ Text::of('what_if.show.start_from_and_how_far_to') }}</h2>
         <p class="actions no-print">
-            <a class="button" href="{{ route('what-if.show', $challenge) }}">A usual car</a>
+            <a class="button" href="{{ route('what-if.show', $challenge) }}">{{ Text::of('what_if.show.a_usual_car') }}</a>
             @foreach ($cars as $id => [$group, $car])
-                <a class="button" href="{{ route('what-if.show', [$challenge, 'car' => $id]) }}"><x-mark :mark="$group->mark" /><bdi>{{ \Illuminate\Support\Str::limit($group->name, 20) }}</bdi>{{ $group->cars->count() > 1 ? " v{$car->version}" : '' }}</a>
+                <a class="button" href="{{ route('what-if.show',
+                    [$challenge, 'car' => $id]) }}">{{ Glyph::of($group->mark) }}<bdi>{{ \Illuminate\Support\Str::limit($group->name,
+                    20) }}</bdi>{{ $group->cars->count() > 1 ? " v{$car->version}" : '' }}</a>
             @endforeach
         </p>
         @if ($from !== null)
             @php([$group, $car, $model] = $from)
-            <p class="mt-3"><strong><bdi>{{ $group->name }}</bdi></strong>: {{ $model->count(Origin::Measured) }} of {{ count($model->origins) }} values measured, {{ $model->count(Origin::Catalogue) }} from the parts list, {{ $model->count(Origin::Assumed) }} assumed.</p>
-            <details class="disclosure"><summary>Which is which</summary>
-                <dl class="grid grid-cols-2 gap-x-4">@foreach (Setting::cases() as $setting)<dt>{{ $setting->label() }}</dt><dd class="small">{{ $model->origins[$setting->value]->value }}</dd>@endforeach</dl>
+            <p class="mt-3">
+                {!! Text::html('what_if.show.of_values_measured_from_the_parts', [
+                    'group' => $group->name,
+                    'count' => $model->count(Origin::Measured),
+                    'count_2' => count($model->origins),
+                    'count_3' => $model->count(Origin::Catalogue),
+                    'count_4' => $model->count(Origin::Assumed),
+                ]) !!}
+            </p>
+            <details class="disclosure"><summary>{{ Text::of('what_if.show.which_is_which') }}</summary>
+                <dl class="grid grid-cols-2 gap-x-4">@foreach (CarAttribute::ofModel() as $setting)
+                    <dt>{{ Label::title($setting) }}</dt><dd class="small">{{ Label::of($model->origins[$setting->value]) }}
+                    </dd>@endforeach</dl>
             </details>
         @endif
-        <p class="small mt-3">The model runs a thin rubber sphere, steady flow through the tubes, rolling resistance and air resistance. It knows no wobble, no leak, no crooked axle: a real car goes less far. The band is what an error of a quarter in f (a twelfth if it is measured) and a fifth in the balloon’s pressure would make of it. Four wheels; the car stands still until the push exceeds the breakaway.</p>
+        <p class="small mt-3">{{ Text::of('what_if.show.the_model_runs_a_thin_rubber') }}</p>
     </section>
 </x-layout>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Concerns;
 
+use App\Presenters\Text;
 use Illuminate\Validation\Validator;
 
 /**
@@ -24,10 +25,13 @@ trait AsksBack
             }
             $confirmed = explode(',', (string) $this->input('confirmed'));
             $questions = $this->questions();
-            $tokens = array_map(fn(string $field): string => $field . ':' . hash('crc32b', (string) $this->input($field)), array_keys($questions));
+            $tokens = array_map(
+                fn(string $field): string => $field . ':' . hash('crc32b', (string) $this->input($field)),
+                array_keys($questions),
+            );
             foreach (array_keys($questions) as $index => $field) {
                 if (!in_array($tokens[$index], $confirmed, true)) {
-                    $validator->errors()->add($field, "{$questions[$field]} If it is right, save it again as it stands.");
+                    $validator->errors()->add($field, Text::of('frame.form.if_it_is_right_save_it', ['questions' => $questions[$field]]));
                 }
             }
             $this->session()->flash('asked', implode(',', $tokens));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Concerns;
 
 use App\Models\Challenge;
+use App\Presenters\Words;
 use Skivo\Core\Measurement\UnitSystem;
 
 /**
@@ -18,6 +19,13 @@ trait InUnitsOfTheClass
         $typed = $this->input('typed_in');
         $challenge = $this->route('challenge');
 
-        return (is_string($typed) ? UnitSystem::tryFrom($typed) : null) ?? ($challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric);
+        return (is_string($typed) ? UnitSystem::tryFrom($typed) : null) ?? (
+            $challenge instanceof Challenge ? $challenge->units : UnitSystem::Metric
+        );
+    }
+
+    private function words(): Words
+    {
+        return new Words($this->units());
     }
 }

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Challenge;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Session\Caution;
+
+/** Sets a challenge, changes its rules, removes it and brings it back. */
+final class ChangeChallenge
+{
+    /** @param array<string, mixed> $plan by column */
+    public function set(User $educator, array $plan): Challenge
+    {
+        return DB::transaction(static fn(): Challenge => $educator->challenges()->create($plan));
+    }
+
+    /** @param array<string, mixed> $plan by column, what is to change */
+    public function rules(Challenge $challenge, array $plan): void
+    {
+        $this->change($challenge, $plan);
+    }
+
+    /** Turns it from cm and g to in and oz, or back. What was typed is not touched. */
+    public function units(Challenge $challenge, UnitSystem $units): void
+    {
+        $this->change($challenge, ['units' => $units]);
+    }
+
+    /** @param array<string, array<string, float|null>> $tolerances by which its check cards are judged */
+    public function tolerances(Challenge $challenge, array $tolerances): void
+    {
+        $this->change($challenge, ['tolerances' => $tolerances]);
+    }
+
+    /** @param list<Caution> $cautions that the educator has read */
+    public function acknowledgeSafety(Challenge $challenge, array $cautions): void
+    {
+        $this->change($challenge, ['safety_read_at' => now(), 'safety_read' => array_column($cautions, 'value')]);
+    }
+
+    /** Whether groups may change their own car and predictions. */
+    public function lockGroups(Challenge $challenge, bool $isLocked): void
+    {
+        $this->change($challenge, ['groups_are_locked' => $isLocked]);
+    }
+
+    public function remove(Challenge $challenge): void
+    {
+        DB::transaction(static fn(): ?bool => $challenge->delete());
+    }
+
+    public function restore(Challenge $challenge): void
+    {
+        DB::transaction(static fn(): bool => $challenge->restore());
+    }
+
+    /** @param array<string, mixed> $columns */
+    private function change(Challenge $challenge, array $columns): void
+    {
+        DB::transaction(static fn(): bool => $challenge->update($columns));
+    }
+}

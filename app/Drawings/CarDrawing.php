@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawings;
+
+use App\ViewModels\CarReading;
+use Skivo\Core\Car\Fault;
+use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\Spot;
+
+/**
+ * A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the
+ * lane. In px; places and sizes come in m.
+ */
+final readonly class CarDrawing
+{
+    public const WIDTH = 560;
+    private const MOST_OUTLETS = 12;
+    private const ROOM_BEHIND_M = 0.035;
+    private const ROOM_BEFORE_M = 0.01;
+
+    public Layout $layout;
+
+    public float $balloonRadiusM;
+    public float $balloonXM;
+    public float $balloonYM;
+    public float $wheelRadiusM;
+    public float $nozzleYM;
+
+    /** @var array{x: float, bore: float, length: float} the tube that the air leaves by */
+    public array $exit;
+
+    /** y of the floor, seen from the side. */
+    public float $ground;
+    public float $height;
+
+    /** @var list<Fault> */
+    private array $faults;
+
+    private float $rearM;
+    private float $indent;
+    private float $middle;
+    private float $scale;
+
+    public function __construct(CarReading $reading)
+    {
+        $this->faults = $reading->faults;
+        $this->layout = $l = $reading->layout;
+        [$this->balloonXM, $this->balloonYM] = $l->balloonCentre();
+        $this->balloonRadiusM = $r = $l->balloonDiameter / 2;
+        $this->wheelRadiusM = $wheel = $l->wheelRadius();
+        $this->nozzleYM = $l->nozzleAxis();
+        $this->exit = $l->tubes()[0];
+        $this->rearM = min($this->exit['x'], $l->rearAxle - $wheel, 0) - self::ROOM_BEHIND_M;
+        $length = max($this->balloonXM + $r, $l->chassisLength, $l->frontAxle() + $wheel) + self::ROOM_BEFORE_M - $this->rearM;
+        $half = max($r, ($l->frontTrack + $l->wheelThickness) / 2, $l->frontAxleLength / 2, $l->rearAxleLength / 2, $l->chassisWidth / 2);
+        $top = max($this->balloonYM + $r, 2 * $wheel, $l->chassisTop());
+        $this->scale = min((self::WIDTH - 20) / $length, 215 / ($top + 0.005), 235 / (2 * $half));
+        $this->indent = (self::WIDTH - $length * $this->scale) / 2;
+        $this->ground = 30 + $top * $this->scale;
+        $this->middle = $this->ground + 104 + $half * $this->scale;
+        $this->height = round($this->middle + $half * $this->scale + 34);
+    }
+
+    /** Along the car, from its rear end. */
+    public function x(float $m): float
+    {
+        return round($this->indent + ($m - $this->rearM) * $this->scale, 2);
+    }
+
+    /** Above the floor, seen from the side. */
+    public function y(float $m): float
+    {
+        return round($this->ground - $m * $this->scale, 2);
+    }
+
+    /** Beside the car's middle, seen from above. */
+    public function z(float $m): float
+    {
+        return round($this->middle + $m * $this->scale, 2);
+    }
+
+    /** A size, never so small that it could not be seen. */
+    public function size(float $m): float
+    {
+        return round(max(1.5, $m * $this->scale), 2);
+    }
+
+    /** Where something of a size begins whose middle lies at a place. */
+    public function before(float $middle, float $m): float
+    {
+        return round($middle - $this->size($m) / 2, 2);
+    }
+
+    /** By how much the tubes are turned (degrees). */
+    public function turn(): float
+    {
+        return round(-rad2deg($this->layout->angle), 2);
+    }
+
+    /** @return list<array{float, float, float, float}> place, track, length and bearing of the front and the rear axle (m) */
+    public function axles(): array
+    {
+        $l = $this->layout;
+
+        return [
+            [$l->frontAxle(), $l->frontTrack, $l->frontAxleLength, $l->frontBearing],
+            [$l->rearAxle, $l->rearTrack, $l->rearAxleLength, $l->rearBearing],
+        ];
+    }
+
+    /** The balloon with its neck: from the tube to where lines from it touch the round. */
+    public function skin(): string
+    {
+        $l = $this->layout;
+        [$toX, $toY, $r] = [$this->balloonXM - $l->neck(), $this->balloonYM - $this->nozzleYM, $this->balloonRadiusM];
+        $turn = acos($r / max(hypot($toX, $toY), $r * 1.01));
+        $towards = atan2(-$toY, -$toX);
+        [$one, $other] = array_map(
+            fn(int $side): string => $this->x(
+                $this->balloonXM + $r * cos($towards + $side * $turn),
+            ) . ' ' . $this->y($this->balloonYM + $r * sin($towards + $side * $turn)),
+            [-1, 1],
+        );
+        $half = $this->exit['bore'] / 2;
+        [$neck, $radius] = [$this->x($l->neck()), $this->size($r)];
+
+        return "M{$neck} {$this->y($this->nozzleYM + $half)}L{$one}A{$radius} {$radius} 0 1 1 {$other}L{$neck} {$this->y($this->nozzleYM - $half)}Z";
+    }
+
+    /** @return list<float> where each outlet begins across the car, seen from above */
+    public function outlets(): array
+    {
+        $count = min(self::MOST_OUTLETS, $this->layout->outlets);
+        $pitch = $this->exit['bore'] * 1.2;
+
+        return array_map(
+            fn(int $i): float => $this->before($this->z(($i - ($count - 1) / 2) * $pitch), $this->exit['bore']),
+            range(0, $count - 1),
+        );
+    }
+
+    /** @return list<array{float, float, int, bool}> x, y and number of a mark for each fault, in each view, and whether it stops the car */
+    public function faultMarks(): array
+    {
+        $marks = $used = [];
+        foreach ($this->faults as $number => $fault) {
+            foreach ($this->spots($fault->spot) as $view => [$x, $y]) {
+                $key = "{$fault->spot->value} {$view}";
+                $used[$key] = ($used[$key] ?? -1) + 1;
+                $marks[] = [$x + 20 * $used[$key], $y, $number + 1, $fault->stops];
+            }
+        }
+
+        return $marks;
+    }
+
+    /** @return list<array{float, float}> from the side, and where it is seen there, from above */
+    private function spots(Spot $spot): array
+    {
+        $l = $this->layout;
+        [$front, $rear, $wheel] = [$this->x($l->frontAxle()), $this->x($l->rearAxle), $this->y($this->wheelRadiusM)];
+
+        return match ($spot) {
+            Spot::FrontWheels => [[$front, $wheel], [$front, $this->z(-$l->frontTrack / 2)]],
+            Spot::RearWheels => [[$rear, $wheel], [$rear, $this->z(-$l->rearTrack / 2)]],
+            Spot::FrontAxle => [[$front, $wheel], [$front, $this->z(0.0)]],
+            Spot::RearAxle => [[$rear, $wheel], [$rear, $this->z(0.0)]],
+            Spot::Chassis => [
+                [$this->x($l->chassisLength), $this->y($l->chassisTop())], [$this->x($l->chassisLength), $this->z($l->chassisWidth / 2)],
+            ],
+            Spot::Balloon => [[$this->x($this->balloonXM), $this->y($this->balloonYM - $this->balloonRadiusM)]],
+            Spot::Neck => [[$this->x($l->neck()), $this->y($this->nozzleYM)]],
+            Spot::Nozzle => [[$this->x($this->exit['x']), $this->y($this->nozzleYM)]],
+        };
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\Presenters\Label;
+use App\ViewModels\ClassPlan;
+use Carbon\CarbonImmutable;
+use Sabre\VObject\Component\VCalendar;
+
+/** A session's timetable as iCalendar (RFC 5545), one event a phase, on the clock of the place where it happens. */
+final readonly class SessionCalendar
+{
+    /** Where no start is planned, the session begins at nine on the next Monday. */
+    public static function of(ClassPlan $plan, int $groups): string
+    {
+        $start = $plan->plan->starts_at ?? CarbonImmutable::now()->next('Monday')->setTime(9, 0);
+        $calendar = new VCalendar(['PRODID' => '-//Skivo//Session plan//EN']);
+        foreach ($plan->timetable($groups)->slots as $slot) {
+            // Without a zone: the same hour wherever the calendar is read.
+            $at = static fn(float $minutes): string => $start->addSeconds((int) round(60 * $minutes))->format('Ymd\THis');
+            $calendar->add('VEVENT', [
+                'UID' => "skivo-{$plan->challenge->id}-{$slot->phase->value}",
+                'SUMMARY' => Label::of($slot->phase) . " · {$plan->challenge->name}",
+                'DTSTART' => $at($slot->fromMin),
+                'DTEND' => $at($slot->toMin),
+            ]);
+        }
+
+        return $calendar->serialize();
+    }
+}

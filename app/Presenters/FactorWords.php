@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use Illuminate\Support\Facades\Lang;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+
+/** How a choice is spoken of. */
+final readonly class FactorWords
+{
+    /** As in "a wider bore". */
+    public static function one(CarAttribute $factor, bool $more): string
+    {
+        return self::said($factor, $more ? 'one_more' : 'one_less');
+    }
+
+    /** As in "Wider bores". */
+    public static function many(CarAttribute $factor, bool $more): string
+    {
+        return self::said($factor, $more ? 'many_more' : 'many_less');
+    }
+
+    /** A value as the build sheet would have it: 8 mm, or jar lids. */
+    public static function value(CarAttribute $factor, float|string $value, UnitSystem $units): string
+    {
+        return match (true) {
+            is_float($value) => $units->show($value, $factor->scale() ?? Scale::Count),
+            $factor === CarAttribute::NozzleOutlets => Text::plural('findings.factor.outlets', (int) $value),
+            default => CarWords::kind($factor, $value),
+        };
+    }
+
+    private static function said(CarAttribute $factor, string $form): string
+    {
+        $key = "findings.factor.{$factor->value}.{$form}";
+
+        return Lang::has($key) ? Text::of($key) : Text::of("findings.factor.other.{$form}", ['factor' => Label::of($factor)]);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+/** Plain numbers as the reader's language writes them. Quantities with a unit are shown by the class's system of units. */
+final readonly class Figure
+{
+    /** With as many decimals as it has, at most six. */
+    public static function of(float $number): string
+    {
+        return rtrim(rtrim(number_format($number, 6, '.', ''), '0'), '.');
+    }
+
+    /** As in "+12 %" and "−3 %". */
+    public static function signedPercent(float $share): string
+    {
+        return ($share < 0 ? '−' : '+') . number_format(100 * abs($share)) . "\u{00A0}%";
+    }
+
+    /** A share in percent, without the sign: its words have it. */
+    public static function percent(float $share, int $decimals = 0): string
+    {
+        return number_format(100 * $share, $decimals);
+    }
+
+    /** To so many decimals. */
+    public static function to(float $number, int $decimals): string
+    {
+        return number_format($number, $decimals);
+    }
+}

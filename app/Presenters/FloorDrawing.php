@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use App\ViewModels\ClassLine;
+use App\ViewModels\ClassRecord;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\Sample;
+
+/** What the floor draws for a class, in the unit of its tape, and the same in words. */
+final readonly class FloorDrawing
+{
+    private UnitSystem $units;
+
+    /** @var array<string, string> by the id of a run: it is said in the drawing and in the table */
+    private array $said;
+
+    /** @param string|null $fresh the run that was logged a moment ago */
+    public function __construct(
+        private ClassRecord $record,
+        private ?string $fresh = null,
+    ) {
+        $this->units = $record->challenge->units;
+        $said = [];
+        foreach ($record->lines() as $line) {
+            foreach ($line->allRuns() as $run) {
+                $said[$run->id] = $this->say($run);
+            }
+        }
+        $this->said = $said;
+    }
+
+    /** @return array<string, mixed> */
+    public function data(): array
+    {
+        $lane = $this->record->challenge->lane_length->quantity->si();
+        $farthest = $this->record->farthest();
+        $shown = $this->shown($lane, $farthest);
+
+        return [
+            'tape' => $this->units->value,
+            'max' => round($this->units->fromSi($shown, Scale::Distance), 2),
+            'lane' => $this->units->fromSi($lane, Scale::Distance),
+            'timed' => $this->timed(),
+            'rows' => array_map($this->row(...), $this->record->lines()),
+        ];
+    }
+
+    /**
+     * How much floor to draw (m): the whole lane until everybody had a run, so that the scale does not jump with each of the
+     * first; then, where the cars use little of it, as many times less as they leave room for, in steps.
+     */
+    private function shown(float $lane, float $farthest): float
+    {
+        $needs = max($farthest * 1.1, $lane / 8);
+        $isEarly = array_filter($this->record->lines(), static fn(ClassLine $line): bool => count($line->allRuns()) === 0) !== [];
+        $shown = max($lane, $farthest);
+        while (!$isEarly && $shown / 1.5 >= $needs) {
+            $shown /= 1.5;
+        }
+
+        return $shown * 1.02;
+    }
+
+    public function isFresh(ClassLine $line): bool
+    {
+        return $this->fresh !== null && in_array($this->fresh, array_map(static fn(Run $run): string => $run->id, $line->allRuns()), true);
+    }
+
+    /** As in "2 of 3, 1 void". */
+    public function count(ClassLine $line): string
+    {
+        $said = Text::of('run.floor_drawing.of', ['count' => count($line->tries->counted), 'allowed' => $line->tries->allowed]);
+        $void = count($line->tries->void);
+        $extra = count($line->tries->extra);
+
+        return $said . (
+            $extra > 0 ? Text::of('run.floor_drawing.extra', ['count' => $extra]) : ''
+        ) . ($void > 0 ? Text::of('run.floor_drawing.voids', ['count' => $void]) : '');
+    }
+
+    /** The row for those who cannot see it. */
+    public function inWords(ClassLine $line): string
+    {
+        $said = array_map(fn(Run $run): string => $this->said[$run->id], $line->allRuns());
+        $sample = $line->tries->distances();
+        if ($sample !== null) {
+            $said[] = Text::of('run.floor_drawing.mean', ['mean' => $this->show($sample->mean())]);
+        }
+        $interval = $sample?->meanInterval();
+        if ($interval !== null) {
+            $said[] = Text::of(
+                'run.floor_drawing.95_interval_to',
+                ['low' => $this->show(max(0.0, $interval->low)), 'high' => $this->show($interval->high)],
+            );
+        }
+
+        return $said === [] ? Text::of('run.floor_drawing.no_runs_yet') : implode('; ', $said);
+    }
+
+    /** @return array<string, mixed> */
+    private function row(ClassLine $line): array
+    {
+        $sample = $line->tries->distances();
+        $older = [];
+        foreach ($line->otherCars as $car) {
+            $tries = $this->record->tries($car);
+            foreach ([...$tries->counted, ...$tries->extra] as $run) {
+                $older[] = ['older' => true] + $this->drawn(
+                    $run,
+                    Text::of('run.floor_drawing.version', ['version' => $car->version]) . ' ',
+                );
+            }
+        }
+
+        return [
+            'id' => $line->group->id,
+            'mark' => $line->group->mark,
+            'mean' => $sample === null ? null : $this->along($sample->mean()),
+            'interval' => $this->interval($sample),
+            'runs' => [
+                ...$older,
+                ...array_map($this->drawn(...), $line->tries->counted),
+                ...array_map(fn(Run $run): array => ['extra' => true] + $this->drawn($run), $line->tries->extra),
+                ...array_map($this->drawn(...), $line->tries->void),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function drawn(Run $run, string $before = ''): array
+    {
+        return [
+            'x' => $this->along($run->distanceM ?? 0.0),
+            'void' => $run->void?->value,
+            'fresh' => $run->id === $this->fresh,
+            'say' => $before . ($this->said[$run->id] ?? $this->say($run)),
+        ];
+    }
+
+    private function say(Run $run): string
+    {
+        $said = Text::of('run.floor_drawing.try', ['try' => $run->try]);
+        if ($run->distanceM !== null) {
+            $said .= ": {$this->show($run->distanceM)}";
+        }
+        if ($run->timeS !== null) {
+            $said .= ", {$this->units->show($run->timeS, Scale::Stopwatch)}";
+        }
+
+        return $said . ($run->void === null ? '' : Text::of('run.floor_drawing.void', ['void' => Label::of($run->void)]));
+    }
+
+    private function timed(): ?float
+    {
+        $length = $this->record->challenge->timed_length;
+
+        return $length === null ? null : $this->units->fromSi($length->quantity->si(), Scale::Distance);
+    }
+
+    /** Between two tries it would cross the whole floor and say nothing. */
+    private const FEWEST_FOR_WHISKERS = 3;
+
+    /** @return array{float, float}|null */
+    private function interval(?Sample $sample): ?array
+    {
+        $interval = $sample === null || $sample->n < self::FEWEST_FOR_WHISKERS ? null : $sample->meanInterval();
+
+        return $interval instanceof Interval ? [$this->along($interval->low), $this->along($interval->high)] : null;
+    }
+
+    private function along(float $metres): float
+    {
+        return round($this->units->fromSi($metres, Scale::Distance), 3);
+    }
+
+    private function show(float $metres): string
+    {
+        return $this->units->show($metres, Scale::Distance);
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\SideView;
+use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\Moment;
+use Skivo\Core\Simulation\Prediction;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\Sweep;
+
+/** What the What-if bench shows of a design, in the class's units. */
+final readonly class WhatIf
+{
+    public function __construct(private UnitSystem $units) {}
+
+    /**
+     * A design as an address holds it: "bore:0.007,mass:0.058", SI, the rest usual.
+     *
+     * @throws OutOfRangeException|\InvalidArgumentException
+     */
+    public static function read(string $text): Settings
+    {
+        $values = [];
+        foreach ($text === '' ? [] : explode(',', $text) as $pair) {
+            [$key, $value] = [...explode(':', $pair, 2), ''];
+            if (CarAttribute::tryFrom($key) === null || !is_numeric($value)) {
+                throw new \InvalidArgumentException(Text::of('what_if.what_if.the_address_holds_no_design_that'));
+            }
+            $values[$key] = (float) $value;
+        }
+
+        return Settings::of($values);
+    }
+
+    /** @return array<string, mixed> */
+    public function design(Prediction $prediction): array
+    {
+        $run = $prediction->run;
+        $layout = $prediction->settings->layout();
+        $view = new SideView($layout);
+        $energy = $run->energy;
+
+        return [
+            'moves' => $run->moves,
+            'distance' => $this->along($run->distanceM),
+            'low' => $this->along($prediction->band->low),
+            'high' => $this->along($prediction->band->high),
+            'limp' => $run->balloonEmpty === null ? null : $this->along($run->balloonEmpty->distanceM),
+            'shown' => [
+                'distance' => $this->distance($run->distanceM),
+                'band' => Text::of(
+                    'what_if.what_if.to',
+                    ['low' => $this->distance($prediction->band->low), 'high' => $this->distance($prediction->band->high)],
+                ),
+                'time' => $this->units->show($run->stopTimeS, Scale::Stopwatch),
+                'limp' => $run->balloonEmpty === null ? null : $this->distance($run->balloonEmpty->distanceM),
+                'thrust' => number_format($run->initialThrustN * 1000, 0) . "\u{00A0}mN",
+                'pressure' => number_format($run->initialGaugePressurePa / 1000, 2) . "\u{00A0}kPa",
+                'jet' => number_format($run->initialExitSpeedMS, 0) . "\u{00A0}m/s",
+                'peak' => number_format($run->peakSpeedMS, 2) . "\u{00A0}m/s",
+                'friction' => number_format($prediction->settings->rollingCoefficient(), 3),
+                'floor' => $this->units->show(max(0.0, $layout->balloonClearance()), Scale::Part),
+                'wheels' => $this->units->show(abs($layout->wheelClearance()), Scale::Part),
+            ],
+            'touches' => $layout->wheelClearance() < 0.0,
+            'frictionMeasured' => $prediction->settings->frictionIsMeasured(),
+            'trajectory' => array_map(
+                fn(Moment $moment): array => [
+                    round($moment->timeS, 4),
+                    $this->along($moment->distanceM),
+                    round($moment->speedMS, 4),
+                    round($moment->thrustN * 1000, 3),
+                    round($moment->resistanceN * 1000, 3),
+                    round($moment->dragN * 1000, 3),
+                ],
+                $run->trajectory,
+            ),
+            'energy' => array_map(static fn(float $joule): float => round(max(0.0, $joule), 5), [
+                'stored' => $energy->stored, 'jet' => $energy->jetAndNozzle(), 'work' => $energy->thrustWork,
+                'rolling' => $energy->rolling, 'drag' => $energy->drag, 'carried' => $energy->carriedOff,
+            ]),
+            'view' => $view->shapes(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function sweep(Settings $settings, CarAttribute $along, ?CarAttribute $across): array
+    {
+        if ($across !== null && $across !== $along) {
+            [$x, $y, $distances] = Sweep::across($settings, $along, $across);
+            $best = (int) array_search(max([0.0, ...$distances]), $distances, true);
+
+            return [
+                'x' => array_map(fn(float $value): float => $this->setting($value, $along), $x),
+                'y' => array_map(fn(float $value): float => $this->setting($value, $across), $y),
+                'distances' => array_map(fn(float $metres): ?float => $metres < 0.0 ? null : $this->along($metres), $distances),
+                'at' => [$this->setting($settings->get($along), $along), $this->setting($settings->get($across), $across)],
+                'best' => [
+                    'shown' => Text::of(
+                        'what_if.what_if.and',
+                        [
+                            'x' => $this->show($x[$best % count($x)], $along), 'y' => $this->show($y[intdiv($best, count($x))], $across), 'distances' => $this->distance($distances[$best]),
+                        ],
+                    ),
+                    'x' => $this->setting($x[$best % count($x)], $along),
+                    'y' => $this->setting($y[intdiv($best, count($x))], $across),
+                ],
+            ] + $this->labels($along, $across) + ['sensitivities' => $this->sensitivities($settings)];
+        }
+        $curve = Sweep::along($settings, $along);
+        $best = array_reduce(
+            $curve,
+            static fn(?array $best, array $point): array => $best === null || $point[1] > $best[1] ? $point : $best,
+        );
+
+        return [
+            'curve' => array_map(fn(array $point): array => [$this->setting($point[0], $along), $this->along($point[1])], $curve),
+            'at' => [$this->setting($settings->get($along), $along), $this->along(Prediction::of($settings, false)->run->distanceM)],
+            'best' => $best === null ? null : [
+                'shown' => $this->show($best[0], $along) . ': ' . $this->distance($best[1]),
+                'x' => $this->setting($best[0], $along),
+                'y' => $this->along($best[1]),
+            ],
+        ] + $this->labels($along, null) + ['sensitivities' => $this->sensitivities($settings)];
+    }
+
+    /** Why a design cannot be, in the units of the class. */
+    public function complaint(OutOfRangeException $fault): string
+    {
+        foreach (CarAttribute::ofModel() as $setting) {
+            if ($setting->value === $fault->field) {
+                return Text::of(
+                    'what_if.what_if.must_be_from_to_on_this',
+                    [
+                        'setting' => Label::title($setting), 'least' => $this->show($fault->least, $setting), 'greatest' => $this->show($fault->greatest, $setting),
+                    ],
+                );
+            }
+        }
+
+        return $fault->getMessage();
+    }
+
+    public function show(float $si, CarAttribute $setting): string
+    {
+        return $setting->scale() === null
+            ? rtrim(rtrim(number_format($si, 3), '0'), '.')
+            : $this->units->show($si, $setting->scale());
+    }
+
+    public function distance(float $metres): string
+    {
+        return $this->units->show($metres, Scale::Distance);
+    }
+
+    private function setting(float $si, CarAttribute $setting): float
+    {
+        return round($setting->scale() === null ? $si : $this->units->fromSi($si, $setting->scale()), 5);
+    }
+
+    /** @return array<string, string|null> */
+    private function labels(CarAttribute $along, ?CarAttribute $across): array
+    {
+        $label = fn(CarAttribute $setting): string => Label::title($setting) . (
+            ($symbol = $setting->scale() === null ? '' : $this->units->symbol($setting->scale())) === '' ? '' : ", {$symbol}"
+        );
+
+        return [
+            'xLabel' => $label($along),
+            'yLabel' => $across === null ? null
+                           : $label($across),
+            'unit' => $this->units->symbol(Scale::Distance),
+            'tape' => $this->units->value,
+        ];
+    }
+
+    /** @return list<array{string, string}> */
+    private function sensitivities(Settings $settings): array
+    {
+        $said = [];
+        foreach (Sweep::sensitivities($settings, CarAttribute::swept()) as $key => $percent) {
+            if ($percent !== null) {
+                $said[] = [Label::title(CarAttribute::from($key)), ($percent < 0 ? '−' : '+') . number_format(abs($percent), 1) . ' %'];
+            }
+        }
+
+        return $said;
+    }
+
+    private function along(float $metres): float
+    {
+        return round($this->units->fromSi($metres, Scale::Distance), 3);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Measurement\UnitSystem;
+
+/** What the page of the What-if bench needs to know to turn settings: their ranges, and what each part sets. */
+final readonly class WhatIfPage
+{
+    /** @return list<array<string, mixed>> */
+    public static function settings(UnitSystem $units): array
+    {
+        return array_map(
+            static function (CarAttribute $setting) use ($units): array {
+                $ruler = $setting->ruler();
+                $scale = $setting->scale();
+                $hasUnit = $scale !== null && $units->unit($scale) !== null;
+
+                return [
+                    'key' => $setting->value,
+                    'label' => Label::title($setting),
+                    'least' => $ruler->least,
+                    'greatest' => $ruler->greatest,
+                    'limits' => $setting->limits(),
+                    'usual' => $ruler->typical,
+                    'step' => $ruler->step,
+                    'perSi' => $scale === null ? 1.0 : $units->perSi($scale),
+                    'unit' => $hasUnit ? $units->symbol($scale) : '',
+                    'decimals' => $scale === null ? 3 : $units->decimals($scale),
+                    'main' => $ruler->isMain,
+                ];
+            },
+            CarAttribute::ofModel(),
+        );
+    }
+
+    /** @return array<string, array<string, array<string, float>>> the settings that each part sets, by kind and name */
+    public static function parts(Catalogue $catalogue): array
+    {
+        $parts = [];
+        foreach (PartKind::cases() as $kind) {
+            foreach ($catalogue->of($kind) as $part) {
+                foreach (CarAttribute::ofPart($kind) as $attribute) {
+                    if ($attribute->facts()->ruler !== null) {
+                        // Tubes that are not there are none.
+                        $parts[$kind->value][$part->name][$attribute->value] = $part->find($attribute) ?? 0.0;
+                    }
+                }
+            }
+        }
+
+        return $parts;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Allowance;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Fault;
+use Skivo\Core\Car\Faults;
+use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\MassSum;
+use Skivo\Core\Challenge\Breach;
+use Skivo\Core\Simulation\CarModel;
+
+/** A car as recorded, with what its measures say: where everything is, what cannot work, what breaks the rules. */
+final readonly class CarReading
+{
+    public Layout $layout;
+
+    /** @var list<Fault> */
+    public array $faults;
+
+    /** @var list<Breach> those that nobody allowed */
+    public array $breaches;
+
+    /** @var list<array{Breach, Allowance}> */
+    public array $allowed;
+
+    public MassSum $mass;
+
+    /** @param iterable<Allowance> $allowances */
+    public function __construct(public Car $car, private ClassPlan $plan, Car $kit, iterable $allowances = [])
+    {
+        $faults = new Faults($car, $plan->catalogue, $plan->kit);
+        $this->layout = $faults->layout;
+        $this->faults = $faults->all();
+        $this->mass = MassSum::of($car);
+        $byRule = [];
+        foreach ($allowances as $allowance) {
+            $byRule[$allowance->rule] = $allowance;
+        }
+        $breaches = $allowed = [];
+        foreach ($plan->challenge->rules()->breaches($car, $kit) as $breach) {
+            if (isset($byRule[$breach->rule])) {
+                $allowed[] = [$breach, $byRule[$breach->rule]];
+            } else {
+                $breaches[] = $breach;
+            }
+        }
+        $this->breaches = $breaches;
+        $this->allowed = $allowed;
+    }
+
+    /** @return array<string, float> what is recorded and the run model can't compute with, by CarAttribute (SI) */
+    public function beyondModel(): array
+    {
+        return CarModel::of($this->car, $this->plan->catalogue, $this->plan->challenge->surface)->beyond;
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\BenchReading;
+use App\Models\Car;
+use App\Models\Challenge;
+use App\Models\Group;
+use Illuminate\Support\Collection;
+use Skivo\Core\Bench\Forces;
+use Skivo\Core\Bench\WorkBalance;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\PumpCurve;
+use Skivo\Core\Statistics\Estimate;
+
+/** The forces of every car of a class: what the bench measured, and what the parts say where it did not. */
+final readonly class ClassForces
+{
+    /** @var array<int, Forces> by the id of the car; of those that have anything recorded, and nothing beyond the model */
+    public array $ofCars;
+
+    /** @var array<int, array<string, float>> what is recorded of a car and the model can't compute with, by setting (SI) */
+    public array $beyond;
+
+    public ?PumpCurve $pump;
+
+    public function __construct(public ClassRecord $record)
+    {
+        $challenge = $record->challenge;
+        $this->pump = $challenge->pumpCurve();
+        $cars = $record->groups->flatMap(static fn(Group $group) => $group->cars)->filter(
+            static fn(Car $car): bool => !$car->choices->isEmpty() || $car->bench_readings_exists,
+        );
+        $readings = BenchReading::query()->whereIn('car_id', $cars->pluck('id'))->orderBy('id')->get()->groupBy('car_id');
+        $catalogue = $challenge->catalogue();
+        $ofCars = $beyond = [];
+        foreach ($cars as $car) {
+            $model = CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c, $this->pump);
+            if ($model->isComputable()) {
+                $ofCars[$car->id] = Forces::of($model, self::byTest($readings->get($car->id) ?? new Collection()));
+            } else {
+                $beyond[$car->id] = $model->beyond;
+            }
+        }
+        $this->ofCars = $ofCars;
+        $this->beyond = $beyond;
+    }
+
+    /** The input of the run model for one car, with what the bench measured in its place. */
+    public static function modelOf(Challenge $challenge, Car $car): CarModel
+    {
+        return Forces::of(
+            CarModel::of(
+                $car->choices,
+                $challenge->catalogue(),
+                $challenge->surface,
+                $challenge->air_temperature_c,
+                $challenge->pumpCurve(),
+            ),
+            self::byTest($car->benchReadings),
+        )->model;
+    }
+
+    public function of(?Car $car): ?Forces
+    {
+        return $this->ofCars[$car->id ?? 0] ?? null;
+    }
+
+    /**
+     * The newest version of every car, and older ones that were measured.
+     *
+     * @return list<array{Group, Car|null, Forces|null}>
+     */
+    public function rows(): array
+    {
+        $rows = [];
+        foreach ($this->record->groups as $group) {
+            if ($group->cars->isEmpty()) {
+                $rows[] = [$group, null, null];
+            }
+            foreach ($group->cars->reverse() as $car) {
+                if ($car->id === $group->currentCar()?->id || $car->bench_readings_exists) {
+                    $rows[] = [$group, $car, $this->of($car)];
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * The ends of a common scale, above 0.
+     *
+     * @return array{float, float} the greatest friction that any interval reaches, and the greatest first push (N)
+     */
+    public function greatest(): array
+    {
+        $friction = $thrust = [];
+        foreach ($this->rows() as [, , $own]) {
+            if ($own !== null) {
+                array_push($friction, $own->friction->interval()->high, $own->modelFriction->interval()->high);
+                array_push($thrust, $own->thrust->interval()->high, $own->modelThrust->interval()->high);
+            }
+        }
+
+        return [max(1e-6, ...$friction ?: [1.0]), max(1e-6, ...$thrust ?: [1.0])];
+    }
+
+    /** @return list<float> measured friction over what the parts say, of each row where it was measured */
+    public function frictionRatios(): array
+    {
+        $measured = array_filter(array_column($this->rows(), 2), static fn(?Forces $own): bool => $own?->frictionIsMeasured() === true);
+
+        return array_values(array_map(static fn(Forces $own): float => $own->friction->value / $own->modelFriction->value, $measured));
+    }
+
+    /** Thrust over resistance straight from the floor: of a car's counted runs that have a limp mark. */
+    public function marksOf(Car $car): ?Estimate
+    {
+        $marked = array_filter(
+            $this->record->tries($car)->counted,
+            static fn(Run $run): bool => ($run->limpM ?? 0.0) > 0.0 && ($run->distanceM ?? 0.0) > 0.0,
+        );
+
+        return WorkBalance::ofMarks(
+            array_map(static fn(Run $run): array => [(float) $run->limpM, (float) $run->distanceM], array_values($marked)),
+        );
+    }
+
+    /**
+     * @param Collection<int, BenchReading> $readings
+     *
+     * @return array<string, non-empty-list<list<float>>>
+     */
+    private static function byTest(Collection $readings): array
+    {
+        $byTest = [];
+        foreach ($readings as $reading) {
+            $values = $reading->values();
+            if (count($values) === count($reading->test->fields())) {
+                $byTest[$reading->test->value][] = $values;
+            }
+        }
+
+        return $byTest;
+    }
+}

@@ -1,0 +1,265 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Act;
+use App\Models\Car;
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Models\Run;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Entrant;
+use Skivo\Core\Challenge\Run as CoreRun;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standings;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Point;
+use Skivo\Core\Statistics\Sample;
+
+/** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
+final readonly class ClassRecord
+{
+    private const COLUMNS = [
+        'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason', 'lane',
+    ];
+
+    /** The challenge's revision before anything was read: what is here is at least as new. */
+    public int $revision;
+
+    /** @var Collection<int, Group> in the groups' own order */
+    public Collection $groups;
+
+    /** @var array<int, Tries> by the id of the car: a page asks for them many times */
+    private array $triesByCar;
+
+    /** @var list<\stdClass> the runs that stand as the database has them, in the order in which they were logged */
+    private array $runs;
+
+    private function __construct(public Challenge $challenge)
+    {
+        $this->revision = $challenge->revision();
+        $this->groups = $challenge->groups()->with(
+            ['cars' => static fn($cars) => $cars->withExists('benchReadings'), 'cars.checkReadings'],
+        )->get()->toBase();
+        $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
+        // No page needs all of these as models, and most only count them.
+        $this->runs = array_values(
+            DB::table('runs')->whereIn('car_id', $cars->pluck('id'))->whereNull('deleted_at')->orderBy('logged_at')->orderBy('id')->get(self::COLUMNS)->all(),
+        );
+        $byCar = [];
+        foreach ($this->runs as $run) {
+            $byCar[$run->car_id][] = Run::ofColumns((array) $run);
+        }
+        $this->triesByCar = $cars->mapWithKeys(
+            static fn(Car $car): array => [$car->id => $challenge->countTries($byCar[$car->id] ?? [])],
+        )->all();
+    }
+
+    public static function of(Challenge $challenge): self
+    {
+        return new self($challenge);
+    }
+
+    /** Where everyone stands for the main award. */
+    public function standings(): Standings
+    {
+        return once(fn(): Standings => $this->standingsFor($this->challenge->mainAward()));
+    }
+
+    /** @return list<ClassLine> in the order of the standings */
+    public function lines(): array
+    {
+        return once(function (): array {
+            $award = $this->challenge->mainAward();
+            $byId = $this->groups->keyBy('id');
+            $lines = [];
+            foreach ($this->standings()->places as $standing) {
+                $group = $byId[(int) $standing->entrant->id] ?? throw new \LogicException('Only groups of this class stand in it.');
+                $car = $this->standingCar($group, $award);
+                $lines[] = new ClassLine(
+                    $group,
+                    $car,
+                    $standing->entrant->tries,
+                    array_values($group->cars->reject(static fn(Car $other): bool => $other->id === $car?->id)->all()),
+                    $standing,
+                );
+            }
+
+            return $lines;
+        });
+    }
+
+    /** Where everyone stands for one award, each by the newest version of their car that has what it takes. */
+    public function standingsFor(Award $award, ?Scoring $scoring = null): Standings
+    {
+        return Standings::of(
+            array_values($this->groups->map(
+                fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($this->standingCar($group, $award))),
+            )->all()),
+            $award,
+            $scoring ?? $this->challenge->scoring,
+        );
+    }
+
+    /** The check card of a group's newest car; null before there is a car. */
+    public function card(Group $group): ?CheckCard
+    {
+        return $this->cards()[$group->currentCar()->id ?? 0] ?? null;
+    }
+
+    /** How many groups have everything checked and nothing left to fix. */
+    public function carsChecked(): int
+    {
+        return $this->groups->filter(fn(Group $group): bool => $this->card($group)?->isReady() === true)->count();
+    }
+
+    /** The tries of a car under the rule of the challenge; none for a car that is not there yet. */
+    public function tries(?Car $car): Tries
+    {
+        return $this->triesByCar[$car->id ?? 0] ?? new Tries([], $this->challenge->tries);
+    }
+
+    /** What a car's counted tries show of an outcome; null where none has it. */
+    public function measure(Outcome $outcome, ?Car $car): ?Sample
+    {
+        return $outcome->measure($this->tries($car), $this->challenge->timed_length?->quantity->si());
+    }
+
+    /** The run that was logged last and still stands. */
+    public function lastRun(): ?CoreRun
+    {
+        $last = $this->lastRow();
+
+        return $last === null ? null : Run::ofColumns((array) $last);
+    }
+
+    /** Each run of each car as a model, for pages that show what was typed. */
+    public function withRuns(): self
+    {
+        (new EloquentCollection($this->groups->all()))->loadMissing('cars.runs');
+
+        return $this;
+    }
+
+    /** What was last done at the lane, by anybody; null before anything was. */
+    public function lastAct(): ?Act
+    {
+        return once(fn(): ?Act => $this->challenge->acts()->reorder('id', 'desc')->with(['run.car.group', 'group'])->first());
+    }
+
+    /** @return array<int, int> the order in which lanes were last run on: the later, the higher; only those that were */
+    public function lanesUsedAt(): array
+    {
+        $latest = [];
+        foreach ($this->runs as $place => $run) {
+            if ($run->lane !== null) {
+                $latest[(int) $run->lane] = $place + 1;
+            }
+        }
+
+        return $latest;
+    }
+
+    /** The group that ran last. */
+    public function lastGroup(): ?Group
+    {
+        $last = $this->lastRow();
+
+        return $last === null ? null : $this->groups->first(static fn(Group $group): bool => $group->cars->contains('id', $last->car_id));
+    }
+
+    private function lastRow(): ?\stdClass
+    {
+        return $this->runs[count($this->runs) - 1] ?? null;
+    }
+
+    public function voidTries(): int
+    {
+        return array_sum(array_map(static fn(Tries $tries): int => count($tries->void), $this->triesByCar));
+    }
+
+    /** The farthest that any run went (m), void or not; 0 before the first. */
+    public function farthest(): float
+    {
+        $farthest = 0.0;
+        foreach ($this->triesByCar as $tries) {
+            foreach ([...$tries->counted, ...$tries->extra, ...$tries->void] as $run) {
+                $farthest = max($farthest, $run->distanceM ?? 0.0);
+            }
+        }
+
+        return $farthest;
+    }
+
+    public function hasTimes(): bool
+    {
+        return array_filter($this->triesByCar, static fn(Tries $tries): bool => $tries->times() !== null) !== [];
+    }
+
+    public function countedTries(): int
+    {
+        return (int) $this->groups->sum(fn(Group $group): int => count($this->tries($group->currentCar())->counted));
+    }
+
+    public function triesInAll(): int
+    {
+        return $this->groups->reject(static fn(Group $group): bool => $group->is_withdrawn)->count() * $this->challenge->tries;
+    }
+
+    /** How many groups have something recorded of their car. */
+    public function carsRecorded(): int
+    {
+        return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->choices->isEmpty() === false)->count();
+    }
+
+    /** How many groups have measured a force of their newest car. */
+    public function carsMeasured(): int
+    {
+        return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->bench_readings_exists === true)->count();
+    }
+
+    /**
+     * Every version of every car that has both the factor and a measure: one point each.
+     *
+     * @return list<Point> with the car's id
+     */
+    public function points(CarAttribute $factor, Outcome $outcome): array
+    {
+        $points = [];
+        foreach ($this->groups as $group) {
+            foreach ($group->cars as $car) {
+                $x = $car->choices->explanation($factor);
+                $sample = $this->measure($outcome, $car);
+                if ($x !== null && $sample !== null) {
+                    $points[] = new Point((string) $car->id, $x, $sample->mean());
+                }
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return array<int, CheckCard> by the id of the car, of the groups' newest cars */
+    private function cards(): array
+    {
+        return once(function (): array {
+            $tolerances = $this->challenge->checkTolerances();
+
+            return $this->groups->map(static fn(Group $group): ?Car => $group->currentCar())->filter()
+                ->mapWithKeys(static fn(Car $car): array => [$car->id => $car->checkCard($tolerances)])->all();
+        });
+    }
+
+    private function standingCar(Group $group, Award $award): ?Car
+    {
+        return $group->cars->last(fn(Car $car): bool => $award->measure($this->tries($car)) !== null)
+            ?? $group->currentCar();
+    }
+}

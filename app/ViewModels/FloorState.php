@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Challenge;
+use App\Models\Group;
+use App\Presenters\Text;
+use Illuminate\Support\Facades\Cache;
+use Skivo\Core\Challenge\Tries;
+
+/**
+ * What every screen at the floor shows just now, drawn once for all of them: kept with the challenge's revision, so
+ * that it is made anew only when something has changed.
+ */
+final readonly class FloorState
+{
+    private const KEEP_SECONDS = 600;
+
+    /**
+     * @param string $site whose addresses the links in it have
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(Challenge $challenge, string $site): array
+    {
+        return self::drawnOnce($challenge, 'floor:' . md5($site), static function (ClassRecord $record, Floor $floor) use ($challenge): array {
+            $with = ['challenge' => $challenge, 'record' => $record, 'floor' => $floor];
+
+            return [
+                'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
+                    'order' => 'run.order', 'floor' => 'run.floor', 'said' => 'run.said', 'figures' => 'run.figures',
+                ]),
+                'stages' => [
+                    'build' => "{$record->carsRecorded()}/{$record->groups->count()}",
+                    'check' => "{$record->carsChecked()}/{$record->groups->count()}",
+                    'bench' => "{$record->carsMeasured()}/{$record->groups->count()}",
+                    'run' => "{$record->countedTries()}/{$record->triesInAll()}",
+                ],
+                'groups' => $record->groups->map(static fn(Group $group): array => [
+                    'id' => $group->id,
+                    'name' => $group->name,
+                    'try' => self::tryInWords($record->tries($group->currentCar())),
+                    'lane' => $floor->laneOf($group),
+                ])->values()->all(),
+                'next' => $floor->proposedGroup()?->id,
+                'coming' => $floor->coming(),
+                'readings' => WaitingReadings::of($challenge),
+            ];
+        });
+    }
+
+    /** @return array<string, mixed> what the board shows, and nothing else */
+    public static function ofBoard(Challenge $challenge): array
+    {
+        return self::drawnOnce($challenge, 'board', static fn(ClassRecord $record, Floor $floor): array => [
+            'html' => ['board' => view('board.floor', ['challenge' => $challenge, 'record' => $record, 'floor' => $floor])->render()],
+            'groups' => [],
+            'next' => null,
+            'coming' => [],
+        ]);
+    }
+
+    /**
+     * One request draws what is new; whoever asks meanwhile gets what was drawn before, which says so by its revision, and
+     * asks again.
+     *
+     * @param \Closure(ClassRecord, Floor): array<string, mixed> $draw
+     *
+     * @return array<string, mixed>
+     */
+    private static function drawnOnce(Challenge $challenge, string $what, \Closure $draw): array
+    {
+        $revision = $challenge->revision();
+        $key = "state:{$challenge->id}:{$what}";
+        $held = Cache::get($key);
+        if (is_array($held) && $held['revision'] === $revision) {
+            return $held;
+        }
+        $drawn = static function () use ($challenge, $draw, $key): array {
+            $record = ClassRecord::of($challenge);
+            $state = ['revision' => $record->revision] + $draw($record, new Floor($record));
+            Cache::put($key, $state, self::KEEP_SECONDS);
+
+            return $state;
+        };
+        $lock = Cache::lock("{$key}:lock", 10);
+        if ($lock->get()) {
+            try {
+                return $drawn();
+            } finally {
+                $lock->release();
+            }
+        }
+
+        return is_array($held) ? $held : $drawn();
+    }
+
+    public static function tryInWords(Tries $tries): string
+    {
+        return Text::of('run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]);
+    }
+}

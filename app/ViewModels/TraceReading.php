@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Challenge;
+use App\Models\Reading;
+use App\Models\Run;
+use Skivo\Core\Exchange\Coasting;
+use Skivo\Core\Exchange\ThrustEnd;
+use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Exchange\TracePoint;
+use Skivo\Core\Simulation\CarModel;
+
+/** A run's newest trace with what it shows. */
+final readonly class TraceReading
+{
+    private function __construct(
+        public Trace $trace,
+        public ?ThrustEnd $end,
+        public ?Coasting $coasting,
+        /** What the model has for f, from the car's parts. */
+        public float $modelFriction,
+    ) {}
+
+    /** Null where the run has no trace. */
+    public static function of(Challenge $challenge, Run $run): ?self
+    {
+        $reading = $run->readings()->where('kind', 'trace')->reorder('measured_at', 'desc')->first();
+        if ($reading === null) {
+            return null;
+        }
+        $settings = CarModel::of($run->car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c)->settings;
+        $vehicle = $settings->design()->vehicle;
+        $trace = Trace::of(self::points($reading));
+
+        return new self(
+            $trace,
+            $trace->endOfThrust(),
+            $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg),
+            $settings->rollingCoefficient(),
+        );
+    }
+
+    /** @return list<TracePoint> every so many points, no more than asked for */
+    public function thinned(int $most = 60): array
+    {
+        $step = max(1, (int) ceil(count($this->trace->points) / $most));
+
+        return array_values(array_filter($this->trace->points, static fn(int $index): bool => $index % $step === 0, ARRAY_FILTER_USE_KEY));
+    }
+
+    /** @return list<array{float, float}> */
+    private static function points(Reading $reading): array
+    {
+        return array_map(
+            static fn(array $point): array => [(float) $point[0], (float) $point[1]],
+            array_values($reading->data['points'] ?? []),
+        );
+    }
+}

@@ -1,0 +1,628 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Car;
+
+use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Shown;
+use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Measurement\UnitSystem;
+
+/**
+ * Everything that is known of a car, in the order in which a car is built: what its build sheet records, what follows
+ * from the kind of its parts, and what only a bench or the day of the run can tell.
+ *
+ * This is the one list: the build sheet, the columns of a class sheet, the parts, the input of the run model and what
+ * may explain a result all hang on it by the case; the value is the key under which it is stored. Its name stands in
+ * lang/en/car.php.
+ *
+ * Where an attribute was not recorded it is absent, never a default. What is said of axle, bearing and track holds for
+ * both axles, unless the rear one has its own value. A row of tubes is the three bores, from the exit to the balloon.
+ * How far the balloon was filled, the surface, the air and the speed at the start may differ from try to try; what is
+ * on the build sheet then is what the group usually does.
+ */
+enum CarAttribute: string
+{
+    #[AttributeFacts(Step::Chassis, column: 'chassis', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    case Chassis = 'chassis';
+
+    #[AttributeFacts(
+        Step::Chassis,
+        Scale::Body,
+        [0.02, 1.0],
+        usual: [0.03, 0.5],
+        column: 'chassis length',
+        part: PartKind::Chassis,
+        ruler: new Ruler(0.05, 0.5, 0.15, 0.005),
+    )]
+    case ChassisLength = 'chassis_length';
+
+    #[AttributeFacts(
+        Step::Chassis,
+        Scale::Body,
+        [0.005, 0.6],
+        usual: [0.01, 0.3],
+        column: 'chassis width',
+        part: PartKind::Chassis,
+        ruler: new Ruler(0.02, 0.3, 0.075, 0.005),
+    )]
+    case ChassisWidth = 'chassis_width';
+
+    #[AttributeFacts(
+        Step::Chassis,
+        Scale::Part,
+        [0.0003, 0.3],
+        column: 'chassis thickness',
+        part: PartKind::Chassis,
+        ruler: new Ruler(0.001, 0.15, 0.004, 0.001),
+    )]
+    case ChassisHeight = 'chassis_height';
+
+    #[AttributeFacts(Step::Chassis, Scale::Weight, [0.0001, 5.0], isMain: false, column: 'mass of the chassis')]
+    case ChassisMass = 'chassis_mass';
+
+    #[AttributeFacts(Step::Axles, column: 'axle and bearing', explains: Explains::AsKind)]
+    case Bearing = 'bearing';
+
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'wheelbase')]
+    case Wheelbase = 'wheelbase';
+
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.0, 1.0], isMain: false, column: 'rear axle, from the rear end')]
+    case RearAxlePlace = 'rear_axle_place';
+
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 0.8], usual: [0.03, 0.3], column: 'track')]
+    case Track = 'track';
+
+    #[AttributeFacts(
+        Step::Axles,
+        Scale::Body,
+        [0.01, 0.8],
+        usual: [0.03, 0.3],
+        isMain: false,
+        column: 'rear track',
+        ofBothAxles: self::Track,
+    )]
+    case RearTrack = 'rear_track';
+
+    #[AttributeFacts(
+        Step::Axles,
+        Scale::Part,
+        [0.0005, 0.05],
+        usual: [0.001, 0.012],
+        column: 'axle diameter',
+        part: PartKind::Bearing,
+        ruler: new Ruler(0.001, 0.012, 0.003, 0.0005, isSwept: true),
+    )]
+    case AxleDiameter = 'axle_diameter';
+
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'axle length')]
+    case AxleLength = 'axle_length';
+
+    #[AttributeFacts(
+        Step::Axles,
+        Scale::Body,
+        [0.01, 1.0],
+        usual: [0.03, 0.4],
+        isMain: false,
+        column: 'rear axle length',
+        ofBothAxles: self::AxleLength,
+    )]
+    case RearAxleLength = 'rear_axle_length';
+
+    #[AttributeFacts(
+        range: [0.001, 1.0],
+        part: PartKind::Bearing,
+        isLeftToPart: true,
+        ruler: new Ruler(0.01, 1.0, 0.3, 0.01, isSwept: true),
+    )]
+    case BearingFriction = 'bearing_friction';
+
+    #[AttributeFacts(
+        Step::Axles,
+        Scale::Weight,
+        [0.0, 0.5],
+        isMain: false,
+        column: 'mass of one axle',
+        part: PartKind::Bearing,
+        isLeftToPart: true,
+        ruler: new Ruler(0.0, 0.05, 0.0008, 0.0001),
+    )]
+    case AxleMass = 'axle_mass';
+
+    #[AttributeFacts(
+        Step::Axles,
+        Scale::Part,
+        [0.0005, 0.05],
+        usual: [0.0015, 0.02],
+        column: 'bore of the bearing',
+        part: PartKind::Bearing,
+    )]
+    case BearingBore = 'bearing_bore';
+
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.002, 0.8], column: 'bearing length')]
+    case BearingLength = 'bearing_length';
+
+    #[AttributeFacts(
+        Step::Axles,
+        Scale::Body,
+        [0.002, 0.8],
+        isMain: false,
+        column: 'rear bearing length',
+        ofBothAxles: self::BearingLength,
+    )]
+    case RearBearingLength = 'rear_bearing_length';
+
+    #[AttributeFacts(Step::Axles, Scale::Part, [0.0, 0.1], column: 'end play', explains: Explains::AsNumber)]
+    case EndPlay = 'end_play';
+
+    #[AttributeFacts(Step::Axles, Scale::Part, [0.0, 0.1], isMain: false, column: 'rear end play', ofBothAxles: self::EndPlay)]
+    case RearEndPlay = 'rear_end_play';
+
+    #[AttributeFacts(Step::Wheels, column: 'wheels', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    case WheelKind = 'wheel_kind';
+
+    #[AttributeFacts(
+        Step::Wheels,
+        Scale::Part,
+        [0.003, 0.6],
+        usual: [0.01, 0.15],
+        column: 'wheel diameter',
+        isColumnAlwaysThere: true,
+        part: PartKind::Wheel,
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.015, 0.2, 0.03, 0.001, isMain: true, isSwept: true),
+    )]
+    case WheelDiameter = 'wheel_diameter';
+
+    #[AttributeFacts(
+        Step::Wheels,
+        Scale::Weight,
+        [0.0001, 0.5],
+        isMain: false,
+        column: 'mass of one wheel',
+        part: PartKind::Wheel,
+        ruler: new Ruler(0.0002, 0.1, 0.0025, 0.0001),
+    )]
+    case WheelMass = 'wheel_mass';
+
+    #[AttributeFacts(range: [0.3, 1.0], part: PartKind::Wheel, isLeftToPart: true, ruler: new Ruler(0.3, 1.0, 0.7, 0.01))]
+    case WheelInertia = 'wheel_inertia';
+
+    #[AttributeFacts(range: [0.0005, 0.5], part: PartKind::Wheel, isLeftToPart: true, ruler: new Ruler(0.001, 0.1, 0.006, 0.001))]
+    case WheelLoss = 'wheel_loss';
+
+    #[AttributeFacts(Step::Wheels, Scale::Part, [0.0003, 0.1], column: 'wheel thickness', part: PartKind::Wheel)]
+    case WheelThickness = 'wheel_thickness';
+
+    #[AttributeFacts(Step::Wheels, Scale::Part, [0.0003, 0.1], column: 'wheel hub', part: PartKind::Wheel, isLeftToPart: true)]
+    case WheelHub = 'wheel_hub';
+
+    #[AttributeFacts(Step::Wheels, column: 'wheel hollow')]
+    case WheelHollow = 'wheel_hollow';
+
+    #[AttributeFacts(
+        Step::Wheels,
+        column: 'wheel mount',
+        isColumnAlwaysThere: true,
+        explains: Explains::AsKind,
+        ruler: new Ruler(0.0, 1.0, 0.0, 1.0, limits: [0.0, 1.0]),
+    )]
+    case WheelMount = 'wheel_mount';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Count,
+        [1.0, 6.0],
+        column: 'balloons',
+        explains: Explains::AsKind,
+        ruler: new Ruler(1.0, 4.0, 1.0, 1.0),
+    )]
+    case Balloons = 'balloons';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.02, 1.5],
+        usual: [0.03, 0.6],
+        column: 'balloon nominal',
+        isColumnAlwaysThere: true,
+        part: PartKind::Balloon,
+        explains: Explains::AsNumber,
+    )]
+    case BalloonNominal = 'balloon_nominal';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.01, 0.3],
+        isMain: false,
+        column: 'balloon, relaxed diameter',
+        part: PartKind::Balloon,
+        ruler: new Ruler(0.02, 0.15, 0.06, 0.001),
+    )]
+    case BalloonRelaxed = 'balloon_relaxed';
+
+    #[AttributeFacts(
+        scale: Scale::Part,
+        range: [0.00005, 0.002],
+        part: PartKind::Balloon,
+        isLeftToPart: true,
+        ruler: new Ruler(0.0001, 0.001, 0.00025, 0.00001),
+    )]
+    case BalloonFilm = 'balloon_film';
+
+    #[AttributeFacts(range: [0.2, 5.0], ruler: new Ruler(0.2, 5.0, 1.0, 0.05))]
+    case BalloonPressure = 'balloon_pressure';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.02, 4.0],
+        usual: [0.03, 1.5],
+        column: 'balloon diameter',
+        isColumnAlwaysThere: true,
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.08, 0.40, Layout::USUAL_BALLOON, 0.005, limits: [0.01, 0.6], isMain: true, isSwept: true),
+    )]
+    case BalloonSize = 'balloon_size';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Count,
+        [1.0, 500.0],
+        column: 'pump strokes',
+        isColumnAlwaysThere: true,
+        explains: Explains::AsNumber,
+    )]
+    case PumpStrokes = 'pump_strokes';
+
+    #[AttributeFacts(Step::Power, Scale::Weight, [0.0001, 0.1], isMain: false, column: 'mass of one balloon')]
+    case BalloonMass = 'balloon_mass';
+
+    #[AttributeFacts(Step::Power, column: 'joint', explains: Explains::AsKind)]
+    case Joint = 'joint';
+
+    #[AttributeFacts(Step::Power, Scale::Count, [1.0, 30.0], column: 'turns of the band')]
+    case BandTurns = 'band_turns';
+
+    #[AttributeFacts(Step::Power, Scale::Part, [0.001, 0.15], isMain: false, column: 'width of the joint, outside')]
+    case JointWidth = 'joint_width';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Part,
+        [0.001, 0.15],
+        isMain: false,
+        column: 'width of the balloon’s neck',
+        part: PartKind::Balloon,
+        isLeftToPart: true,
+    )]
+    case NeckWidth = 'neck_width';
+
+    #[AttributeFacts(Step::Nozzle, column: 'nozzle', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    case NozzleKind = 'nozzle_kind';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Part,
+        [0.0005, 0.1],
+        usual: [0.0015, 0.025],
+        column: 'nozzle bore',
+        isColumnAlwaysThere: true,
+        part: PartKind::Nozzle,
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.002, 0.02, 0.006, 0.0005, limits: [0.001, 0.1], isMain: true, isSwept: true),
+    )]
+    case NozzleBore = 'nozzle_bore';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Part,
+        [0.0005, 0.1],
+        usual: [0.003, 0.04],
+        isMain: false,
+        column: 'wider tube before it',
+        part: PartKind::Nozzle,
+        isLeftToPart: true,
+        ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
+    )]
+    case WiderBore = 'wider_bore';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Part,
+        [0.0005, 0.1],
+        usual: [0.003, 0.04],
+        isMain: false,
+        column: 'widest tube before that',
+        part: PartKind::Nozzle,
+        isLeftToPart: true,
+        ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
+    )]
+    case WidestBore = 'widest_bore';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Count,
+        [1.0, 50.0],
+        column: 'outlets',
+        isColumnAlwaysThere: true,
+        explains: Explains::AsKind,
+        ruler: new Ruler(1.0, 12.0, 1.0, 1.0, limits: [1.0, 20.0], isMain: true),
+    )]
+    case NozzleOutlets = 'nozzle_outlets';
+
+    #[AttributeFacts(scale: Scale::Area, range: [0.0, 0.4], explains: Explains::AsNumber)]
+    case OutletArea = 'outlet_area';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Body,
+        [0.0, 2.0],
+        usual: [0.01, 0.6],
+        column: 'nozzle length',
+        isColumnAlwaysThere: true,
+        part: PartKind::Nozzle,
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.0, 0.5, 0.15, 0.01, isSwept: true),
+    )]
+    case NozzleLength = 'nozzle_length';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Angle,
+        [-90.0, 180.0],
+        column: 'nozzle points down by',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(-45.0, 60.0, 0.0, 1.0, limits: [-80.0, 80.0], isSwept: true),
+    )]
+    case NozzleAngle = 'nozzle_angle';
+
+    #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle above the floor')]
+    case NozzleHeight = 'nozzle_height';
+
+    #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle sticks out behind')]
+    case NozzleOverhang = 'nozzle_overhang';
+
+    #[AttributeFacts(Step::Nozzle, Scale::Weight, [0.0001, 0.5], isMain: false, column: 'mass of the nozzle')]
+    case NozzleMass = 'nozzle_mass';
+
+    #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 5.0], isMain: false, column: 'mass of everything else')]
+    case ExtrasMass = 'extras_mass';
+
+    #[AttributeFacts(
+        Step::Mass,
+        Scale::Weight,
+        [0.001, 10.0],
+        usual: [0.008, 0.5],
+        column: 'mass',
+        isColumnAlwaysThere: true,
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.01, 0.4, 0.06, 0.001, isMain: true, isSwept: true),
+    )]
+    case Mass = 'mass';
+
+    #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isMain: true))]
+    case RollingCoefficient = 'rolling_coefficient';
+
+    #[AttributeFacts(range: [1.0, 3.0], ruler: new Ruler(1.0, 3.0, 1.2, 0.05))]
+    case BreakawayRatio = 'breakaway_ratio';
+
+    #[AttributeFacts(Step::Floor, column: 'surface', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    case Surface = 'surface';
+
+    #[AttributeFacts(range: [0.0, 0.5], part: PartKind::Surface, ruler: new Ruler(0.0, 0.2, 0.0, 0.001))]
+    case SurfaceLoss = 'surface_loss';
+
+    #[AttributeFacts(range: [0.0, 5.0], ruler: new Ruler(0.0, 5.0, 0.0, 0.1))]
+    case StartSpeed = 'start_speed';
+
+    #[AttributeFacts(range: [-30.0, 60.0], ruler: new Ruler(-10.0, 45.0, 20.0, 1.0))]
+    case AirTemperature = 'air_temperature';
+
+    /** The unit of a number typed without one; null for kinds and plain numbers. */
+    public function bareUnit(UnitSystem $units): ?Unit
+    {
+        $scale = $this->scale();
+
+        return $scale === null ? null : $units->unit($scale);
+    }
+
+    public function facts(): AttributeFacts
+    {
+        /** @var array<string, AttributeFacts> $known */
+        static $known = [];
+
+        return $known[$this->value] ??= (
+            new \ReflectionEnumBackedCase(self::class, $this->name)
+        )->getAttributes(AttributeFacts::class)[0]->newInstance();
+    }
+
+    public function step(): ?Step
+    {
+        return $this->facts()->step;
+    }
+
+    /** Null for a choice among kinds, and for a plain number. */
+    public function scale(): ?Scale
+    {
+        return $this->facts()->scale;
+    }
+
+    /** Whether it is a length or a mass, typed with a unit. */
+    public function isQuantity(): bool
+    {
+        return $this->scale() !== null && !$this->isCount();
+    }
+
+    /** Whether it is a whole number: things counted, or degrees. */
+    public function isCount(): bool
+    {
+        return $this->scale() === Scale::Count || $this->scale() === Scale::Angle;
+    }
+
+    /** Whether it is a word rather than a number. */
+    public function isKind(): bool
+    {
+        return $this->facts()->range === null;
+    }
+
+    /**
+     * Least and greatest value that is taken for real, in SI, as a count or in degrees.
+     *
+     * @return array{float, float}
+     *
+     * @throws \LogicException for a choice among kinds
+     */
+    public function range(): array
+    {
+        return $this->facts()->range ?? throw new \LogicException("{$this->name} has no range.");
+    }
+
+    /** Why a value is refused, with the cure; null where it is fine. */
+    public function complaint(float $si): ?Remark
+    {
+        [$least, $greatest] = $this->range();
+
+        return $si >= $least && $si <= $greatest
+            ? null
+            : new Remark(
+                'quantity.out_of_range',
+                ['attribute' => $this, 'least' => $this->shown($least), 'greatest' => $this->shown($greatest)],
+            );
+    }
+
+    /** A value of it, to be shown; to one digit more than it is usually read, where it marks a limit. */
+    public function shown(float $si, int $moreDecimals = 1): Shown|float
+    {
+        $scale = $this->scale();
+
+        return $scale === null ? $si : new Shown($si, $scale, $moreDecimals);
+    }
+
+    /** Whether a value is one that hardly any car has: perhaps typed in another unit. */
+    public function isUnusual(float $si): bool
+    {
+        $usual = $this->facts()->usual;
+
+        return $usual !== null && ($si < $usual[0] || $si > $usual[1]);
+    }
+
+    /** @throws \LogicException where the run model does not know it */
+    public function ruler(): Ruler
+    {
+        return $this->facts()->ruler ?? throw new \LogicException("The run model does not know {$this->name}.");
+    }
+
+    /**
+     * Between these the run model computes, in SI.
+     *
+     * @return array{float, float}
+     */
+    public function limits(): array
+    {
+        return $this->ruler()->limits ?? $this->range();
+    }
+
+    public function dimension(): Dimension
+    {
+        return $this->scale() === Scale::Weight ? Dimension::Mass : Dimension::Length;
+    }
+
+    /** A stored SI value as a quantity again. */
+    public function quantity(float $si): Quantity
+    {
+        return Quantity::fromSi($si, $this->dimension());
+    }
+
+    /** What it explains, where it does, as more or less of it rather than as one or the other. */
+    public function explainsAsNumber(): bool
+    {
+        return $this->facts()->explains === Explains::AsNumber;
+    }
+
+    /** @return list<self> what a build sheet records */
+    public static function recorded(): array
+    {
+        /** @var list<self>|null $recorded */
+        static $recorded = null;
+
+        return $recorded ??= self::where(static fn(AttributeFacts $facts): bool => $facts->step !== null);
+    }
+
+    /** @return list<self> what is set against results, numbers before kinds, and in the order in which steps matter to a run */
+    public static function explaining(): array
+    {
+        /** @var list<self>|null $explaining */
+        static $explaining = null;
+
+        return $explaining ??= self::byInfluence(
+            self::where(static fn(AttributeFacts $facts): bool => $facts->explains !== null),
+            static fn(self $attribute): bool => $attribute->explainsAsNumber(),
+        );
+    }
+
+    /** @return list<self> what the run model knows, what a class turns first before the rest, and in the order in which steps matter to a run */
+    public static function ofModel(): array
+    {
+        /** @var list<self>|null $ofModel */
+        static $ofModel = null;
+
+        return $ofModel ??= self::byInfluence(
+            self::where(static fn(AttributeFacts $facts): bool => $facts->ruler !== null),
+            static fn(self $attribute): bool => $attribute->ruler()->isMain,
+        );
+    }
+
+    /** @return list<self> those along which a sweep makes sense */
+    public static function swept(): array
+    {
+        return self::where(static fn(AttributeFacts $facts): bool => $facts->ruler?->isSwept === true);
+    }
+
+    /** @return list<self> what a part of that kind gives a value to */
+    public static function ofPart(PartKind $kind): array
+    {
+        /** @var array<string, list<self>> $ofPart */
+        static $ofPart = [];
+
+        return $ofPart[$kind->name] ??= self::where(static fn(AttributeFacts $facts): bool => $facts->part === $kind);
+    }
+
+    /** @return list<self> of a row of tubes, from the exit to the balloon */
+    public static function bores(): array
+    {
+        return [self::NozzleBore, self::WiderBore, self::WidestBore];
+    }
+
+    /**
+     * @param list<self> $attributes
+     * @param callable(self): bool $comesFirst
+     *
+     * @return list<self>
+     */
+    private static function byInfluence(array $attributes, callable $comesFirst): array
+    {
+        $rank = static fn(self $attribute): array => [
+            !$comesFirst($attribute), $attribute->step()?->rank() ?? ($attribute === self::OutletArea ? 0 : count(Step::cases())),
+        ];
+        // Sorting is stable: within a step they stay in the order of the build.
+        usort($attributes, static fn(self $one, self $other): int => $rank($one) <=> $rank($other));
+
+        return $attributes;
+    }
+
+    /**
+     * @param callable(AttributeFacts): bool $holds
+     *
+     * @return list<self>
+     */
+    private static function where(callable $holds): array
+    {
+        return array_values(array_filter(self::cases(), static fn(self $attribute): bool => $holds($attribute->facts())));
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+// Signing in, registering, the account.
+return [
+    'edit' => [
+        'account' => 'Account',
+        'change_your_password' => 'Change your password',
+        'present_password' => 'Current password',
+        'new_password' => 'New password',
+        'at_least_10_characters' => 'At least 10 characters.',
+        'new_password_again' => 'New password again',
+        'change_it' => 'Change it',
+        'delete_your_account' => 'Delete your account',
+        'with_every_challenge_of_yours_groups' => 'With every challenge of yours: groups, cars, runs, all of it, at once and for good. Nothing brings it back but a backup of the whole machine.',
+        'your_password' => 'Your password',
+        'delete_my_account_for_good' => 'Delete my account for good',
+    ],
+    'register' => [
+        'create_an_account' => 'Create an account',
+        'for_educators_children_need_none_groups' => 'For educators. Children need none: groups have names, children do not.',
+        'name' => 'Name',
+        'email_address' => 'Email address',
+        'password' => 'Password',
+        'at_least_10_characters' => 'At least 10 characters.',
+        'the_same_password_again' => 'The same password again',
+        'create_the_account' => 'Create the account',
+        'i_have_one_sign_in' => 'I have one: sign in',
+    ],
+    'sign_in' => [
+        'sign_in' => 'Sign in',
+        'balloon_powered_car_challenges_the_choices' => 'Balloon-powered car challenges: the choices, the runs, and what made the difference.',
+        'email_address' => 'Email address',
+        'password' => 'Password',
+        'stay_signed_in_on_this_device' => 'Stay signed in on this device',
+        'create_an_account' => 'Create an account',
+    ],
+    'done' => [
+        'type_your_present_password' => 'Type your current password.',
+        'this_is_not_your_present_password' => 'This is not your current password.',
+        'choose_a_new_password' => 'Choose a new password.',
+        'choose_a_password_of_at_least' => 'Choose a password of at least 10 characters.',
+        'the_two_new_passwords_differ_type' => 'The two new passwords differ. Type the same one twice.',
+        'your_password_is_changed_other_devices' => 'Your password is changed. Other devices must sign in again.',
+        'type_your_password_this_cannot_be' => 'Type your password: this cannot be undone.',
+        'this_is_not_your_password_nothing' => 'This is not your password. Nothing was deleted.',
+        'your_account_is_deleted_with_everything' => 'Your account is deleted, with everything in it.',
+        'type_the_name_that_you_want' => 'Type the name that you want to be shown.',
+        'type_your_email_address_you_sign' => 'Type your email address: you sign in with it.',
+        'this_is_not_an_email_address' => 'This is not an email address. Check it.',
+        'there_is_an_account_with_this' => 'There is an account with this email address already. Sign in instead.',
+        'choose_a_password' => 'Choose a password.',
+        'the_two_passwords_differ_type_the' => 'The two passwords differ. Type the same one twice.',
+        'welcome_set_your_first_challenge' => 'Welcome, :user. Set your first challenge.',
+        'type_the_email_address_of_your' => 'Type the email address of your account.',
+        'type_your_password' => 'Type your password.',
+        'too_many_attempts_wait_seconds_then' => 'Too many attempts. Wait :seconds seconds, then try again.',
+        'no_account_has_this_email_address' => 'No account has this email address and password. Check both.',
+        'you_are_signed_out' => 'You are signed out.',
+    ],
+];

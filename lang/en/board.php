@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+// The board.
+return [
+    'floor' => [
+        'void' => 'void',
+        'too_close_to_call' => 'too close to call',
+        'next_up' => 'Next up',
+        'all_tries_are_in' => 'all tries are in',
+    ],
+    'show' => [
+        'skivo' => ':challenge · Skivo',
+    ],
+];
