@@ -66,7 +66,7 @@ final readonly class FigureSheet
                 Label::of($relation->factor) . $symbol($relation->factorSymbol()),
                 Text::of(
                     'findings.figure_sheet.mean',
-                    ['outcome' => Label::of($relation->outcome), 'outcome_2' => $outcome],
+                    ['outcome' => Label::of($relation->outcome), 'unit' => $outcome],
                 ),
                 Text::of('findings.figure_sheet.tries'),
             ],

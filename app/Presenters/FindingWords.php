@@ -119,12 +119,12 @@ final readonly class FindingWords
                 Text::of(
                     'findings.finding_words.went_farther_than_with_two_cars',
                     [
-                        'also' => $this->name($more ? $pair->more->id : $pair->less->id),
+                        'first' => $this->name($more ? $pair->more->id : $pair->less->id),
                         'by' => $by,
-                        'also_2' => $this->name($more ? $pair->less->id
+                        'other' => $this->name($more ? $pair->less->id
                                                    : $pair->more->id),
                         'interval' => $interval,
-                        'also_3' => $kinds ? Text::of('findings.finding_words.instead_of', ['winner' => $winner, 'loser' => $loser])
+                        'difference' => $kinds ? Text::of('findings.finding_words.instead_of', ['winner' => $winner, 'loser' => $loser])
                                                    : $winner,
                         'judged' => $judged,
                     ],
@@ -203,7 +203,7 @@ final readonly class FindingWords
                 ? null
                 : Text::of(
                     'findings.finding_words.the_same_on_every_car_or',
-                    ['same' => Lists::and($same, 9), 'also' => Text::plural('findings.finding_words.is_are', count($same))],
+                    ['same' => Lists::and($same, 9), 'is' => Text::plural('findings.finding_words.is_are', count($same))],
                 ),
         ]);
 
@@ -255,7 +255,7 @@ final readonly class FindingWords
                 Text::of(
                     'findings.finding_words.a_regression_over_is_no_use',
                     [
-                        'names' => $names, 'confounded' => Label::of($several->confounded[0]), 'confounded_2' => Label::of($several->confounded[1]),
+                        'names' => $names, 'one' => Label::of($several->confounded[0]), 'other' => Label::of($several->confounded[1]),
                     ],
                 ),
             );
@@ -266,7 +266,7 @@ final readonly class FindingWords
             Text::of(
                 'findings.finding_words.vary_more_than_cars_with_all',
                 [
-                    'names' => $names, 'cars' => $several->cars, 'also' => $several->carsMissing() > 0
+                    'names' => $names, 'cars' => $several->cars, 'more' => $several->carsMissing() > 0
                         ? Text::of('findings.finding_words.it_would_take_more', ['cars_missing' => $several->carsMissing()])
                         : '',
                 ],
@@ -296,18 +296,18 @@ final readonly class FindingWords
             Text::of(
                 'findings.finding_words.from_to_and_nothing_else',
                 [
-                    'factor' => FactorWords::value(
+                    'from' => FactorWords::value(
                         $next->factor,
                         $next->from,
                         $this->units,
                     ),
-                    'factor_2' => FactorWords::value($next->factor, $next->to, $this->units),
+                    'to' => FactorWords::value($next->factor, $next->to, $this->units),
                     'why' => $why,
-                    'also' => $expected === null ? ''
+                    'expected' => $expected === null ? ''
                                            : ' ' . Text::of(
                                                'findings.finding_words.the_model_expects_it_to_go',
                                                [
-                                                   'also' => $expected >= 0.0
+                                                   'how_far' => $expected >= 0.0
                                                        ? Text::of(
                                                            'findings.finding_words.farther',
                                                            ['expected' => $this->distance($expected)],
@@ -380,7 +380,7 @@ final readonly class FindingWords
             ? null
             : $tries . (
                 $this->findings->counting === Counting::WithVoid
-                    ? Text::of('findings.finding_words.and_in_here', ['also' => Text::plural('findings.finding_words.is_are', $void)])
+                    ? Text::of('findings.finding_words.and_in_here', ['is' => Text::plural('findings.finding_words.is_are', $void)])
                     : Text::of('findings.finding_words.and_left_out_by_the_rule')
             );
     }
@@ -397,7 +397,7 @@ final readonly class FindingWords
             ? null
             : Text::of(
                 'findings.finding_words.not_drawn_would_not_start_at',
-                ['names' => $names, 'also' => Text::plural('findings.finding_words.by_the_model_it_by_the', count($missing))],
+                ['names' => $names, 'they' => Text::plural('findings.finding_words.by_the_model_it_by_the', count($missing))],
             );
     }
 

@@ -129,7 +129,7 @@ final readonly class ModelWords
                         Text::of(
                             'findings.model_words.lies_the_others',
                             [
-                                'car' => $this->words->name($car), 'also' => Text::of(
+                                'car' => $this->words->name($car), 'where' => Text::of(
                                     $times > 1.0 ? 'findings.model_words.above' : 'findings.model_words.below',
                                 ),
                             ],
@@ -137,7 +137,7 @@ final readonly class ModelWords
                         Text::of(
                             'findings.model_words.its_balloon_blew_over_a_typical',
                             [
-                                'stretch_m' => $this->words->distance($balance->stretchM), 'stretch_m_2' => $this->words->distance($typical->stretchM), 'also' => $times > 1.0
+                                'stretch' => $this->words->distance($balance->stretchM), 'typical' => $this->words->distance($typical->stretchM), 'meaning' => $times > 1.0
                                     ? Text::of('findings.model_words.a_strong_push_that_is_soon')
                                     : Text::of('findings.model_words.a_push_that_lasts_comes_as'),
                             ],
@@ -163,7 +163,7 @@ final readonly class ModelWords
                     Text::of(
                         'findings.model_words.where_its_forces_would_take_it',
                         [
-                            'mean' => $this->words->distance($mean), 'low' => $this->words->distance($balance->distanceInterval->low), 'high' => $this->words->distance($balance->distanceInterval->high), 'also' => $noted === []
+                            'mean' => $this->words->distance($mean), 'low' => $this->words->distance($balance->distanceInterval->low), 'high' => $this->words->distance($balance->distanceInterval->high), 'noted' => $noted === []
                                 ? (
                                     $short
                                         ? ' ' . Text::of('findings.model_words.nothing_is_noted_of_it_check')

@@ -139,17 +139,17 @@ final readonly class PlanWords
         $said = Text::of(
             'plan.plan_words.each_in_all',
             [
-                'count' => Text::plural(
+                'groups' => Text::plural(
                     'plan.plan_words.group_groups',
                     $this->order->groups,
                 ),
-                'count_2' => Text::plural('plan.plan_words.try_tries', $this->order->tries),
-                'also' => $this->order->lanes === 1 ? Text::of('plan.plan_words.runs_one_after_the_other', ['heats' => $heats])
+                'tries' => Text::plural('plan.plan_words.try_tries', $this->order->tries),
+                'how' => $this->order->lanes === 1 ? Text::of('plan.plan_words.runs_one_after_the_other', ['heats' => $heats])
                                    : Text::of(
                                        'plan.plan_words.times_lanes_are_filled',
                                        ['heats' => $heats, 'lanes' => $this->order->lanes],
                                    ),
-                'heat_min' => $this->minutes($this->order->minutes($this->plan->plan->heat_min)),
+                'time' => $this->minutes($this->order->minutes($this->plan->plan->heat_min)),
             ],
         );
 
@@ -162,7 +162,7 @@ final readonly class PlanWords
         $challenge = $this->plan->challenge;
         $units = $challenge->units;
         $rules = $challenge->rules();
-        $said = [Text::of('plan.plan_words.each_group_has', ['also' => $challenge->tries === 1 ? Text::of('plan.plan_words.one_try') : Text::of('plan.plan_words.tries', ['count' => $challenge->tries]), 'which' => match ($challenge->scoring->value) {
+        $said = [Text::of('plan.plan_words.each_group_has', ['tries' => $challenge->tries === 1 ? Text::of('plan.plan_words.one_try') : Text::of('plan.plan_words.tries', ['count' => $challenge->tries]), 'which' => match ($challenge->scoring->value) {
             'best' => Text::of('plan.plan_words.the_best_one_counts'),
             'mean' => Text::of('plan.plan_words.the_mean_counts'),
             default => Text::of('plan.plan_words.the_middle_one_counts'),

@@ -45,7 +45,7 @@ final readonly class RelationWords
                     Text::of('findings.relation_words.too_few_cars_to_say'),
                     Text::of(
                         'findings.relation_words.two_cars_always_lie_on_a',
-                        ['label' => $label, 'also' => Text::plural('findings.relation_words.is_one_are_two', $cars)],
+                        ['label' => $label, 'cars' => Text::plural('findings.relation_words.is_one_are_two', $cars)],
                     ),
                 ),
             ],
@@ -71,7 +71,7 @@ final readonly class RelationWords
                     $this->claim($relation->trend),
                     Text::of(
                         'findings.relation_words.about',
-                        ['relation' => $this->perStep($relation), 'also' => $interval === null ? '' : " ({$this->between($interval)})"],
+                        ['relation' => $this->perStep($relation), 'interval' => $interval === null ? '' : " ({$this->between($interval)})"],
                     ),
                 ),
             ],
@@ -86,7 +86,7 @@ final readonly class RelationWords
             Text::of(
                 'findings.relation_words.cars_from_to_one_point_a',
                 [
-                    'cars' => $cars, 'label' => $label, 'xs' => $this->reading->showFactor(min($xs)), 'xs_2' => $this->reading->showFactor(max($xs)), 'also' => $cars < 6
+                    'cars' => $cars, 'label' => $label, 'least' => $this->reading->showFactor(min($xs)), 'most' => $this->reading->showFactor(max($xs)), 'caution' => $cars < 6
                         ? ' ' . Text::of('findings.relation_words.that_is_few_one_odd_car')
                         : '',
                 ],
@@ -156,7 +156,12 @@ final readonly class RelationWords
                     Text::of(
                         'findings.relation_words.on_average',
                         [
-                            'first' => $first, 'far' => $far, 'mean' => $this->reading->showOutcome($relation->kinds[$first]->mean()), 'last' => $last, 'least' => $least, 'mean_2' => $this->reading->showOutcome($relation->kinds[$last]->mean()),
+                            'first' => $first,
+                            'farthest' => $far,
+                            'mean_of_first' => $this->reading->showOutcome($relation->kinds[$first]->mean()),
+                            'last' => $last,
+                            'least' => $least,
+                            'mean_of_last' => $this->reading->showOutcome($relation->kinds[$last]->mean()),
                         ],
                     ),
                 ),

@@ -38,7 +38,7 @@ final readonly class SchoolWords
             $effect !== null && $effect->isPooled() => Text::of(
                 'findings.school_words.of_fair_pairs_by',
                 [
-                    'also' => $effect->mean >= 0.0 ? $effect->ahead : count($effect->pairs) - $effect->ahead,
+                    'ahead' => $effect->mean >= 0.0 ? $effect->ahead : count($effect->pairs) - $effect->ahead,
                     'count' => count($effect->pairs),
                     'mean' => $this->words->distance(abs($effect->mean)),
                     'interval' => $this->words->interval($effect->interval, $effect->mean >= 0.0),
@@ -104,7 +104,7 @@ final readonly class SchoolWords
                 Text::of('findings.school_words.makes_a_difference'),
                 Text::of(
                     'findings.school_words.by_the_best_by_the_mean',
-                    ['first' => $first['best'], 'first_2' => $first['mean'], 'first_3' => $first['median']],
+                    ['best' => $first['best'], 'mean' => $first['mean'], 'median' => $first['median']],
                 ),
             ),
         };

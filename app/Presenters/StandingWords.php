@@ -94,13 +94,13 @@ final readonly class StandingWords
                         'first' => Lists::and(
                             array_map(static fn(Standing $place): string => $names[$place->entrant->id] ?? '', $first),
                         ),
-                        'also' => Text::of(count($first) > 1 ? 'run.standing_words.tie'
+                        'leads' => Text::of(count($first) > 1 ? 'run.standing_words.tie'
                                                    : 'run.standing_words.leads'),
                         'score' => $this->record->challenge->units->show(
                             (float) $first[0]->score,
                             $award->goal->scale(),
                         ),
-                        'also_2' => $close === [] ? ''
+                        'close' => $close === [] ? ''
                                                    : ' ' . Text::of('run.standing_words.too_close_to_call_against', ['close' => Lists::and($this->names($close))]),
                     ],
                 ),
@@ -141,7 +141,7 @@ final readonly class StandingWords
             ? Text::of(
                 'run.standing_words.with_2',
                 [
-                    'score' => $score, 'also' => $ahead === null
+                    'score' => $score, 'ahead' => $ahead === null
                         ? ''
                         : Text::of('run.standing_words.by_less_than_the_tape_shows', ['second' => self::name($second)]),
                 ],
@@ -150,11 +150,11 @@ final readonly class StandingWords
                 'run.standing_words.with_3',
                 [
                     'score' => $score,
-                    'score_2' => $this->record->challenge->units->show(
+                    'ahead' => $this->record->challenge->units->show(
                         abs((float) $leader->score - $second->standing->score),
                         $goal->scale(),
                     ),
-                    'also' => $goal === Goal::Farthest ? Text::of('run.standing_words.ahead_of')
+                    'than' => $goal === Goal::Farthest ? Text::of('run.standing_words.ahead_of')
                                            : Text::of('run.standing_words.than', ['better' => GoalWords::better($goal)]),
                     'second' => self::name($second),
                 ],
@@ -201,7 +201,7 @@ final readonly class StandingWords
                 Text::of('run.standing_words.not_judged_yet'),
                 Text::of(
                     'run.standing_words.one_try_so_no_spread',
-                    ['unjudged' => Lists::and($unjudged), 'also' => Text::plural('run.standing_words.has_have', count($unjudged))],
+                    ['groups' => Lists::and($unjudged), 'have' => Text::plural('run.standing_words.has_have', count($unjudged))],
                 ),
             );
         }

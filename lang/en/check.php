@@ -10,7 +10,7 @@ return [
     'card' => [
         'check_card_of' => 'Check card of :group',
         'version' => ', version :version',
-        'check_card_of_2' => 'Check card of <bdi>:group</bdi>:also',
+        'check_card_of_2' => 'Check card of <bdi>:group</bdi>:version',
         'in_this_order_leave_empty_what' => 'In this order. Leave empty what was not done yet.',
         'what_is_wrong_with_it' => 'What is wrong with it?',
         'print' => 'Print',
@@ -50,8 +50,8 @@ return [
         'version' => 'version :version',
         'of_steps_recorded' => ':row of :count steps recorded',
         'to_fix' => ', :fixes to fix',
-        'of_checked' => ':done of :items checked:also',
-        'of_tries' => ':row of :row_2 tries:also',
+        'of_checked' => ':done of :items checked:to_fix',
+        'of_tries' => ':counted of :allowed tries:void',
         'card' => 'Card: :group',
         'card_2' => 'Card',
         'what_is_wrong' => 'What is wrong? :group',
@@ -87,7 +87,7 @@ return [
         'below' => 'below :fix_below',
         'above' => 'above :fix_above',
         'mend_it' => '; mend it :fix.',
-        'good' => 'Good :good:also',
+        'good' => 'Good :good:cure',
     ],
     'progress_words' => [
         'all_tries_are_in' => 'All tries are in',

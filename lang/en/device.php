@@ -6,7 +6,7 @@ declare(strict_types=1);
 return [
     'group' => [
         'version' => ', version :version',
-        'our_car' => 'Our car:also',
+        'our_car' => 'Our car:version',
         'just_now_nothing_can_be_changed' => 'Just now nothing can be changed here.',
         'record_our_car' => 'Record our car',
         'change_our_car' => 'Change our car',
@@ -16,7 +16,7 @@ return [
         'our_runs' => 'Our runs',
         'none_yet' => 'None yet.',
         'correct' => 'Correct',
-        'changed_this_run_in_the_meantime' => '<strong><bdi>:session</bdi> changed this run in the meantime.</strong> Now on record: <bdi>:session_2</bdi>. Save yours over it, or leave it.',
+        'changed_this_run_in_the_meantime' => '<strong><bdi>:who</bdi> changed this run in the meantime.</strong> Now on record: <bdi>:now</bdi>. Save yours over it, or leave it.',
         'void' => 'Void?',
         'it_counts' => 'it counts',
         'save' => 'Save',

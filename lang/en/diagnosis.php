@@ -335,7 +335,7 @@ return [
         'right' => 'right',
         'off_after' => ':drift off after :over',
         'sideways_is_drawn_smaller_than_along' => 'Sideways is drawn smaller than along the lane.',
-        'it_rolls_on_a_circle_of' => 'It rolls on a circle of :radius_m radius: the axles are :angle° out of parallel, if that is the cause.:also',
+        'it_rolls_on_a_circle_of' => 'It rolls on a circle of :radius radius: the axles are :angle° out of parallel, if that is the cause.:scale',
     ],
     'form' => [
         'choose_what_was_seen' => 'Choose what was seen.',

@@ -7,7 +7,7 @@ return [
     'errors' => [
         'one_thing_to_look_at' => 'One thing to look at.',
         'things_to_look_at' => ':count things to look at.',
-        'nothing_was_saved_and_nothing_you' => '<strong>:also</strong> Nothing was saved, and nothing you typed is lost.',
+        'nothing_was_saved_and_nothing_you' => '<strong>:things</strong> Nothing was saved, and nothing you typed is lost.',
     ],
     'field' => [
         'optional' => '(optional)',

@@ -49,7 +49,7 @@ return [
         'the_numbers_of_the_sweep' => 'The numbers of the sweep',
         'start_from_and_how_far_to' => 'Start from, and how far to trust it',
         'a_usual_car' => 'A usual car',
-        'of_values_measured_from_the_parts' => '<strong><bdi>:group</bdi></strong>: :count of :count_2 values measured, :count_3 from the parts list, :count_4 assumed.',
+        'of_values_measured_from_the_parts' => '<strong><bdi>:group</bdi></strong>: :count of :all values measured, :parts from the parts list, :assumed assumed.',
         'which_is_which' => 'Which is which',
         'the_model_runs_a_thin_rubber' => 'The model runs a thin rubber sphere, steady flow through the tubes, rolling resistance and air resistance. It knows no wobble, no leak, no crooked axle: a real car goes less far. The band is what an error of a quarter in f (a twelfth if it is measured) and a fifth in the balloon’s pressure would make of it. Four wheels; the car stands still until the push exceeds the breakaway.',
     ],

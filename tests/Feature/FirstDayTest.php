@@ -177,7 +177,7 @@ final class FirstDayTest extends FeatureTestCase
             }
         }
         // The try that was asked about has been run meanwhile: nothing is noted under another number.
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150', 'try' => '2'])->assertSessionHas('status', 'Try 2 has been run in the meantime, so the prediction was not kept. Say it for the next one.');
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150', 'try' => '2'])->assertSessionHas('status', 'Try 2 has been run in the meantime, so the prediction was not kept. Predict the next one.');
         self::assertSame(0, $keel->newestCar()?->predictions()->count());
         $this->get($own)->assertSee('name="try" value="3"', false);
     }

@@ -17,7 +17,7 @@
         <div>
             <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('bench.car.forces_of', [
                 'group' => \Illuminate\Support\Str::limit($group->name, 80),
-                'also' => $group->cars->count() > 1 ? Text::of('bench.car.version', ['version' => $version]) : '',
+                'version' => $group->cars->count() > 1 ? Text::of('bench.car.version', ['version' => $version]) : '',
             ]) !!}</span>
             </h2>
             @if ($group->cars->count() > 1)<p class="small mt-1">

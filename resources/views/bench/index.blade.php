@@ -21,8 +21,8 @@
                     : Text::of('bench.index.friction_is_measured_on_cars', ['count' => count($ratios)])) }}
             </h2>
             <p class="small mt-1 prose">@if ($ratio !== null){{ Text::of('bench.index.they_roll_with_their_parts_would', [
-                'ratio' => BenchWords::times($ratio),
-                'also' => $ratio > 0.93 && $ratio < 1.07 ? Text::of('bench.index.the_friction') : Text::of('bench.index.the_friction_that'),
+                'times' => BenchWords::times($ratio),
+                'friction' => $ratio > 0.93 && $ratio < 1.07 ? Text::of('bench.index.the_friction') : Text::of('bench.index.the_friction_that'),
             ]) }} @endif {{ Text::of('bench.index.what_nobody_measured_is_estimated_from') }}
             </p>
         </div>
@@ -143,8 +143,8 @@
                     'high' => number_format(1e6 * $forces->pump->strokeIntervalM3->high),
                     'readings' => $forces->pump->readings,
                 ]) }}</span>@endif{{ Text::of('bench.index.ten_strokes_make_twenty', [
-                    'diameter_m' => $units->show($forces->pump->diameterM(10), Scale::Body),
-                    'diameter_m_2' => $units->show($forces->pump->diameterM(20), Scale::Body),
+                    'ten' => $units->show($forces->pump->diameterM(10), Scale::Body),
+                    'twenty' => $units->show($forces->pump->diameterM(20), Scale::Body),
                 ]) }}
                 </p>
             @elseif ($pumped->count() > 0)

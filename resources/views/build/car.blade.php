@@ -43,7 +43,7 @@
         <div>
             <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('build.car.the_car_of', [
                 'group' => \Illuminate\Support\Str::limit($group->name, 80),
-                'also' => ($car->version ?? 1) > 1 ? Text::of('build.car.version', ['version' => $car->version]) : '',
+                'version' => ($car->version ?? 1) > 1 ? Text::of('build.car.version', ['version' => $car->version]) : '',
             ]) !!}</span>
             </h2>
             <p class="small mt-1">{!! Text::html('build.car.in_the_order_of_the_build') !!}</p>
@@ -73,8 +73,8 @@
                 <div class="caution mt-0 mb-4" role="alert">
                     <p>
                         {!! Text::html('build.car.changed_this_cars_record_in_the', [
-                            'session' => session('conflict')['by'],
-                            'session_2' => \App\Presenters\Lists::and(session('conflict')['now']),
+                            'who' => session('conflict')['by'],
+                            'now' => \App\Presenters\Lists::and(session('conflict')['now']),
                         ]) !!}
                     </p>
                     <p>{{ Text::of('build.car.what_you_typed_is_below_record') }}</p>

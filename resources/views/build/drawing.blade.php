@@ -11,7 +11,7 @@
 @else
     <p class="small mt-2">
         {{ Text::of('build.drawing.what_is_not_recorded_is_drawn', [
-            'also' => $reading->breaches === [] ? Text::of('build.drawing.nothing_that_is_recorded_speaks_against') :
+            'verdict' => $reading->breaches === [] ? Text::of('build.drawing.nothing_that_is_recorded_speaks_against') :
             Text::of('build.drawing.it_can_be_built_as_recorded'),
         ]) }}
     </p>

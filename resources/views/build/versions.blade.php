@@ -21,7 +21,7 @@
                 <h3>
                     {!! Text::html('build.versions.version', [
                         'version' => $car->version,
-                        'also' => $distances === null ? Text::of('build.versions.has_not_run') : ($distances->n === 1 ?
+                        'runs' => $distances === null ? Text::of('build.versions.has_not_run') : ($distances->n === 1 ?
                         Text::of('build.versions.one_try') . ' ' : Text::of('build.versions.tries_mean', ['n' => $distances->n]) . ' ') .
                         $units->show($distances->mean(), Scale::Distance),
                     ]) !!}
@@ -38,7 +38,7 @@
                         {!! Text::html('build.versions.record_corrected_by', [
                             'by' => $change->by(),
                             'at' => Moment::dayAndTime($change->made_at),
-                            'after' => implode('; ', array_map(fn ($key) => Text::of('build.versions.to', ['also' => ($attribute =
+                            'after' => implode('; ', array_map(fn ($key) => Text::of('build.versions.to', ['attribute' => ($attribute =
                             \Skivo\Core\Car\CarAttribute::tryFrom($key)) === null ? $key : Label::inside($attribute), 'before' =>
                             $change->before[$key] ?? Text::of('build.versions.none'), 'after' => $change->after[$key] ??
                             Text::of('build.versions.none')]), array_keys($change->after))),

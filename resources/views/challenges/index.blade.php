@@ -6,7 +6,7 @@
     <div class="lead-in">
         <p class="small">
             {{ Text::of('challenge.index.newest_first', [
-                'also' => $list->challenges->count() === 1 ? Text::of('challenge.index.1_challenge') :
+                'challenges' => $list->challenges->count() === 1 ? Text::of('challenge.index.1_challenge') :
                 Text::of('challenge.index.challenges_2', ['count' => $list->challenges->count()]),
             ]) }}
         </p>
@@ -31,9 +31,9 @@
                         <p class="small">
                             {{ Text::of('challenge.index.that_count', [
                                 'count' => count($groups),
-                                'count_2' => Text::plural('challenge.index.group_groups', count($groups)),
-                                'challenge' => $list->runs($challenge),
-                                'count_3' => Text::plural('challenge.index.run_runs', $list->runs($challenge)),
+                                'groups' => Text::plural('challenge.index.group_groups', count($groups)),
+                                'runs' => $list->runs($challenge),
+                                'runs_that' => Text::plural('challenge.index.run_runs', $list->runs($challenge)),
                             ]) }}
                         </p>
                     </div>

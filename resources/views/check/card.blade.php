@@ -17,7 +17,7 @@
         <div>
             <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('check.card.check_card_of_2', [
                 'group' => \Illuminate\Support\Str::limit($group->name, 80),
-                'also' => ($car->version ?? 1) > 1 ? Text::of('check.card.version', ['version' => $car->version]) : '',
+                'version' => ($car->version ?? 1) > 1 ? Text::of('check.card.version', ['version' => $car->version]) : '',
             ]) !!}</span>
             </h2>
             <p class="small mt-1">{{ Text::of('check.card.in_this_order_leave_empty_what') }}</p>

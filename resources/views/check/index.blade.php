@@ -49,7 +49,7 @@
                             <td>
                                 <x-pips
                                     :states="array_map(fn ($item) => $card?->verdict($item)->value ?? 'none', CheckItem::cases())"
-                                    :label="Text::of('check.index.of_checked', ['done' => $card?->done() ?? 0, 'items' => $items, 'also' =>
+                                    :label="Text::of('check.index.of_checked', ['done' => $card?->done() ?? 0, 'items' => $items, 'to_fix' =>
                                     ($fixes = count($card?->with(CheckVerdict::Fix) ?? [])) > 0 ? Text::of('check.index.to_fix', ['fixes' =>
                                     $fixes]) : ''])"
                                     />
@@ -57,7 +57,7 @@
                             <td>
                                 <x-pips
                                     :states="[...array_fill(0, $row['counted'], 'pass'), ...array_fill(0, max(0, $row['allowed'] - $row['counted']), 'none')]"
-                                    :label="Text::of('check.index.of_tries', ['row' => $row['counted'], 'row_2' => $row['allowed'], 'also'
+                                    :label="Text::of('check.index.of_tries', ['counted' => $row['counted'], 'allowed' => $row['allowed'], 'void'
                                     => $row['void'] > 0 ? Text::of('check.index.void', ['void' => $row['void']]) : ''])"
                                     />
                             </td>

@@ -3,7 +3,7 @@
     <div class="caution" role="alert" data-problems>
         <p>
             {!! Text::html('frame.errors.nothing_was_saved_and_nothing_you', [
-                'also' => $errors->count() === 1 ? Text::of('frame.errors.one_thing_to_look_at') :
+                'things' => $errors->count() === 1 ? Text::of('frame.errors.one_thing_to_look_at') :
                 Text::of('frame.errors.things_to_look_at', ['count' => $errors->count()]),
             ]) !!}
         </p>

@@ -6,7 +6,7 @@
         'cuts' => [Text::of('plan.plan_pages.cut_sizes'), route('cuts.show', $challenge)],
         'timetable' => [Text::of('plan.plan_pages.timetable'), route('timetable.show', $challenge)],
         'safety' => [Text::of('plan.plan_pages.safety',
-            ['also' => $challenge->safety_read_at === null ? ' ' . Text::of('plan.plan_pages.to_read') : '']),
+            ['to_read' => $challenge->safety_read_at === null ? ' ' . Text::of('plan.plan_pages.to_read') : '']),
             route('safety.show', $challenge)],
         'brief-class' => [Text::of('plan.plan_pages.class_sheet'), route('brief.show', [$challenge, 'class'])],
         'brief-helpers' => [Text::of('plan.plan_pages.helpers_sheet'), route('brief.show', [$challenge, 'helpers'])],

@@ -26,9 +26,9 @@
     </div>
     <figcaption class="small">
         {{ Text::of('diagnosis.steering_drawing.it_rolls_on_a_circle_of', [
-            'radius_m' => $units->show($steering->radiusM, Scale::Lane),
+            'radius' => $units->show($steering->radiusM, Scale::Lane),
             'angle' => number_format(rad2deg($steering->angle), 2),
-            'also' => $drawing->isFlattened() ? ' ' . Text::of('diagnosis.steering_drawing.sideways_is_drawn_smaller_than_along') : '',
+            'scale' => $drawing->isFlattened() ? ' ' . Text::of('diagnosis.steering_drawing.sideways_is_drawn_smaller_than_along') : '',
         ]) }}
     </figcaption>
 </figure>

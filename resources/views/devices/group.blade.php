@@ -9,7 +9,7 @@
 <x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->name" live="page">
     <div class="lead-in">
         <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{{ Text::of('device.group.our_car', [
-            'also' => ($car->version ?? 1) > 1 ? Text::of('device.group.version', ['version' => $car->version]) : '',
+            'version' => ($car->version ?? 1) > 1 ? Text::of('device.group.version', ['version' => $car->version]) : '',
         ]) }}</span>
         </h2>
         @if ($locked)<p class="small">{{ Text::of('device.group.just_now_nothing_can_be_changed') }}</p>@else<a class="button"
@@ -55,8 +55,8 @@
                                 @if (session('conflict') && session('conflict')['run'] === $run->id)
                                     <div class="caution wide mt-0" role="alert"><p>
                                             {!! Text::html('device.group.changed_this_run_in_the_meantime', [
-                                                'session' => session('conflict')['by'],
-                                                'session_2' => implode('; ', session('conflict')['now']),
+                                                'who' => session('conflict')['by'],
+                                                'now' => implode('; ', session('conflict')['now']),
                                             ]) !!}
                                         </p></div>
                                 @endif

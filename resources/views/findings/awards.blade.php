@@ -81,8 +81,8 @@
                         'miss' => $words->distance($predictions->foresights[$best]->typicalMiss()),
                     ]) !!} <x-behind :challenge="$challenge" :cars="$names[$best]->cars->pluck('id')->all()" /> @if (count($byTry) > 1)
                     {{ Text::of('findings.awards.over_the_class_the_typical_miss', [
-                        'by_try' => $words->distance(reset($byTry)),
-                        'by_try_2' => $words->distance(end($byTry)),
+                        'first' => $words->distance(reset($byTry)),
+                        'last' => $words->distance(end($byTry)),
                     ]) }} @endif
                 </p>
             @else
@@ -105,10 +105,10 @@
                                         class="max-w-60 truncate">{{ $group->name }}</bdi></span>
                                     </th>
                                     <td class="num text-left whitespace-normal">@foreach ($own as $row){{ Text::of('findings.awards.text', [
-                                        'also' => $row['version'] > 1 ? "v{$row['version']} " : '',
+                                        'version' => $row['version'] > 1 ? "v{$row['version']}" : '',
                                         'try' => $row['prediction']->try,
-                                        'si' => $units->figure($row['prediction']->distance->quantity->si(), Scale::Distance),
-                                        'also_2' => $row['measured'] === null ? '?' : $units->figure($row['measured'], Scale::Distance),
+                                        'predicted' => $units->figure($row['prediction']->distance->quantity->si(), Scale::Distance),
+                                        'measured' => $row['measured'] === null ? '?' : $units->figure($row['measured'], Scale::Distance),
                                     ]) }}@if (! $loop->last); @endif @endforeach
                                     </td>
                                     <td class="num">{{ $sight === null ? '–' : $words->distance($sight->typicalMiss()) }}</td>

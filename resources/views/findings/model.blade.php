@@ -32,11 +32,11 @@
                     </p>
                     <p class="prose">
                         {!! Text::html('findings.model.moved_on_of_what_its_balloon', [
-                            'shown' => $words->name($shown),
-                            'thrust_work' => number_format(100 * $energy->thrustWork / $energy->stored, 1),
+                            'car' => $words->name($shown),
+                            'share' => number_format(100 * $energy->thrustWork / $energy->stored, 1),
                             'stored' => number_format($energy->stored, 2),
                             'jet_and_nozzle' => number_format($energy->jetAndNozzle(), 2),
-                            'thrust_work_2' => number_format(1000 * $energy->thrustWork),
+                            'thrust_work' => number_format(1000 * $energy->thrustWork),
                             'rolling' => number_format(1000 * $energy->rolling),
                             'drag' => number_format(1000 * ($energy->drag + $energy->carriedOff)),
                         ]) !!} @if (count($findings->energies) > 1) {{ Text::of('findings.model.over_the_class_it_is', [

@@ -22,8 +22,8 @@
             @if ($words->notDrawn() !== null)<p class="small mt-2 prose">{{ $words->notDrawn() }}</p>@endif
             <p class="small mt-3 prose">{{ Text::of('findings.show.by_work_and_energy_distance_thrust') }} @if ($marked !== [])
             {{ Text::of('findings.show.the_ratio_straight_from_two_marks', [
-                'marked' => \App\Presenters\Lists::and($marked, 9),
-                'also' => Text::plural('findings.show.has_have', count($marked)),
+                'cars' => \App\Presenters\Lists::and($marked, 9),
+                'have' => Text::plural('findings.show.has_have', count($marked)),
             ]) }} @endif {{ Text::of('findings.show.filled_marks_are_measured_hollow_ones') }}
             </p>
         </section>
@@ -71,8 +71,8 @@
                             <tr>
                                 <th scope="row">
                                     {!! Text::html('findings.show.others', [
-                                        'school' => Label::of($ruling->school, 'claim'),
-                                        'school_2' => Label::of($ruling->school, 'otherwise'),
+                                        'claim' => Label::of($ruling->school, 'claim'),
+                                        'otherwise' => Label::of($ruling->school, 'otherwise'),
                                     ]) !!}
                                 </th>
                                 <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $schools->verdict($ruling) }}</td>

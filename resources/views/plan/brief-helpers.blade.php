@@ -23,13 +23,13 @@
                 <li>{{ Text::of('plan.brief_helpers.close_the_nozzle_with_a_fingertip') }}</li>
                 <li>
                     {{ Text::of('plan.brief_helpers.front_wheels_on_the_start_line', [
-                        'also' => $challenge->push_is_foul ? Text::of('plan.brief_helpers.a_push_makes_the_try_void') : '',
+                        'push' => $challenge->push_is_foul ? Text::of('plan.brief_helpers.a_push_makes_the_try_void') : '',
                     ]) }}
                 </li>
                 <li>{{ Text::of('plan.brief_helpers.write_down', ['to_measure' => $words->toMeasure()]) }}</li>
                 <li>
                     {{ Text::of('plan.brief_helpers.a_try_is_void_if_the', [
-                        'also' => $challenge->push_is_foul ? ' ' . Text::of('plan.brief_helpers.or_was_pushed') : '',
+                        'or_pushed' => $challenge->push_is_foul ? ' ' . Text::of('plan.brief_helpers.or_was_pushed') : '',
                     ]) }}
                 </li>
             </ol></section>

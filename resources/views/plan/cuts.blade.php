@@ -31,7 +31,7 @@
                 <div><dt>{{ Text::of('plan.cuts.axle') }}</dt><dd>{{ $body($sizes->axleLengthM()) }}</dd></div>
                 @if ($plan->cuts()?->nozzleM !== null)<div><dt>
                         {{ Text::of('plan.cuts.nozzle', [
-                            'also' => $plan->cuts()->nozzlesEach > 1 ? Text::of('plan.cuts.each_of', ['nozzles_each' => $plan->cuts()->nozzlesEach]) : '',
+                            'each' => $plan->cuts()->nozzlesEach > 1 ? Text::of('plan.cuts.each_of', ['nozzles_each' => $plan->cuts()->nozzlesEach]) : '',
                         ]) }}
                     </dt><dd>{{ $body($plan->cuts()->nozzleM) }}</dd></div>@endif
                 <div><dt>{{ Text::of('plan.cuts.track') }}</dt><dd>{{ $body($sizes->trackM()) }}</dd></div>
@@ -50,11 +50,11 @@
                     @if ($sizes->endPlayByRuleOfThumbM() < 0){{ Text::of('plan.cuts.nothing_it_is_too_short',
                         ['end_play_by_rule_of_thumb_m' => $part(-$sizes->endPlayByRuleOfThumbM())]) }}@else
                     {{ Text::of('plan.cuts.of_end_play', [
-                        'end_play_by_rule_of_thumb_m' => $part($sizes->endPlayByRuleOfThumbM()),
-                        'also' => $sizes->endPlayByRuleOfThumbM() > 0.004 ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
+                        'end_play' => $part($sizes->endPlayByRuleOfThumbM()),
+                        'caution' => $sizes->endPlayByRuleOfThumbM() > 0.004 ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
                     ]) }}@endif
                     </p>
-                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual', ['value' => $part(0.001), 'value_2' => $part(0.002)]) }}</p>
+                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual', ['from' => $part(0.001), 'to' => $part(0.002)]) }}</p>
             </div>
         </section>
         <section aria-labelledby="stock-title">
@@ -63,7 +63,7 @@
                 {{ Text::of('plan.cuts.for_cars_and_spares', [
                     'cars' => $plan->class->cars(),
                     'groups' => $plan->class->groups,
-                    'also' => Text::plural('plan.cuts.group_groups', $plan->class->groups),
+                    'groups_word' => Text::plural('plan.cuts.group_groups', $plan->class->groups),
                     'spares_percent' => $plan->plan->spares_percent,
                 ]) }}
             </p>
@@ -83,7 +83,7 @@
                 <x-cut-drawing :stock="$stock" :units="$units" :name="$name" />
                 <p class="small">
                     {{ Text::of('plan.cuts.is_left_over_or_lost_in', [
-                        'also' => $stock->isLeast ? Text::of('plan.cuts.no_fewer_can_do') : Text::of('plan.cuts.perhaps_a_few_less_would_do'),
+                        'verdict' => $stock->isLeast ? Text::of('plan.cuts.no_fewer_can_do') : Text::of('plan.cuts.perhaps_a_few_less_would_do'),
                         'waste' => number_format(100 * $stock->waste()),
                     ]) }}
                     @foreach ($stock->lengthsM as $piece => $length){{ Text::of('plan.cuts.one_yields_x', [

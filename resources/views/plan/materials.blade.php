@@ -73,7 +73,7 @@
                     <p class="small">
                         {{ Text::of('plan.materials.for_of_with_spares_amounts_are', [
                             'groups' => $class->groups,
-                            'also' => Text::plural('plan.materials.group_groups', $class->groups),
+                            'groups_word' => Text::plural('plan.materials.group_groups', $class->groups),
                             'group_size' => $class->groupSize,
                             'spares_percent' => $plan->plan->spares_percent,
                         ]) }}
@@ -152,7 +152,7 @@
                     </tbody>
                     @if ($cost !== null)<tfoot><tr><th scope="row" colspan="3">
                                 {{ Text::of('plan.materials.all_together', [
-                                    'also' => $materials->isPricedInPart() ? Text::of('plan.materials.of_what_has_a_price') : '',
+                                    'of_what' => $materials->isPricedInPart() ? Text::of('plan.materials.of_what_has_a_price') : '',
                                 ]) }}
                             </th><td class="no-print"></td><td class="no-print"></td><td class="num big-figure">
                                 {{ number_format($cost, 2) }}</td><td></td></tr></tfoot>@endif

@@ -10,8 +10,8 @@
                     'bearing' => $plan->kit->bearing,
                     'nozzle' => $plan->kit->nozzle,
                     'joint' => $plan->kit->joint,
-                    'also' => $plan->plan->latex_free ? Text::of('plan.safety.free_of_latex') : Text::of('plan.safety.of_latex'),
-                    'also_2' => $plan->plan->by_mouth ? Text::of('plan.safety.by_mouth') : Text::of('plan.safety.with_a_pump'),
+                    'latex' => $plan->plan->latex_free ? Text::of('plan.safety.free_of_latex') : Text::of('plan.safety.of_latex'),
+                    'filled' => $plan->plan->by_mouth ? Text::of('plan.safety.by_mouth') : Text::of('plan.safety.with_a_pump'),
                     'challenge' => route('materials.show', $challenge),
                 ]) !!}
             </p></div>

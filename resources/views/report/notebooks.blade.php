@@ -30,7 +30,7 @@
                 <section>
                     <h3>
                         {{ Text::of('report.notebooks.our_car', [
-                            'also' => ($car->version ?? 1) > 1 ? Text::of('report.notebooks.version', ['version' => $car->version]) : '',
+                            'version' => ($car->version ?? 1) > 1 ? Text::of('report.notebooks.version', ['version' => $car->version]) : '',
                         ]) }}
                     </h3>
                     @if ($car !== null && ! $car->choices->isEmpty())
@@ -79,7 +79,7 @@
                     @php($sample = $record->tries($car)->distances())
                     @if ($sample !== null)<p class="mt-2">
                         {!! Text::html('report.notebooks.mean_of', [
-                            'also' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
+                            'tries' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
                             'mean' => $units->show($sample->mean(), Scale::Distance),
                         ]) !!}@if ($sample->meanInterval() !== null){{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
                             'low' => $units->show(max(0, $sample->meanInterval()->low), Scale::Distance),

@@ -24,9 +24,9 @@
         <header class="report-head">
             <p class="small">
                 {{ Text::of('report.show.that_ran_that_count', [
-                    'count' => Text::plural('report.show.group_groups', $record->groups->count()),
-                    'count_2' => Text::plural('report.show.car_cars', count($findings->cars)),
-                    'count_3' => Text::plural('report.show.try_tries', $record->countedTries()),
+                    'groups' => Text::plural('report.show.group_groups', $record->groups->count()),
+                    'cars' => Text::plural('report.show.car_cars', count($findings->cars)),
+                    'tries' => Text::plural('report.show.try_tries', $record->countedTries()),
                 ]) }}
             </p>
             <h2 class="text-2xl">{{ $challenge->question ?? Text::of('report.show.how_far_does_a_breath_of') }}</h2>
@@ -82,7 +82,7 @@
                 </tbody>
             </table></div>
             <p class="small">
-                {{ Text::of('report.show.estimated_from_the_parts_not_measured', ['also' => $words->voids() === null ? '' : ' ' . $words->voids()]) }}
+                {{ Text::of('report.show.estimated_from_the_parts_not_measured', ['voids' => $words->voids() === null ? '' : ' ' . $words->voids()]) }}
             </p>
         </section>
         <section class="report-figure">
@@ -111,8 +111,8 @@
                 @foreach ($findings->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)
                 <li>
                     {{ Text::of('report.show.or', [
-                        'school' => Label::of($ruling->school, 'claim'),
-                        'school_2' => Label::of($ruling->school, 'otherwise'),
+                        'claim' => Label::of($ruling->school, 'claim'),
+                        'otherwise' => Label::of($ruling->school, 'otherwise'),
                         'ruling' => $schools->evidence($ruling),
                     ]) }}
                 </li>@endif @endforeach

@@ -37,7 +37,7 @@
             <button type="button" class="button" data-watch-reset>{{ Text::of('run.entry.reset') }}</button>
             <p class="small">
                 {!! Text::html('run.entry.space_does_the_same_by_hand', [
-                    'also' => $challenge->timed_length === null ? Text::of('run.entry.start_at_the_release_stop_where') :
+                    'start_and_stop' => $challenge->timed_length === null ? Text::of('run.entry.start_at_the_release_stop_where') :
                     Text::of('run.entry.start_at_the_release_split_at', ['si' => $units->show($challenge->timed_length->quantity->si(),
                     Scale::Lane)]),
                 ]) !!}

@@ -54,8 +54,8 @@
                                             <div class="caution mt-0 mb-4" role="alert">
                                                 <p>
                                                     {!! Text::html('run.index.changed_this_run_in_the_meantime', [
-                                                        'conflict' => $conflict['by'],
-                                                        'conflict_2' => implode('; ', $conflict['now']),
+                                                        'who' => $conflict['by'],
+                                                        'now' => implode('; ', $conflict['now']),
                                                     ]) !!}
                                                 </p>
                                                 <p>{{ Text::of('run.index.what_you_typed_is_below_save') }}</p>

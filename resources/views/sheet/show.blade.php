@@ -15,7 +15,7 @@
         <div>
             <p class="mb-3">
                 {{ Text::of('sheet.show.in_as_the_switch_above_says', [
-                    'also' => $units === \Skivo\Core\Measurement\UnitSystem::Metric ? Text::of('sheet.show.cm_and_g') : Text::of('sheet.show.in_and_oz'),
+                    'units' => $units === \Skivo\Core\Measurement\UnitSystem::Metric ? Text::of('sheet.show.cm_and_g') : Text::of('sheet.show.in_and_oz'),
                 ]) }}
             </p>
             <p class="actions">
@@ -86,7 +86,7 @@
                             <li>
                                 {!! Text::html('sheet.show.new', [
                                     'count' => count($plan->newGroups),
-                                    'count_2' => Text::plural('sheet.show.group_groups', count($plan->newGroups)),
+                                    'groups' => Text::plural('sheet.show.group_groups', count($plan->newGroups)),
                                 ]) !!}@if ($plan->newGroups !== []):
                                 <bdi>{{ implode(', ', array_map(fn ($row) => \Illuminate\Support\Str::limit($row->group, 30),
                                     array_slice($plan->newGroups, 0, 12))) }}{{ count($plan->newGroups) > 12 ? ' …' : '' }}</bdi>@endif

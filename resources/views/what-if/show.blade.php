@@ -114,9 +114,9 @@
                 {!! Text::html('what_if.show.of_values_measured_from_the_parts', [
                     'group' => $group->name,
                     'count' => $model->count(Origin::Measured),
-                    'count_2' => count($model->origins),
-                    'count_3' => $model->count(Origin::Catalogue),
-                    'count_4' => $model->count(Origin::Assumed),
+                    'all' => count($model->origins),
+                    'parts' => $model->count(Origin::Catalogue),
+                    'assumed' => $model->count(Origin::Assumed),
                 ]) !!}
             </p>
             <details class="disclosure"><summary>{{ Text::of('what_if.show.which_is_which') }}</summary>
