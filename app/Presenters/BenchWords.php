@@ -148,7 +148,7 @@ final readonly class BenchWords
             ? null
             : new Sentence(
                 Text::of('bench.bench_words.it', ['said' => Lists::and($said, 9)]),
-                $forces->frictionIsMeasured() && $forces->friction->value > 1.5 * $forces->modelFriction->value
+                $forces->frictionIsHigh()
                     ? Text::of('bench.bench_words.glue_tape_on_an_axle_a')
                     : '',
             );
@@ -156,10 +156,15 @@ final readonly class BenchWords
 
     public static function times(float $ratio): string
     {
-        return match (true) {
-            $ratio > 0.93 && $ratio < 1.07 => Text::of('bench.bench_words.about'),
-            default => Text::of('bench.bench_words.times', ['ratio' => number_format($ratio, 1)]),
-        };
+        return self::isAbout($ratio)
+            ? Text::of('bench.bench_words.about')
+            : Text::of('bench.bench_words.times', ['ratio' => number_format($ratio, 1)]);
+    }
+
+    /** Whether "1.0 times" would be said of it, or nearly. */
+    public static function isAbout(float $ratio): bool
+    {
+        return $ratio > 0.93 && $ratio < 1.07;
     }
 
     private static function withHalf(Estimate $estimate, int $decimals): string

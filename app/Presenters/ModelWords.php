@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
+use Skivo\Core\Bench\WorkBalance;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Car\CheckItem;
@@ -13,14 +14,12 @@ use Skivo\Core\Car\CheckVerdict;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Physics\Steering;
 use Skivo\Core\Statistics\Interval;
 
 /** How the model and a class agree, in words. */
 final readonly class ModelWords
 {
-    /** A car for whose thrust over resistance a typical one would have come so many times as far lies off the line. */
-    private const OFF_THE_LINE = 1.7;
-
     public function __construct(private ClassRecord $record, private ClassFindings $findings, private FindingWords $words) {}
 
     /**
@@ -123,7 +122,7 @@ final readonly class ModelWords
             }
             // How much farther a typical car with this ratio would have come.
             $times = ($this->findings->ratioOf($car) ?? 0.0) * $typical->stretchM / $compared->sample->mean();
-            if ($balance !== null && ($times > self::OFF_THE_LINE || $times < 1.0 / self::OFF_THE_LINE)) {
+            if ($balance !== null && WorkBalance::isOffTheLine($times)) {
                 $said[] = [
                     new Sentence(
                         Text::of(
@@ -207,7 +206,7 @@ final readonly class ModelWords
             static fn(Run $run): ?float => $run->driftM === null
                 || ($run->distanceM ?? 0.0) <= 0.0 ? null : abs($run->driftM) / $run->distanceM,
         );
-        if ($drift !== null && $drift->mean() > 0.08) {
+        if ($drift !== null && $drift->mean() > Steering::MUCH) {
             $noted[] = Text::of(
                 'findings.model_words.a_drift_of',
                 ['mean' => $this->record->challenge->units->show($drift->mean(), Scale::Slope)],

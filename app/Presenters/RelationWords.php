@@ -13,6 +13,7 @@ use Skivo\Core\Findings\Trend;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\Spearman;
 
 /** What a relation says, in words first, then the numbers. */
 final readonly class RelationWords
@@ -268,11 +269,11 @@ final readonly class RelationWords
     private function ranking(float $rho): string
     {
         $strength = match (true) {
-            abs($rho) >= 0.8 => Text::of('findings.relation_words.closely'),
-            abs($rho) >= 0.5 => Text::of('findings.relation_words.loosely'),
+            abs($rho) >= Spearman::CLOSELY => Text::of('findings.relation_words.closely'),
+            abs($rho) >= Spearman::LOOSELY => Text::of('findings.relation_words.loosely'),
             default => Text::of('findings.relation_words.hardly_at_all'),
         };
-        $direction = $rho < 0 && abs($rho) >= 0.5 ? Text::of('findings.relation_words.the_other_way_round') : '';
+        $direction = $rho <= -Spearman::LOOSELY ? Text::of('findings.relation_words.the_other_way_round') : '';
 
         return Text::of('findings.relation_words.put_in_order_the_two_go', ['strength' => $strength, 'direction' => $direction]);
     }

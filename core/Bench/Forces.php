@@ -22,6 +22,9 @@ final readonly class Forces
     /** What half a 95 % interval holds of standard uncertainties. */
     private const HALF_95 = 1.96;
 
+    /** So many times the friction of the parts: common practice, no source. */
+    private const HIGH_FRICTION = 1.5;
+
     /**
      * @param CarModel $model the input of the run model, measured values in place
      * @param Estimate $friction f
@@ -120,6 +123,12 @@ final readonly class Forces
     public function frictionIsMeasured(): bool
     {
         return $this->model->settings->frictionIsMeasured();
+    }
+
+    /** Whether it was, and is so much more than its parts' that something rubs. */
+    public function frictionIsHigh(): bool
+    {
+        return $this->frictionIsMeasured() && $this->friction->value > self::HIGH_FRICTION * $this->modelFriction->value;
     }
 
     private static function isWithin(CarAttribute $setting, float $value): bool

@@ -21,6 +21,9 @@ final readonly class WorkBalance
     /** A tape at a limp mark that somebody saw in passing (m): common practice, no source. */
     private const MARK_HALF_WIDTH_M = 0.05;
 
+    /** Common practice, no source. */
+    private const OFF_THE_LINE = 1.7;
+
     /**
      * @param float $ratio mean thrust over the stretch over mean resistance over the run
      * @param Interval $interval of that, at 95 %, as the forces' own uncertainties leave it
@@ -35,6 +38,14 @@ final readonly class WorkBalance
         /** Of that, likewise. */
         public Interval $distanceInterval,
     ) {}
+
+    /**
+     * @param float $times by which a typical car with the same thrust over resistance would have come farther than a car did
+     */
+    public static function isOffTheLine(float $times): bool
+    {
+        return $times > self::OFF_THE_LINE || $times < 1.0 / self::OFF_THE_LINE;
+    }
 
     /**
      * By the run model; null where the car would not start.

@@ -24,6 +24,9 @@ final readonly class CutSizes
     /** Common practice, no source: so much end play neither binds nor wanders. */
     public const USUAL_END_PLAY_M = [0.001, 0.002];
 
+    /** Common practice, no source: from here on a car wanders (m). */
+    public const WANDERS_FROM_M = 0.004;
+
     /**
      * @param float $sideGapM by which the bearing stands out beyond the chassis, on each side
      * @param float $endPlayM in all
@@ -38,11 +41,11 @@ final readonly class CutSizes
         public float $overhangM = 0.003,
         public float $sideGapM = 0.003,
     ) {
-        OutOfRangeException::check('Chassis width', $chassisWidthM, 0.005, 0.6);
-        OutOfRangeException::check('Wheel thickness', $wheelThicknessM, 0.0003, 0.1);
-        OutOfRangeException::check('End play', $endPlayM, 0.0, 0.05);
-        OutOfRangeException::check('Overhang', $overhangM, 0.0, 0.1);
-        OutOfRangeException::check('Side gap', $sideGapM, 0.0, 0.1);
+        OutOfRangeException::check('chassis_width_m', $chassisWidthM, 0.005, 0.6);
+        OutOfRangeException::check('wheel_thickness_m', $wheelThicknessM, 0.0003, 0.1);
+        OutOfRangeException::check('end_play_m', $endPlayM, 0.0, 0.05);
+        OutOfRangeException::check('overhang_m', $overhangM, 0.0, 0.1);
+        OutOfRangeException::check('side_gap_m', $sideGapM, 0.0, 0.1);
     }
 
     public function bearingLengthM(): float
@@ -70,5 +73,10 @@ final readonly class CutSizes
     public function endPlayByRuleOfThumbM(): float
     {
         return $this->axleByRuleOfThumbM() - $this->bearingLengthM() - 2 * $this->wheelThicknessM - 2 * $this->overhangM;
+    }
+
+    public function wandersByRuleOfThumb(): bool
+    {
+        return $this->endPlayByRuleOfThumbM() > self::WANDERS_FROM_M;
     }
 }

@@ -40,10 +40,4 @@ enum Goal: string
             self::HeaviestLoad => Scale::Weight,
         };
     }
-
-    /** Whether it needs a length on the lane: the timed stretch, the mark, or how far a load must go. */
-    public function needsLength(): bool
-    {
-        return $this === self::Fastest || $this === self::NearestMark || $this === self::HeaviestLoad;
-    }
 }

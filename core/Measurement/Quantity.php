@@ -67,11 +67,6 @@ final readonly class Quantity
         return new self($this->dimension, $this->exactSi()->plus($other->exactSi())->simplified());
     }
 
-    public function isNegative(): bool
-    {
-        return $this->si() < 0.0;
-    }
-
     /** A float stands for the shortest decimal that reads back as the same float. */
     private function exactSi(): BigRational
     {

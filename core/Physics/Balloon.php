@@ -85,29 +85,4 @@ final readonly class Balloon
     {
         return $this->inflatedVolumeM3() > self::EMPTY_VOLUME_RATIO * $this->relaxedVolumeM3();
     }
-
-    /**
-     * The same balloon with its film scaled so that it shows a measured gauge pressure at a size.
-     *
-     * @throws OutOfRangeException where the size is not beyond the relaxed one, or the film would have to be unheard of
-     */
-    public function matchedTo(float $gaugePressurePa, float $atDiameterM): self
-    {
-        OutOfRangeException::check('at_diameter_m', $atDiameterM, 1.001 * $this->relaxedDiameterM, 0.6);
-
-        return $this->with(modulusPa: $this->modulusPa * $gaugePressurePa / $this->gaugePressurePa($atDiameterM));
-    }
-
-    public function with(?float $inflatedDiameterM = null, ?float $modulusPa = null): self
-    {
-        return new self(
-            $this->relaxedDiameterM,
-            $this->filmThicknessM,
-            $inflatedDiameterM ?? $this->inflatedDiameterM,
-            $this->count,
-            $modulusPa ?? $this->modulusPa,
-            $this->hardening,
-            $this->dragCoefficient,
-        );
-    }
 }

@@ -137,17 +137,6 @@ final readonly class Nozzle
         return $speed;
     }
 
-    /** The loss coefficient K at an exit speed, all told. */
-    public function lossCoefficient(float $exitSpeed, float $density, float $viscosity): float
-    {
-        $loss = $this->constantLoss;
-        foreach ($this->walls as [$reynoldsPerSpeed, $weight]) {
-            $loss += $this->darcyFriction($density / $viscosity * $reynoldsPerSpeed * $exitSpeed) * $weight;
-        }
-
-        return $loss;
-    }
-
     /** Darcy's friction factor of a smooth round tube. */
     public function darcyFriction(float $reynolds): float
     {

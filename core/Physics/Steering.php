@@ -25,6 +25,9 @@ use Skivo\Core\Measurement\Side;
  */
 final readonly class Steering
 {
+    /** A drift of more than this over the distance costs some of it. Common practice, no source. */
+    public const MUCH = 0.08;
+
     private function __construct(
         /** Of the circle (m). */
         public float $radiusM,

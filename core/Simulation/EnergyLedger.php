@@ -34,13 +34,4 @@ final readonly class EnergyLedger
     {
         return $this->stored - $this->thrustWork;
     }
-
-    /** By how much the account of the motion does not close, over the stored energy; 0 where nothing was stored. */
-    public function closingError(): float
-    {
-        $miss = abs($this->thrustWork + $this->start - $this->rolling - $this->drag - $this->carriedOff);
-        $of = max($this->stored, $this->start);
-
-        return $of === 0.0 ? 0.0 : $miss / $of;
-    }
 }

@@ -74,13 +74,6 @@ final readonly class LeastSquares
         return $this->residualDeviation === null ? null : $this->residualDeviation / sqrt($this->sumSquaresX);
     }
 
-    public function interceptError(): ?float
-    {
-        return $this->residualDeviation === null
-            ? null
-            : $this->residualDeviation * sqrt(1.0 / $this->n + $this->meanX ** 2 / $this->sumSquaresX);
-    }
-
     /** Null where two points fix the line and leave nothing to judge it by. */
     public function slopeInterval(float $confidence = 0.95): ?Interval
     {

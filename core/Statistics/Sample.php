@@ -94,15 +94,6 @@ final readonly class Sample
         return $deviation === null ? null : $deviation / sqrt($this->n);
     }
 
-    /** s over the mean; null for one value or a mean of zero. */
-    public function coefficientOfVariation(): ?float
-    {
-        $deviation = $this->standardDeviation();
-        $mean = $this->mean();
-
-        return $deviation === null || $mean === 0.0 ? null : $deviation / abs($mean);
-    }
-
     /** The t interval of the mean; null for one value. */
     public function meanInterval(float $confidence = 0.95): ?Interval
     {

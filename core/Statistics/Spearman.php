@@ -12,6 +12,10 @@ namespace Skivo\Core\Statistics;
  */
 final readonly class Spearman
 {
+    /** From here on two things go closely, or loosely, together. Common practice, no source. */
+    public const CLOSELY = 0.8;
+    public const LOOSELY = 0.5;
+
     private function __construct(
         /** From −1 to 1. */
         public float $rho,

@@ -39,7 +39,7 @@ final class CuttingTest extends TestCase
     public function testSizesThatCannotBeAreRefused(): void
     {
         $this->expectException(OutOfRangeException::class);
-        $this->expectExceptionMessage('Wheel thickness');
+        $this->expectExceptionMessage('wheel_thickness_m');
         new CutSizes(0.075, 0.5);
     }
 

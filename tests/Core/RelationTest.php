@@ -72,7 +72,6 @@ final class RelationTest extends TestCase
         self::assertSame(2.0, $line?->slope);
         self::assertNull($line->slopeInterval());
         self::assertNull($line->lineInterval(1.5));
-        self::assertNull($line->interceptError());
     }
 
     public function testEveryXNeedsItsY(): void

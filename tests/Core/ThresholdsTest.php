@@ -47,7 +47,6 @@ final class ThresholdsTest extends TestCase
             'modulus' => [static fn(float $pa): Balloon => $balloon(modulus: $pa), 1e4, 1e7],
             'hardening' => [static fn(float $k): Balloon => $balloon(hardening: $k), 0.0, 1.0],
             'drag coefficient' => [static fn(float $c): Balloon => $balloon(drag: $c), 0.0, 2.0],
-            'size of a measured pressure' => [static fn(float $m): Balloon => $balloon()->matchedTo($balloon()->gaugePressurePa($m), $m), 1.001 * 0.06, 0.6],
             'bore' => [static fn(float $m): Nozzle => new Nozzle([new Tube($m, 0.1)]), 0.001, 0.1],
             'tube length' => [static fn(float $m): Nozzle => new Nozzle([new Tube(0.006, $m)]), 0.0, 2.0],
             'entry loss' => [static fn(float $k): Nozzle => new Nozzle([$tube], entryLoss: $k), 0.0, 2.0],

@@ -22,7 +22,6 @@ final class TrialsTest extends TestCase
         self::assertSame(3.18, $one->median());
         self::assertNull($one->standardDeviation());
         self::assertNull($one->meanInterval());
-        self::assertNull($one->coefficientOfVariation());
     }
 
     public function testTheMedianOfAnEvenNumberLiesBetweenTheMiddleTwo(): void
@@ -36,7 +35,6 @@ final class TrialsTest extends TestCase
         $interval = $sample->meanInterval();
 
         self::assertSame(1.0, $sample->standardDeviation());
-        self::assertSame(0.2, $sample->coefficientOfVariation());
         self::assertSame(2.0, $sample->range());
         // t(0.975, 2) = 4.303, NIST/SEMATECH e-Handbook 1.3.6.7.2.
         self::assertEqualsWithDelta(5.0 - 4.303 / sqrt(3), $interval?->low, 1e-3);

@@ -7,7 +7,11 @@ namespace Tests\Mutation;
 /** One number or one comparison of a file of core/, changed. */
 final readonly class Mutant
 {
-    private const COMPARISONS = ['<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '===' => '!==', '!==' => '==='];
+    /** Turned around: where measured values meet to the last digit, no test stands, and counts are held by their number. */
+    private const COMPARISONS = ['<' => '>=', '<=' => '>', '>' => '<=', '>=' => '<', '===' => '!==', '!==' => '==='];
+
+    /** A count this large is a coefficient. */
+    private const COEFFICIENT = 1000;
 
     /** Less than this is a guard against rounding, and no test can tell it from its neighbours. */
     private const GUARD = 1e-6;
@@ -68,7 +72,9 @@ final readonly class Mutant
         $number = str_replace('_', '', $token->text);
 
         return match (true) {
-            $token->is(T_LNUMBER) => ctype_digit($number) ? (string) ((int) $number + 1) : null,
+            $token->is(T_LNUMBER) && !ctype_digit($number) => null,
+            $token->is(T_LNUMBER) && (int) $number < self::COEFFICIENT => (string) ((int) $number + 1),
+            $token->is(T_LNUMBER) => (string) (int) (1.25 * (int) $number),
             (float) $number === 0.0 => '1.0',
             (float) $number < self::GUARD => null,
             default => var_export((float) $number * 1.25, true),

@@ -28,7 +28,6 @@ final class StatisticsTest extends TestCase
         self::assertNotNull($line);
         self::assertRelative(-0.262323073774029, $line->intercept, 1e-10, 'intercept');
         self::assertRelative(1.00211681802045, $line->slope, 1e-13, 'slope');
-        self::assertRelative(0.232818234301152, (float) $line->interceptError(), 1e-12, 'error of the intercept');
         self::assertRelative(0.429796848199937e-3, (float) $line->slopeError(), 1e-12, 'error of the slope');
         self::assertRelative(0.884796396144373, (float) $line->residualDeviation, 1e-12, 'residual deviation');
         self::assertRelative(0.999993745883712, $line->rSquared, 1e-13, 'R squared');
@@ -42,14 +41,14 @@ final class StatisticsTest extends TestCase
                 r = stats.linregress(x, y); t = np.sqrt(stats.f.isf(0.05, 1, n - 2))
                 s = np.sqrt(np.sum((y - r.intercept - r.slope * x) ** 2) / (n - 2)); h = 1 / n + (at - x.mean()) ** 2 / np.sum((x - x.mean()) ** 2)
                 cases.append([x.tolist(), y.tolist(), at])
-                expected.append([r.slope, r.intercept, r.stderr, r.intercept_stderr, r.rvalue ** 2, r.slope - t * r.stderr, r.slope + t * r.stderr,
+                expected.append([r.slope, r.intercept, r.stderr, r.rvalue ** 2, r.slope - t * r.stderr, r.slope + t * r.stderr,
                     r.intercept + r.slope * at - t * s * np.sqrt(h), r.intercept + r.slope * at + t * s * np.sqrt(1 + h)])
             PY);
         foreach ($cases as $index => [$x, $y, $at]) {
             $line = LeastSquares::fit($x, $y);
             self::assertNotNull($line);
             $actual = [
-                $line->slope, $line->intercept, $line->slopeError(), $line->interceptError(), $line->rSquared,
+                $line->slope, $line->intercept, $line->slopeError(), $line->rSquared,
                 $line->slopeInterval()?->low, $line->slopeInterval()?->high, $line->lineInterval($at)?->low, $line->predictionInterval($at)?->high,
             ];
             foreach ($actual as $which => $value) {
@@ -98,11 +97,11 @@ final class StatisticsTest extends TestCase
         [$cases, $expected] = $this->drawn(<<<'PY'
             for _ in range(80):
                 a = rng.normal(3, .4, int(rng.integers(2, 12))); n = len(a); w = np.sqrt(stats.f.isf(0.05, 1, n - 1)) * stats.sem(a)
-                cases.append(a.tolist()); expected.append([float(a.mean()), float(np.median(a)), float(a.std(ddof=1)), float(stats.variation(a, ddof=1)), float(a.mean() - w), float(a.mean() + w)])
+                cases.append(a.tolist()); expected.append([float(a.mean()), float(np.median(a)), float(a.std(ddof=1)), float(a.mean() - w), float(a.mean() + w)])
             PY);
         foreach ($cases as $index => $values) {
             $sample = new Sample($values);
-            $actual = [$sample->mean(), $sample->median(), $sample->standardDeviation(), $sample->coefficientOfVariation(), $sample->meanInterval()?->low, $sample->meanInterval()?->high];
+            $actual = [$sample->mean(), $sample->median(), $sample->standardDeviation(), $sample->meanInterval()?->low, $sample->meanInterval()?->high];
             foreach ($actual as $which => $value) {
                 self::assertRelative($expected[$index][$which], (float) $value, 1e-9, "value {$which}");
             }

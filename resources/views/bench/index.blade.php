@@ -22,7 +22,7 @@
             </h2>
             <p class="small mt-1 prose">@if ($ratio !== null){{ Text::of('bench.index.they_roll_with_their_parts_would', [
                 'times' => BenchWords::times($ratio),
-                'friction' => $ratio > 0.93 && $ratio < 1.07 ? Text::of('bench.index.the_friction') : Text::of('bench.index.the_friction_that'),
+                'friction' => BenchWords::isAbout($ratio) ? Text::of('bench.index.the_friction') : Text::of('bench.index.the_friction_that'),
             ]) }} @endif {{ Text::of('bench.index.what_nobody_measured_is_estimated_from') }}
             </p>
         </div>

@@ -51,10 +51,10 @@
                         ['end_play_by_rule_of_thumb_m' => $part(-$sizes->endPlayByRuleOfThumbM())]) }}@else
                     {{ Text::of('plan.cuts.of_end_play', [
                         'end_play' => $part($sizes->endPlayByRuleOfThumbM()),
-                        'caution' => $sizes->endPlayByRuleOfThumbM() > 0.004 ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
+                        'caution' => $sizes->wandersByRuleOfThumb() ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
                     ]) }}@endif
                     </p>
-                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual', ['from' => $part(0.001), 'to' => $part(0.002)]) }}</p>
+                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual', ['from' => $part($sizes::USUAL_END_PLAY_M[0]), 'to' => $part($sizes::USUAL_END_PLAY_M[1])]) }}</p>
             </div>
         </section>
         <section aria-labelledby="stock-title">
