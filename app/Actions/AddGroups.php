@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\Challenge;
 use App\Models\Group;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Mark;
 
 /** Adds groups to a challenge, each with the next free mark. All or none. */
@@ -33,7 +32,7 @@ final class AddGroups
                     $mark = Mark::firstFree([...$taken, ...array_values($marks)]) ?? Mark::firstFree($taken);
                 }
                 if ($mark === null) {
-                    throw ValidationException::withMessages(['names' => 'There is no room for more groups: every mark is in use.']);
+                    throw new NoMarkIsLeftException();
                 }
                 $taken[] = $mark;
                 $groups[] = $challenge->groups()->create(['name' => $name, 'mark' => $mark, 'position' => ++$position]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\Presenters\Text;
 use Illuminate\Database\QueryException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 use Throwable;
@@ -13,11 +14,7 @@ final class DiskIsFullException extends HttpException
 {
     public function __construct(Throwable $cause)
     {
-        parent::__construct(
-            507,
-            'There is no room left on the disk of the machine that serves Skivo. Free some: until then runs wait on the device.',
-            $cause,
-        );
+        parent::__construct(507, Text::of('errors.page.no_room_for_runs'), $cause);
     }
 
     /** By PostgreSQL's own code (53100, disk full), or by what the system says when a file cannot be written. */

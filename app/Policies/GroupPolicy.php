@@ -7,6 +7,7 @@ namespace App\Policies;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
+use App\Presenters\Text;
 use Illuminate\Auth\Access\Response;
 use Skivo\Core\Challenge\DeviceRole;
 
@@ -23,7 +24,7 @@ final class GroupPolicy
     {
         return match (true) {
             !$this->isTheirs($actor, $group) => Response::denyAsNotFound(),
-            $actor instanceof Device && $group->challenge->groups_are_locked => Response::deny('Groups are locked just now. Ask the adult who runs the challenge.'),
+            $actor instanceof Device && $group->challenge->groups_are_locked => Response::deny(Text::of('errors.page.groups_are_locked')),
             default => Response::allow(),
         };
     }

@@ -6,6 +6,7 @@ namespace App\Policies;
 
 use App\Models\Device;
 use App\Models\User;
+use App\Presenters\Text;
 use Illuminate\Auth\Access\Response;
 use Skivo\Core\Challenge\DeviceRole;
 
@@ -16,6 +17,6 @@ final class ReadingPolicy
     {
         return $actor instanceof Device && $actor->role === DeviceRole::Instrument
             ? Response::allow()
-            : Response::deny('This token is not an instrument’s.');
+            : Response::deny(Text::of('errors.page.not_an_instrument'));
     }
 }

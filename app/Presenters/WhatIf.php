@@ -144,7 +144,7 @@ final readonly class WhatIf
             }
         }
 
-        return $fault->getMessage();
+        return Text::of('what_if.what_if.together_they_go_beyond_the_model');
     }
 
     public function show(float $si, CarAttribute $setting): string

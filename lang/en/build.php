@@ -193,6 +193,7 @@ return [
         'is_back_with_its_car_and' => ':group is back, with its car and runs.',
     ],
     'form' => [
+        'every_mark_is_in_use' => 'There is no room for more groups: every mark is in use.',
         'a_group_needs_a_name' => 'A group needs a name.',
         'the_name_is_longer_than_characters' => 'The name is longer than :group_name_characters characters. Shorten it.',
         'choose_one_of_the_marks' => 'Choose one of the marks.',

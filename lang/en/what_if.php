@@ -68,6 +68,7 @@ return [
         'to' => ':low to :high',
         'and' => ':x and :y: :distances',
         'must_be_from_to_on_this' => ':setting must be from :least to :greatest on this car. Turn it back, or change what limits it.',
+        'together_they_go_beyond_the_model' => 'Together these values go beyond what the model can compute. Turn the last one back.',
     ],
     'what_if_words' => [
         'it_does_not_start' => 'It does not start.',

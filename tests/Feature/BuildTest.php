@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AddGroups;
+use App\Actions\NoMarkIsLeftException;
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Car\CarAttribute;
@@ -70,6 +72,9 @@ final class BuildTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}")->assertOk();
         $this->post("/challenges/{$challenge->id}/groups", ['names' => 'One more'])->assertSessionHasErrors('names');
         self::assertSame(40, $challenge->groups()->count());
+        // Somebody who was a moment quicker took the last mark.
+        $this->expectException(NoMarkIsLeftException::class);
+        app(AddGroups::class)($challenge, ['One more']);
     }
 
     public function testACarIsRecordedAsTyped(): void

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\AddGroups;
 use App\Actions\ChangeGroup;
+use App\Actions\NoMarkIsLeftException;
 use App\Http\Requests\GroupRequest;
 use App\Http\Requests\GroupsRequest;
 use App\Models\Allowance;
@@ -39,10 +40,13 @@ final class GroupController
     {
         try {
             $groups = $addGroups($challenge, $request->names());
-        } catch (UniqueConstraintViolationException) {
+        } catch (UniqueConstraintViolationException|NoMarkIsLeftException $fault) {
             // Someone else was a moment quicker.
-            return redirect()->route('groups.index', $challenge)->withInput()
-                ->withErrors(['names' => Text::of('build.done.one_of_these_names_was_added')]);
+            return redirect()->route('groups.index', $challenge)->withInput()->withErrors([
+                'names' => Text::of(
+                    $fault instanceof NoMarkIsLeftException ? 'build.form.every_mark_is_in_use' : 'build.done.one_of_these_names_was_added',
+                ),
+            ]);
         }
         $said = count($groups) === 1
             ? Text::of('build.done.is_in', ['groups' => $groups[0]->name])
