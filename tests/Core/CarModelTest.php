@@ -137,6 +137,22 @@ final class CarModelTest extends TestCase
         self::assertLessThan($estimated->band->high - $estimated->band->low, $measured->band->high - $measured->band->low);
     }
 
+    /** The four runs beside the predicted one, done one by one. */
+    public function testTheBandIsWhatEachErrorMakesOfItAlone(): void
+    {
+        $settings = Settings::of(['rolling_coefficient' => 0.05]);
+        $distance = static fn(float $friction, float $pressure): float => Simulator::run(
+            $settings->with(CarAttribute::RollingCoefficient, 0.05 * $friction)->with(CarAttribute::BalloonPressure, $pressure)->design(),
+            1e-8,
+        )->distanceM;
+        foreach ([[null, null, Prediction::FRICTION_MEASURED, Prediction::PRESSURE], [0.3, 0.05, 0.3, 0.05]] as [$friction, $pressure, $f, $p]) {
+            $prediction = Prediction::of($settings, false, $friction, $pressure);
+            $middle = $distance(1.0, 1.0);
+            self::assertEqualsWithDelta($middle - hypot($middle - $distance(1.0 + $f, 1.0), $middle - $distance(1.0, 1.0 - $p)), $prediction->band->low, 0.01);
+            self::assertEqualsWithDelta($middle + hypot($distance(1.0 - $f, 1.0) - $middle, $distance(1.0, 1.0 + $p) - $middle), $prediction->band->high, 0.01);
+        }
+    }
+
     public function testWhatTakesThePushDecidesTheRegime(): void
     {
         self::assertSame(Regime::Rolling, Prediction::of(Settings::of(['rolling_coefficient' => 0.1]))->regime());

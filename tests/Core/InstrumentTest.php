@@ -39,6 +39,9 @@ final class InstrumentTest extends TestCase
 
     public function testWhatIsMissingLeavesTheTimeOut(): void
     {
+        // Within half a second it is the same car; after that the one before was a hand.
+        self::assertEqualsWithDelta(1.4, (float) GateTimes::of([[0.0, 10.0], [0.0, 10.45], [1.0, 11.4]])->over(1.0), 1e-12);
+        self::assertEqualsWithDelta(0.85, (float) GateTimes::of([[0.0, 10.0], [0.0, 10.55], [1.0, 11.4]])->over(1.0), 1e-12);
         self::assertNull(GateTimes::of([[1.0, 11.2]])->over(1.0));
         self::assertNull(GateTimes::of([[0.0, 11.2]])->over(1.0));
         self::assertNull(GateTimes::of([[0.0, 11.2], [1.0, 11.21]])->over(1.0), 'no car is that fast');

@@ -85,6 +85,20 @@ final class ThresholdsTest extends TestCase
         }
     }
 
+    /** The values that the JSON of a design shows for what it may leave out. */
+    public function testWhatADesignMayLeaveOut(): void
+    {
+        $said = new Design(
+            new Balloon(0.06, 2.5e-4, 0.2, count: 1, modulusPa: 300_000.0, hardening: 0.1, dragCoefficient: 0.47),
+            new Nozzle([new Tube(0.006, 0.1)], parallel: 1, entryLoss: 0.5, extraLoss: 0.0, angleDeg: 0.0),
+            new Vehicle(0.06, 0.02, wheelEquivalentMassKg: 0.0, breakawayRatio: 1.0, bodyDragAreaM2: 0.0),
+            new Air(temperatureC: 20.0, pressurePa: 101_325.0, relativeHumidity: 0.5),
+            startSpeedMS: 0.0,
+        );
+        self::assertEquals($said, new Design(new Balloon(0.06, 2.5e-4, 0.2), new Nozzle([new Tube(0.006, 0.1)]), new Vehicle(0.06, 0.02)));
+        self::assertEquals(new CutSizes(0.075, 0.002, endPlayM: 0.0015, overhangM: 0.003, sideGapM: 0.003), new CutSizes(0.075, 0.002));
+    }
+
     public function testCountsOfTheModel(): void
     {
         $balloons = static fn(int $count): Balloon => new Balloon(0.06, 2.5e-4, 0.2, $count);

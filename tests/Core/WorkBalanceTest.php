@@ -24,10 +24,10 @@ final class WorkBalanceTest extends TestCase
     public static function designs(): iterable
     {
         yield 'a usual car' => [[]];
-        yield 'a light one on little friction' => [['mass' => 0.035, 'f' => 0.02]];
-        yield 'a wide nozzle' => [['bore' => 0.009, 'f' => 0.06]];
-        yield 'a bundle that is soon empty' => [['outlets' => 3.0, 'f' => 0.1]];
-        yield 'a heavy one that just moves' => [['mass' => 0.09, 'bore' => 0.008, 'f' => 0.05]];
+        yield 'a light one on little friction' => [['mass' => 0.035, 'rolling_coefficient' => 0.02]];
+        yield 'a wide nozzle' => [['nozzle_bore' => 0.009, 'rolling_coefficient' => 0.06]];
+        yield 'a bundle that is soon empty' => [['nozzle_outlets' => 3.0, 'rolling_coefficient' => 0.1]];
+        yield 'a heavy one that just moves' => [['mass' => 0.09, 'nozzle_bore' => 0.008, 'rolling_coefficient' => 0.05]];
     }
 
     /** @param array<string, float> $values */
@@ -58,6 +58,31 @@ final class WorkBalanceTest extends TestCase
         self::assertTrue($balance->interval->contains($balance->ratio));
         self::assertTrue($balance->distanceInterval->contains($balance->distanceM));
         self::assertGreaterThanOrEqual(1.0, $balance->interval->low);
+    }
+
+    /** The four runs beside the middle one, done one by one. */
+    public function testAnIntervalIsWhatEachForceMakesOfItAlone(): void
+    {
+        $settings = Settings::of(['rolling_coefficient' => 0.05]);
+        $at = static function (float $friction, float $pressure) use ($settings): WorkBalance {
+            $balance = WorkBalance::of(
+                $settings->with(CarAttribute::RollingCoefficient, 0.05 * $friction)->with(CarAttribute::BalloonPressure, $pressure),
+                0.1,
+                0.1,
+            );
+            self::assertNotNull($balance);
+
+            return $balance;
+        };
+        $middle = $at(1.0, 1.0);
+        $balance = WorkBalance::of($settings, 0.2, 0.1);
+        self::assertNotNull($balance);
+        foreach (['ratio' => 'interval', 'distanceM' => 'distanceInterval'] as $value => $interval) {
+            $down = hypot($middle->{$value} - $at(1.2, 1.0)->{$value}, $middle->{$value} - $at(1.0, 0.9)->{$value});
+            $up = hypot($at(0.8, 1.0)->{$value} - $middle->{$value}, $at(1.0, 1.1)->{$value} - $middle->{$value});
+            self::assertEqualsWithDelta($middle->{$value} - $down, $balance->{$interval}->low, 1e-9);
+            self::assertEqualsWithDelta($middle->{$value} + $up, $balance->{$interval}->high, 1e-9);
+        }
     }
 
     public function testSurerForcesLeaveANarrowerInterval(): void

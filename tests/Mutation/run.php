@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * Changes one number or comparison of core/ at a time and runs the core suite, then the reference suite: a change that
- * neither notices marks a rule that no test holds. Not part of the tests: it takes some seconds a change.
+ * Changes one number or comparison of core/ at a time and runs the tests that name its class, then the core suite, then
+ * the reference suite: a change that none notices marks a rule that no test holds. Not part of the tests: it takes some
+ * seconds a change.
  *
  *     php tests/Mutation/run.php [--sample=N] [--seed=N] [--at-once=N] [path of core/ …]
  *
@@ -17,8 +18,8 @@ use Symfony\Component\Process\Process;
 use Tests\Mutation\Mutant;
 
 const TABLES = ['Car/Catalogue.php', 'Car/CarAttribute.php'];
-const SUITES = ['core', 'reference'];
-const SECONDS = 300;
+const SUITES = ['named', 'core', 'reference'];
+const SECONDS = 120;
 
 $root = dirname(__DIR__, 2);
 require "{$root}/vendor/autoload.php";
@@ -49,12 +50,23 @@ fprintf(STDERR, "%d of %d changes, %d at once\n", count($mutants), $all, (int) $
 
 $directory = sys_get_temp_dir() . '/mutants-' . getmypid();
 mkdir($directory);
-/** The suite, run with a changed class. */
-$try = static function (Mutant $mutant, string $file, string $suite) use ($root): Process {
+/** @return list<string> the tests that name a class */
+$naming = static function (string $class) use ($root): array {
+    $tests = (new Finder())->files()->in(["{$root}/tests/Core", "{$root}/tests/Reference"])->name('*Test.php')->sortByName();
+
+    return array_values(array_map(
+        static fn(SplFileInfo $test): string => $test->getPathname(),
+        iterator_to_array($tests->contains('/\b' . substr((string) strrchr($class, '\\'), 1) . '\b/')),
+    ));
+};
+/** The tests, run with a changed class. */
+$try = static function (Mutant $mutant, string $file, string $suite) use ($root, $naming): Process {
+    $class = $mutant->className("{$root}/core");
+    $tests = $suite === 'named' ? $naming($class) : [];
     $process = new Process(
-        [PHP_BINARY, '-d', 'memory_limit=512M', 'vendor/bin/phpunit', '--testsuite', $suite, '--bootstrap', 'tests/Mutation/bootstrap.php', '--stop-on-defect', '--no-progress', '--no-output'],
+        [PHP_BINARY, '-d', 'memory_limit=512M', 'vendor/bin/phpunit', ...($tests === [] ? ['--testsuite', $suite === 'named' ? 'core' : $suite] : $tests), '--bootstrap', 'tests/Mutation/bootstrap.php', '--stop-on-defect', '--no-progress', '--no-output'],
         $root,
-        ['MUTANT_CLASS' => $mutant->className("{$root}/core"), 'MUTANT_FILE' => $file],
+        ['MUTANT_CLASS' => $class, 'MUTANT_FILE' => $file],
         timeout: SECONDS,
     );
     $process->start();
