@@ -52,7 +52,7 @@ $directory = sys_get_temp_dir() . '/mutants-' . getmypid();
 mkdir($directory);
 /** @return list<string> the tests that name a class */
 $naming = static function (string $class) use ($root): array {
-    $tests = (new Finder())->files()->in(["{$root}/tests/Core", "{$root}/tests/Reference"])->name('*Test.php')->sortByName();
+    $tests = (new Finder())->files()->in(["{$root}/tests/Core", "{$root}/tests/Reference"])->name('*Test.php')->sortBySize();
 
     return array_values(array_map(
         static fn(SplFileInfo $test): string => $test->getPathname(),
