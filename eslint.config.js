@@ -6,7 +6,12 @@ export default [
     {
         files: ['resources/js/**/*.js'],
         languageOptions: { ecmaVersion: 2022, sourceType: 'module', globals: globals.browser },
-        rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error' },
+        rules: {
+            eqeqeq: 'error',
+            'no-var': 'error',
+            'prefer-const': 'error',
+            'max-lines-per-function': ['error', { max: 55, skipBlankLines: true, skipComments: true }],
+        },
     },
     {
         files: ['public/service-worker.js'],

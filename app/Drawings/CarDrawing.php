@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Drawings;
 
-use App\ViewModels\CarReading;
 use Skivo\Core\Car\Fault;
 use Skivo\Core\Car\Layout;
 use Skivo\Core\Car\Spot;
 
 /**
- * A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the
- * lane. In px; places and sizes come in m.
+ * A car from the side, and from above where that is wanted, both to one scale, the balloon at full size. Forward is to
+ * the right, as on the lane. In px; places and sizes come in m.
  */
 final readonly class CarDrawing
 {
@@ -19,8 +18,6 @@ final readonly class CarDrawing
     private const MOST_OUTLETS = 12;
     private const ROOM_BEHIND_M = 0.035;
     private const ROOM_BEFORE_M = 0.01;
-
-    public Layout $layout;
 
     public float $balloonRadiusM;
     public float $balloonXM;
@@ -35,18 +32,15 @@ final readonly class CarDrawing
     public float $ground;
     public float $height;
 
-    /** @var list<Fault> */
-    private array $faults;
-
     private float $rearM;
     private float $indent;
     private float $middle;
     private float $scale;
 
-    public function __construct(CarReading $reading)
+    /** @param list<Fault> $faults to be marked */
+    public function __construct(public Layout $layout, private array $faults = [], bool $isFromAbove = true)
     {
-        $this->faults = $reading->faults;
-        $this->layout = $l = $reading->layout;
+        $l = $layout;
         [$this->balloonXM, $this->balloonYM] = $l->balloonCentre();
         $this->balloonRadiusM = $r = $l->balloonDiameter / 2;
         $this->wheelRadiusM = $wheel = $l->wheelRadius();
@@ -56,11 +50,11 @@ final readonly class CarDrawing
         $length = max($this->balloonXM + $r, $l->chassisLength, $l->frontAxle() + $wheel) + self::ROOM_BEFORE_M - $this->rearM;
         $half = max($r, ($l->frontTrack + $l->wheelThickness) / 2, $l->frontAxleLength / 2, $l->rearAxleLength / 2, $l->chassisWidth / 2);
         $top = max($this->balloonYM + $r, 2 * $wheel, $l->chassisTop());
-        $this->scale = min((self::WIDTH - 20) / $length, 215 / ($top + 0.005), 235 / (2 * $half));
+        $this->scale = min((self::WIDTH - 20) / $length, 215 / ($top + 0.005), $isFromAbove ? 235 / (2 * $half) : INF);
         $this->indent = (self::WIDTH - $length * $this->scale) / 2;
         $this->ground = 30 + $top * $this->scale;
         $this->middle = $this->ground + 104 + $half * $this->scale;
-        $this->height = round($this->middle + $half * $this->scale + 34);
+        $this->height = round($isFromAbove ? $this->middle + $half * $this->scale + 34 : $this->ground + 12);
     }
 
     /** Along the car, from its rear end. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Presenters;
 
 use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\SideView;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -43,7 +42,6 @@ final readonly class WhatIf
     {
         $run = $prediction->run;
         $layout = $prediction->settings->layout();
-        $view = new SideView($layout);
         $energy = $run->energy;
 
         return [
@@ -85,7 +83,6 @@ final readonly class WhatIf
                 'stored' => $energy->stored, 'jet' => $energy->jetAndNozzle(), 'work' => $energy->thrustWork,
                 'rolling' => $energy->rolling, 'drag' => $energy->drag, 'carried' => $energy->carriedOff,
             ]),
-            'view' => $view->shapes(),
         ];
     }
 

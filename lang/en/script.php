@@ -43,10 +43,9 @@ return [
     'floor' => [
         'timed' => 'timed to here',
     ],
-    'side' => [
-        'outlets' => ':count outlets',
-    ],
     'what_if' => [
+        'what' => 'What',
+        'no' => 'no',
         'not_a_number' => ':setting: type a number. “:typed” is not one, so the design stays as it was.',
         'not_a_number_in' => ':setting: type a number in :unit. “:typed” is not one, so the design stays as it was.',
         'design' => 'Design :letter',

@@ -26,6 +26,9 @@ return [
     'setting' => [
         'number' => 'number',
     ],
+    'side' => [
+        'outlets' => ':count outlets',
+    ],
     'show' => [
         'what_if' => 'What if · :challenge',
         'try_designs_before_cutting_card' => ':challenge · try designs before cutting card',

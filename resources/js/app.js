@@ -18,7 +18,7 @@ const PARTS = [
     ['[data-live]', async () => (await import('./run-day/live.js')).attachLive],
     ['form[data-draw]', async () => (await import('./pages/build.js')).attachBuild],
     ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
-    ['[data-what-if]', async () => (await import('./pages/what-if.js')).attachWhatIf],
+    ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
     ['[data-qr]', async () => (await import('./pages/qr.js')).attachCodes],
 ];
 

@@ -128,6 +128,18 @@ final class BenchForcesTest extends TestCase
         self::assertLessThan($wide->high - $wide->low, $narrow->high - $narrow->low);
     }
 
+    /** Half as much again as the parts' own is what a careful build does not have. */
+    public function testFrictionIsHighFromHalfAsMuchAgainOn(): void
+    {
+        $model = CarModel::of($this->recorded(), Catalogue::standard());
+        $parts = Forces::of($model, []);
+        self::assertFalse($parts->frictionIsHigh(), 'what is not measured is not high');
+        foreach ([[1.45, false], [1.55, true]] as [$times, $isHigh]) {
+            $pull = $times * $parts->friction->value * $model->settings->get(CarAttribute::Mass);
+            self::assertSame($isHigh, Forces::of($model, ['pull' => [[$pull]]])->frictionIsHigh(), "{$times} times");
+        }
+    }
+
     public function testAWaterTubeScalesTheBalloonAndAThrustBeyondReasonIsFlagged(): void
     {
         $model = CarModel::of($this->recorded(), Catalogue::standard());

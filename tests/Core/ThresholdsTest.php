@@ -6,6 +6,9 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Bench\WorkBalance;
+use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Plausibility;
@@ -148,6 +151,46 @@ final class ThresholdsTest extends TestCase
         self::assertTrue($isFine($limit));
         self::assertSame($isFineAbove, $isFine($limit + $step));
         self::assertSame(!$isFineAbove, $isFine($limit - $step));
+    }
+
+    /** What a bench test or a check takes for real: least, greatest, and how far a careful reading may be off (SI). */
+    public function testWhatAReadingMayBe(): void
+    {
+        $said = [];
+        foreach (BenchTest::cases() as $test) {
+            foreach ($test->fields() as $field) {
+                $said["{$test->value} {$field->key}"] = [$field->least, $field->greatest, $field->halfWidth];
+                self::assertSame($field->halfWidth / sqrt(3.0), $field->uncertainty());
+            }
+        }
+        self::assertSame([
+            'ramp release_height' => [0.002, 2.0, 0.001], 'ramp roll_out' => [0.02, 40.0, 0.01],
+            'tilt rise' => [0.001, 2.0, 0.002], 'tilt run' => [0.05, 10.0, 0.005],
+            'pull pull' => [0.0001, 5.0, 0.0005],
+            'coast-down between_marks' => [0.05, 10.0, 0.005], 'coast-down mark_to_mark' => [0.02, 300.0, 0.1], 'coast-down mark_to_stop' => [0.0, 40.0, 0.01],
+            'static-thrust scale_reading' => [0.0001, 5.0, 0.0005],
+            'first-stretch stretch' => [0.05, 5.0, 0.005], 'first-stretch from_release' => [0.02, 300.0, 0.1],
+            'pressure water' => [0.005, 3.0, 0.002], 'pressure balloon_diameter' => [0.03, 0.6, 0.003],
+            'spin turns_for' => [0.02, 300.0, 0.1],
+        ], $said);
+        $greatest = array_map(static fn(CheckItem $item): float => $item->greatest(), [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble, CheckItem::Parallel, CheckItem::Drift, CheckItem::Airtight]);
+        self::assertSame([600.0, 0.1, 0.1, 1.0, 20.0, 1.0], $greatest);
+    }
+
+    public function testAnAxleByTheRuleOfThumbWandersFromFourMillimetresOn(): void
+    {
+        // 25.4 mm less two wheels and two overhangs of 3 mm.
+        foreach ([[0.0077 - 1e-6, true], [0.0077 + 1e-6, false]] as [$wheel, $wanders]) {
+            self::assertSame($wanders, (new CutSizes(0.075, $wheel))->wandersByRuleOfThumb());
+        }
+    }
+
+    public function testOffTheLineIsSeventyPercentFartherOrAsMuchShorter(): void
+    {
+        foreach ([[1.69, false], [1.71, true]] as [$times, $isOff]) {
+            self::assertSame($isOff, WorkBalance::isOffTheLine($times));
+            self::assertSame($isOff, WorkBalance::isOffTheLine(1.0 / $times));
+        }
     }
 
     public function testWhatIsAskedAboutBeforeARunIsLogged(): void

@@ -65,8 +65,12 @@ final class WhatIfController
             $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()));
             $said = (new WhatIfWords($units, $prediction))->said();
 
-            return (new WhatIf($units))->design($prediction)
-                + ['said' => array_map(self::said(...), $said)];
+            $design = (new WhatIf($units))->design($prediction);
+
+            return $design + [
+                'said' => array_map(self::said(...), $said),
+                'side' => view('what-if.side', ['layout' => $prediction->settings->layout(), 'jet' => $design['shown']['jet']])->render(),
+            ];
         });
     }
 

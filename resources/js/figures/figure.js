@@ -74,49 +74,7 @@ function drawNumbers(canvas, data, x, { left, width, height, tip }) {
     const clip = svg('clipPath', { id: 'floor-clip' }, canvas);
     svg('rect', { x: left, y: 26, width: width - left, height }, clip);
     const clipped = svg('g', { 'clip-path': 'url(#floor-clip)' }, canvas);
-    if (data.curve.length > 0) {
-        if (data.curve[0].low !== null) {
-            const band = area()
-                .y((each) => y(each.x))
-                .x0((each) => x(each.low))
-                .x1((each) => x(each.high));
-            svg('path', { d: band(data.curve), class: 'band' }, clipped);
-            for (const edge of ['carLow', 'carHigh']) {
-                svg(
-                    'path',
-                    {
-                        d: line()
-                            .x((each) => x(each[edge]))
-                            .y((each) => y(each.x))(data.curve),
-                        class: 'band-edge',
-                    },
-                    clipped,
-                );
-            }
-        }
-        svg(
-            'path',
-            {
-                d: line()
-                    .x((each) => x(each.y))
-                    .y((each) => y(each.x))(data.curve),
-                class: 'fit',
-            },
-            clipped,
-        );
-    }
-    if ((data.model ?? []).length > 0) {
-        svg(
-            'path',
-            {
-                d: line()
-                    .x((each) => x(each.y))
-                    .y((each) => y(each.x))(data.model),
-                class: 'model',
-            },
-            clipped,
-        );
-    }
+    drawFit(clipped, data, x, y);
     for (const point of data.points) {
         if (point.xLow !== undefined) {
             const cross = svg('g', { class: `mark-${point.mark.split('-')[0]}`, 'aria-hidden': 'true' }, clipped);
@@ -124,6 +82,29 @@ function drawNumbers(canvas, data, x, { left, width, height, tip }) {
             svg('path', { d: `M${x(point.y)} ${y(point.xLow)}V${y(point.xHigh)}${across}`, class: 'cross' }, cross);
         }
         drawPoint(canvas, point, x, y(point.x), tip);
+    }
+}
+
+/** The class's own line with its bands, and the model's. */
+function drawFit(clipped, { curve, model }, x, y) {
+    const along = (place) =>
+        line()
+            .x((each) => x(each[place]))
+            .y((each) => y(each.x));
+    if (curve.length > 0 && curve[0].low !== null) {
+        const band = area()
+            .y((each) => y(each.x))
+            .x0((each) => x(each.low))
+            .x1((each) => x(each.high));
+        svg('path', { d: band(curve), class: 'band' }, clipped);
+        svg('path', { d: along('carLow')(curve), class: 'band-edge' }, clipped);
+        svg('path', { d: along('carHigh')(curve), class: 'band-edge' }, clipped);
+    }
+    if (curve.length > 0) {
+        svg('path', { d: along('y')(curve), class: 'fit' }, clipped);
+    }
+    if ((model ?? []).length > 0) {
+        svg('path', { d: along('y')(model), class: 'model' }, clipped);
     }
 }
 

@@ -8,103 +8,123 @@ const EVERY = 1000;
  */
 export function attachLive(root) {
     const page = root.querySelector('[data-live]');
-    if (page === null) {
-        return;
+    if (page !== null) {
+        new Live(root, page).start();
     }
-    let tag = `"${page.dataset.revision}"`;
-    let asking = false;
+}
 
-    // A page without a state of its own is asked for again, and its parts that show the class are taken from that.
-    const reload = async () => {
-        const response = await fetch(location.href, { headers: { Accept: 'text/html', 'X-Beside': 'yes' }, credentials: 'same-origin' });
+class Live {
+    #asking = false;
+
+    constructor(root, page) {
+        this.root = root;
+        this.page = page;
+        this.tag = `"${page.dataset.revision}"`;
+        this.hasState = page.dataset.state !== undefined;
+    }
+
+    start() {
+        setInterval(() => this.#ask(), EVERY);
+        document.addEventListener('skivo:changed', () => this.#ask());
+        document.addEventListener('skivo:ask', () => this.#ask(true));
+        document.addEventListener('visibilitychange', () => {
+            if (!document.hidden) {
+                this.#ask();
+            }
+        });
+        this.#ask(this.hasState && this.page.dataset.fresh === undefined);
+    }
+
+    get #shown() {
+        return revision(this.tag);
+    }
+
+    async #ask(force = false) {
+        if (this.#asking) {
+            return;
+        }
+        this.#asking = true;
+        try {
+            const response = await fetch(this.page.dataset.live, {
+                headers: { 'If-None-Match': this.tag },
+                cache: 'no-store',
+                credentials: 'omit',
+            });
+            if (this.page.dataset.connection === 'gone') {
+                document.dispatchEvent(new CustomEvent('skivo:there'));
+            }
+            this.page.dataset.connection = 'there';
+            if (force || response.status === 200) {
+                await this.#refresh(revision(response.headers.get('ETag') ?? ''));
+            }
+        } catch {
+            this.page.dataset.connection = 'gone';
+        } finally {
+            this.#asking = false;
+        }
+    }
+
+    async #refresh(announced) {
+        await (this.hasState ? this.#showState(announced) : this.#reload());
+        // Somebody else's request was drawing it just then.
+        if (this.#shown < announced) {
+            setTimeout(() => this.#ask(), 250);
+        }
+    }
+
+    /** A page without a state of its own is asked for again, and its parts that show the class are taken from that. */
+    async #reload() {
+        const response = await beside(location.href, 'text/html');
         if (!response.ok) {
             return;
         }
         const fresh = new DOMParser().parseFromString(await response.text(), 'text/html');
-        tag = `"${fresh.querySelector('[data-live]')?.dataset.revision}"`;
-        for (const part of root.querySelectorAll('[data-part]')) {
+        this.tag = `"${fresh.querySelector('[data-live]')?.dataset.revision}"`;
+        for (const part of this.root.querySelectorAll('[data-part]')) {
             const now = fresh.querySelector(`[data-part="${part.dataset.part}"]`);
             if (now !== null) {
                 morph(part, now.innerHTML);
             }
         }
-    };
+    }
 
-    const shown = () => Number(tag.replaceAll('"', ''));
-
-    const refresh = async (announced) => {
-        if (page.dataset.state === undefined) {
-            await reload();
-            return;
-        }
+    async #showState(announced) {
         const asked = performance.now();
-        const response = await fetch(page.dataset.state, {
-            headers: { Accept: 'application/json', 'X-Beside': 'yes' },
-            credentials: 'same-origin',
-        });
+        const response = await beside(this.page.dataset.state, 'application/json');
         if (!response.ok) {
-            if (response.status === 401 || response.status === 403 || response.status === 404) {
+            if ([401, 403, 404].includes(response.status)) {
                 document.dispatchEvent(new CustomEvent('skivo:gone'));
             }
             return;
         }
         const state = await response.json();
         // Drawn before what is here already, while a newer one is being drawn.
-        if (state.revision < shown() && state.revision < announced) {
+        if (state.revision < this.#shown && state.revision < announced) {
             return;
         }
-        tag = `"${state.revision}"`;
-        const stages = root.querySelector('[data-part="stages"]');
-        if (stages !== null && state.stages !== undefined) {
-            for (const [stage, progress] of Object.entries(state.stages)) {
-                const figure = stages.querySelector(`[data-stage="${stage}"] .num`);
-                if (figure !== null) {
-                    figure.textContent = progress;
-                }
-            }
-        }
+        this.tag = `"${state.revision}"`;
+        this.#showStages(state.stages ?? {});
         for (const [name, html] of Object.entries(state.html)) {
-            const piece = root.querySelector(`[data-piece="${name}"]`);
+            const piece = this.root.querySelector(`[data-piece="${name}"]`);
             if (piece !== null && html !== undefined) {
                 morph(piece, html);
             }
         }
         document.dispatchEvent(new CustomEvent('skivo:state', { detail: { ...state, asked } }));
-    };
+    }
 
-    const ask = async (force = false) => {
-        if (asking) {
-            return;
-        }
-        asking = true;
-        try {
-            const response = await fetch(page.dataset.live, { headers: { 'If-None-Match': tag }, cache: 'no-store', credentials: 'omit' });
-            if (page.dataset.connection === 'gone') {
-                document.dispatchEvent(new CustomEvent('skivo:there'));
+    #showStages(stages) {
+        for (const [stage, progress] of Object.entries(stages)) {
+            const figure = this.root.querySelector(`[data-part="stages"] [data-stage="${stage}"] .num`);
+            if (figure !== null) {
+                figure.textContent = progress;
             }
-            page.dataset.connection = 'there';
-            if (force || response.status === 200) {
-                const announced = Number((response.headers.get('ETag') ?? '').replaceAll('"', ''));
-                await refresh(announced);
-                // Somebody else's request was drawing it just then.
-                if (shown() < announced) {
-                    setTimeout(ask, 250);
-                }
-            }
-        } catch {
-            page.dataset.connection = 'gone';
-        } finally {
-            asking = false;
         }
-    };
-
-    setInterval(ask, EVERY);
-    document.addEventListener('skivo:changed', () => ask());
-    document.addEventListener('skivo:ask', () => ask(true));
-    document.addEventListener('visibilitychange', () => {
-        if (!document.hidden) {
-            ask();
-        }
-    });
-    ask(page.dataset.state !== undefined && page.dataset.fresh === undefined);
+    }
 }
+
+/** The number in an ETag. */
+const revision = (tag) => Number(tag.replaceAll('"', ''));
+
+/** A question beside the page: it is no visit. */
+const beside = (address, accept) => fetch(address, { headers: { Accept: accept, 'X-Beside': 'yes' }, credentials: 'same-origin' });

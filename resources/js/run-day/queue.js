@@ -45,41 +45,158 @@ const why = (reason) => (['stranger', 'out', 'locked'].includes(reason) ? say(`q
  * Runs that the server does not have yet, in IndexedDB, so that a reload or a closed lid loses none. A run leaves the device
  * when the server has said that it has it, or when somebody throws it away.
  */
-export function runQueue({ address, challenge, token, inStrip, on }) {
-    let store = null;
-    const opened = openDB('skivo', 1, {
-        upgrade(database) {
-            database.createObjectStore('runs', { keyPath: 'order', autoIncrement: true });
-        },
-    }).then(
-        (database) => {
-            store = database;
-        },
-        () => {},
-    );
-    const everything = () => store.getAll('runs');
-    const all = async () => (await everything()).filter((run) => run.challenge === challenge);
-    let busy = false;
-    let again = null;
-    let patience = 1000;
-    let notice = '';
+export class RunQueue {
+    #store = null;
+    #busy = false;
+    #again = null;
+    #patience = 1000;
+    #notice = '';
 
-    const draw = async () => {
-        const runs = await everything();
+    /**
+     * @param {{address: string, challenge: string, token: () => string, inStrip: () => string, on: object}} page
+     *     where runs go, and what is told: refused(run), logged(run, said), changed(state)
+     */
+    constructor(page) {
+        this.page = page;
+        this.opened = this.#open();
+        window.addEventListener('online', () => this.#sendNow());
+        document.addEventListener('skivo:there', () => this.#sendNow());
+    }
+
+    async #open() {
+        try {
+            this.#store = await openDB('skivo', 1, {
+                upgrade(database) {
+                    database.createObjectStore('runs', { keyPath: 'order', autoIncrement: true });
+                },
+            });
+        } catch {
+            // A browser that keeps nothing; add() says so.
+            return;
+        }
+        this.draw();
+        this.#send();
+    }
+
+    /** Keeps a run, then sends it: a new one, or one that was mended, which takes the place of what it was. */
+    async add(run) {
+        if (this.#store === null) {
+            throw new Error('IndexedDB');
+        }
+        const held = await this.#held(run.id);
+        if (held === undefined) {
+            await this.#store.add('runs', { ...run, challenge: this.page.challenge });
+        } else if (held.messages !== undefined) {
+            await this.#store.put('runs', { ...run, challenge: this.page.challenge, order: held.order });
+        }
+        await this.draw();
+        await this.#send();
+    }
+
+    /** Keeps what was typed and not yet sent, because something else wants its place. */
+    async park(run) {
+        const held = await this.#held(run.id);
+        const kept = { ...run, challenge: this.page.challenge, names: [], messages: [say('queue.not_sent')], isQuestion: false };
+        await (held === undefined ? this.#store.add('runs', kept) : this.#store.put('runs', { ...kept, order: held.order }));
+    }
+
+    async confirm(run) {
+        const sure = { ...run, fields: { ...run.fields, confirmed: run.names.join(',') } };
+        delete sure.messages;
+        await this.#store.put('runs', sure);
+        this.#sendNow();
+    }
+
+    async drop(run) {
+        await this.#store.delete('runs', run.order);
+        this.draw();
+    }
+
+    async dropById(id) {
+        const held = await this.#held(id);
+        if (held !== undefined) {
+            await this.#store.delete('runs', held.order);
+        }
+        this.draw();
+    }
+
+    async draw() {
+        if (this.#store === null) {
+            return;
+        }
+        const { challenge, inStrip, on } = this.page;
+        const runs = await this.#store.getAll('runs');
         on.changed({
             // What is in the strip is mended there.
             runs: runs.filter((run) => run.challenge === challenge && (run.messages === undefined || run.id !== inStrip())),
             elsewhere: runs.filter((run) => run.challenge !== challenge).length,
             waiting: runs.filter((run) => run.challenge === challenge && run.messages === undefined),
             unsent: runs.length,
-            notice,
+            notice: this.#notice,
         });
-    };
+    }
 
-    const post = async (run) => {
-        const response = await fetch(address, {
+    async #all() {
+        return (await this.#store.getAll('runs')).filter((run) => run.challenge === this.page.challenge);
+    }
+
+    async #held(id) {
+        return (await this.#all()).find((each) => each.id === id);
+    }
+
+    async #send() {
+        if (this.#busy || this.#store === null) {
+            return;
+        }
+        this.#busy = true;
+        try {
+            for (const run of (await this.#all()).filter((each) => each.messages === undefined)) {
+                if (!(await this.#sendOne(run))) {
+                    // It waits, and so do those behind it.
+                    this.#sendLater();
+                    break;
+                }
+            }
+        } finally {
+            this.#busy = false;
+            this.draw();
+        }
+    }
+
+    /** Whether the server has said what becomes of it. */
+    async #sendOne(run) {
+        let verdict;
+        try {
+            verdict = judge(await this.#post(run), run.id);
+        } catch {
+            // No connection.
+            this.#notice = '';
+            return false;
+        }
+        if (verdict.is === 'waits') {
+            if (verdict.why === 'token') {
+                document.dispatchEvent(new CustomEvent('skivo:ask'));
+            }
+            this.#notice = verdict.said || why(verdict.why);
+            return false;
+        }
+        this.#patience = 1000;
+        this.#notice = '';
+        if (verdict.is === 'stored') {
+            await this.#store.delete('runs', run.order);
+            this.page.on.logged(run, verdict.said);
+            return true;
+        }
+        const refused = { ...run, names: verdict.names, messages: verdict.messages, isQuestion: verdict.is === 'question' };
+        await this.#store.put('runs', refused);
+        this.page.on.refused(refused);
+        return true;
+    }
+
+    async #post(run) {
+        const response = await fetch(this.page.address, {
             method: 'POST',
-            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token() },
+            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': this.page.token() },
             body: JSON.stringify(run.fields),
             credentials: 'same-origin',
             redirect: 'manual',
@@ -89,111 +206,16 @@ export function runQueue({ address, challenge, token, inStrip, on }) {
             isRedirect: response.type === 'opaqueredirect' || response.redirected,
             body: await response.json().catch(() => null),
         };
-    };
-
-    const later = () => {
-        clearTimeout(again);
-        again = setTimeout(send, patience);
-        patience = Math.min(patience * 1.6, 15000);
-    };
-
-    async function send() {
-        if (busy) {
-            return;
-        }
-        busy = true;
-        try {
-            for (const run of (await all()).filter((each) => each.messages === undefined)) {
-                let verdict;
-                try {
-                    verdict = judge(await post(run), run.id);
-                } catch {
-                    // No connection: it waits, and so do those behind it.
-                    notice = '';
-                    later();
-                    break;
-                }
-                if (verdict.is === 'waits') {
-                    if (verdict.why === 'token') {
-                        document.dispatchEvent(new CustomEvent('skivo:ask'));
-                    }
-                    notice = verdict.said || why(verdict.why);
-                    later();
-                    break;
-                }
-                patience = 1000;
-                notice = '';
-                if (verdict.is === 'stored') {
-                    await store.delete('runs', run.order);
-                    on.logged(run, verdict.said);
-                    continue;
-                }
-                // As it is now: somebody may have mended it meanwhile.
-                run.names = verdict.names;
-                run.messages = verdict.messages;
-                run.isQuestion = verdict.is === 'question';
-                await store.put('runs', run);
-                on.refused(run);
-            }
-        } finally {
-            busy = false;
-            draw();
-        }
     }
 
-    opened.then(() => {
-        if (store !== null) {
-            draw();
-            send();
-        }
-    });
-    const now = () => {
-        patience = 1000;
-        send();
-    };
-    window.addEventListener('online', now);
-    document.addEventListener('skivo:there', now);
+    #sendNow() {
+        this.#patience = 1000;
+        this.#send();
+    }
 
-    return {
-        opened,
-        draw,
-        /** Keeps a run, then sends it: a new one, or one that was mended, which takes the place of what it was. */
-        async add(run) {
-            if (store === null) {
-                throw new Error('IndexedDB');
-            }
-            const held = (await all()).find((each) => each.id === run.id);
-            if (held === undefined) {
-                await store.add('runs', { ...run, challenge });
-            } else if (held.messages !== undefined) {
-                await store.put('runs', { ...run, challenge, order: held.order });
-            }
-            await draw();
-            await send();
-        },
-        /** Keeps what was typed and not yet sent, because something else wants its place. */
-        async park(run) {
-            const held = (await all()).find((each) => each.id === run.id);
-            const kept = { ...run, challenge, names: [], messages: [say('queue.not_sent')], isQuestion: false };
-            await (held === undefined ? store.add('runs', kept) : store.put('runs', { ...kept, order: held.order }));
-        },
-        async confirm(run) {
-            const sure = { ...run, fields: { ...run.fields, confirmed: run.names.join(',') } };
-            delete sure.messages;
-            await store.put('runs', sure);
-            patience = 1000;
-            send();
-        },
-        async drop(run) {
-            await store.delete('runs', run.order);
-            draw();
-        },
-        dropById: async (id) => {
-            const held = (await all()).find((each) => each.id === id);
-            if (held !== undefined) {
-                await store.delete('runs', held.order);
-            }
-            draw();
-        },
-    };
+    #sendLater() {
+        clearTimeout(this.#again);
+        this.#again = setTimeout(() => this.#send(), this.#patience);
+        this.#patience = Math.min(this.#patience * 1.6, 15000);
+    }
 }

@@ -5,7 +5,7 @@
     $mass = $reading->mass;
     $difference = $mass->differenceKg();
 @endphp
-<x-car-drawing :reading="$reading" :units="$units" />
+<x-car-drawing :layout="$reading->layout" :faults="$reading->faults" :units="$units" />
 @if ($reading->faults !== [])
     <ol class="faults">@foreach ($reading->faults as $fault)<li @class(['stops' => $fault->stops])>{{ $say->say($fault->remark) }}</li>@endforeach</ol>
 @else

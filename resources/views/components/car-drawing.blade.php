@@ -1,10 +1,10 @@
 {{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the lane. --}}
-@props(['reading', 'units'])
+@props(['layout', 'units', 'faults' => []])
 @php
     use App\Drawings\CarDrawing;
     use Skivo\Core\Measurement\Scale;
-    $drawing = new CarDrawing($reading);
-    $l = $drawing->layout;
+    $drawing = new CarDrawing($layout, $faults);
+    $l = $layout;
     $exit = $drawing->exit;
     $body = fn (float $m) => $units->show($m, Scale::Body);
 @endphp
@@ -14,22 +14,7 @@
         ['r' => $body(2 * $drawing->balloonRadiusM), 'chassis_length' => $body($l->chassisLength),
         'chassis_width' => $body($l->chassisWidth), 'wheelbase' => $body($l->wheelbase), 'front_track' => $body($l->frontTrack)]) }}">
     <text class="view-name" x="0" y="14">{{ Text::of('build.car_drawing.from_the_side') }}</text>
-    <line class="ground" x1="0" x2="{{ CarDrawing::WIDTH }}" y1="{{ $drawing->ground + 1 }}" y2="{{ $drawing->ground + 1 }}" />
-    <path class="skin" d="{{ $drawing->skin() }}" />
-    <g transform="rotate({{ $drawing->turn() }} {{ $drawing->x(0) }} {{ $drawing->y($drawing->nozzleYM) }})">
-        @foreach (array_reverse($l->tubes()) as $tube)
-        <rect
-            class="tube" x="{{ $drawing->x($tube['x']) }}" y="{{ $drawing->before($drawing->y($drawing->nozzleYM), $tube['bore']) }}"
-            width="{{ $drawing->size($tube['length']) }}" height="{{ $drawing->size($tube['bore']) }}" />
-        @endforeach
-        <path class="jet" d="M{{ $drawing->x($exit['x']) - 4 }} {{ $drawing->y($drawing->nozzleYM) }}h-26m7 -4l-7 4l7 4" />
-    </g>
-    <rect class="card" x="{{ $drawing->x(0) }}" y="{{ $drawing->y($l->chassisTop()) }}" width="{{ $drawing->size($l->chassisLength) }}"
-        height="{{ $drawing->size($l->chassisHeight) }}" />
-    @foreach ($drawing->axles() as [$at])
-        <circle class="wheel" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($drawing->wheelRadiusM) }}" />
-        <circle class="rod" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($l->axleDiameter / 2) }}" />
-    @endforeach
+    <x-car-side :drawing="$drawing" />
     <g class="dimension">
         <line x1="{{ $drawing->x($l->frontAxle()) }}" x2="{{ $drawing->x($l->rearAxle) }}" y1="{{ $drawing->ground + 14 }}" y2="{{ $drawing->ground + 14 }}" />
         <text x="{{ ($drawing->x($l->frontAxle()) + $drawing->x($l->rearAxle)) / 2 }}" y="{{ $drawing->ground + 29 }}"

@@ -20,7 +20,7 @@
     $more = array_filter($page['settings'], fn ($setting) => ! $setting['main']);
 @endphp
 <x-layout
-    :words="['what_if', 'side']" :title="Text::of('what_if.show.what_if', ['challenge' => $challenge->name])"
+    :words="['what_if']" :title="Text::of('what_if.show.what_if', ['challenge' => $challenge->name])"
     :heading="Text::of('what_if.show.what_if_2')" :challenge="$challenge" :record="$record" stage="build"
     :line="Text::of('what_if.show.try_designs_before_cutting_card', ['challenge' => $challenge->name])">
     <div class="bench" data-what-if>

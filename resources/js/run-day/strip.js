@@ -1,0 +1,138 @@
+import { say } from '../words.js';
+import { button } from './waiting.js';
+
+/** What stays in the strip from one run to the next. */
+const KEPT = ['group', 'drift_side', 'inflation_kind', 'inflation_size', 'inflation_strokes'];
+
+/** The form of the entry strip: what is typed in it, what is said about that, and what of it is shown. */
+export class Strip {
+    constructor(element) {
+        this.element = element;
+        this.form = element.querySelector('form.entry-form');
+        this.fields = this.form.elements;
+        this.errors = element.querySelector('[data-entry-errors]');
+        this.more = element.querySelector('[data-more]');
+        this.units = JSON.parse(element.dataset.units);
+        this.more.addEventListener('click', () => this.open(!element.classList.contains('open')));
+        this.form.addEventListener('input', (event) => {
+            delete event.target.dataset.filled;
+            this.fields.confirmed.value = '';
+        });
+        this.openWhereFilled();
+    }
+
+    /** Whether the group is chosen here; on a group's own tablet it is not. */
+    get choosesGroup() {
+        return this.fields.group.options !== undefined;
+    }
+
+    open(isOpen) {
+        this.element.classList.toggle('open', isOpen);
+        this.more.setAttribute('aria-expanded', String(isOpen));
+        this.more.textContent = isOpen ? say('entry.less') : say('entry.more');
+    }
+
+    openWhereFilled() {
+        const isHidden = (field) => field.closest('.more') !== null && field.value !== '' && !['lane', 'drift_side'].includes(field.name);
+        if ([...this.fields].some((field) => isHidden(field))) {
+            this.open(true);
+        }
+    }
+
+    typed() {
+        return Object.fromEntries([...new FormData(this.form)].filter(([name, value]) => value !== '' && name !== '_token'));
+    }
+
+    inWords(of) {
+        return [this.fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', of.distance ?? of.void].join(', ');
+    }
+
+    /** Whether somebody typed something of a run; what instruments filled in does not count. */
+    get isTyped() {
+        return ['distance', 'time', 'void', 'note'].some(
+            (name) => this.fields[name].value !== '' && this.fields[name].dataset.filled === undefined,
+        );
+    }
+
+    /** Which try is next for the chosen group, and on which lane it stands. */
+    sayTry() {
+        const chosen = this.fields.group.selectedOptions?.[0];
+        const tries = this.element.querySelector('[data-next-try]');
+        if (chosen !== undefined && tries !== null) {
+            tries.textContent = chosen.dataset.try ?? '';
+            this.fields.lane.value = chosen.dataset.lane ?? '';
+        }
+    }
+
+    /** What is wrong, or in question; with a way out where it may be a run that was logged already. */
+    show(messages, isQuestion = false, dropSame = null) {
+        const line = (text, className) => {
+            const made = document.createElement('p');
+            made.className = className;
+            made.textContent = text;
+            return made;
+        };
+        this.errors.replaceChildren(...messages.map((message) => line(message, isQuestion ? 'question' : 'error')));
+        if (isQuestion) {
+            this.errors.append(line(dropSame === null ? say('entry.if_right') : say('entry.another_run'), 'small'));
+        }
+        if (dropSame !== null) {
+            this.errors.append(button(say('entry.same_run'), dropSame));
+        }
+        this.errors.hidden = messages.length === 0;
+    }
+
+    mark(names) {
+        for (const field of this.form.querySelectorAll('[aria-invalid]')) {
+            field.removeAttribute('aria-invalid');
+        }
+        for (const name of names) {
+            this.fields[name]?.setAttribute?.('aria-invalid', 'true');
+        }
+        this.fields[names[0]]?.focus?.();
+        if (names.some((name) => this.fields[name]?.closest?.('.more'))) {
+            this.open(true);
+        }
+    }
+
+    /** Ready for the next run, which gets an id of its own. */
+    clear(id) {
+        for (const field of this.fields) {
+            if (field.type !== 'hidden' && !KEPT.includes(field.name)) {
+                field.value = '';
+                delete field.dataset.filled;
+            }
+        }
+        this.fields.confirmed.value = '';
+        this.fields.readings.value = '';
+        this.fields.id.value = id;
+        this.mark([]);
+        this.show([]);
+    }
+
+    /** A run that waited, to be corrected. */
+    fill(run) {
+        this.form.reset();
+        for (const field of this.fields) {
+            if (field.name !== '_token' && field.name !== 'typed_in') {
+                field.value = this.#inItsUnit(run, field.name) ?? (field.name === 'drift_side' ? 'left' : '');
+            }
+        }
+        this.fields.confirmed.value = '';
+    }
+
+    /** What was typed under other units than those that stand here now says its own. */
+    #inItsUnit(run, name) {
+        const value = run.fields[name];
+        const unit = run.fields.typed_in === this.fields.typed_in.value ? undefined : this.units[run.fields.typed_in]?.[name];
+        return unit !== undefined && value !== undefined && /^[\d\s.,/]+$/.test(value) ? `${value} ${unit}` : value;
+    }
+
+    /** As a plain form: for a browser that keeps nothing. */
+    submit(run) {
+        for (const [name, value] of Object.entries(run)) {
+            this.fields[name].value = value;
+        }
+        this.form.submit();
+    }
+}
