@@ -120,7 +120,7 @@ final class Challenge extends Model
     public function plan(): HasOne
     {
         return $this->hasOne(Plan::class)->withDefault(
-            fn(Plan $plan): Plan => $plan->fill(['groups' => max(1, $this->groups()->count() ?: 8)]),
+            fn(Plan $plan): Plan => $plan->forceFill(['groups' => max(1, $this->groups()->count() ?: 8)]),
         );
     }
 
@@ -289,7 +289,7 @@ final class Challenge extends Model
         }
         $found = parent::resolveChildRouteBinding($childType, $value, $field);
 
-        return $found instanceof Model ? $found : null;
+        return $found instanceof Group ? $found->setRelation('challenge', $this) : ($found instanceof Model ? $found : null);
     }
 
     public function resolveSoftDeletableChildRouteBinding($childType, $value, $field): ?Model

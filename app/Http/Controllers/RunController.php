@@ -31,7 +31,7 @@ use Skivo\Core\Challenge\DeviceRole;
 /** Run day: the floor, the entry strip, and every run on record. */
 final class RunController
 {
-    private const RUNS_A_PAGE = 100;
+    private const RUNS_A_PAGE = 60;
 
     /** The question whether another device logged this very run. */
     private const SAME_RUN = 'same_run';

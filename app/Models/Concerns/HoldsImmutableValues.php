@@ -19,6 +19,9 @@ trait HoldsImmutableValues
     /** @var array<string, string>|null */
     private ?array $knownCasts = null;
 
+    /** @var array<string, bool> by column, whether it is read as it is stored; the same for every model of the class */
+    private static array $asStored = [];
+
     public function getAttribute($key)
     {
         if (isset($this->relations[$key]) || isset($this->classCastCache[$key])) {
@@ -28,6 +31,9 @@ trait HoldsImmutableValues
             return null;
         }
         $held = $this->attributes[$key] ?? null;
+        if ($held !== null && (self::$asStored[$key] ??= $this->isAsStored($key))) {
+            return $held;
+        }
         if ($held !== null && isset($this->read[$key]) && $this->read[$key][0] === $held) {
             return $this->read[$key][1];
         }
@@ -39,6 +45,11 @@ trait HoldsImmutableValues
         }
 
         return $value;
+    }
+
+    private function isAsStored(string $key): bool
+    {
+        return !isset($this->getCasts()[$key]) && !$this->hasAnyGetMutator($key) && !in_array($key, $this->getDates(), true);
     }
 
     public function setAttribute($key, $value)

@@ -17,5 +17,6 @@
     height="{{ $drawing->size($drawing->layout->chassisHeight) }}" />
 @foreach ($drawing->axles() as [$at])
     <circle class="wheel" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($drawing->wheelRadiusM) }}" />
-    <circle class="rod" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($drawing->layout->axleDiameter / 2) }}" />
+    <circle class="rod" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}"
+        r="{{ $drawing->size($drawing->layout->axleDiameter / 2) }}" />
 @endforeach

@@ -54,7 +54,8 @@
                         'caution' => $sizes->wandersByRuleOfThumb() ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
                     ]) }}@endif
                     </p>
-                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual', ['from' => $part($sizes::USUAL_END_PLAY_M[0]), 'to' => $part($sizes::USUAL_END_PLAY_M[1])]) }}</p>
+                <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual',
+                    ['from' => $part($sizes::USUAL_END_PLAY_M[0]), 'to' => $part($sizes::USUAL_END_PLAY_M[1])]) }}</p>
             </div>
         </section>
         <section aria-labelledby="stock-title">

@@ -34,7 +34,9 @@
                         ]) }}
                     </h3>
                     @if ($car !== null && ! $car->choices->isEmpty())
-                        @if ($drawn[$group->id] !== null)<x-car-drawing :layout="$drawn[$group->id]->layout" :faults="$drawn[$group->id]->faults" :units="$units" />@endif
+                        @if ($drawn[$group->id] !== null)
+                            <x-car-drawing :layout="$drawn[$group->id]->layout" :faults="$drawn[$group->id]->faults" :units="$units" />
+                        @endif
                         <dl class="parts-list">@foreach (CarWords::parts($car->choices, $units) as $part => $said)
                             <div><dt>{{ $part }}</dt><dd>{{ $said }}</dd></div>@endforeach</dl>
                     @else

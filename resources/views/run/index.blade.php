@@ -1,4 +1,5 @@
 @php
+    use App\Presenters\Addresses;
     use App\Presenters\RunWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Challenge\VoidReason;
@@ -6,6 +7,9 @@
     $page = $runs->currentPage();
     $isOwner = auth()->user() instanceof \App\Models\User;
     $conflict = session('conflict');
+    $trace = Addresses::of('trace.show', $challenge);
+    $takeBack = Addresses::of('runs.destroy', $challenge);
+    $putBack = Addresses::of('runs.restore', $challenge);
 @endphp
 <x-layout
     :title="Text::of('run.index.runs', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="run"
@@ -39,8 +43,11 @@
                 </thead>
                 <tbody>
                     @foreach ($runs as $run)
-                        @php($group = $run->car->group)
-                        @php($summary = RunWords::summary($run, $units))
+                        @php
+                            [$car, $distance, $time, $load] = [$run->car, $run->distance, $run->time, $run->load];
+                            [$logged, $isGone, $group] = [$run->logged, $run->trashed(), $run->car->group];
+                            $summary = RunWords::summary($run, $units);
+                        @endphp
                         @if ($editing === $run->id && ! $run->trashed())
                             <tr id="run-{{ $run->id }}">
                                 <td colspan="9">
@@ -117,42 +124,41 @@
                                 </td>
                             </tr>
                         @else
-                            <tr id="run-{{ $run->id }}" @class(['line-through text-ink-2' => $run->trashed()])>
+                            <tr id="run-{{ $run->id }}" @class(['line-through text-ink-2' => $isGone])>
                                 <th scope="row"><span class="with-mark">{{ Glyph::of($group->mark) }}<span><bdi
                                     class="block max-w-60 truncate"
-                                    title="{{ $group->name }}">{{ $group->name }}</bdi>@if ($run->car->version > 1)<span
+                                    title="{{ $group->name }}">{{ $group->name }}</bdi>@if ($car->version > 1)<span
                                     class="small">{{ Text::of('run.index.version',
-                                    ['version' => $run->car->version]) }}</span>@endif</span></span>
+                                    ['version' => $car->version]) }}</span>@endif</span></span>
                                 </th>
                                 <td class="num">{{ $run->try }}</td>
                                 <td class="num">
-                                    {{ $run->distance === null ? '–'
-                                        : $units->figure($run->distance->quantity->si(), Scale::Distance) }}<span
-                                        class="small block">{{ $run->distance?->text }}</span>
+                                    {{ $distance === null ? '–' : $units->figure($distance->quantity->si(), Scale::Distance) }}<span
+                                        class="small block">{{ $distance?->text }}</span>
                                 </td>
-                                <td class="num">{{ $run->time === null ? '–' : $units->figure($run->time->quantity->si(), Scale::Stopwatch) }}</td>
+                                <td class="num">{{ $time === null ? '–' : $units->figure($time->quantity->si(), Scale::Stopwatch) }}</td>
                                 <td class="small">{{ RunWords::drift($run, $units) }}</td>
-                                <td>{{ $run->void_reason === null ? '' : Label::of($run->void_reason) }}@if ($run->load !== null)<span
+                                <td>{{ $run->void_reason === null ? '' : Label::of($run->void_reason) }}@if ($load !== null)<span
                                     class="small block">{{ Text::of('run.index.load_2',
-                                    ['si' => $units->show($run->load->quantity->si(), Scale::Weight)]) }}</span>@endif
+                                    ['si' => $units->show($load->quantity->si(), Scale::Weight)]) }}</span>@endif
                                 </td>
                                 <td class="min-w-28 max-w-56 [overflow-wrap:anywhere]"><bdi>{{ $run->note }}</bdi></td>
                                 <td class="small min-w-28">
                                     <span class="block">{!! Moment::of($run->logged_at) !!}</span>
-                                    @if ($run->logged?->isKnown())<span
-                                        class="block">{!! Text::html('run.index.by', ['by' => $run->logged->by()]) !!}</span>@endif
+                                    @if ($logged?->isKnown())<span
+                                        class="block">{!! Text::html('run.index.by', ['by' => $logged->by()]) !!}</span>@endif
                                 </td>
                                 <td class="no-underline">
                                     <div class="flex gap-1 justify-end">
-                                        @if ($run->trashed() && ! $isOwner)
+                                        @if ($isGone && ! $isOwner)
                                             <span class="small">{{ Text::of('run.index.taken_back') }}</span>
-                                        @elseif ($run->trashed())
-                                            <form method="post" action="{{ route('runs.restore', [$challenge, $run]) }}">@csrf<button
+                                        @elseif ($isGone)
+                                            <form method="post" action="{{ $putBack($run->id) }}">@csrf<button
                                                 class="button plain">{{ Text::of('run.index.put_back') }}</button>
                                             </form>
                                         @else
                                             @if ($isOwner)<a
-                                                class="button plain" href="{{ route('trace.show', [$challenge, $run]) }}"
+                                                class="button plain" href="{{ $trace($run->id) }}"
                                                 aria-label="{{ Text::of('run.index.trace',
                                                     ['run' => $summary]) }}">{{ Text::of('run.index.trace_2') }}</a>@endif
                                             <a
@@ -160,7 +166,7 @@
                                                 href="?edit={{ $run->id }}&amp;page={{ $page }}#run-{{ $run->id }}"
                                                 aria-label="{{ Text::of('run.index.correct', ['run' => $summary]) }}">{{ Text::of('run.index.correct_2') }}</a>
                                             @if ($isOwner)
-                                            <form method="post" action="{{ route('runs.destroy', [$challenge, $run]) }}">@csrf @method('delete')<button
+                                            <form method="post" action="{{ $takeBack($run->id) }}">@csrf @method('delete')<button
                                                 class="button plain"
                                                 aria-label="{{ Text::of('run.index.take_back',
                                                     ['run' => $summary]) }}">{{ Text::of('run.index.take_back_2') }}</button>
