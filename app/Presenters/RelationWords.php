@@ -35,12 +35,7 @@ final readonly class RelationWords
         $cars = count($relation->points);
         $interval = $relation->line?->slopeInterval();
         $sentences = match ($relation->trend) {
-            Trend::NothingYet => [
-                new Sentence(
-                    Text::of('findings.relation_words.nothing_to_set_against_each_other'),
-                    Text::of('findings.relation_words.it_takes_cars_with_a_recorded', ['label' => $label]),
-                ),
-            ],
+            Trend::NothingYet => [$this->nothingYet($label)],
             Trend::TooFewCars => [
                 new Sentence(
                     Text::of('findings.relation_words.too_few_cars_to_say'),
@@ -133,12 +128,7 @@ final readonly class RelationWords
             ? [Text::of('findings.relation_words.went_farthest'), 'least']
             : [Text::of('findings.relation_words.took_longest'), 'shortest'];
         $sentences = match ($relation->trend) {
-            Trend::NothingYet => [
-                new Sentence(
-                    Text::of('findings.relation_words.nothing_to_set_against_each_other'),
-                    Text::of('findings.relation_words.it_takes_cars_with_a_recorded', ['label' => $label]),
-                ),
-            ],
+            Trend::NothingYet => [$this->nothingYet($label)],
             Trend::TooFewCars => [
                 new Sentence(
                     Text::of('findings.relation_words.too_few_cars_to_say'),
@@ -276,6 +266,14 @@ final readonly class RelationWords
         $direction = $rho <= -Spearman::LOOSELY ? Text::of('findings.relation_words.the_other_way_round') : '';
 
         return Text::of('findings.relation_words.put_in_order_the_two_go', ['strength' => $strength, 'direction' => $direction]);
+    }
+
+    private function nothingYet(string $label): Sentence
+    {
+        return new Sentence(
+            Text::of('findings.relation_words.nothing_to_set_against_each_other'),
+            Text::of('findings.relation_words.it_takes_cars_with_a_recorded', ['label' => $label]),
+        );
     }
 
     private function outcomeWord(): string

@@ -290,6 +290,8 @@ return [
         'log_log_slope_95_to' => 'log–log slope, 95 %: :low to :high',
         'went_farthest' => 'went farthest',
         'took_longest' => 'took longest',
+        'least' => 'least',
+        'shortest' => 'shortest',
         'it_takes_at_least_three_cars' => 'It takes at least three cars, and a kind that two of them share.',
         'every_car_has_the_same_2' => 'Every car has the same :label: :first.',
         'cars_differed_by' => 'Cars differed by :label:',

@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\Addresses;
+    use App\Presenters\RowLinks;
     use App\Presenters\RunWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Challenge\VoidReason;
@@ -7,9 +7,9 @@
     $page = $runs->currentPage();
     $isOwner = auth()->user() instanceof \App\Models\User;
     $conflict = session('conflict');
-    $trace = Addresses::of('trace.show', $challenge);
-    $takeBack = Addresses::of('runs.destroy', $challenge);
-    $putBack = Addresses::of('runs.restore', $challenge);
+    $trace = RowLinks::of('trace.show', $challenge);
+    $takeBack = RowLinks::of('runs.destroy', $challenge);
+    $putBack = RowLinks::of('runs.restore', $challenge);
 @endphp
 <x-layout
     :title="Text::of('run.index.runs', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="run"

@@ -8,7 +8,7 @@ use App\Models\Challenge;
 use Closure;
 
 /** Addresses of many things of one challenge: the route is resolved once, and each thing's key put in its place. */
-final readonly class Addresses
+final readonly class RowLinks
 {
     /** A key that no thing has. */
     private const PLACE = '0000-0000';
