@@ -63,7 +63,7 @@ final class TwoAdultsTest extends BrowserTestCase
             for (let turn = 0; turn < 10; turn++) {
                 const name = ['Keel', 'Reef', 'Bowline'][turn % 3];
                 all.push(post('/sheet', { text: `group,version,try,distance (cm)\n${name},1,${10 + turn},${200 + turn}\nNew ${turn % 4},1,1,${150 + turn}\n` }));
-                all.push(post('/runs', { id: id(), group: groups[name], distance: String(180 + 9 * turn), confirmed: 'same_run' }));
+                all.push(post('/runs', { id: id(), group: groups[name], distance: String(300 + 9 * turn), confirmed: 'same_run' }));
             }
             Promise.all(all).then(done, (fault) => done([String(fault)]));
             JS,
@@ -71,7 +71,7 @@ final class TwoAdultsTest extends BrowserTestCase
         );
 
         self::assertSame(array_fill(0, 20, 200), $statuses, 'a collision is said, never a fault');
-        self::assertSame(10, $challenge->runs()->whereIn('distance_m', array_map(static fn(int $turn): float => (180 + 9 * $turn) / 100, range(0, 9)))->count(), 'every run that was logged is there');
+        self::assertSame(10, $challenge->runs()->whereIn('distance_m', array_map(static fn(int $turn): float => (300 + 9 * $turn) / 100, range(0, 9)))->count(), 'every run that was logged is there');
     }
 
     public function testWhatIsHalfTypedAndUnfoldedStaysWhileOthersLogRuns(): void
