@@ -125,8 +125,8 @@ final readonly class RelationWords
         $first = $names[0] ?? '';
         $last = $names[count($names) - 1] ?? '';
         [$far, $least] = $this->reading->outcome === Outcome::Distance
-            ? [Text::of('findings.relation_words.went_farthest'), 'least']
-            : [Text::of('findings.relation_words.took_longest'), 'shortest'];
+            ? [Text::of('findings.relation_words.went_farthest'), Text::of('findings.relation_words.least')]
+            : [Text::of('findings.relation_words.took_longest'), Text::of('findings.relation_words.shortest')];
         $sentences = match ($relation->trend) {
             Trend::NothingYet => [$this->nothingYet($label)],
             Trend::TooFewCars => [
