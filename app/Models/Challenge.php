@@ -245,7 +245,7 @@ final class Challenge extends Model
         ));
     }
 
-    private function award(Goal $goal): Award
+    public function award(Goal $goal): Award
     {
         $length = match ($goal) {
             Goal::Fastest => $this->timed_length,

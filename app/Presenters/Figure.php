@@ -25,6 +25,18 @@ final readonly class Figure
         return number_format(100 * $share, $decimals);
     }
 
+    /** Of a chance, which is never so small that it is none, nor so large that it is certain. */
+    public static function chance(float $chance): string
+    {
+        $percent = match (true) {
+            $chance < 0.005 => '< 1',
+            $chance > 0.994 => '> 99',
+            default => number_format(100 * $chance),
+        };
+
+        return "{$percent}\u{00A0}%";
+    }
+
     /** To so many decimals. */
     public static function to(float $number, int $decimals): string
     {

@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use App\ViewModels\ClassLine;
 use App\ViewModels\ClassRecord;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -92,7 +93,7 @@ final readonly class FloorDrawing
         if ($sample !== null) {
             $said[] = Text::of('run.floor_drawing.mean', ['mean' => $this->show($sample->mean())]);
         }
-        $interval = $sample?->meanInterval();
+        $interval = $this->record->interval(Goal::Farthest, $sample);
         if ($interval !== null) {
             $said[] = Text::of(
                 'run.floor_drawing.95_interval_to',
@@ -163,15 +164,13 @@ final readonly class FloorDrawing
         return $length === null ? null : $this->units->fromSi($length->quantity->si(), Scale::Distance);
     }
 
-    /** Between two tries it would cross the whole floor and say nothing. */
-    private const FEWEST_FOR_WHISKERS = 3;
-
     /** @return array{float, float}|null */
     private function interval(?Sample $sample): ?array
     {
-        $interval = $sample === null || $sample->n < self::FEWEST_FOR_WHISKERS ? null : $sample->meanInterval();
+        $interval = $this->record->interval(Goal::Farthest, $sample);
 
-        return $interval instanceof Interval ? [$this->along($interval->low), $this->along($interval->high)] : null;
+        // One that reaches back to the start would cross the whole floor and say nothing.
+        return $interval instanceof Interval && $interval->low > 0.0 ? [$this->along($interval->low), $this->along($interval->high)] : null;
     }
 
     private function along(float $metres): float

@@ -11,6 +11,7 @@ use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
+use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Measurement\Scale;
 
 /** Where a class stands, in words first. */
@@ -172,45 +173,28 @@ final readonly class StandingWords
             return [];
         }
         $name = $this->namesById()[$leader->entrant->id] ?? '';
-        if (($leader->sample->n ?? 0) < 2) {
+        if ($standings->scatter === null) {
             return [
                 new Sentence(
                     Text::of('run.standing_words.one_try_no_spread_yet'),
-                    Text::of('run.standing_words.until_has_a_second_try_nothing', ['name' => $name]),
+                    Text::of('run.standing_words.until_a_car_has_a_second_try'),
                 ),
             ];
         }
         $close = $this->names($standings->tooCloseToLeader());
-        $unjudged = $this->names($standings->notJudgedYet());
-        $said = [];
-        if ($close !== [] && $standings->classDiffers === false && count($others) > 1) {
-            $said[] = new Sentence(
-                Text::of('run.standing_words.too_close_to_call'),
-                Text::of('run.standing_words.could_be_as_good_as', ['close' => Lists::and($close), 'name' => $name]),
-                Text::of('run.standing_words.taken_together_the_cars_differ_no'),
-            );
-        } elseif ($close !== []) {
-            $verb = Text::plural('run.standing_words.its_tries_overlap_their_tries_overlap', count($close));
-            $said[] = new Sentence(
-                Text::of('run.standing_words.too_close_to_call'),
-                Text::of('run.standing_words.could_be_as_good_as_at', ['close' => Lists::and($close), 'name' => $name, 'verb' => $verb]),
-            );
-        }
-        if ($unjudged !== []) {
-            $said[] = new Sentence(
-                Text::of('run.standing_words.not_judged_yet'),
-                Text::of(
-                    'run.standing_words.one_try_so_no_spread',
-                    ['groups' => Lists::and($unjudged), 'have' => Text::plural('run.standing_words.has_have', count($unjudged))],
+        $said = [
+            $close === []
+                ? new Sentence(
+                    Text::of('run.standing_words.clearly', ['goal' => GoalWords::better($this->record->challenge->goal)]),
+                    Text::of('run.standing_words.than_every_other_car_at_95'),
+                    $this->oneTry($standings),
+                )
+                : new Sentence(
+                    Text::of('run.standing_words.too_close_to_call'),
+                    Text::of('run.standing_words.could_be_as_good_as', ['close' => Lists::and($close), 'name' => $name]),
+                    $this->oneTry($standings),
                 ),
-            );
-        }
-        if ($close === [] && $unjudged === []) {
-            $said[] = new Sentence(
-                Text::of('run.standing_words.clearly', ['goal' => GoalWords::better($this->record->challenge->goal)]),
-                Text::of('run.standing_words.than_every_other_car_at_95'),
-            );
-        }
+        ];
         if ($close !== [] && $this->record->challenge->scoring !== Scoring::Mean) {
             $said[] = new Sentence(
                 '',
@@ -223,6 +207,19 @@ final readonly class StandingWords
         }
 
         return $said;
+    }
+
+    /** Where cars have a single try: whose spread they are judged by. */
+    private function oneTry(Standings $standings): string
+    {
+        $once = $this->names(array_values(array_filter(
+            $standings->places,
+            static fn(Standing $place): bool => $place->sample?->n === 1,
+        )));
+
+        return $once === []
+            ? ''
+            : Text::of('run.standing_words.one_try_judged_by_the_spread', ['groups' => Lists::and($once)]);
     }
 
     private function progress(): Sentence

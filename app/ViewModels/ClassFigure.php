@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Presenters\Text;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;
@@ -47,7 +48,7 @@ final readonly class ClassFigure
                     'ratioInterval' => new Interval(max(1.0, $interval->low), $interval->high),
                     'known' => isset($this->findings->marks[$car->id]) ? 'marks' : $this->findings->known[$car->id],
                     'distance' => $compared->sample->mean(),
-                    'distanceInterval' => $compared->sample->meanInterval(),
+                    'distanceInterval' => $this->record->interval(Goal::Farthest, $compared->sample),
                     'tries' => $compared->sample->values,
                     'runs' => $compared->sample->n,
                 ];

@@ -266,12 +266,7 @@ final readonly class ClassFindings
     {
         $chances = [];
         foreach ($record->challenge->allAwards() as $award) {
-            $chances[$award->goal->value] = ChanceOfFirst::of(
-                $record->standingsFor($award)->places,
-                $award,
-                $record->challenge->scoring,
-                $record->challenge->id,
-            );
+            $chances[$award->goal->value] = ChanceOfFirst::of($record->standingsFor($award), $record->challenge->id);
         }
 
         return $chances;

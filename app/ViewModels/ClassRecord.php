@@ -16,11 +16,14 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Entrant;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Point;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\ModeratedScatter;
 use Skivo\Core\Statistics\Sample;
 
 /** A challenge with all its groups, cars and runs, read at once, and where everyone stands. */
@@ -105,7 +108,20 @@ final readonly class ClassRecord
             )->all()),
             $award,
             $scoring ?? $this->challenge->scoring,
+            $this->scatter($award->goal),
         );
+    }
+
+    /** How tries scatter in what a goal asks for, by all versions of all cars; null where no car has two tries. */
+    public function scatter(Goal $goal): ?ModeratedScatter
+    {
+        return once(fn(): ?ModeratedScatter => $this->challenge->award($goal)->scatter($this->triesByCar));
+    }
+
+    /** Where the mean of very many tries of a car would lie, by the spread of the whole class; null where no car has two tries. */
+    public function interval(Goal $goal, ?Sample $sample): ?Interval
+    {
+        return $sample === null ? null : $this->scatter($goal)?->meanInterval($sample);
     }
 
     /** The check card of a group's newest car; null before there is a car. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Statistics\ModeratedScatter;
 use Skivo\Core\Statistics\Sample;
 
 /** A goal with the length on the lane that it needs. */
@@ -14,6 +15,20 @@ final readonly class Award
         public Goal $goal,
         public ?float $lengthM = null,
     ) {}
+
+    /**
+     * How tries scatter in what the goal asks for, by all cars together.
+     *
+     * @param array<array-key, Tries> $tries of each car
+     *
+     * @return ModeratedScatter|null null where no car has two tries
+     */
+    public function scatter(array $tries): ?ModeratedScatter
+    {
+        $samples = array_filter(array_map($this->measure(...), $tries), static fn(?Sample $sample): bool => $sample !== null);
+
+        return ModeratedScatter::of($samples, $this->goal->resolution(), $this->goal->scattersInProportion());
+    }
 
     /**
      * What the counted tries show of the goal, in the unit of Goal::scale(); null where none has it yet.

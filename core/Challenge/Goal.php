@@ -31,6 +31,22 @@ enum Goal: string
         return $this === self::Farthest || $this === self::HeaviestLoad;
     }
 
+    /** Steps of a careful reading, in the unit of the scale: common practice, no source. */
+    public function resolution(): float
+    {
+        return match ($this) {
+            self::Farthest, self::NearestMark, self::Fastest => 0.01,
+            self::Straightest => 0.005,
+            self::HeaviestLoad => 0.001,
+        };
+    }
+
+    /** Whether tries of a car scatter in proportion to how far it goes, or how long it takes. */
+    public function scattersInProportion(): bool
+    {
+        return $this === self::Farthest || $this === self::Fastest;
+    }
+
     public function scale(): Scale
     {
         return match ($this) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Challenge;
 
 use Skivo\Core\Statistics\Sample;
-use Skivo\Core\Statistics\WelchComparison;
+use Skivo\Core\Statistics\Verdict;
 
 /** One group's place. */
 final readonly class Standing
@@ -18,7 +18,7 @@ final readonly class Standing
         /** By the rule of the challenge, in m or s; null with the rank. */
         public ?float $score,
         public ?Sample $sample,
-        /** The leader's tries against this group's; null for the leader and for groups without a rank. */
-        public ?WelchComparison $againstLeader,
+        /** Whether it can be told from the leader; null for the leader and for groups without a rank. */
+        public ?Verdict $againstLeader,
     ) {}
 }

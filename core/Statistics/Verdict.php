@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Statistics;
 
-/** What the tries of two cars say about which is better. */
+/** What tries say about which of two cars is better. */
 enum Verdict
 {
-    /** The interval of the difference leaves out zero. */
+    /** They differ by more than chance has it. */
     case ClearlyApart;
-    /** The interval of the difference contains zero. */
+    /** They may as well be equal. */
     case TooCloseToCall;
-    /** One of them has a single try, so there is nothing to judge by. */
+    /** There is nothing to judge by: a single try, and nobody else's spread to go by. */
     case NoSpreadYet;
 }

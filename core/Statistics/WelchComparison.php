@@ -21,18 +21,6 @@ final readonly class WelchComparison
         public ?float $pValue,
     ) {}
 
-    /** The same, with the judgement withheld: where the class as a whole differs no more than chance would have it. */
-    public function withheld(): self
-    {
-        return new self(
-            $this->verdict === Verdict::ClearlyApart ? Verdict::TooCloseToCall : $this->verdict,
-            $this->difference,
-            $this->interval,
-            $this->degreesOfFreedom,
-            $this->pValue,
-        );
-    }
-
     public static function of(Sample $first, Sample $second, float $confidence = 0.95): self
     {
         $difference = $first->mean() - $second->mean();

@@ -63,7 +63,7 @@ return [
         'clearly' => 'clearly :goal',
         'not_judged_yet' => 'not judged yet',
         'first' => 'first|',
-        'the_chance_each_groups_own_tries' => 'The chance: each group’s own tries are drawn again, as many as it has, ten thousand times, and ranked by the rule. A group with one try has nothing to draw from but that. “Clearly” is said only where the class as a whole differs by more than chance, and the two cars’ tries do (95 %).',
+        'the_chance_were_it_all_run_again' => 'The chance that a group would be first if it were all run again with the same cars, under the same rule. Cars and tries are drawn as the class’s own runs show them, so a group that has led by luck is not taken for certain. “Clearly” is judged apart from that: in one class of twenty at most it is said of a car that is as good as the first.',
         'predictions' => 'Predictions',
         'over_the_class_the_typical_miss' => 'Over the class the typical miss went from :first on the first predictions to :last on the last.',
         'no_prediction_has_met_its_run' => 'No prediction has met its run yet. A group says how far its next try will go, on its own tablet or here, before it runs; then its predictions can be judged.',

@@ -26,7 +26,9 @@ use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Forecast\Observation;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\LeadingGroup;
 use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\ModeratedScatter;
 use Skivo\Core\Statistics\Outlier;
 use Skivo\Core\Statistics\Sample;
 use Skivo\Core\Statistics\Verdict;
@@ -175,29 +177,51 @@ final class FindingsTest extends TestCase
         self::assertNull(Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::Mass), 'mass does not vary');
     }
 
-    public function testTheChanceOfBeingFirstIsThatOfAllEqualDraws(): void
+    public function testTheChanceOfBeingFirst(): void
     {
-        // Two groups of two tries: of 4 × 4 draws of the best, counted by hand: A has 3 in three of four, B 2 in three.
-        // A first: A=3 (3/4). A=1 (1/4) and B=0 (1/4): 1/16. Together 13/16.
-        $chances = ChanceOfFirst::of($this->standings(['A' => [1.0, 3.0], 'B' => [0.0, 2.0]])->places, new Award(Goal::Farthest), Scoring::Best);
-        self::assertEqualsWithDelta(13 / 16, $chances['A'], 0.012);
+        $chances = ChanceOfFirst::of($this->standings(['A' => [2.0, 2.4, 2.2], 'B' => [1.9, 2.3, 2.1], 'C' => [1.0, 1.1, 1.2]]));
         self::assertEqualsWithDelta(1.0, array_sum($chances), 1e-9);
-        $same = ChanceOfFirst::of($this->standings(['A' => [1.0, 3.0], 'B' => [0.0, 2.0]])->places, new Award(Goal::Farthest), Scoring::Best);
-        self::assertSame($chances, $same, 'the same seed, the same draws');
-        self::assertSame(['A' => 1.0, 'B' => 0.0], ChanceOfFirst::of($this->standings(['A' => [5.0, 6.0], 'B' => [1.0, 2.0]])->places, new Award(Goal::Farthest), Scoring::Median));
-        $tied = ChanceOfFirst::of($this->standings(['A' => [2.0], 'B' => [2.0]])->places, new Award(Goal::Farthest), Scoring::Mean);
-        self::assertEqualsWithDelta(0.5, $tied['A'], 1e-9);
-        self::assertSame([], ChanceOfFirst::of([], new Award(Goal::Farthest), Scoring::Mean));
+        self::assertGreaterThan($chances['B'], $chances['A']);
+        self::assertGreaterThan(0.2, $chances['B'], 'a few centimetres are no certainty');
+        self::assertLessThan(0.01, $chances['C']);
+        self::assertSame($chances, ChanceOfFirst::of($this->standings(['A' => [2.0, 2.4, 2.2], 'B' => [1.9, 2.3, 2.1], 'C' => [1.0, 1.1, 1.2]])), 'the same seed, the same draws');
+        self::assertSame(['A' => 1.0, 'B' => 0.0], ChanceOfFirst::of($this->standings(['A' => [5.0, 5.1], 'B' => [1.0, 1.02]])));
+        $equal = ChanceOfFirst::of($this->standings(['A' => [2.0, 2.2], 'B' => [2.0, 2.2]]));
+        self::assertEqualsWithDelta(0.5, $equal['A'], 0.04);
+        // One try of A, by the scatter of the others: a guess, and no certainty.
+        $once = ChanceOfFirst::of($this->standings(['A' => [2.2], 'B' => [1.9, 2.2], 'C' => [2.0, 2.3]]));
+        self::assertGreaterThan(0.2, $once['A']);
+        self::assertLessThan(0.7, $once['A']);
+        self::assertSame([], ChanceOfFirst::of($this->standings(['A' => [2.0], 'B' => [1.0]])), 'nothing tells luck from a better car');
+        self::assertSame([], ChanceOfFirst::of($this->standings([])));
     }
 
     public function testAClassThatDiffersByChanceAloneHasNobodyClearlyBehind(): void
     {
-        $tight = ['A' => [2.00, 2.01, 2.02], 'B' => [1.90, 1.91, 1.92], 'C' => [1.2, 2.0, 2.8], 'D' => [1.1, 2.0, 2.9], 'E' => [1.0, 1.9, 2.9]];
-        $standings = $this->standings($tight);
-        self::assertFalse($standings->classDiffers);
-        self::assertSame([], array_filter($standings->places, static fn($place): bool => $place->againstLeader?->verdict === Verdict::ClearlyApart));
-        self::assertTrue($this->standings(['A' => [2.0, 2.1, 2.2], 'B' => [1.0, 1.1, 1.2]])->classDiffers);
-        self::assertNull($this->standings(['A' => [2.0], 'B' => [1.0]])->classDiffers);
+        $verdicts = fn(array $runs): array => array_map(static fn($place): ?Verdict => $place->againstLeader, $this->standings($runs)->places);
+        $loose = ['A' => [2.0, 2.2, 2.4], 'B' => [1.9, 2.1, 2.3], 'C' => [1.8, 2.1, 2.2], 'D' => [2.1, 1.9, 2.0], 'E' => [1.7, 2.0, 2.2]];
+        self::assertNotContains(Verdict::ClearlyApart, $verdicts($loose));
+        self::assertSame([null, Verdict::ClearlyApart], $verdicts(['A' => [2.0, 2.1, 2.2], 'B' => [1.0, 1.1, 1.2]]));
+        self::assertSame([null, Verdict::NoSpreadYet], $verdicts(['A' => [2.0], 'B' => [1.0]]));
+        // A car that ran once is judged by the spread of the others.
+        self::assertSame([null, Verdict::TooCloseToCall, Verdict::ClearlyApart], $verdicts(['A' => [2.0, 2.1, 2.2], 'B' => [2.05], 'C' => [1.0]]));
+    }
+
+    /** The last of a set is tried against the range of the set, so whoever is nearly as good as the leader stays. */
+    public function testTheLeadingGroupHoldsTogether(): void
+    {
+        $far = static fn(float $mean): Sample => new Sample([0.95 * $mean, $mean, 1.05 * $mean]);
+        $size = static function (array $means) use ($far): int {
+            $samples = array_map($far, $means);
+
+            return LeadingGroup::size($samples, ModeratedScatter::of($samples, 0.0) ?? self::fail('It has spread.'), true);
+        };
+        self::assertSame(1, $size([3.0]));
+        self::assertSame(2, $size([3.0, 2.9]));
+        self::assertSame(1, $size([3.0, 2.0]));
+        self::assertSame(3, $size([3.0, 2.95, 2.9, 1.5, 1.4]));
+        $samples = array_map($far, [1.0, 1.02, 2.0]);
+        self::assertSame(2, LeadingGroup::size($samples, ModeratedScatter::of($samples, 0.0) ?? self::fail('It has spread.'), false), 'less is better');
     }
 
     public function testAnOutlierIsNamedByTheScatterOfTheWholeClass(): void

@@ -81,8 +81,7 @@ final class StandingsTest extends TestCase
         );
 
         self::assertSame(['close'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->tooCloseToLeader()));
-        self::assertSame(['once'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->notJudgedYet()));
-        self::assertSame(Verdict::ClearlyApart, $standings->places[2]->againstLeader?->verdict);
+        self::assertSame([Verdict::ClearlyApart, Verdict::ClearlyApart], [$standings->places[2]->againstLeader, $standings->places[3]->againstLeader]);
         self::assertNull($standings->places[0]->againstLeader);
     }
 

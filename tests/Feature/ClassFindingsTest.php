@@ -145,7 +145,7 @@ final class ClassFindingsTest extends FeatureTestCase
     public function testAwardsSayHowLikelyTheFirstIsFirst(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', '100 %', 'first', 'Bowline', 'clearly shorter']);
+        $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "> 99\u{00A0}%", 'first', 'Bowline', "< 1\u{00A0}%", 'clearly shorter']);
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "423\u{00A0}cm"]);
     }
 

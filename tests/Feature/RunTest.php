@@ -143,8 +143,8 @@ final class RunTest extends FeatureTestCase
         $challenge = $this->class();
         $this->get("/challenges/{$challenge->id}")
             ->assertSee('Halyard leads')->assertSee("with 423\u{00A0}cm, 82\u{00A0}cm ahead of Bowline.")
-            ->assertSee('Not judged yet:')->assertSee('Reef has one try, so no spread.')
-            ->assertSee('one try: no spread yet')->assertSee('clearly shorter')
+            ->assertSee('One try only: Reef, judged by the spread of the class’s other tries.')
+            ->assertSee('one try; by the spread of the class’s others')->assertSee('clearly shorter')
             ->assertSee('9 of 12 tries are in; 1 was void. Still to run: Keel and Reef.');
     }
 

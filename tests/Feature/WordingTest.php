@@ -36,7 +36,7 @@ final class WordingTest extends FeatureTestCase
         yield 'a lone runner' => ["group,try,distance\nA,1,300\n", [], ["A leads with 300\u{00A0}cm.", '1 of 3 tries are in. Still to run: A.']];
         yield 'one try each' => ["group,try,distance\nA,1,300\nB,1,250\n", [], [
             "A leads with 300\u{00A0}cm, 50\u{00A0}cm ahead of B.",
-            'One try: no spread yet. Until A has a second try, nothing tells luck from a better car.',
+            'One try each: no spread yet. Until a car has a second try, nothing tells luck from a better car.',
             '2 of 6 tries are in. Still to run: A and B.',
         ]];
         yield 'clearly farther' => ["group,try,distance\nA,1,300\nA,2,302\nB,1,250\nB,2,252\n", ['tries' => 2], [
@@ -46,7 +46,7 @@ final class WordingTest extends FeatureTestCase
         ]];
         yield 'too close, by the best' => ["group,try,distance\nA,1,300\nA,2,260\nB,1,290\nB,2,270\n", ['tries' => 2, 'scoring' => 'best'], [
             "A leads with 300\u{00A0}cm, 10\u{00A0}cm ahead of B.",
-            'Too close to call: B could be as good as A; its tries overlap at 95 %.',
+            'Too close to call: B could be as good as A, at 95 %.',
             'The best decides the places; closeness is judged on the means.',
             '4 of 4 tries are in.',
         ]];

@@ -6,20 +6,13 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\Award;
-use Skivo\Core\Challenge\Entrant;
-use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
-use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Challenge\Standing;
-use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Statistics\LeastSquares;
 use Skivo\Core\Statistics\Outlier;
-use Skivo\Core\Statistics\Verdict;
+use Skivo\Core\Statistics\Sample;
 use Skivo\Core\Statistics\WelchComparison;
 use Tests\GeneratedClass;
 
@@ -86,20 +79,13 @@ final class CoverageTest extends TestCase
         }
     }
 
-    public function testInAClassWithoutADifferenceClearlyFartherIsSaidInOneClassOfTwentyAtMost(): void
+    public function testInAClassWithoutADifferenceOneIsSeenInOneClassOfTwentyAtMost(): void
     {
         $class = new GeneratedClass(1935);
-        $wrong = $wrongEffects = $wrongOutliers = 0;
+        $wrongEffects = $wrongOutliers = 0;
         for ($i = 0; $i < self::CLASSES; $i++) {
-            $entrants = $samples = [];
-            foreach (range(1, 8) as $group) {
-                $samples[] = $sample = $class->tries($class->distance(7.0));
-                $distances = $sample->values;
-                $entrants[] = new Entrant("{$group}", new Tries(array_map(static fn(int $try): Run => new Run("{$group}-{$try}", $try, $distances[$try - 1]), [1, 2, 3]), 3));
-            }
+            $samples = array_map(static fn(): Sample => $class->tries($class->distance(7.0)), range(1, 8));
             $wrongOutliers += (int) (Outlier::among($samples) !== []);
-            $standings = Standings::of($entrants, new Award(Goal::Farthest), Scoring::Mean);
-            $wrong += (int) (array_filter($standings->places, static fn(Standing $place): bool => $place->againstLeader?->verdict === Verdict::ClearlyApart) !== []);
 
             $cars = [];
             foreach ([6.0, 8.0, 6.0, 8.0, 6.0, 8.0] as $index => $bore) {
@@ -109,24 +95,7 @@ final class CoverageTest extends TestCase
         }
         // 5 %, and three standard errors of a share so estimated.
         $most = 0.05 + 3 * sqrt(0.05 * 0.95 / self::CLASSES);
-        self::assertLessThanOrEqual($most, $wrong / self::CLASSES);
-        self::assertGreaterThan(0.01, $wrong / self::CLASSES, 'nor so careful that it never says anything');
         self::assertLessThanOrEqual($most, $wrongEffects / self::CLASSES);
         self::assertLessThanOrEqual($most, $wrongOutliers / self::CLASSES);
-    }
-
-    public function testWhereThereIsADifferenceItIsMostlyFound(): void
-    {
-        $class = new GeneratedClass(7);
-        $found = 0;
-        for ($i = 0; $i < 300; $i++) {
-            $entrants = [];
-            foreach ([6.0, 6.0, 6.0, 10.0] as $group => $bore) {
-                $distances = $class->tries($class->distance($bore))->values;
-                $entrants[] = new Entrant("{$group}", new Tries(array_map(static fn(int $try): Run => new Run("{$group}-{$try}", $try, $distances[$try - 1]), [1, 2, 3]), 3));
-            }
-            $found += count(array_filter(Standings::of($entrants, new Award(Goal::Farthest), Scoring::Mean)->places, static fn(Standing $place): bool => $place->againstLeader?->verdict === Verdict::ClearlyApart)) === 3 ? 1 : 0;
-        }
-        self::assertGreaterThan(0.9, $found / 300, "the wide one goes {$class->distance(10.0)} m, the others {$class->distance(6.0)}");
     }
 }

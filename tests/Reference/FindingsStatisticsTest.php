@@ -9,14 +9,6 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Circumstances;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\Award;
-use Skivo\Core\Challenge\ChanceOfFirst;
-use Skivo\Core\Challenge\Entrant;
-use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Challenge\Run;
-use Skivo\Core\Challenge\Scoring;
-use Skivo\Core\Challenge\Standings;
-use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Effect;
@@ -180,32 +172,6 @@ final class FindingsStatisticsTest extends TestCase
         self::assertCount(1, array_filter($expected, static fn(float $t): bool => abs($t) > $critical));
         self::assertRelative(max($expected), $found[3][0]->t, 1e-8, 't');
         self::assertRelative($critical, $found[3][0]->critical, 1e-8, 'critical value');
-    }
-
-    public function testTheChanceOfBeingFirstAgainstAllDraws(): void
-    {
-        $groups = [[3.1, 2.7, 3.4], [3.3, 2.9, 3.0], [2.5, 3.6, 2.9]];
-        $expected = SciPy::ask(
-            <<<'PY'
-            from itertools import product
-            means = [[sum(d) / 3 for d in product(g, repeat=3)] for g in data]
-            out = [0, 0, 0]
-            for draw in product(*means):
-                best = [i for i in range(3) if draw[i] > max(draw) - 1e-12]
-                for i in best: out[i] += 1 / len(best) / 27 ** 3
-            PY,
-            $groups,
-        );
-        $entrants = [];
-        foreach ($groups as $id => $distances) {
-            $entrants[] = new Entrant("g{$id}", new Tries(array_map(static fn(int $try, float $distance): Run => new Run("{$id}{$try}", $try + 1, $distance), [0, 1, 2], $distances), 3));
-        }
-        $award = new Award(Goal::Farthest);
-        $chances = ChanceOfFirst::of(Standings::of($entrants, $award, Scoring::Mean)->places, $award, Scoring::Mean);
-        foreach ($expected as $id => $chance) {
-            // Three standard errors of a share of 10,000 draws.
-            self::assertEqualsWithDelta($chance, $chances["g{$id}"], 3 * sqrt($chance * (1 - $chance) / ChanceOfFirst::DRAWS), "group {$id}");
-        }
     }
 
     public function testUncertaintiesOfTheBenchAgainstAMonteCarlo(): void

@@ -30,7 +30,7 @@
                 @php($rows = [[$line->car, $line->tries, $line->standing], ...array_map(fn ($car) => [$car, $record->tries($car), null], $line->otherCars)])
                 @foreach ($rows as [$car, $tries, $standing])
                     @php($sample = $challenge->mainAward()->measure($tries))
-                    @php($interval = $sample?->meanInterval())
+                    @php($interval = $record->interval($challenge->goal, $sample))
                     <tr @class(['small' => $standing === null])>
                         <td class="num text-left">{{ $standing?->rank === null ? '' : $standing->rank . ($standing->tied ? '=' : '') }}</td>
                         <th scope="row">
@@ -43,14 +43,14 @@
                         <td class="num">{{ $figure($sample?->mean()) }}</td>
                         <td class="num">{{ $figure($sample?->median()) }}</td>
                         <td class="num">{{ $figure($sample === null ? null : $challenge->goal->best($sample)) }}</td>
-                        @if ($sample?->n === 1)
-                            <td colspan="2" class="small">{{ Text::of('run.figures_table.one_try_no_spread_yet') }}</td>
-                        @else
-                            <td class="num">{{ $figure($sample?->standardDeviation()) }}</td>
-                            <td class="num">{{ $interval === null ? '–' : $figure(max(0.0, $interval->low)) . ' – ' . $figure($interval->high) }}</td>
-                        @endif
+                        <td class="num">{{ $figure($sample?->standardDeviation()) }}</td>
+                        <td class="num">
+                            {{ $interval === null ? '–' : $figure(max(0.0, $interval->low)) . ' – ' . $figure($interval->high) }}
+                            @if ($sample?->n === 1)<span class="small block">{{ Text::of($interval === null
+                                ? 'run.figures_table.one_try_no_spread_yet' : 'run.figures_table.by_the_spread_of_the_class') }}</span>@endif
+                        </td>
                         <td class="verdict">
-                            {{ match ($standing?->againstLeader?->verdict) {
+                            {{ match ($standing?->againstLeader) {
                                 Verdict::TooCloseToCall => Text::of('run.figures_table.too_close_to_call'),
                                 Verdict::ClearlyApart => Text::of('run.figures_table.clearly', ['goal' => GoalWords::worse($challenge->goal)]),
                                 Verdict::NoSpreadYet => Text::of('run.figures_table.not_judged_yet'),

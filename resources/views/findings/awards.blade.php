@@ -48,11 +48,10 @@
                                             <svg class="chance-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">
                                                 <rect class="whole" width="100" height="8" />
                                                 <rect width="{{ round(100 * ($chances[$group->id] ?? 0), 1) }}" height="8" />
-                                            </svg><span class="num">{{ ($chance = $chances[$group->id] ?? 0) > 0 && $chance < 0.005 ? '< 1'
-                                                : number_format(100 * $chance) }} %</span></span>
+                                            </svg><span class="num">{{ $chances === [] ? '–' : Figure::chance($chances[$group->id] ?? 0.0) }}</span></span>
                                         </td>
                                         <td>
-                                            {{ match ($place->againstLeader?->verdict) {
+                                            {{ match ($place->againstLeader) {
                                                 Verdict::TooCloseToCall => Text::of('findings.awards.too_close_to_call'),
                                                 Verdict::ClearlyApart => Text::of('findings.awards.clearly', ['goal' => GoalWords::worse($award->goal)]),
                                                 Verdict::NoSpreadYet => Text::of('findings.awards.not_judged_yet'),
@@ -66,7 +65,7 @@
                     @endif
                 </div>
             @endforeach
-            <p class="small prose">{{ Text::of('findings.awards.the_chance_each_groups_own_tries') }}</p>
+            <p class="small prose">{{ Text::of('findings.awards.the_chance_were_it_all_run_again') }}</p>
         </div>
     </section>
     <section class="findings-part" aria-labelledby="predictions">

@@ -79,13 +79,14 @@
                         </tbody>
                     </table>
                     @php($sample = $record->tries($car)->distances())
+                    @php($interval = $record->interval(\Skivo\Core\Challenge\Goal::Farthest, $sample))
                     @if ($sample !== null)<p class="mt-2">
                         {!! Text::html('report.notebooks.mean_of', [
                             'tries' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
                             'mean' => $units->show($sample->mean(), Scale::Distance),
-                        ]) !!}@if ($sample->meanInterval() !== null){{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
-                            'low' => $units->show(max(0, $sample->meanInterval()->low), Scale::Distance),
-                            'high' => $units->show($sample->meanInterval()->high, Scale::Distance),
+                        ]) !!}@if ($interval !== null){{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
+                            'low' => $units->show(max(0, $interval->low), Scale::Distance),
+                            'high' => $units->show($interval->high, Scale::Distance),
                         ]) }}@endif.
                     </p>@endif
                 </section>

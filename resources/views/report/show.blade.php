@@ -65,9 +65,9 @@
                                 <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                                 <td class="num">{{ $sample->n ?? 0 }}</td>
                                 <td class="num">{{ $sample === null ? '–' : $units->figure($sample->mean(), Scale::Distance) }}</td>
-                                <td class="num">@if ($sample?->meanInterval() !== null){{ $units->figure(max(0,
-                                    $sample->meanInterval()->low), Scale::Distance) }} –
-                                {{ $units->figure($sample->meanInterval()->high, Scale::Distance) }}@else – @endif
+                                <td class="num">@if (($interval = $record->interval(\Skivo\Core\Challenge\Goal::Farthest, $sample)) !== null)
+                                    {{ $units->figure(max(0, $interval->low), Scale::Distance) }} –
+                                    {{ $units->figure($interval->high, Scale::Distance) }}@else – @endif
                                 </td>
                                 <td class="num">{{ $sample === null ? '–' : $units->figure($sample->greatest(), Scale::Distance) }}</td>
                                 <td class="num">
