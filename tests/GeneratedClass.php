@@ -63,10 +63,15 @@ final class GeneratedClass
         return new ComparedCar($id, $group ?? $id, $version, self::choices($boreMm, $massG), $this->tries($meanM + $this->fromCarToCar * $this->normal(), $tries));
     }
 
-    public static function choices(float $boreMm, float $massG, string $wheels = 'bottle caps'): Car
+    /** @param array<string, float> $also further quantities by the value of a CarAttribute, SI */
+    public static function choices(float $boreMm, float $massG, string $wheels = 'bottle caps', array $also = []): Car
     {
         return new Car(
-            [
+            array_combine(array_keys($also), array_map(
+                static fn(string $key, float $si): Entry => new Entry(Quantity::fromSi($si, CarAttribute::from($key)->dimension()), (string) $si),
+                array_keys($also),
+                $also,
+            )) + [
                 CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi($boreMm / 1000, CarAttribute::NozzleBore->dimension()), "{$boreMm} mm"),
                 CarAttribute::Mass->value => new Entry(Quantity::fromSi($massG / 1000, CarAttribute::Mass->dimension()), "{$massG} g"),
             ],

@@ -37,6 +37,7 @@ enum CarAttribute: string
         usual: [0.03, 0.5],
         column: 'chassis length',
         part: PartKind::Chassis,
+        explains: Explains::AsNumber,
         ruler: new Ruler(0.05, 0.5, 0.15, 0.005),
     )]
     case ChassisLength = 'chassis_length';
@@ -48,6 +49,7 @@ enum CarAttribute: string
         usual: [0.01, 0.3],
         column: 'chassis width',
         part: PartKind::Chassis,
+        explains: Explains::AsNumber,
         ruler: new Ruler(0.02, 0.3, 0.075, 0.005),
     )]
     case ChassisWidth = 'chassis_width';
@@ -68,13 +70,13 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Axles, column: 'axle and bearing', explains: Explains::AsKind)]
     case Bearing = 'bearing';
 
-    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'wheelbase')]
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'wheelbase', explains: Explains::AsNumber)]
     case Wheelbase = 'wheelbase';
 
     #[AttributeFacts(Step::Axles, Scale::Body, [0.0, 1.0], isMain: false, column: 'rear axle, from the rear end')]
     case RearAxlePlace = 'rear_axle_place';
 
-    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 0.8], usual: [0.03, 0.3], column: 'track')]
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 0.8], usual: [0.03, 0.3], column: 'track', explains: Explains::AsNumber)]
     case Track = 'track';
 
     #[AttributeFacts(
@@ -286,7 +288,7 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Power, column: 'joint', explains: Explains::AsKind)]
     case Joint = 'joint';
 
-    #[AttributeFacts(Step::Power, Scale::Count, [1.0, 30.0], column: 'turns of the band')]
+    #[AttributeFacts(Step::Power, Scale::Count, [1.0, 30.0], column: 'turns of the band', explains: Explains::AsNumber)]
     case BandTurns = 'band_turns';
 
     #[AttributeFacts(Step::Power, Scale::Part, [0.001, 0.15], isMain: false, column: 'width of the joint, outside')]
@@ -328,6 +330,7 @@ enum CarAttribute: string
         column: 'wider tube before it',
         part: PartKind::Nozzle,
         isLeftToPart: true,
+        explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
     )]
     case WiderBore = 'wider_bore';
@@ -341,6 +344,7 @@ enum CarAttribute: string
         column: 'widest tube before that',
         part: PartKind::Nozzle,
         isLeftToPart: true,
+        explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
     )]
     case WidestBore = 'widest_bore';
@@ -382,7 +386,7 @@ enum CarAttribute: string
     )]
     case NozzleAngle = 'nozzle_angle';
 
-    #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle above the floor')]
+    #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle above the floor', explains: Explains::AsNumber)]
     case NozzleHeight = 'nozzle_height';
 
     #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle sticks out behind')]

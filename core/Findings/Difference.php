@@ -10,8 +10,8 @@ use Skivo\Core\Car\CarAttribute;
 /** In which of the choices that matter to a run two cars differ. */
 final readonly class Difference
 {
-    /** Hand-made parts are called the same up to this share of their size. Common practice, no source. */
-    private const SAME = 0.05;
+    /** Hand-made parts are called the same up to this share of the larger one; a twentieth is told apart. Common practice, no source. */
+    private const SAME = 0.04;
 
     /** End plays (m) and angles (°) that nobody could tell apart. Common practice, no source. */
     private const SAME_END_PLAY_M = 0.0004;
@@ -19,7 +19,9 @@ final readonly class Difference
 
     /** A word for a part goes along with its numbers, and says nothing beside them. */
     private const GOES_ALONG = [
-        CarAttribute::NozzleKind->value => [CarAttribute::NozzleBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength],
+        CarAttribute::NozzleKind->value => [
+            CarAttribute::NozzleBore, CarAttribute::WiderBore, CarAttribute::WidestBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength,
+        ],
         CarAttribute::WheelKind->value => [CarAttribute::WheelDiameter],
         CarAttribute::PumpStrokes->value => [CarAttribute::BalloonSize],
     ];

@@ -13,8 +13,8 @@ use Skivo\Core\Statistics\Verdict;
 /**
  * What one choice did, from fair pairs alone: the mean of the pairs' differences with its t interval.
  *
- * A car is in one pair only, so that the pairs are independent witnesses; which pairs are taken is decided by the
- * choices, never by the results. Cars that were rebuilt come first, then those that differ most. A single pair can only
+ * Versions of a car share its group's faults, so the witnesses are groups, and each speaks in one pair only; which pairs
+ * are taken is decided by the choices, never by the results. Cars that were rebuilt come first, then those that differ most. A single pair can only
  * speak of its own two cars: its interval is Welch's, from their tries.
  */
 final readonly class Effect
@@ -22,7 +22,7 @@ final readonly class Effect
     /**
      * @param string|null $from of two kinds, the one; null for a number
      * @param string|null $to the other
-     * @param non-empty-list<FairPair> $pairs none shares a car with another
+     * @param non-empty-list<FairPair> $pairs none shares a group with another
      * @param int $ahead in how many of them the car with more of it went farther
      * @param float $mean by how much it went farther on average (m, or s)
      * @param Interval|null $interval of that, at 95 %; null where a single pair has a car with one try
@@ -133,11 +133,11 @@ final readonly class Effect
         // First the rebuilt; among the rest the far apart; then as they come.
         usort($pairs, static fn(FairPair $a, FairPair $b): int => [$b->isRebuilt(), $span($b)] <=> [$a->isRebuilt(), $span($a)]);
         $first = array_shift($pairs);
-        $used = [$first->less->id => true, $first->more->id => true];
+        $used = [$first->less->group => true, $first->more->group => true];
         $taken = [$first];
         foreach ($pairs as $pair) {
-            if (!isset($used[$pair->less->id]) && !isset($used[$pair->more->id])) {
-                $used[$pair->less->id] = $used[$pair->more->id] = true;
+            if (!isset($used[$pair->less->group]) && !isset($used[$pair->more->group])) {
+                $used[$pair->less->group] = $used[$pair->more->group] = true;
                 $taken[] = $pair;
             }
         }

@@ -41,7 +41,7 @@ use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Simulator;
 
 /**
- * A made-up class on a made-up island: the junior workshop of the boathouse of Gullholm sends eight cars
+ * A made-up class on a made-up island: the junior workshop of the boathouse of Merrowsay sends eight cars
  * across six metres of varnished floor. The cars are invented; their runs are the run model's, with scatter.
  */
 final class DemoSeeder extends Seeder
@@ -63,7 +63,7 @@ final class DemoSeeder extends Seeder
             ['7 mm', 3, '12 cm', 'bundle of straws', '19 cm', '68 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
         ],
         'Sheepshank' => [['6 mm', 1, '14 cm', 'drinking straw', '19.5 cm', '55 g', 'optical discs', '120 mm', 'still', 'craft stick']],
-        'Thimble' => [['8 mm', 1, '10 cm', 'wide straw', '20.5 cm', '51 g', 'jar lids', '58 mm', 'turning', 'foam board']],
+        'Thimble' => [['7 mm', 1, '10 cm', 'wide straw', '21 cm', '51 g', 'jar lids', '58 mm', 'turning', 'foam board']],
         'Keel' => [['5 mm', 1, '20 cm', 'drinking straw', '18.5 cm', '92 g', 'bottle caps', '30 mm', 'turning', 'plastic bottle']],
     ];
 

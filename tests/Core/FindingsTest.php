@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Award;
@@ -47,7 +48,57 @@ final class FindingsTest extends TestCase
         self::assertSame([], Difference::between($one, GeneratedClass::choices(6.0, 60.0, 'Bottle caps')));
     }
 
-    public function testFairPairsArePooledWithEachCarInOneOfThem(): void
+    /** @return iterable<string, array{array<string, float>, array<string, float>, list<CarAttribute>}> what is recorded of one, of the other, and what they differ in */
+    public static function unlike(): iterable
+    {
+        yield 'a chassis twice as wide' => [['chassis_width' => 0.075], ['chassis_width' => 0.14], [CarAttribute::ChassisWidth]];
+        yield 'a longer chassis on a longer wheelbase' => [['chassis_length' => 0.15, 'wheelbase' => 0.09], ['chassis_length' => 0.2, 'wheelbase' => 0.12], [CarAttribute::ChassisLength, CarAttribute::Wheelbase]];
+        yield 'wheels farther apart' => [['track' => 0.09], ['track' => 0.11], [CarAttribute::Track]];
+        yield 'a balloon a twentieth larger' => [['balloon_size' => 0.20], ['balloon_size' => 0.21], [CarAttribute::BalloonSize]];
+        yield 'a tube before the nozzle' => [[], ['wider_bore' => 0.0095], [CarAttribute::WiderBore]];
+        yield 'two of them' => [[], ['wider_bore' => 0.0095, 'widest_bore' => 0.0127], [CarAttribute::WiderBore, CarAttribute::WidestBore]];
+        yield 'a nozzle higher up' => [['nozzle_height' => 0.03], ['nozzle_height' => 0.06], [CarAttribute::NozzleHeight]];
+        yield 'five things at once' => [
+            ['chassis_width' => 0.075, 'wheelbase' => 0.09, 'track' => 0.09, 'balloon_size' => 0.2, 'nozzle_length' => 0.1],
+            ['chassis_width' => 0.10, 'wheelbase' => 0.12, 'track' => 0.12, 'balloon_size' => 0.22, 'nozzle_length' => 0.15],
+            [CarAttribute::NozzleLength, CarAttribute::BalloonSize, CarAttribute::ChassisWidth, CarAttribute::Wheelbase, CarAttribute::Track],
+        ];
+    }
+
+    /**
+     * @param array<string, float> $one
+     * @param array<string, float> $other
+     * @param list<CarAttribute> $differ
+     */
+    #[DataProvider('unlike')]
+    public function testCarsThatAreUnlikeInAnythingRecordedAreNoFairPair(array $one, array $other, array $differ): void
+    {
+        $found = Difference::between(GeneratedClass::choices(6.0, 60.0, also: $one), GeneratedClass::choices(6.0, 60.0, also: $other));
+        self::assertEqualsCanonicalizing(array_column($differ, 'value'), array_column($found, 'value'));
+        // With another bore they differ in one thing more, and so are no witness of the bore.
+        $cars = [
+            new ComparedCar('a', 'a', 1, GeneratedClass::choices(6.0, 60.0, also: $one), new Sample([2.0, 2.1])),
+            new ComparedCar('a2', 'a', 2, GeneratedClass::choices(8.0, 60.0, also: $other), new Sample([3.0, 3.1])),
+        ];
+        self::assertSame([], Effect::all($cars));
+    }
+
+    /** Versions of a car share its group's faults, so that a group rebuilt twice is one witness. */
+    public function testAGroupSpeaksOnceHoweverOftenItRebuilt(): void
+    {
+        $car = static fn(string $group, int $version, float $bore, float $mean): ComparedCar => new ComparedCar("{$group}{$version}", $group, $version, GeneratedClass::choices($bore, 60.0), new Sample([0.97 * $mean, 1.03 * $mean]));
+        $rebuilt = [$car('a', 1, 6.0, 2.0), $car('a', 2, 7.0, 2.4), $car('a', 3, 8.0, 2.9), $car('a', 4, 9.0, 3.1)];
+        $effect = Effect::all($rebuilt)[0];
+        self::assertCount(1, $effect->pairs, 'four versions, one group');
+        self::assertFalse($effect->isClear());
+        $two = Effect::all([...$rebuilt, $car('b', 1, 6.0, 1.5), $car('b', 2, 8.0, 2.1), $car('b', 3, 6.0, 1.6)])[0];
+        self::assertCount(2, $two->pairs);
+        foreach ($two->pairs as $pair) {
+            self::assertTrue($pair->isRebuilt());
+        }
+    }
+
+    public function testFairPairsArePooledWithEachGroupInOneOfThem(): void
     {
         $class = new GeneratedClass(3, fromTryToTry: 0.05);
         $cars = [
