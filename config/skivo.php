@@ -3,6 +3,11 @@
 declare(strict_types=1);
 
 return [
+    // What was computed by other code is not shown again. Worked out once, as the configuration is cached.
+    'build' => md5(implode(' ', array_map(
+        static fn(string $file): string => $file . filemtime($file),
+        [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('ViewModels/*.php')) ?: [])],
+    ))),
     // As bin/skivo start serves it: on which address, and by which further name.
     'host' => env('SERVE_HOST', '127.0.0.1'),
     'port' => (int) env('SERVE_PORT', 8484),

@@ -9,6 +9,7 @@ use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Assert;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Exchange\SheetReader;
@@ -60,6 +61,7 @@ final class Scenario
         return $educator->challenges()->create($differently + [
             'name' => 'Across the hall',
             'question' => 'Does a wider nozzle carry the car farther?',
+            'asks' => CarAttribute::NozzleBore,
             'goal' => Goal::Farthest,
             'scoring' => Scoring::Mean,
             'tries' => 3,

@@ -22,7 +22,9 @@ final class ChangeChallenge
     /** @param array<string, mixed> $plan by column, what is to change */
     public function rules(Challenge $challenge, array $plan): void
     {
-        $this->change($challenge, $plan);
+        $isAskedLate = array_key_exists('asks', $plan) && $plan['asks'] !== $challenge->asks
+            && $challenge->runs()->whereNull('void_reason')->exists();
+        $this->change($challenge, $isAskedLate ? $plan + ['asks_changed_at' => now()] : $plan);
     }
 
     /** Turns it from cm and g to in and oz, or back. What was typed is not touched. */

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Car\Tolerance;
@@ -25,6 +26,7 @@ use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\PumpCurve;
@@ -57,6 +59,8 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property Entry|null $longest
  * @property bool $push_is_foul
  * @property bool $void_is_retried
+ * @property CarAttribute|null $asks
+ * @property CarbonImmutable|null $asks_changed_at when it was changed after runs had counted
  * @property bool $groups_are_locked
  * @property array<string, array<string, float|null>> $tolerances
  * @property CarbonImmutable|null $safety_read_at
@@ -70,11 +74,13 @@ final class Challenge extends Model
     use HoldsImmutableValues;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'question', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
+    protected $fillable = ['name', 'question', 'asks', 'asks_changed_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
         'push_is_foul', 'void_is_retried', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
+        'asks' => CarAttribute::class,
+        'asks_changed_at' => 'immutable_datetime',
         'goal' => Goal::class,
         'scoring' => Scoring::class,
         'tries' => 'integer',
@@ -186,6 +192,12 @@ final class Challenge extends Model
     public function materialLines(): HasMany
     {
         return $this->hasMany(MaterialLine::class)->orderBy('id');
+    }
+
+    /** What the class set out to find; null for free designs. */
+    public function asked(): ?Question
+    {
+        return $this->asks === null ? null : new Question($this->asks);
     }
 
     /** What orders the floor. */

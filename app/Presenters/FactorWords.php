@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use Illuminate\Support\Facades\Lang;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 
@@ -16,6 +17,12 @@ final readonly class FactorWords
     public static function one(CarAttribute $factor, bool $more): string
     {
         return self::said($factor, $more ? 'one_more' : 'one_less');
+    }
+
+    /** As in "Does a wider bore carry the car farther?". */
+    public static function question(Question $question): string
+    {
+        return Text::of('findings.factor.does_it_carry_the_car_farther', ['what' => self::one($question->attribute, $question->direction() > 0)]);
     }
 
     /** As in "Wider bores". */

@@ -10,6 +10,7 @@ use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Counting;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\FairPair;
@@ -21,9 +22,6 @@ use Skivo\Core\Statistics\Verdict;
 /** What a class found out, in words first; every claim with the cars behind it. */
 final readonly class FindingWords
 {
-    /** So many effects looked at are no longer few: by chance alone one of twenty looks clear. */
-    private const MANY = 4;
-
     private UnitSystem $units;
 
     /** @var array<int, array{Group, Car}> by the id of the car */
@@ -65,7 +63,10 @@ final readonly class FindingWords
                 : Text::of('findings.finding_words.two_points_always_lie_on_a'),
             );
         }
-        $clear = array_values(array_filter($this->findings->effects, static fn(Effect $effect): bool => $effect->isClear()));
+        if ($this->findings->answer !== null) {
+            return $this->answer($this->findings->answer);
+        }
+        $clear = array_values(array_filter($this->findings->effects, $this->findings->claims->effect(...)));
         if ($clear !== []) {
             return $this->effect($clear[0]);
         }
@@ -85,6 +86,48 @@ final readonly class FindingWords
         return new Sentence(Text::of('findings.finding_words.nothing_is_clear_yet'), $this->findings->effects === []
             ? Text::of('findings.finding_words.no_two_cars_differ_in_one')
             : Text::of('findings.finding_words.the_fair_pairs_there_are_dont'));
+    }
+
+    /** The answer to the class's question, with the effect behind it. */
+    private function answer(Answer $answer): Sentence
+    {
+        return new Sentence(
+            Text::of("findings.answer.{$answer->value}"),
+            $this->reason($answer),
+            $this->record->challenge->asks_changed_at === null
+                ? ''
+                : Text::of('findings.answer.the_question_was_changed', ['day' => Moment::day($this->record->challenge->asks_changed_at)]),
+        );
+    }
+
+    /** Why the answer is what it is. */
+    private function reason(Answer $answer): string
+    {
+        $effect = $this->findings->effectAsked();
+        $asked = $this->findings->question->attribute ?? throw new \LogicException('An answer has its question.');
+        if ($effect !== null && $answer === Answer::HardlyMatters) {
+            return Text::of('findings.answer.made_a_difference_of', [
+                'pairs' => count($effect->pairs),
+                'what' => FactorWords::one($asked, $effect->mean >= 0.0),
+                'by' => $this->distance(abs($effect->mean)),
+                'interval' => $this->interval($effect->interval, $effect->mean >= 0.0),
+            ]);
+        }
+        if ($effect !== null) {
+            $said = $this->effect($effect);
+
+            return "{$said->lead} {$said->rest}";
+        }
+        foreach ($this->findings->confounded as $pair) {
+            if ($pair->one === $asked || $pair->other === $asked) {
+                return ucfirst(Text::of(
+                    'findings.finding_words.and_go_along_with_each_other',
+                    ['one' => Label::of($pair->one), 'other' => Label::of($pair->other)],
+                ));
+            }
+        }
+
+        return Text::of('findings.answer.no_group_changed_it_alone', ['factor' => Label::of($asked)]);
     }
 
     /** As in "A wider bore went farther in 4 of 5 fair pairs, by 38 cm on average (12 to 64)." */
@@ -135,7 +178,9 @@ final readonly class FindingWords
 
         return $effect->isClear()
             ? new Sentence(
-                Text::of('findings.finding_words.went_farther', ['winner' => ucfirst($winner), 'against' => $against]),
+                $this->findings->claims->effect($effect)
+                    ? Text::of('findings.finding_words.went_farther', ['winner' => ucfirst($winner), 'against' => $against])
+                    : Text::of('findings.finding_words.a_hint_went_farther', ['winner' => $winner, 'against' => $against]),
                 Text::of(
                     'findings.finding_words.in_of_fair_pairs_by_on',
                     ['ahead' => $ahead, 'pairs' => $pairs, 'by' => $by, 'interval' => $interval],
@@ -162,14 +207,6 @@ final readonly class FindingWords
             ],
             $this->findings->effects,
         );
-    }
-
-    /** That many effects were looked at; null where they are few. */
-    public function manyLookedAt(): ?string
-    {
-        $pooled = count(array_filter($this->findings->effects, static fn(Effect $effect): bool => $effect->isPooled()));
-
-        return $pooled < self::MANY ? null : Text::of('findings.finding_words.choices_were_looked_at_where_nothing', ['pooled' => $pooled]);
     }
 
     /** The choices that every class makes and that no fair pair here speaks of; null where there is none. */
@@ -234,7 +271,7 @@ final readonly class FindingWords
         if ($several->isSeparable()) {
             $clear = [];
             foreach ($several->factors as $index => $factor) {
-                if (!$several->intervals[$index]->contains(0.0)) {
+                if ($this->findings->claims->slope($factor)) {
                     $clear[] = FactorWords::one($factor, $several->slopes[$index] > 0.0);
                 }
             }
@@ -333,7 +370,7 @@ final readonly class FindingWords
     public function behindHeadline(): array
     {
         foreach ($this->findings->effects as $effect) {
-            if ($effect->isClear()) {
+            if ($this->findings->claims->effect($effect)) {
                 return $this->behind($effect);
             }
         }

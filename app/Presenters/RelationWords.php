@@ -18,7 +18,8 @@ use Skivo\Core\Statistics\Spearman;
 /** What a relation says, in words first, then the numbers. */
 final readonly class RelationWords
 {
-    public function __construct(private RelationReading $reading) {}
+    /** @param bool $holds whether what it shows is clear enough beside all else that could be said (Claims) */
+    public function __construct(private RelationReading $reading, private bool $holds) {}
 
     /** @return list<Sentence> */
     public function finding(): array
@@ -143,7 +144,7 @@ final readonly class RelationWords
             ],
             Trend::Differs => [
                 new Sentence(
-                    Text::of('findings.relation_words.cars_differed_by', ['label' => $label]),
+                    $this->orHint(Text::of('findings.relation_words.cars_differed_by', ['label' => $label])),
                     Text::of(
                         'findings.relation_words.on_average',
                         [
@@ -194,11 +195,16 @@ final readonly class RelationWords
         $wantsMore = $this->reading->outcome === Outcome::Distance;
         $subject = FactorWords::many($this->reading->factor, ($trend === Trend::Rises) === $wantsMore);
 
-        return $subject . (
+        return $this->orHint($subject . (
             $wantsMore
                 ? ' ' . Text::of('findings.relation_words.went_farther_here')
                 : ' ' . Text::of('findings.relation_words.were_quicker_here')
-        );
+        ));
+    }
+
+    private function orHint(string $claim): string
+    {
+        return $this->holds ? $claim : Text::of('findings.relation_words.a_hint', ['claim' => lcfirst($claim)]);
     }
 
     private function perStep(NumberRelation $relation): string

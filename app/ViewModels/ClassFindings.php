@@ -11,10 +11,15 @@ use Skivo\Core\Bench\WorkBalance;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\CategoryRelation;
+use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\NextTest;
+use Skivo\Core\Findings\NumberRelation;
+use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Forecast\Calibration;
@@ -62,6 +67,9 @@ final readonly class ClassFindings
         public Counting $counting,
         public array $cars,
         public array $effects,
+        public Claims $claims,
+        public ?Question $question,
+        public ?Answer $answer,
         public array $confounded,
         public SeveralFactors $several,
         public array $rulings,
@@ -83,7 +91,8 @@ final readonly class ClassFindings
     public static function of(ClassRecord $record, Counting $counting = Counting::Rule): self
     {
         $challenge = $record->challenge;
-        $key = "findings:{$challenge->id}:{$counting->value}";
+        // What another build of the program found is not asked again.
+        $key = "findings:{$challenge->id}:{$counting->value}:" . config('skivo.build');
         $held = Cache::get($key);
         if (is_array($held) && $held[0] === $record->revision && $held[1] instanceof self) {
             return $held[1];
@@ -142,16 +151,21 @@ final readonly class ClassFindings
         $typical = self::typical($balances);
         $effects = Effect::all($cars);
         $confounded = Confounding::among($cars);
-        $several = SeveralFactors::of($cars);
+        $several = SeveralFactors::of(self::newest($cars));
+        $question = $record->challenge->asked();
+        $claims = Claims::of($effects, $several, self::trends($record), $question);
         $next = NextTest::propose($cars, $effects, $confounded);
 
         return new self(
             $counting,
             $cars,
             $effects,
+            $claims,
+            $question,
+            $question === null || $cars === [] ? null : Answer::of($question, self::effectOf($question, $effects), self::typicalDistance($cars)),
             $confounded,
             $several,
-            Ruling::all($cars, $effects, $confounded, $several, $typical === null ? null : $settings[$typical]),
+            Ruling::all($cars, $effects, $confounded, $several, $claims, $typical === null ? null : $settings[$typical]),
             $next,
             $next === null || !isset($settings[(int) $next->car->id]) ? null : self::expected($next, $settings[(int) $next->car->id]),
             $calibration,
@@ -166,6 +180,74 @@ final readonly class ClassFindings
             $outliers,
             $void,
         );
+    }
+
+    /** The fair pairs that speak of what the class asks; null where there are none. */
+    public function effectAsked(): ?Effect
+    {
+        return $this->question === null ? null : self::effectOf($this->question, $this->effects);
+    }
+
+    /** @param list<Effect> $effects */
+    private static function effectOf(Question $question, array $effects): ?Effect
+    {
+        foreach ($effects as $effect) {
+            if ($effect->factor === $question->attribute) {
+                return $effect;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param non-empty-list<ComparedCar> $cars */
+    private static function typicalDistance(array $cars): float
+    {
+        return (new Sample(array_map(static fn(ComparedCar $car): float => $car->sample->mean(), $cars)))->median();
+    }
+
+    /**
+     * One car of each group, the newest that ran: versions share their group's faults and are no witnesses of their own.
+     *
+     * @param list<ComparedCar> $cars in the order of their versions
+     *
+     * @return list<ComparedCar>
+     */
+    private static function newest(array $cars): array
+    {
+        $newest = [];
+        foreach ($cars as $car) {
+            $newest[$car->group] = $car;
+        }
+
+        return array_values($newest);
+    }
+
+    /** @return array<string, array<string, float>> how likely each trend is by chance alone, by outcome and attribute, one car a group */
+    private static function trends(ClassRecord $record): array
+    {
+        $groups = [];
+        foreach ($record->groups as $group) {
+            foreach ($group->cars as $car) {
+                $groups[$car->id] = $group->id;
+            }
+        }
+        $trends = [];
+        foreach (Outcome::cases() as $outcome) {
+            foreach (CarAttribute::explaining() as $factor) {
+                $points = [];
+                foreach ($record->points($factor, $outcome) as $point) {
+                    $points[$groups[(int) $point->id]] = $point;
+                }
+                $points = array_values($points);
+                $p = ($factor->explainsAsNumber() ? new NumberRelation($points) : new CategoryRelation($points))->pValue();
+                if ($p !== null) {
+                    $trends[$outcome->value][$factor->value] = $p;
+                }
+            }
+        }
+
+        return $trends;
     }
 
     /** A car's thrust over resistance, from marks where it has them; null where nothing is known of it. */

@@ -39,4 +39,10 @@ final readonly class CategoryRelation
             default => Trend::NotClear,
         };
     }
+
+    /** Of no difference between the kinds at all; null where that can't be judged. */
+    public function pValue(): ?float
+    {
+        return $this->analysis?->pValue;
+    }
 }

@@ -6,6 +6,7 @@ namespace Skivo\Core\Findings;
 
 use Skivo\Core\Statistics\LeastSquares;
 use Skivo\Core\Statistics\Spearman;
+use Skivo\Core\Statistics\StudentT;
 
 /**
  * What distance (or time) depends on, for a choice that is a number: one point a car.
@@ -41,5 +42,16 @@ final readonly class NumberRelation
             $interval === null || $interval->contains(0.0) => Trend::NotClear,
             default => $this->line->slope > 0.0 ? Trend::Rises : Trend::Falls,
         };
+    }
+
+    /** Of no trend at all (t, n − 2 degrees of freedom); null where fewer than three points or equal ones say nothing. */
+    public function pValue(): ?float
+    {
+        $error = $this->line?->slopeError();
+        if ($this->line === null || $error === null) {
+            return null;
+        }
+
+        return $error > 0.0 ? (new StudentT(count($this->points) - 2))->bothTails($this->line->slope / $error) : 0.0;
     }
 }

@@ -45,14 +45,15 @@ final readonly class Ruling
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
+     * @param Claims $claims which of what is found holds
      * @param Settings|null $typical a typical car of the class
      *
      * @return list<self>
      */
-    public static function all(array $cars, array $effects, array $confounded, SeveralFactors $several, ?Settings $typical): array
+    public static function all(array $cars, array $effects, array $confounded, SeveralFactors $several, Claims $claims, ?Settings $typical): array
     {
         return array_map(
-            static fn(School $school): self => self::of($school, $cars, $effects, $confounded, $several, $typical),
+            static fn(School $school): self => self::of($school, $cars, $effects, $confounded, $several, $claims, $typical),
             School::cases(),
         );
     }
@@ -68,15 +69,16 @@ final readonly class Ruling
         array $effects,
         array $confounded,
         SeveralFactors $several,
+        Claims $claims,
         ?Settings $typical,
     ): self {
         $factors = $school->factors();
         $own = array_values(array_filter($effects, static fn(Effect $effect): bool => in_array($effect->factor, $factors, true)));
-        $clear = array_values(array_filter($own, static fn(Effect $effect): bool => $effect->isClear()));
+        $clear = array_values(array_filter($own, $claims->effect(...)));
         $effect = $clear[0] ?? $own[0] ?? null;
         $slope = null;
         foreach ($clear === [] ? $factors : [] as $factor) {
-            $slope ??= self::slope($several, $factor);
+            $slope ??= $claims->slope($factor) ? self::slope($several, $factor) : null;
         }
         $sign = $clear === [] ? ($slope ?? 0) : $effect?->mean <=> 0.0;
         $with = null;

@@ -147,6 +147,7 @@ final class DemoSeeder extends Seeder
         $challenge = $educator->challenges()->create([
             'name' => 'Cross the Slipway',
             'question' => 'Does a wider nozzle carry the car farther?',
+            'asks' => CarAttribute::NozzleBore,
             'goal' => Goal::Farthest,
             'scoring' => Scoring::Mean,
             'tries' => 3,

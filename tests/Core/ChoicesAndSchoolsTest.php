@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
@@ -81,7 +82,7 @@ final class ChoicesAndSchoolsTest extends TestCase
                 $cars[] = new ComparedCar("{$pair}-{$strokes}", "{$pair}-{$strokes}", 1, new Car([CarAttribute::Mass->value => new Entry(Quantity::fromSi($mass, Dimension::Mass), 'm')], [CarAttribute::PumpStrokes->value => $strokes]), new Sample([$distance + $pair / 50, $distance + 0.02]));
             }
         }
-        $rulings = Ruling::all($cars, Effect::all($cars), Confounding::among($cars), SeveralFactors::of($cars), null);
+        $rulings = Ruling::all($cars, $effects = Effect::all($cars), Confounding::among($cars), $several = SeveralFactors::of($cars), Claims::of($effects, $several, [], null), null);
         $air = array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === School::MoreAir))[0];
         self::assertTrue($air->isSupported);
         self::assertSame(CarAttribute::PumpStrokes, $air->effect?->factor);

@@ -21,6 +21,7 @@ use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
@@ -119,7 +120,7 @@ final class FindingsPropertiesTest extends TestCase
                 self::assertFalse(Difference::isSame($next->factor, $next->from, $next->to), 'the next test changes something');
                 self::assertSame($next->from, $next->car->choices->explanation($next->factor));
             }
-            $rulings = Ruling::all($cars, $effects, $confounded, $several, $count % 2 === 0 ? Settings::of([]) : null);
+            $rulings = Ruling::all($cars, $effects, $confounded, $several, Claims::of($effects, $several, [], null), $count % 2 === 0 ? Settings::of([]) : null);
             self::assertCount(count(School::cases()), $rulings);
             foreach ($rulings as $ruling) {
                 self::assertTrue($ruling->isSupported === null || $ruling->varies, 'nothing is supported where nothing varies');

@@ -15,11 +15,14 @@ use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\NextTest;
+use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
@@ -27,6 +30,7 @@ use Skivo\Core\Forecast\Calibration;
 use Skivo\Core\Forecast\Observation;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Statistics\Holm;
 use Skivo\Core\Statistics\LeadingGroup;
 use Skivo\Core\Statistics\LeastSquares;
 use Skivo\Core\Statistics\ModeratedScatter;
@@ -98,6 +102,50 @@ final class FindingsTest extends TestCase
         }
     }
 
+    /** Four p-values by hand: 0.005 ≤ 0.05/4, 0.01 ≤ 0.05/3, 0.03 > 0.05/2, and so 0.04 does not hold either. */
+    public function testSeveralClaimsShareOneChanceOfBeingWrong(): void
+    {
+        $holds = Holm::holds(['a' => 0.01, 'b' => 0.04, 'c' => 0.03, 'd' => 0.005]);
+        self::assertSame(['d' => true, 'a' => true, 'c' => false, 'b' => false], $holds);
+        self::assertSame([], Holm::holds([]));
+        self::assertSame(['a' => true], Holm::holds(['a' => 0.05]));
+        self::assertSame(['a' => true, 'b' => true], Holm::holds(['a' => 0.02, 'b' => 0.02]));
+    }
+
+    /** @return iterable<string, array{CarAttribute, list<array{float, float}>, Answer}> what is asked, less and more of it, the answer */
+    public static function answers(): iterable
+    {
+        yield 'wider is farther' => [CarAttribute::NozzleBore, [[2.0, 3.0], [2.2, 3.3], [1.8, 2.7]], Answer::Yes];
+        yield 'wider is less far' => [CarAttribute::NozzleBore, [[3.0, 2.0], [3.3, 2.2], [2.7, 1.8]], Answer::OtherWayRound];
+        yield 'heavier is less far, as asked' => [CarAttribute::Mass, [[3.0, 2.0], [3.3, 2.2], [2.7, 1.8]], Answer::Yes];
+        yield 'within a tenth' => [CarAttribute::NozzleBore, [[2.0, 2.02], [2.2, 2.23], [1.8, 1.81]], Answer::HardlyMatters];
+        yield 'they disagree' => [CarAttribute::NozzleBore, [[2.0, 3.0], [2.2, 1.9], [1.8, 2.4]], Answer::CannotTell];
+        yield 'one pair' => [CarAttribute::NozzleBore, [[2.0, 3.0]], Answer::CannotTell];
+        yield 'none' => [CarAttribute::NozzleBore, [], Answer::CannotTell];
+    }
+
+    /** @param list<array{float, float}> $pairs */
+    #[DataProvider('answers')]
+    public function testTheQuestionIsAnswered(CarAttribute $asked, array $pairs, Answer $answer): void
+    {
+        $cars = [];
+        foreach ($pairs as $group => $means) {
+            foreach ($means as $version => $mean) {
+                $choices = $asked === CarAttribute::Mass ? GeneratedClass::choices(6.0, 50.0 + 10 * $version) : GeneratedClass::choices(6.0 + $version, 60.0);
+                $cars[] = new ComparedCar("{$group}{$version}", "{$group}", $version, $choices, new Sample([0.99 * $mean, 1.01 * $mean]));
+            }
+        }
+        $effects = Effect::all($cars);
+        self::assertSame($answer, Answer::of(new Question($asked), $effects[0] ?? null, 2.2));
+        // What is asked is judged by itself; of anything else the same pairs must pass beside all that could be said.
+        $several = SeveralFactors::of($cars);
+        $trends = ['distance' => array_fill_keys(array_map(strval(...), range(1, 40)), 0.5)];
+        foreach ($effects as $effect) {
+            self::assertSame($effect->isClear(), Claims::of($effects, $several, $trends, new Question($asked))->effect($effect));
+            self::assertSame($effect->isClear() && $effect->pValue <= 0.05 / 41, Claims::of($effects, $several, $trends, null)->effect($effect));
+        }
+    }
+
     public function testFairPairsArePooledWithEachGroupInOneOfThem(): void
     {
         $class = new GeneratedClass(3, fromTryToTry: 0.05);
@@ -163,7 +211,7 @@ final class FindingsTest extends TestCase
         self::assertTrue($several->intervals[0]->contains(1.0 / 0.003));
         self::assertTrue($several->intervals[1]->contains(0.0));
 
-        $rulings = Ruling::all($cars, $effects, [], $several, Settings::of([]));
+        $rulings = Ruling::all($cars, $effects, [], $several, Claims::of($effects, $several, [], new Question(CarAttribute::NozzleBore)), Settings::of([]));
         $of = static fn(School $school): Ruling => array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
         self::assertTrue($of(School::WiderNozzle)->isSupported);
         self::assertFalse($of(School::WiderNozzle)->byRegression);
@@ -189,7 +237,7 @@ final class FindingsTest extends TestCase
         self::assertFalse($several->isSeparable());
         self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], $several->confounded);
         self::assertSame([], Effect::all($cars));
-        $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, null), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
+        $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, Claims::of([], $several, [], null), null), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
         self::assertNull($ruling->isSupported);
         self::assertSame(CarAttribute::Mass, $ruling->confoundedWith);
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
+use Illuminate\Support\Facades\Cache;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Goal;
 
 final class ChallengeTest extends FeatureTestCase
@@ -51,6 +53,28 @@ final class ChallengeTest extends FeatureTestCase
         self::assertSame(Goal::Fastest, $challenge->refresh()->goal);
         self::assertSame(1.0668, $challenge->timed_length?->quantity->si());
         $this->get("/challenges/{$challenge->id}/plan")->assertSee('3 1/2 ft');
+    }
+
+    public function testWhatTheClassAsksIsChosenAndMadeIntoWords(): void
+    {
+        $this->get('/challenges/new')->assertSee('Free design, no single question')->assertSee('Does a lighter car carry the car farther?');
+        $this->post('/challenges', ['asks' => 'nozzle_bore'] + self::PLAN)->assertSessionHasNoErrors();
+        $challenge = $this->educator->challenges()->sole();
+        self::assertSame(CarAttribute::NozzleBore, $challenge->asks);
+        self::assertSame('Does a wider bore carry the car farther?', $challenge->question);
+        $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'question' => 'Is a lighter car better?'] + self::PLAN)->assertSessionHasNoErrors();
+        self::assertSame('Is a lighter car better?', $challenge->refresh()->question, 'the educator’s own words stay');
+        self::assertNull($challenge->asks_changed_at, 'nothing had run');
+        $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'colour'] + self::PLAN)->assertSessionHasErrors(['asks' => 'Choose what the class asks from the list, or free design.']);
+
+        $ran = $this->class();
+        $this->put("/challenges/{$ran->id}/plan", ['asks' => 'mass'] + self::PLAN)->assertSessionHasNoErrors();
+        self::assertNotNull($ran->refresh()->asks_changed_at);
+        $this->get("/challenges/{$ran->id}/findings")->assertSee('The question was changed on')->assertSee('after runs had counted');
+        $this->put("/challenges/{$ran->id}/plan", self::PLAN)->assertSessionHasNoErrors();
+        // A revision is raised as a transaction ends, which none does here.
+        Cache::flush();
+        $this->get("/challenges/{$ran->id}/findings")->assertDontSee('The question was changed on');
     }
 
     public function testTheSwitchTurnsUnitsAndLeavesWhatWasTyped(): void

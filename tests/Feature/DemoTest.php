@@ -40,7 +40,8 @@ final class DemoTest extends FeatureTestCase
         self::assertSame([3, 3], [$bore->ahead, count($bore->pairs)]);
         self::assertCount(1, array_filter($bore->pairs, static fn($pair): bool => $pair->isRebuilt()), 'one of them is a rebuilt car');
         $words = new FindingWords($record, $findings);
-        self::assertSame('A wider bore went farther', $words->headline()->lead);
+        self::assertSame('Yes.', $words->headline()->lead);
+        self::assertStringStartsWith('A wider bore went farther in 3 of 3 fair pairs, by ', $words->headline()->rest);
         self::assertNotNull($findings->next);
         self::assertNotSame([], $findings->confounded, 'and something it can’t tell');
         self::assertSame([], array_filter($findings->cars, static fn($car): bool => $findings->ratioOf((int) $car->id) === null), 'every car that ran is on the figure');

@@ -13,14 +13,14 @@ final class FindingsTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore")
-            ->assertSee('Wider bores went farther here:')
+            ->assertSee('A hint, worth a test: wider bores went farther here:')
             ->assertSee('cm for each mm more')
             ->assertSee('5 cars, nozzle bore from')
             ->assertSee('That is few')
             ->assertSee('Spearman’s ρ = +1.00')
             ->assertSee('to the power')
             ->assertSee('Reef');
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=mass")->assertSee('Lighter cars went farther here:');
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=mass")->assertSee('A hint, worth a test: lighter cars went farther here:');
         $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&of=time")->assertSee('No clear trend with nozzle bore.')->assertSee('would fit these cars');
         $this->get("/challenges/{$challenge->id}/findings/choices?against=wheel_kind")->assertSee('No clear difference by kind of wheels.')->assertSee('analysis of variance over 5 cars');
     }
@@ -28,7 +28,7 @@ final class FindingsTest extends FeatureTestCase
     public function testOpensWithTheNumberThatTellsMost(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/findings/choices")->assertSee('Wider bores went farther here:');
+        $this->get("/challenges/{$challenge->id}/findings/choices")->assertSee('A hint, worth a test: wider bores went farther here:');
     }
 
     public function testWithLittleDataItSaysWhatIsMissing(): void

@@ -42,6 +42,7 @@ final class FindingsController
             'record' => $record,
             'relation' => $relation,
             'counts' => $counts,
+            'holds' => ClassFindings::of($record)->claims->trend($relation->factor, $relation->outcome->value),
         ]);
     }
 

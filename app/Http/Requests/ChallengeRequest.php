@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\AsksBack;
+use App\Presenters\FactorWords;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Closure;
@@ -16,6 +17,7 @@ use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
@@ -40,6 +42,7 @@ final class ChallengeRequest extends FormRequest
         $rules = [
             'name' => ['required', 'string', 'max:120'],
             'question' => ['nullable', 'string', 'max:300'],
+            'asks' => ['nullable', Rule::in(array_column(Question::askable(), 'value'))],
             'goal' => ['required', Rule::enum(Goal::class)],
             'scoring' => ['required', Rule::enum(Scoring::class)],
             'tries' => ['required', 'integer', 'between:1,' . Limits::MOST_TRIES],
@@ -84,6 +87,7 @@ final class ChallengeRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'asks.*' => Text::of('challenge.form.choose_what_the_class_asks'),
             'name.required' => Text::of('challenge.form.give_the_challenge_a_name'),
             'goal.required' => Text::of('challenge.form.choose_what_the_class_is_after'),
             'scoring.required' => Text::of('challenge.form.choose_how_tries_count'),
@@ -103,6 +107,8 @@ final class ChallengeRequest extends FormRequest
     public function plan(): array
     {
         $temperature = $this->temperature();
+        $asks = $this->enum('asks', CarAttribute::class);
+        $asked = $asks === null ? null : new Question($asks);
         $allowed = [];
         foreach (self::LIMITED as $kind) {
             $names = array_values(
@@ -118,7 +124,8 @@ final class ChallengeRequest extends FormRequest
 
         return [
             'name' => $this->string('name')->toString(),
-            'question' => $this->input('question'),
+            'question' => $this->input('question') ?? ($asked === null ? null : FactorWords::question($asked)),
+            'asks' => $asked?->attribute,
             'goal' => $this->enum('goal', Goal::class),
             'awards' => array_values(array_map(
                 static fn(Goal $goal): string => $goal->value,

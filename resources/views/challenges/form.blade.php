@@ -1,8 +1,10 @@
 @php
     use App\Http\Requests\ChallengeRequest;
+    use App\Presenters\FactorWords;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Challenge\Goal;
+    use Skivo\Core\Findings\Question;
     use Skivo\Core\Measurement\Scale;
     $formUnits = \Skivo\Core\Measurement\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
     $free = $challenge->free_steps;
@@ -24,6 +26,20 @@
     <h2>{{ Text::of('challenge.form.the_question') }}</h2>
     <div class="grid gap-4 max-w-2xl">
         <x-field name="name" :label="Text::of('challenge.form.name')" :value="$challenge->name" maxlength="120" />
+        <div class="field">
+            <label for="f-asks">{{ Text::of('challenge.form.what_the_class_asks') }}</label>
+            <select id="f-asks" name="asks" class="input" aria-describedby="f-asks-about">
+                <option value="">{{ Text::of('challenge.form.free_design_no_single_question') }}</option>
+                @foreach (Question::askable() as $attribute)
+                    <option value="{{ $attribute->value }}" @selected(old('asks', $challenge->asks?->value) === $attribute->value)>
+                        {{ FactorWords::question(new Question($attribute)) }}</option>
+                @endforeach
+            </select>
+            <div id="f-asks-about">
+                @error('asks')<p class="error">{{ $message }}</p>@enderror
+                <p class="hint">{{ Text::of('challenge.form.its_answer_is_judged_by_itself') }}</p>
+            </div>
+        </div>
         <x-field
             name="question" :label="Text::of('challenge.form.question_the_class_is_to_answer')" optional
             :value="$challenge->question" maxlength="300" :hint="Text::of('challenge.form.for_instance_does_a_wider_nozzle')" />

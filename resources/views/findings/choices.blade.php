@@ -105,7 +105,7 @@
             </details>
         </section>
         <section class="said" aria-label="{{ Text::of('findings.choices.in_words') }}">
-            <x-sentences :sentences="(new RelationWords($relation))->finding()" big />
+            <x-sentences :sentences="(new RelationWords($relation, $holds))->finding()" big />
             <p class="small mt-5 border-t border-rule pt-3">{{ Text::of('findings.choices.cars_differ_in_more_than_one') }}</p>
         </section>
     </div>

@@ -53,7 +53,7 @@
                     @if ($words->notJudged() !== null)<x-claim :challenge="$challenge" :sentence="$words->notJudged()" />@endif
                     @if ($several !== null)<x-claim :challenge="$challenge" :sentence="$several" :cars="$every" />@endif
                 </ul>
-                @if ($words->manyLookedAt() !== null)<p class="small mt-2 prose">{{ $words->manyLookedAt() }}</p>@endif
+                <p class="small mt-2 prose">{{ Text::of('findings.answer.all_else_shares_one_chance') }}</p>
                 <p class="small mt-2 prose">{{ Text::of('findings.show.a_fair_pair_is_two_cars') }}</p>
             </div>
         </section>
