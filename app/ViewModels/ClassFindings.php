@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Car;
+use App\Models\Group;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Bench\WorkBalance;
@@ -154,7 +155,7 @@ final readonly class ClassFindings
         $several = SeveralFactors::of(self::newest($cars));
         $question = $record->challenge->asked();
         $claims = Claims::of($effects, $several, self::trends($record), $question);
-        $next = NextTest::propose($cars, $effects, $confounded);
+        $next = NextTest::propose($cars, $effects, $confounded, $question, self::mayBe($record));
 
         return new self(
             $counting,
@@ -180,6 +181,17 @@ final readonly class ClassFindings
             $outliers,
             $void,
         );
+    }
+
+    /** @return \Closure(ComparedCar, CarAttribute, float|string): bool whether a car may be changed so, by the rules and by who is still in */
+    private static function mayBe(ClassRecord $record): \Closure
+    {
+        $rules = $record->challenge->rules();
+        $kit = ClassPlan::of($record->challenge)->kitCar();
+        $in = $record->groups->reject(static fn(Group $group): bool => $group->is_withdrawn)->pluck('id')->map(strval(...))->all();
+
+        return static fn(ComparedCar $car, CarAttribute $factor, float|string $to): bool => in_array($car->group, $in, true)
+            && $rules->allowChange($car->choices, $car->choices->with($factor, $to), $factor, $kit);
     }
 
     /** The fair pairs that speak of what the class asks; null where there are none. */

@@ -68,6 +68,27 @@ final readonly class Car
         };
     }
 
+    /**
+     * The same car with one thing changed.
+     *
+     * @param float|string $value as explanation() has it
+     */
+    public function with(CarAttribute $attribute, float|string $value): self
+    {
+        $key = $attribute->value;
+        $isCount = !$attribute->isKind() && (is_string($value) || isset($this->counts[$key]));
+
+        return new self(
+            $attribute->isKind() || $isCount
+                ? $this->quantities
+                : [$key => new Entry($attribute->quantity((float) $value), (string) $value)] + $this->quantities,
+            $isCount ? [$key => (int) $value] + $this->counts : $this->counts,
+            $attribute->isKind() ? [$key => (string) $value] + $this->kinds : $this->kinds,
+            $attribute === CarAttribute::BalloonSize ? SizeMeasure::Diameter : $this->balloonMeasuredAs,
+            $this->note,
+        );
+    }
+
     /** Of the filled balloon, however it was measured; null where it was not. */
     public function balloonDiameterM(): ?float
     {

@@ -86,6 +86,16 @@ final readonly class Rules
         return [...$this->limits($car), ...$this->names($car), ...$this->differences($car, $kit)];
     }
 
+    /**
+     * Whether a car may be changed so: the step is free, and no rule is broken that was not broken before.
+     *
+     * @param Car $kit what the held parts must equal
+     */
+    public function allowChange(Car $from, Car $to, CarAttribute $attribute, Car $kit): bool
+    {
+        return in_array($attribute->facts()->step, $this->free, true) && count($this->breaches($to, $kit)) <= count($this->breaches($from, $kit));
+    }
+
     /** Straws in the car: its nozzle's tubes, and a bearing on each axle. */
     public static function straws(Car $car, Catalogue $catalogue): int
     {

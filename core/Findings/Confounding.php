@@ -28,6 +28,16 @@ final readonly class Confounding
         public float $share,
     ) {}
 
+    /** What goes along with a choice; null where this pair does not speak of it. */
+    public function besides(CarAttribute $choice): ?CarAttribute
+    {
+        return match ($choice) {
+            $this->one => $this->other,
+            $this->other => $this->one,
+            default => null,
+        };
+    }
+
     /**
      * Every pair of choices that is confounded here, in the order in which choices matter to a run: nozzle before balloon
      * before mass before wheels.

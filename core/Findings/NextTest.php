@@ -8,7 +8,8 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\LeastSquares;
 
 /**
- * The next fair test: which car should change what, and to which value, so that the class learns most.
+ * The next fair test: which car should change what, and to which value, so that the class learns most. The class's own
+ * question is finished before another is opened, by a group that has not yet rebuilt its car for it.
  *
  * A rebuilt car is a fair pair by itself. Among all that would be one for the choice in question, the one is proposed
  * that adds most of what the other choice does not account for: the squares of the choice about its fit on the other,
@@ -32,16 +33,34 @@ final readonly class NextTest
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects what fair pairs already say
      * @param list<Confounding> $confounded
+     * @param Question|null $question of the class
+     * @param \Closure(ComparedCar, CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any where null
      *
-     * @return self|null null where no two cars differ in anything
+     * @return self|null null where no two cars differ in anything that may be changed
      */
-    public static function propose(array $cars, array $effects, array $confounded): ?self
-    {
-        $asked = self::question($cars, $effects, $confounded);
-        if ($asked === null) {
-            return null;
+    public static function propose(
+        array $cars,
+        array $effects,
+        array $confounded,
+        ?Question $question = null,
+        ?\Closure $mayBe = null,
+    ): ?self {
+        foreach (self::questions($cars, $effects, $confounded, $question) as [$factor, $other]) {
+            $found = self::test($cars, $factor, $other, $mayBe ?? static fn(): bool => true);
+            if ($found !== null) {
+                return $found;
+            }
         }
-        [$factor, $other] = $asked;
+
+        return null;
+    }
+
+    /**
+     * @param list<ComparedCar> $cars
+     * @param \Closure(ComparedCar, CarAttribute, float|string): bool $mayBe
+     */
+    private static function test(array $cars, CarAttribute $factor, ?CarAttribute $other, \Closure $mayBe): ?self
+    {
         // The newest version of each group's car is the one that can be rebuilt.
         $newest = [];
         foreach ($cars as $car) {
@@ -49,29 +68,30 @@ final readonly class NextTest
                 $newest[$car->group] = $car;
             }
         }
-        $values = [];
+        $values = $tried = [];
         foreach ($cars as $car) {
             $value = $car->choices->explanation($factor);
             if ($value !== null) {
                 $values[(string) $value] = $value;
+                $tried[$car->group][(string) $value] = true;
             }
         }
         $before = self::apart($cars, $factor, $other, null);
         $best = null;
-        $most = [false, -INF];
+        $most = [false, false, -INF];
         foreach ($newest as $car) {
             $own = $car->choices->explanation($factor);
             if ($own === null) {
                 continue;
             }
             foreach ($values as $value) {
-                if (Difference::isSame($factor, $own, $value)) {
+                if (Difference::isSame($factor, $own, $value) || !$mayBe($car, $factor, $value)) {
                     continue;
                 }
                 $near = !is_float($own)
                     || !is_float($value)
                     || ($own > 0.0 && $value > 0.0 && max($own / $value, $value / $own) <= self::BY_AT_MOST + 1e-9);
-                $gain = [$near, round(self::apart($cars, $factor, $other, [$car, $value]) - $before, 12)];
+                $gain = [count($tried[$car->group]) === 1, $near, round(self::apart($cars, $factor, $other, [$car, $value]) - $before, 12)];
                 if ($gain > $most) {
                     [$most, $best] = [$gain, new self($factor, $car, $own, $value, $other)];
                 }
@@ -82,26 +102,33 @@ final readonly class NextTest
     }
 
     /**
-     * What the class should ask next: a confounded pair first; then the choice that varies and that fair pairs say least of.
+     * What the class should ask next: its own question until that is clear; then a confounded pair; then the choice that
+     * varies and that fair pairs say least of.
      *
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
      *
-     * @return array{CarAttribute, CarAttribute|null}|null
+     * @return list<array{CarAttribute, CarAttribute|null}> each with what goes along with it, the first to be asked first
      */
-    private static function question(array $cars, array $effects, array $confounded): ?array
+    private static function questions(array $cars, array $effects, array $confounded, ?Question $question): array
     {
-        $settled = [];
+        $asked = $settled = [];
         foreach ($effects as $effect) {
             $settled[$effect->factor->value] = ($settled[$effect->factor->value] ?? false) || $effect->isClear();
         }
+        if ($question !== null && !($settled[$question->attribute->value] ?? false)) {
+            $with = array_values(array_filter(
+                array_map(static fn(Confounding $pair): ?CarAttribute => $pair->besides($question->attribute), $confounded),
+                static fn(?CarAttribute $other): bool => $other !== null,
+            ));
+            $asked[] = [$question->attribute, $with[0] ?? null];
+        }
         foreach ($confounded as $pair) {
             if (!($settled[$pair->one->value] ?? false)) {
-                return [$pair->one, $pair->other];
-            }
-            if (!($settled[$pair->other->value] ?? false)) {
-                return [$pair->other, $pair->one];
+                $asked[] = [$pair->one, $pair->other];
+            } elseif (!($settled[$pair->other->value] ?? false)) {
+                $asked[] = [$pair->other, $pair->one];
             }
         }
         $varying = Confounding::varying($cars);
@@ -109,12 +136,12 @@ final readonly class NextTest
         foreach ([null, false] as $open) {
             foreach ($varying as $factor) {
                 if (($settled[$factor->value] ?? null) === $open) {
-                    return [$factor, null];
+                    $asked[] = [$factor, null];
                 }
             }
         }
 
-        return null;
+        return $asked;
     }
 
     /**

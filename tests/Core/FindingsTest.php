@@ -6,11 +6,14 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
@@ -261,6 +264,39 @@ final class FindingsTest extends TestCase
         ));
         self::assertEqualsWithDelta($most, $squares([...$points, [$next->to, $next->car->choices->number(CarAttribute::Mass)]]), 1e-12);
         self::assertNull(NextTest::propose([$cars[0], $cars[0], $cars[0], $cars[0]], [], []));
+    }
+
+    /** Mass varies too, and nobody has settled it; but the class asked about the bore, and finishes that first. */
+    public function testTheNextTestFinishesTheClasssOwnQuestion(): void
+    {
+        $car = static fn(string $group, int $version, float $bore, float $mass): ComparedCar => new ComparedCar("{$group}{$version}", $group, $version, GeneratedClass::choices($bore, $mass), new Sample([2.0, 2.2]));
+        $cars = [$car('a', 1, 6.0, 50.0), $car('a', 2, 8.0, 50.0), $car('b', 1, 6.0, 60.0), $car('c', 1, 8.0, 75.0), $car('d', 1, 7.0, 50.0)];
+        $effects = Effect::all($cars);
+        $asks = new Question(CarAttribute::NozzleBore);
+        $next = NextTest::propose($cars, $effects, [], $asks);
+        self::assertSame(CarAttribute::NozzleBore, $next?->factor);
+        self::assertNotSame('a', $next->car->group, 'who rebuilt already need not do it again');
+        self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], new Question(CarAttribute::Mass))?->factor);
+
+        // Where the rules hold the nozzle, or nobody may take the value, something else is asked.
+        $rules = new Rules([Step::Mass]);
+        $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $rules->allowChange($of->choices, $of->choices->with($factor, $to), $factor, new Car());
+        self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], $asks, $mayBe)?->factor);
+        self::assertNull(NextTest::propose($cars, $effects, [], $asks, static fn(): bool => false));
+        $light = new Rules(heaviestKg: 0.062);
+        $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $light->allowChange($of->choices, $of->choices->with($factor, $to), $factor, new Car());
+        $next = NextTest::propose($cars, $effects, [], new Question(CarAttribute::Mass), $mayBe);
+        self::assertLessThanOrEqual(0.062, $next?->to, 'no proposal breaks a rule of the challenge');
+    }
+
+    public function testACarWithOneThingChanged(): void
+    {
+        $car = new Car(GeneratedClass::choices(6.0, 60.0)->quantities, [CarAttribute::NozzleOutlets->value => 1], [CarAttribute::WheelKind->value => 'caps']);
+        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleOutlets, '3'], [CarAttribute::WheelKind, 'lids'], [CarAttribute::BalloonSize, 0.2]] as [$attribute, $value]) {
+            $changed = $car->with($attribute, $value);
+            self::assertSame($value, $changed->explanation($attribute));
+            self::assertSame([$attribute], Difference::between($car, $changed));
+        }
     }
 
     public function testKindsThatGoAlongAreFoundToo(): void
