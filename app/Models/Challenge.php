@@ -59,6 +59,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property Entry|null $longest
  * @property bool $push_is_foul
  * @property bool $void_is_retried
+ * @property bool $no_start_is_zero
  * @property CarAttribute|null $asks
  * @property CarbonImmutable|null $asks_changed_at when it was changed after runs had counted
  * @property bool $groups_are_locked
@@ -76,7 +77,7 @@ final class Challenge extends Model
 
     protected $fillable = ['name', 'question', 'asks', 'asks_changed_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
-        'push_is_foul', 'void_is_retried', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
+        'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
         'asks' => CarAttribute::class,
@@ -100,6 +101,7 @@ final class Challenge extends Model
         'longest' => AsEntry::class . ':length',
         'push_is_foul' => 'boolean',
         'void_is_retried' => 'boolean',
+        'no_start_is_zero' => 'boolean',
         'groups_are_locked' => 'boolean',
         'tolerances' => 'array',
         'safety_read_at' => 'immutable_datetime',
@@ -113,7 +115,8 @@ final class Challenge extends Model
     }
 
     protected $attributes = [
-        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'groups_are_locked' => false,
+        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
+        'groups_are_locked' => false,
     ];
 
     /** The plan of the session as it is kept, or the usual one as long as nothing is planned. */
@@ -227,7 +230,7 @@ final class Challenge extends Model
      */
     public function countTries(array $runs): Tries
     {
-        return new Tries($runs, $this->tries, $this->void_is_retried);
+        return new Tries($runs, $this->tries, $this->void_is_retried, $this->no_start_is_zero);
     }
 
     public function rules(): Rules

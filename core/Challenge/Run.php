@@ -27,4 +27,10 @@ final readonly class Run
         /** From release to stop (s). */
         public ?float $totalTimeS = null,
     ) {}
+
+    /** The same run, as one that counts and went no distance at all. */
+    public function asZero(): self
+    {
+        return new self($this->id, $this->try, 0.0, null, null, null, $this->loadKg);
+    }
 }

@@ -8,7 +8,8 @@ use Skivo\Core\Statistics\Sample;
 
 /**
  * The runs of one car, sorted by the rule of the challenge: the first so many that are not void count,
- * any beyond them are extra, void ones are kept but never counted.
+ * any beyond them are extra, void ones are kept but never counted. Whether a car that did not start makes a void try or one
+ * of no distance is a rule of the challenge.
  */
 final readonly class Tries
 {
@@ -26,9 +27,13 @@ final readonly class Tries
     /**
      * @param list<Run> $runs in the order in which they were made
      * @param bool $voidIsRetried whether a void try is made again under its number; else it is lost
+     * @param bool $noStartIsZero whether a car that did not start went no distance at all; else the try is void
      */
-    public function __construct(array $runs, public int $allowed, private bool $voidIsRetried = true)
+    public function __construct(array $runs, public int $allowed, private bool $voidIsRetried = true, bool $noStartIsZero = false)
     {
+        if ($noStartIsZero) {
+            $runs = array_map(static fn(Run $run): Run => $run->void === VoidReason::NoStart ? $run->asZero() : $run, $runs);
+        }
         $valid = array_values(array_filter($runs, static fn(Run $run): bool => $run->void === null));
         usort($valid, static fn(Run $a, Run $b): int => $a->try <=> $b->try);
         $this->void = array_values(array_filter($runs, static fn(Run $run): bool => $run->void !== null));

@@ -175,6 +175,7 @@ return [
         'write_down' => 'Write down :to_measure.',
         'or_was_pushed' => 'or was pushed',
         'a_try_is_void_if_the' => 'A try is void if the car did not start, hit something, lost a wheel or the balloon, burst:or_pushed. Write why.',
+        'a_car_that_does_not_start_counts' => 'A car that does not start counts as 0: log it as void, “no start”. A try is void if the car hit something, lost a wheel or the balloon, burst:or_pushed. Write why.',
         'take_care' => 'Take care',
         'the_schools_own_rules_and_its' => 'The school’s own rules and its qualified staff come first.',
         'run_order' => 'Run order',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Challenge\VoidReason;
@@ -62,6 +64,20 @@ final class TrialsTest extends TestCase
         self::assertCount(1, $tries->void);
         self::assertSame(2, $tries->next());
         self::assertFalse($tries->areComplete());
+    }
+
+    public function testACarThatDidNotStartMakesAVoidTryOrNoDistanceByTheRule(): void
+    {
+        $runs = [new Run('a', 1, 2.0), new Run('b', 2, null, null, VoidReason::NoStart), new Run('c', 3, null, null, VoidReason::Burst)];
+        $void = new Tries($runs, 3);
+        self::assertSame([1, 2], [count($void->counted), count($void->void)]);
+        self::assertSame(2, $void->next());
+
+        $zero = new Tries($runs, 3, noStartIsZero: true);
+        self::assertSame([2.0, 0.0], $zero->distances()?->values);
+        self::assertSame(['c'], array_map(static fn(Run $run): string => $run->id, $zero->void), 'another reason is a reason still');
+        self::assertSame(3, $zero->next());
+        self::assertNull((new Award(Goal::Straightest))->measure($zero), 'which way it went nobody can say');
     }
 
     public function testTriesBeyondTheRuleAreExtra(): void

@@ -88,6 +88,20 @@ final class RunDayTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}")->assertSee('all tries are in');
     }
 
+    public function testACarThatDoesNotStartCountsAsTheRuleSays(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 2]), "group\nKeel\n");
+        $this->log($challenge, 'Keel', ['distance' => '200']);
+        $this->log($challenge, 'Keel', ['void' => 'no start']);
+        $this->get("/challenges/{$challenge->id}")->assertSee('Keel leads')->assertSee("with 200\u{00A0}cm.")->assertSee('1 of 2 tries are in; 1 was void.');
+        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")->assertSee('A try is void if the car did not start, hit something');
+
+        $challenge->update(['no_start_is_zero' => true]);
+        $this->get("/challenges/{$challenge->id}")->assertSee('Keel leads')->assertSee("with 100\u{00A0}cm.")->assertSee('2 of 2 tries are in');
+        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")->assertSee('A car that does not start counts as 0')->assertSee('A try is void if the car hit something');
+        self::assertNull($challenge->runs()->where('void_reason', 'no start')->sole()->distance, 'what was logged is not changed');
+    }
+
     public function testTwoWhoCorrectTheSameRunChooseKnowingly(): void
     {
         $challenge = $this->class();

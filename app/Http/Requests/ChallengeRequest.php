@@ -57,6 +57,7 @@ final class ChallengeRequest extends FormRequest
             'design' => ['nullable', Rule::in(['free', 'held'])],
             'push_is_foul' => ['nullable', 'boolean'],
             'void_is_retried' => ['nullable', 'boolean'],
+            'no_start_is_zero' => ['nullable', 'boolean'],
             'most_balloons' => ['nullable', 'integer', 'between:1,6'],
             'most_straws' => ['nullable', 'integer', 'between:1,60'],
             'heaviest' => [
@@ -155,6 +156,7 @@ final class ChallengeRequest extends FormRequest
                 : null,
             'push_is_foul' => $this->input('push_is_foul') === null || $this->boolean('push_is_foul'),
             'void_is_retried' => $this->input('void_is_retried') === null || $this->boolean('void_is_retried'),
+            'no_start_is_zero' => $this->boolean('no_start_is_zero'),
             'most_balloons' => $this->input('most_balloons'),
             'most_straws' => $this->input('most_straws'),
             'heaviest' => ReadsAs::read($this->input('heaviest'), $this->unitSystem()->unit(Scale::Weight) ?? Unit::Gram),

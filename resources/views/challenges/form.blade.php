@@ -118,6 +118,19 @@
             </div>
         </fieldset>
         <fieldset>
+            <legend class="field-label mb-1">{{ Text::of('challenge.form.a_car_that_does_not_start') }}</legend>
+            <div class="choices max-w-2xl">
+                <x-choice
+                    name="no_start_is_zero" value="0" :checked="! $challenge->no_start_is_zero"
+                    :hint="Text::of('challenge.form.no_try_that_counts')">
+                    {{ Text::of('challenge.form.makes_a_void_try') }}</x-choice>
+                <x-choice
+                    name="no_start_is_zero" value="1" :checked="$challenge->no_start_is_zero"
+                    :hint="Text::of('challenge.form.a_distance_like_any_other')">
+                    {{ Text::of('challenge.form.counts_as_0') }}</x-choice>
+            </div>
+        </fieldset>
+        <fieldset>
             <legend class="field-label mb-1">{{ Text::of('challenge.form.a_push_at_the_start') }}</legend>
             <div class="choices max-w-2xl">
                 <x-choice name="push_is_foul" value="1" :checked="$challenge->push_is_foul" :hint="Text::of('challenge.form.the_car_must_move_by_itself')">

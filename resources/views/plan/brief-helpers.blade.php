@@ -28,7 +28,8 @@
                 </li>
                 <li>{{ Text::of('plan.brief_helpers.write_down', ['to_measure' => $words->toMeasure()]) }}</li>
                 <li>
-                    {{ Text::of('plan.brief_helpers.a_try_is_void_if_the', [
+                    {{ Text::of($challenge->no_start_is_zero ? 'plan.brief_helpers.a_car_that_does_not_start_counts'
+                        : 'plan.brief_helpers.a_try_is_void_if_the', [
                         'or_pushed' => $challenge->push_is_foul ? ' ' . Text::of('plan.brief_helpers.or_was_pushed') : '',
                     ]) }}
                 </li>
