@@ -139,7 +139,7 @@ return [
         'in_words' => 'In words',
         'what_mattered' => 'What mattered',
         'no_two_cars_differ_in_one' => 'No two cars differ in one choice only, so no choice can be judged by itself.',
-        'a_fair_pair_is_two_cars' => 'A fair pair is two cars that differ in one choice only, sizes within a twentieth counting as the same; a rebuilt car is one with its older self. No car is in two pairs of one choice, so that each pair is a witness of its own.',
+        'a_fair_pair_is_two_cars' => 'A fair pair is two cars that differ in one choice only, sizes within 4 % counting as the same; a rebuilt car is one with its older self. No group is in two pairs of one choice, so that each pair is a witness of its own.',
         'which_school_was_right_here' => 'Which school was right here',
         'where_teachers_disagree' => 'Where teachers disagree',
         'some_say' => 'Some say',

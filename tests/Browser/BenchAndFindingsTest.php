@@ -63,7 +63,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         self::assertSame([], $this->browser->all('#mattered'));
         Scenario::withClass($challenge, "group,nozzle bore (mm),mass (g),try,distance (cm)\nC,9,60,1,250\nC,9,60,2,260\n");
         // Within two seconds, the sections that were not there before, too.
-        $this->browser->waitFor('Nothing is clear yet.', '.findings-layout');
+        $this->browser->waitFor('Can’t tell yet.', '.findings-layout');
         $this->browser->waitFor('What mattered');
         self::assertGreaterThan(0, count($this->browser->all('.figure svg')));
     }
