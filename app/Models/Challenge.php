@@ -227,10 +227,13 @@ final class Challenge extends Model
      * Runs of one car, sorted by the rule of the challenge.
      *
      * @param list<CoreRun> $runs in the order in which they were logged
+     * @param float|null $scatter of one try over how far a car goes, where the class shows it
      */
-    public function countTries(array $runs): Tries
+    public function countTries(array $runs, ?float $scatter = null): Tries
     {
-        return new Tries($runs, $this->tries, $this->void_is_retried, $this->no_start_is_zero);
+        return $scatter === null
+            ? new Tries($runs, $this->tries, $this->void_is_retried, $this->no_start_is_zero)
+            : new Tries($runs, $this->tries, $this->void_is_retried, $this->no_start_is_zero, $scatter);
     }
 
     public function rules(): Rules

@@ -38,6 +38,7 @@ use Skivo\Core\Measurement\Side;
  * @property Entry|null $inflation_size
  * @property int|null $inflation_strokes
  * @property int|null $lane
+ * @property bool $past_end
  * @property int $edition goes up with every change
  * @property VoidReason|null $void_reason
  * @property string|null $note
@@ -54,7 +55,7 @@ final class Run extends Model
 
     /** The columns of what was recorded of a run. */
     private const RECORDED = ['car_id', 'try', 'distance_m', 'distance_entered', 'time_s', 'time_entered', 'total_time_s', 'total_time_entered', 'limp_m', 'limp_entered',
-        'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note'];
+        'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note', 'past_end'];
 
     public const CREATED_AT = 'logged_at';
 
@@ -66,7 +67,7 @@ final class Run extends Model
 
     protected $fillable = ['id', 'try', 'logged_at'];
 
-    protected $attributes = ['edition' => 1];
+    protected $attributes = ['edition' => 1, 'past_end' => false];
 
     protected $casts = [
         'try' => 'integer',
@@ -81,6 +82,7 @@ final class Run extends Model
         'inflation_size' => AsEntry::class . ':length',
         'inflation_strokes' => 'integer',
         'lane' => 'integer',
+        'past_end' => 'boolean',
         'edition' => 'integer',
         'void_reason' => VoidReason::class,
         'logged_at' => 'immutable_datetime',
@@ -133,6 +135,7 @@ final class Run extends Model
             $this->limp,
             $this->total_time,
             $this->lane,
+            $this->past_end,
         );
     }
 
@@ -149,11 +152,12 @@ final class Run extends Model
         $this->limp = $record->limp;
         $this->total_time = $record->totalTime;
         $this->lane = $record->lane;
+        $this->past_end = $record->pastEnd && $record->void === null && $record->distance !== null;
         $this->void_reason = $record->void;
         $this->note = $record->note;
     }
 
-    /** @return array<string, string|int|float|null> what is on record, by column, so that it can be put back exactly */
+    /** @return array<string, string|int|float|bool|null> what is on record, by column, so that it can be put back exactly */
     public function onRecord(): array
     {
         $held = [];
@@ -161,6 +165,7 @@ final class Run extends Model
             $value = $this->attributes[$column] ?? null;
             $held[$column] = match (true) {
                 $value === null => null,
+                $column === 'past_end' => (bool) $value,
                 $value instanceof \BackedEnum => (string) $value->value,
                 preg_match('/_(m|s|kg)$/', $column) === 1 => (float) $value,
                 in_array($column, ['car_id', 'try', 'inflation_strokes', 'lane'], true) => (int) $value,
@@ -197,6 +202,7 @@ final class Run extends Model
             $load === null ? null : (float) $load,
             $limp === null ? null : (float) $limp,
             $total === null ? null : (float) $total,
+            (bool) ($columns['past_end'] ?? false),
         );
     }
 }

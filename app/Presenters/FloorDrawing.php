@@ -139,6 +139,7 @@ final readonly class FloorDrawing
         return [
             'x' => $this->along($run->distanceM ?? 0.0),
             'void' => $run->void?->value,
+            'past' => $run->pastEnd,
             'fresh' => $run->id === $this->fresh,
             'say' => $before . ($this->said[$run->id] ?? $this->say($run)),
         ];
@@ -148,7 +149,7 @@ final readonly class FloorDrawing
     {
         $said = Text::of('run.floor_drawing.try', ['try' => $run->try]);
         if ($run->distanceM !== null) {
-            $said .= ": {$this->show($run->distanceM)}";
+            $said .= ": {$this->show($run->distanceM)}" . ($run->pastEnd ? Text::of('run.floor_drawing.past_the_end') : '');
         }
         if ($run->timeS !== null) {
             $said .= ", {$this->units->show($run->timeS, Scale::Stopwatch)}";

@@ -19,7 +19,8 @@ final readonly class RunWords
     {
         $parts = [$run->car->group->name, Text::of('run.run_words.try', ['try' => $run->try])];
         if ($run->distance !== null) {
-            $parts[] = $units->show($run->distance->quantity->si(), Scale::Distance);
+            $distance = $units->show($run->distance->quantity->si(), Scale::Distance);
+            $parts[] = $run->past_end ? Text::of('run.run_words.past_the_end_at', ['distance' => $distance]) : $distance;
         }
         if ($run->time !== null) {
             $parts[] = $units->show($run->time->quantity->si(), Scale::Stopwatch);
@@ -131,6 +132,7 @@ final readonly class RunWords
                 ? $together($text('inflation_kind'), $text('inflation_size_entered'), $text('inflation_strokes'))
                 : $text('balloon'),
             'lane' => $text('lane'),
+            'past_end' => ($held['past_end'] ?? false) === true ? Text::of('run.run_words.yes') : null,
             'void' => $void === null ? null : Label::of($void),
             'note' => $text('note'),
         ];

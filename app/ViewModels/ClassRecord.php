@@ -30,7 +30,7 @@ use Skivo\Core\Statistics\Sample;
 final readonly class ClassRecord
 {
     private const COLUMNS = [
-        'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason', 'lane',
+        'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason', 'past_end', 'lane',
     ];
 
     /** The challenge's revision before anything was read: what is here is at least as new. */
@@ -60,14 +60,37 @@ final readonly class ClassRecord
         foreach ($this->runs as $run) {
             $byCar[$run->car_id][] = Run::ofColumns((array) $run);
         }
-        $this->triesByCar = $cars->mapWithKeys(
+        $tries = $cars->mapWithKeys(
             static fn(Car $car): array => [$car->id => $challenge->countTries($byCar[$car->id] ?? [])],
         )->all();
+        $scatter = self::scatterWithin($tries);
+        foreach ($tries as $car => $each) {
+            if ($scatter !== null && $each->passedTheEnd()) {
+                $tries[$car] = $challenge->countTries($byCar[$car] ?? [], $scatter);
+            }
+        }
+        $this->triesByCar = $tries;
     }
 
     public static function of(Challenge $challenge): self
     {
         return new self($challenge);
+    }
+
+    /**
+     * How much the tries of the class's cars scatter over how far they go, by those that stopped on the lane.
+     *
+     * @param array<int, Tries> $tries by the id of the car
+     */
+    private static function scatterWithin(array $tries): ?float
+    {
+        $stopped = array_filter(array_map(
+            static fn(Tries $each): ?Sample => $each->passedTheEnd() ? null : $each->distances(),
+            $tries,
+        ), static fn(?Sample $sample): bool => $sample !== null);
+        $scatter = ModeratedScatter::of($stopped, Goal::Farthest->resolution());
+
+        return $scatter === null ? null : sqrt($scatter->priorVariance);
     }
 
     /** Where everyone stands for the main award. */

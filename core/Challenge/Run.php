@@ -26,6 +26,8 @@ final readonly class Run
         public ?float $limpM = null,
         /** From release to stop (s). */
         public ?float $totalTimeS = null,
+        /** Whether it passed the end of the lane: then it went at least so far. */
+        public bool $pastEnd = false,
     ) {}
 
     /** The same run, as one that counts and went no distance at all. */

@@ -28,6 +28,8 @@ final readonly class RunRecord
         /** From release to stop. */
         public ?Entry $totalTime = null,
         public ?int $lane = null,
+        /** Whether it passed the end of the lane: then the distance is one that it reached. */
+        public bool $pastEnd = false,
     ) {}
 
     /** Two readings of one stop by two people differ by less (share of the distance, and m). Common practice, no source. */
@@ -54,7 +56,7 @@ final readonly class RunRecord
             default => $a === $b,
         };
 
-        return $this->void === $other->void && $this->side === $other->side
+        return $this->void === $other->void && $this->side === $other->side && $this->pastEnd === $other->pastEnd
             && $same($this->distance, $other->distance) && $same($this->time, $other->time)
             && $same($this->drift, $other->drift) && $same($this->load, $other->load)
             && $same($this->inflation, $other->inflation) && $same($this->limp, $other->limp) && $same($this->totalTime, $other->totalTime);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Statistics\Censored;
 use Skivo\Core\Statistics\Sample;
 
 /**
@@ -13,6 +14,9 @@ use Skivo\Core\Statistics\Sample;
  */
 final readonly class Tries
 {
+    /** Tries of one car scatter by so much of how far it goes, where a class does not show it. Common practice, no source. */
+    private const USUAL_SCATTER = 0.08;
+
     /** @var list<Run> */
     public array $counted;
 
@@ -27,10 +31,16 @@ final readonly class Tries
     /**
      * @param list<Run> $runs in the order in which they were made
      * @param bool $voidIsRetried whether a void try is made again under its number; else it is lost
+     * @param float $scatter of one try over how far a car goes (standard deviation), by which runs past the end are judged
      * @param bool $noStartIsZero whether a car that did not start went no distance at all; else the try is void
      */
-    public function __construct(array $runs, public int $allowed, private bool $voidIsRetried = true, bool $noStartIsZero = false)
-    {
+    public function __construct(
+        array $runs,
+        public int $allowed,
+        private bool $voidIsRetried = true,
+        bool $noStartIsZero = false,
+        float $scatter = self::USUAL_SCATTER,
+    ) {
         if ($noStartIsZero) {
             $runs = array_map(static fn(Run $run): Run => $run->void === VoidReason::NoStart ? $run->asZero() : $run, $runs);
         }
@@ -40,7 +50,11 @@ final readonly class Tries
         $places = max(0, $allowed - $this->lost());
         $this->counted = array_slice($valid, 0, $places);
         $this->extra = array_slice($valid, $places);
-        $this->distances = self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted));
+        $this->distances = self::completed(
+            self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted)),
+            array_keys(array_filter($this->counted, static fn(Run $run): bool => $run->pastEnd)),
+            $scatter,
+        );
     }
 
     /** The number of the next try. A void try is made again under its own number, unless it is lost. */
@@ -71,7 +85,22 @@ final readonly class Tries
         return $this->voidIsRetried ? 0 : min($this->allowed, count($this->void));
     }
 
-    /** Distances of the counted tries (m), or null where none counts yet. */
+    /** Whether every counted try passed the end of the lane, so that its distances are but bounds. */
+    public function areBounds(): bool
+    {
+        return $this->counted !== [] && array_filter($this->counted, static fn(Run $run): bool => !$run->pastEnd) === [];
+    }
+
+    /** Whether some counted try passed the end of the lane. */
+    public function passedTheEnd(): bool
+    {
+        return array_filter($this->counted, static fn(Run $run): bool => $run->pastEnd) !== [];
+    }
+
+    /**
+     * Distances of the counted tries (m), or null where none counts yet. Of a try that passed the end of the lane it has how
+     * far that went most likely, by the others; the bound itself where all passed it.
+     */
     public function distances(): ?Sample
     {
         return $this->distances;
@@ -102,6 +131,14 @@ final readonly class Tries
     public function each(\Closure $measure): ?Sample
     {
         return self::sample(array_map($measure, $this->counted));
+    }
+
+    /** @param list<int> $pastEnd which of the tries passed the end of the lane */
+    private static function completed(?Sample $sample, array $pastEnd, float $scatter): ?Sample
+    {
+        return $sample === null || $pastEnd === [] || count($pastEnd) === $sample->n
+            ? $sample
+            : new Sample(Censored::complete($sample->values, $pastEnd, max(1e-6, $scatter * $sample->mean())));
     }
 
     /** @param list<float|null> $values */

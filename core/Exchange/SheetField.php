@@ -23,6 +23,7 @@ enum SheetField: string
     case LimpMark = 'limp mark';
     case Filled = 'filled';
     case Lane = 'lane';
+    case PastEnd = 'past the end';
     case Void = 'void';
     case RunNote = 'run note';
 

@@ -236,6 +236,7 @@ final class SheetReader
         $before = count($this->problems);
         $group = '';
         $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = $total = $limp = $filled = $lane = null;
+        $pastEnd = false;
         $version = 1;
         $quantities = $counts = $kinds = [];
         $measure = null;
@@ -264,6 +265,7 @@ final class SheetReader
                     SheetField::LimpMark => $limp = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
                     SheetField::Filled => $filled = Inflation::read($cell, $this->quantities, $this->units),
                     SheetField::Lane => $lane = self::whole($cell, 1, Limits::MOST_LANES),
+                    SheetField::PastEnd => $pastEnd = self::yes($cell),
                     SheetField::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
                     SheetField::DriftSide => $side = Side::tryFrom(mb_strtolower($cell))
                         ?? throw UnreadableCellException::because('not_a_side', ['text' => $cell]),
@@ -312,10 +314,21 @@ final class SheetReader
                         $limp,
                         $total,
                         $lane,
+                        $pastEnd && $distance !== null && $void === null,
                     ),
                 )
                 : null,
         );
+    }
+
+    /** @throws UnreadableCellException where it is neither yes nor no */
+    private static function yes(string $cell): bool
+    {
+        return match (mb_strtolower($cell)) {
+            'yes' => true,
+            'no' => false,
+            default => throw UnreadableCellException::because('not_yes_or_no', ['text' => $cell]),
+        };
     }
 
     /**

@@ -92,6 +92,7 @@ final readonly class SheetWriter
             SheetField::LimpMark => $this->number($record?->limp, $column),
             SheetField::Filled => Csv::text($record?->inflation?->asWritten() ?? ''),
             SheetField::Lane => (string) ($record->lane ?? ''),
+            SheetField::PastEnd => $record?->pastEnd === true ? 'yes' : '',
             SheetField::Void => $record?->void->value ?? '',
             SheetField::RunNote => Csv::text($record->note ?? ''),
             null => '',

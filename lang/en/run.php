@@ -47,6 +47,7 @@ return [
         'add_the_groups' => 'Add the groups',
     ],
     'entry' => [
+        'past_the_end' => 'Past the end',
         'if_it_is_right_log_it' => 'If it is right, log it again as it stands.',
         'keep_this_page_open_at_the' => 'Keep this page open at the lane: at this address it can’t be opened again while the network is away. What is typed is kept here and goes when it is back.',
         'start' => 'Start',
@@ -242,6 +243,8 @@ return [
         'the_load_carried_far_enough' => 'the load, carried far enough,',
     ],
     'run_words' => [
+        'past_the_end_at' => 'past the end at :distance',
+        'yes' => 'yes',
         'try' => 'try :try',
         'carrying' => 'carrying :si',
         'void' => 'void: :void_reason',
@@ -287,6 +290,7 @@ return [
         'than' => ':better than',
     ],
     'floor_drawing' => [
+        'past_the_end' => ', past the end',
         'of' => ':count of :allowed',
         'mean' => 'mean :mean',
         '95_interval_to' => '95 % interval :low to :high',
@@ -317,6 +321,7 @@ return [
         'load' => 'load',
         'balloon' => 'balloon',
         'lane' => 'lane',
+        'past_end' => 'past the end',
         'void' => 'void',
         'note' => 'note',
         'total_time_label' => 'Whole run',

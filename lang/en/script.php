@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'entry' => [
+        'past_the_end' => 'past the end',
         'less' => 'Less',
         'more' => 'More',
         'from_instruments' => 'From the instruments: :said',

@@ -19,6 +19,7 @@ return [
         'group_missing' => 'The group’s name is missing.',
         'no_distance' => 'The run has neither a distance nor a reason why it is void.',
         'no_side' => 'The drift has no side. Write left or right, as seen from behind the car.',
+        'not_yes_or_no' => '“:text” is neither yes nor no. Write yes, or leave it empty.',
         'not_a_side' => '“:text” is no side. Write left or right.',
         'two_sizes' => 'The balloon has both a diameter and a circumference. Keep the one that was measured.',
         'not_a_hollow' => '“:text” says nothing of which way the hollow faces. Write “outwards” or “inwards”.',

@@ -33,11 +33,26 @@ final class RunDayTest extends BrowserTestCase
         $challenge = $this->class(['awards' => ['fastest', 'straightest'], 'timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]);
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         $asked = array_filter($browser->all('.entry input, .entry select'), static fn($field): bool => $field->isDisplayed());
-        $toType = array_filter($asked, static fn($field): bool => !in_array($field->getAttribute('name'), ['group', 'drift_side'], true));
+        $toType = array_filter($asked, static fn($field): bool => !in_array($field->getAttribute('name'), ['group', 'drift_side', 'past_end'], true));
         self::assertCount(3, $toType, 'distance, time and drift; whose turn it is stands there already');
 
         $browser->keys('140', WebDriverKeys::TAB, '1.2', WebDriverKeys::TAB, '5', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3, 140 cm, 1.20 s, 5 cm left.', '.flash');
         self::assertSame(1, $challenge->runs()->where('drift_m', 0.05)->count());
+    }
+
+    /** A car that went on past the end of the lane takes one tap, or one key, and no number. */
+    public function testOneTapSaysThatACarPassedTheEnd(): void
+    {
+        $challenge = $this->class(['tries' => 5]);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $browser->find('.entry-past')->click();
+        $browser->find('.entry .log')->click();
+        $browser->waitFor('past the end at 600 cm.', '.flash');
+        self::assertSame(1, $challenge->runs()->where('past_end', true)->where('distance_m', 6.0)->count());
+        self::assertFalse($browser->find('[name=past_end]')->isSelected(), 'the next run starts afresh');
+
+        $browser->keys(WebDriverKeys::ESCAPE, 'p')->find('.entry .log')->click();
+        $browser->wait(static fn(): bool => $challenge->runs()->where('past_end', true)->count() === 2);
     }
 
     public function testTheStopwatchFillsTheRun(): void

@@ -6,8 +6,11 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Statistics\Sample;
@@ -78,6 +81,25 @@ final class TrialsTest extends TestCase
         self::assertSame(['c'], array_map(static fn(Run $run): string => $run->id, $zero->void), 'another reason is a reason still');
         self::assertSame(3, $zero->next());
         self::assertNull((new Award(Goal::Straightest))->measure($zero), 'which way it went nobody can say');
+    }
+
+    public function testARunPastTheEndWentAtLeastThatFar(): void
+    {
+        $past = static fn(string $id, int $try): Run => new Run($id, $try, 6.0, pastEnd: true);
+        $some = new Tries([new Run('a', 1, 5.2), $past('b', 2), new Run('c', 3, 5.6)], 3);
+        self::assertTrue($some->passedTheEnd());
+        self::assertFalse($some->areBounds());
+        self::assertGreaterThan((5.2 + 6.0 + 5.6) / 3, $some->distances()?->mean(), 'farther than the bound, by how far the others went');
+        self::assertSame([5.2, 5.6], [$some->distances()?->values[0], $some->distances()?->values[2]], 'what was seen is not changed');
+        self::assertSame(6.0, $some->counted[1]->distanceM);
+
+        $all = new Tries([$past('a', 1), $past('b', 2)], 3);
+        self::assertTrue($all->areBounds());
+        self::assertSame([6.0, 6.0], $all->distances()?->values, 'a bound, and nothing more');
+        self::assertFalse((new Tries([], 3))->areBounds());
+        // In places by distance it stands before one that stopped short of the end.
+        $standings = Standings::of([new Entrant('short', new Tries([new Run('s', 1, 5.9), new Run('t', 2, 5.8)], 3)), new Entrant('past', $all)], new Award(Goal::Farthest), Scoring::Mean);
+        self::assertSame('past', $standings->leader()?->entrant->id);
     }
 
     public function testTriesBeyondTheRuleAreExtra(): void

@@ -102,6 +102,32 @@ final class RunDayTest extends FeatureTestCase
         self::assertNull($challenge->runs()->where('void_reason', 'no start')->sole()->distance, 'what was logged is not changed');
     }
 
+    public function testARunPastTheEndIsKeptAsABound(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 2]), "group\nKeel\nReef\n");
+        $this->log($challenge, 'Keel', ['past_end' => '1'])->assertSessionHasNoErrors();
+        $run = $challenge->runs()->sole();
+        self::assertTrue($run->past_end);
+        self::assertSame('6 m', $run->distance?->text, 'at least as far as the lane is long');
+        $this->get("/challenges/{$challenge->id}")->assertSee('≥ 600')->assertSee("past the end at 600\u{00A0}cm");
+        $this->get("/challenges/{$challenge->id}/runs")->assertSee('≥ 600');
+        $csv = (string) $this->get("/challenges/{$challenge->id}/sheet/csv")->getContent();
+        self::assertStringContainsString('past the end', $csv);
+        $copy = Scenario::withClass(Scenario::challenge($this->educator), $csv);
+        self::assertTrue($copy->runs()->sole()->past_end);
+
+        // A tablet's own form does not show it, and leaves it; the list of runs takes it back, and that can be undone.
+        $path = "/challenges/{$challenge->id}/runs/{$run->id}";
+        $this->put($path, ['distance' => '610', 'edition' => $run->edition])->assertSessionHasNoErrors();
+        self::assertTrue($run->refresh()->past_end);
+        $this->put($path, ['distance' => '580', 'past_end' => '0', 'edition' => $run->edition])->assertSessionHasNoErrors();
+        self::assertFalse($run->refresh()->past_end);
+        $this->get("/challenges/{$challenge->id}/runs")->assertSee('past the end yes → none');
+        $this->put($path, ['void' => 'burst', 'distance' => '580', 'past_end' => '1', 'edition' => $run->edition])->assertSessionHasNoErrors();
+        self::assertFalse($run->refresh()->past_end, 'a void try is none that counts');
+        $this->post("/challenges/{$challenge->id}/runs", ['id' => (string) Str::uuid(), 'group' => $challenge->groups()->value('id')])->assertSessionHasErrors('distance');
+    }
+
     public function testTwoWhoCorrectTheSameRunChooseKnowingly(): void
     {
         $challenge = $this->class();

@@ -6,6 +6,7 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Statistics\AnalysisOfVariance;
+use Skivo\Core\Statistics\Censored;
 use Skivo\Core\Statistics\LeastSquares;
 use Skivo\Core\Statistics\Sample;
 use Skivo\Core\Statistics\Spearman;
@@ -104,6 +105,30 @@ final class StatisticsTest extends TestCase
             $actual = [$sample->mean(), $sample->median(), $sample->standardDeviation(), $sample->meanInterval()?->low, $sample->meanInterval()?->high];
             foreach ($actual as $which => $value) {
                 self::assertRelative($expected[$index][$which], (float) $value, 1e-9, "value {$which}");
+            }
+        }
+    }
+
+    /** The likeliest mean of values of which some are only bounds, with a known scatter, by a general-purpose optimiser. */
+    public function testTheMeanOfCensoredValuesAgainstSciPy(): void
+    {
+        $cases = [[[5.2, 5.6, 6.0], [2], 0.4], [[4.0, 6.0, 6.0], [1, 2], 0.5], [[5.9, 5.8, 6.0], [2], 0.1], [[6.0, 5.1], [0], 0.45], [[3.0, 3.2, 2.0], [2], 0.25]];
+        $expected = SciPy::ask(
+            <<<'PY'
+            from scipy import optimize
+            out = []
+            for values, bounds, sd in data:
+                seen = [v for i, v in enumerate(values) if i not in bounds]; censored = [values[i] for i in bounds]
+                f = lambda m: -(np.sum(stats.norm.logpdf(seen, m, sd)) + np.sum(stats.norm.logsf(censored, m, sd)))
+                out.append(float(optimize.minimize_scalar(f, bounds=(0, 20), method='bounded', options={'xatol': 1e-11}).x))
+            PY,
+            $cases,
+        );
+        foreach ($cases as $index => [$values, $atLeast, $deviation]) {
+            $completed = Censored::complete($values, $atLeast, $deviation);
+            self::assertRelative($expected[$index], (new Sample($completed))->mean(), 1e-6, "case {$index}");
+            foreach ($values as $i => $value) {
+                in_array($i, $atLeast, true) ? self::assertGreaterThanOrEqual($value, $completed[$i]) : self::assertSame($value, $completed[$i]);
             }
         }
     }

@@ -52,7 +52,7 @@ final class RunRequest extends FormRequest
             'distance' => [
                 'nullable',
                 'string',
-                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null),
+                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end')),
                 new ReadsAs($this->bareUnit(), $distance, $units),
             ],
             'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
@@ -79,6 +79,7 @@ final class RunRequest extends FormRequest
                 ),
             ],
             'void' => ['nullable', Rule::enum(VoidReason::class)],
+            'past_end' => ['nullable', 'boolean'],
             'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
             'confirmed' => ['nullable', 'string', 'max:200'],
             'edition' => ['nullable', 'integer'],
@@ -136,8 +137,11 @@ final class RunRequest extends FormRequest
     {
         $held = $now?->record() ?? new RunRecord();
         $note = $this->input('note');
+        $pastEnd = $this->has('past_end') ? $this->boolean('past_end') : $held->pastEnd;
+        $distance = $this->has('distance') ? ReadsAs::read($this->input('distance'), $this->bareUnit()) : $held->distance;
         $record = new RunRecord(
-            $this->has('distance') ? ReadsAs::read($this->input('distance'), $this->bareUnit()) : $held->distance,
+            // Past the end without a distance: at least as far as the lane is long.
+            $distance ?? ($pastEnd && $this->input('void') === null ? $this->challenge()->lane_length : null),
             $this->has('time') ? ReadsAs::read($this->input('time'), Unit::Second) : $held->time,
             $this->has('void') ? $this->enum('void', VoidReason::class) : $held->void,
             $this->has('note') ? (is_string($note) ? $note : null) : $held->note,
@@ -148,6 +152,7 @@ final class RunRequest extends FormRequest
             $this->has('limp') ? ReadsAs::read($this->input('limp'), $this->bareUnit()) : $held->limp,
             $this->has('total_time') ? ReadsAs::read($this->input('total_time'), Unit::Second) : $held->totalTime,
             $this->has('lane') ? ($this->input('lane') === null ? null : $this->integer('lane')) : $held->lane,
+            $pastEnd,
         );
         if ($record->distance === null && $record->void === null) {
             throw ValidationException::withMessages(['distance' => $this->messages()['distance.required']]);

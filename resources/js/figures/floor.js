@@ -94,6 +94,11 @@ function drawRow(lane, row, height, scale, tip, width) {
             mark.style.setProperty('--from', `${scale(run.x)}px`);
         }
         tip(mark, run.say);
+        if (run.past) {
+            // It went on.
+            const end = scale(run.x) + size * 0.7;
+            svg('path', { d: `M${end} ${middle - 5}l5 5l-5 5m5 -10l5 5l-5 5`, class: 'lane-interval' }, ink);
+        }
         if (run.fresh) {
             svg('circle', { cx: scale(run.x), cy: middle, r: size * 0.8, class: 'lane-interval' }, ink);
         }

@@ -23,7 +23,7 @@ export function attachKeys(root) {
         const target = root.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
         if (target !== null) {
             event.preventDefault();
-            if (target.matches('button, a')) {
+            if (target.matches('button, a, [type=checkbox]')) {
                 target.click();
             } else {
                 target.focus();

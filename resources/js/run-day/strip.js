@@ -44,13 +44,17 @@ export class Strip {
     }
 
     inWords(of) {
-        return [this.fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', of.distance ?? of.void].join(', ');
+        const what = of.distance ?? of.void ?? (of.past_end === undefined ? undefined : say('entry.past_the_end'));
+        return [this.fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', what].join(', ');
     }
 
     /** Whether somebody typed something of a run; what instruments filled in does not count. */
     get isTyped() {
-        return ['distance', 'time', 'void', 'note'].some(
-            (name) => this.fields[name].value !== '' && this.fields[name].dataset.filled === undefined,
+        return (
+            this.fields.past_end.checked ||
+            ['distance', 'time', 'void', 'note'].some(
+                (name) => this.fields[name].value !== '' && this.fields[name].dataset.filled === undefined,
+            )
         );
     }
 
@@ -98,7 +102,9 @@ export class Strip {
     /** Ready for the next run, which gets an id of its own. */
     clear(id) {
         for (const field of this.fields) {
-            if (field.type !== 'hidden' && !KEPT.includes(field.name)) {
+            if (field.type === 'checkbox') {
+                field.checked = false;
+            } else if (field.type !== 'hidden' && !KEPT.includes(field.name)) {
                 field.value = '';
                 delete field.dataset.filled;
             }
@@ -114,7 +120,9 @@ export class Strip {
     fill(run) {
         this.form.reset();
         for (const field of this.fields) {
-            if (field.name !== '_token' && field.name !== 'typed_in') {
+            if (field.type === 'checkbox') {
+                field.checked = run.fields[field.name] === field.value;
+            } else if (field.name !== '_token' && field.name !== 'typed_in') {
                 field.value = this.#inItsUnit(run, field.name) ?? (field.name === 'drift_side' ? 'left' : '');
             }
         }

@@ -70,12 +70,20 @@
             @endif
             <div class="field big">
                 <label for="e-distance">{{ Text::of('run.entry.stopped_at') }}</label>
-                <div class="unit-in">
-                    <input
-                        id="e-distance" name="distance" class="input num" inputmode="decimal" autocomplete="off" data-key="d"
-                        value="{{ old('distance') }}"
-                        @if ($errors->has('distance') || isset($questions['distance'])) aria-invalid="true" aria-describedby="entry-errors" @endif>
-                    <span class="unit" aria-hidden="true">{{ $distance }}</span>
+                <div class="flex gap-1">
+                    <div class="unit-in grow">
+                        <input
+                            id="e-distance" name="distance" class="input num" inputmode="decimal" autocomplete="off" data-key="d"
+                            value="{{ old('distance') }}"
+                            @if ($errors->has('distance') || isset($questions['distance'])) aria-invalid="true" aria-describedby="entry-errors" @endif>
+                        <span class="unit" aria-hidden="true">{{ $distance }}</span>
+                    </div>
+                    <label class="button entry-past" title="{{ Text::of('run.entry.past_the_end') }}">
+                        <input
+                            class="sr-only" type="checkbox" name="past_end" value="1" tabindex="-1" data-key="p" aria-keyshortcuts="p"
+                            @checked(old('past_end'))>
+                        <svg viewBox="0 0 28 20" aria-hidden="true"><path d="M17 2v16M1 10h25m-6 -6l6 6l-6 6" /></svg><span
+                            class="entry-past-words">{{ Text::of('run.entry.past_the_end') }}</span></label>
                 </div>
             </div>
             @foreach ([

@@ -82,6 +82,12 @@
                                             <x-field
                                                 name="distance" :label="Text::of('run.index.distance')"
                                                 :value="$run->distance?->text" inputmode="decimal" />
+                                            <div class="field">
+                                                <span class="field-label" aria-hidden="true"> </span>
+                                                <input type="hidden" name="past_end" value="0">
+                                                <label class="tick"><input type="checkbox" name="past_end" value="1"
+                                                    @checked(old('past_end', $run->past_end))>{{ Text::of('run.entry.past_the_end') }}</label>
+                                            </div>
                                             <x-field name="time" :label="Text::of('run.index.time')" optional :value="$run->time?->text" inputmode="decimal" />
                                             <x-field
                                                 name="drift" :label="Text::of('run.index.off_the_line')" optional
@@ -133,8 +139,10 @@
                                 </th>
                                 <td class="num">{{ $run->try }}</td>
                                 <td class="num">
-                                    {{ $distance === null ? '–' : $units->figure($distance->quantity->si(), Scale::Distance) }}<span
-                                        class="small block">{{ $distance?->text }}</span>
+                                    {{ $run->past_end ? '≥ ' : '' }}{{ $distance === null ? '–'
+                                        : $units->figure($distance->quantity->si(), Scale::Distance) }}<span
+                                        class="small block">{{ $distance?->text }}{{ $run->past_end
+                                            ? ', ' . Text::of('run.field.past_end') : '' }}</span>
                                 </td>
                                 <td class="num">{{ $time === null ? '–' : $units->figure($time->quantity->si(), Scale::Stopwatch) }}</td>
                                 <td class="small">{{ RunWords::drift($run, $units) }}</td>
