@@ -30,13 +30,7 @@ final readonly class FindingWords
     public function __construct(private ClassRecord $record, private ClassFindings $findings)
     {
         $this->units = $record->challenge->units;
-        $cars = [];
-        foreach ($record->groups as $group) {
-            foreach ($group->cars as $car) {
-                $cars[$car->id] = [$group, $car];
-            }
-        }
-        $this->cars = $cars;
+        $this->cars = $record->carsById();
     }
 
     /** As in "Reef, version 2". */

@@ -238,18 +238,13 @@ final readonly class ClassFindings
     /** @return array<string, array<string, float>> how likely each trend is by chance alone, by outcome and attribute, one car a group */
     private static function trends(ClassRecord $record): array
     {
-        $groups = [];
-        foreach ($record->groups as $group) {
-            foreach ($group->cars as $car) {
-                $groups[$car->id] = $group->id;
-            }
-        }
+        $cars = $record->carsById();
         $trends = [];
         foreach (Outcome::cases() as $outcome) {
             foreach (CarAttribute::explaining() as $factor) {
                 $points = [];
                 foreach ($record->points($factor, $outcome) as $point) {
-                    $points[$groups[(int) $point->id]] = $point;
+                    $points[$cars[(int) $point->id][0]->id] = $point;
                 }
                 $points = array_values($points);
                 $p = ($factor->explainsAsNumber() ? new NumberRelation($points) : new CategoryRelation($points))->pValue();

@@ -93,6 +93,19 @@ final readonly class ClassRecord
         return $scatter === null ? null : sqrt($scatter->priorVariance);
     }
 
+    /** @return array<int, array{Group, Car}> every version of every car with its group, by the id of the car */
+    public function carsById(): array
+    {
+        $cars = [];
+        foreach ($this->groups as $group) {
+            foreach ($group->cars as $car) {
+                $cars[$car->id] = [$group, $car];
+            }
+        }
+
+        return $cars;
+    }
+
     /** Where everyone stands for the main award. */
     public function standings(): Standings
     {

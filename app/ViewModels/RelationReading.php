@@ -35,13 +35,7 @@ final readonly class RelationReading
         $points = $record->points($factor, $outcome);
         $this->relation = $factor->explainsAsNumber() ? new NumberRelation($points) : new CategoryRelation($points);
         $this->units = $record->challenge->units;
-        $cars = [];
-        foreach ($record->groups as $group) {
-            foreach ($group->cars as $car) {
-                $cars[$car->id] = [$group, $car];
-            }
-        }
-        $this->cars = $cars;
+        $this->cars = $record->carsById();
     }
 
     /**

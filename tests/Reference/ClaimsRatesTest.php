@@ -6,8 +6,6 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Random\Engine\PcgOneseq128XslRr64;
-use Random\Randomizer;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\Answer;
@@ -29,17 +27,17 @@ use Skivo\Core\Statistics\Sample;
  */
 final class ClaimsRatesTest extends TestCase
 {
+    use DrawsNormals;
+
     private const CLASSES = 1500;
 
     private const BETWEEN_GROUPS_M = 0.3;
     private const OF_TRIES_M = 0.15;
     private const OF_REBUILDING_M = 0.1;
 
-    private Randomizer $chance;
-
     protected function setUp(): void
     {
-        $this->chance = new Randomizer(new PcgOneseq128XslRr64(20261127));
+        $this->seed(20261127);
     }
 
     /** @return iterable<string, array{int}> how many groups rebuilt their cars */
@@ -164,16 +162,5 @@ final class ClaimsRatesTest extends TestCase
         }
 
         return $found;
-    }
-
-    /** The polar method of Marsaglia. */
-    private function normal(): float
-    {
-        do {
-            [$u, $v] = [$this->chance->getInt(-1_000_000, 1_000_000) / 1e6, $this->chance->getInt(-1_000_000, 1_000_000) / 1e6];
-            $s = $u * $u + $v * $v;
-        } while ($s >= 1.0 || $s === 0.0);
-
-        return $u * sqrt(-2.0 * log($s) / $s);
     }
 }

@@ -6,8 +6,6 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Random\Engine\PcgOneseq128XslRr64;
-use Random\Randomizer;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
@@ -24,15 +22,15 @@ use Skivo\Core\Statistics\Verdict;
  */
 final class StandingsRatesTest extends TestCase
 {
+    use DrawsNormals;
+
     private const CARS = 8;
     private const FAR_M = 3.0;
     private const SCATTER = 0.08;
 
-    private Randomizer $chance;
-
     protected function setUp(): void
     {
-        $this->chance = new Randomizer(new PcgOneseq128XslRr64(20261126));
+        $this->seed(20261126);
     }
 
     /** @return iterable<string, array{int, float, float, float}> tries, how unequal scatter is, and the share that must be covered */
@@ -234,16 +232,5 @@ final class StandingsRatesTest extends TestCase
         }
 
         return $behind;
-    }
-
-    /** The polar method of Marsaglia. */
-    private function normal(): float
-    {
-        do {
-            [$u, $v] = [$this->chance->getInt(-1_000_000, 1_000_000) / 1e6, $this->chance->getInt(-1_000_000, 1_000_000) / 1e6];
-            $s = $u * $u + $v * $v;
-        } while ($s >= 1.0 || $s === 0.0);
-
-        return $u * sqrt(-2.0 * log($s) / $s);
     }
 }
