@@ -104,6 +104,14 @@ final class BenchForcesTest extends TestCase
         self::assertEqualsWithDelta(1.959964, (new Estimate(0.0, 1.0))->interval()->high, 1e-5);
     }
 
+    public function testTheFreedomOfAWeightedMeanIsThatOfItsTests(): void
+    {
+        // GUM G.4 (Welch and Satterthwaite): weights of 0.8 and 0.2 of the whole, so 1/ν = 0.8²/5 + 0.2²/10.
+        $weighted = Estimate::weighted([new Estimate(10.0, 1.0, 5.0), new Estimate(10.0, 2.0, 10.0)]);
+        self::assertEqualsWithDelta(1.0 / 0.132, $weighted->degreesOfFreedom, 1e-9);
+        self::assertInfinite(Estimate::weighted([new Estimate(10.0, 1.0), new Estimate(10.0, 2.0)])->degreesOfFreedom);
+    }
+
     public function testMeasuredForcesTakeThePlaceOfAssumedOnes(): void
     {
         $model = CarModel::of($this->recorded(), Catalogue::standard());

@@ -122,6 +122,16 @@ final class SessionTest extends TestCase
         self::assertContainsEquals(new Remedy(22.0, noSecondRound: true), $timetable->remedies());
     }
 
+    public function testABuildIsShortenedByAThirdAtMost(): void
+    {
+        // One try of one group on one lane at 2 min: nothing else can be saved but the build.
+        $runs = new RunOrder(1, 1, 1);
+        self::assertContainsEquals(new Remedy(22.0, shorterBuildMin: 10.0), $this->timetable(['build' => 30], $runs, 2.0, 22.0)->remedies());
+        foreach ($this->timetable(['build' => 29], $runs, 2.0, 21.0)->remedies() as $remedy) {
+            self::assertNull($remedy->shorterBuildMin, '10 min are more than a third of 29');
+        }
+    }
+
     public function testLanesAndTriesTogetherWhereOneIsNotEnough(): void
     {
         // One try on one lane is 8 × 3 + 6 = 30 min, twelve on eight lanes 42: neither is within 29.

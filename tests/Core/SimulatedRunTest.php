@@ -113,6 +113,24 @@ final class SimulatedRunTest extends TestCase
         self::assertSame(0.0, $run->trajectory[61]->thrustN);
     }
 
+    public function testWhatADesignLeavesOutIsWhatTheSchemaSays(): void
+    {
+        $schema = json_decode((string) file_get_contents(__DIR__ . '/../../docs/design.schema.json'), true, 32, JSON_THROW_ON_ERROR);
+        $written = json_decode(self::DESIGN, true, 16, JSON_THROW_ON_ERROR);
+        $defaults = 0;
+        foreach ($schema['properties'] as $part => $has) {
+            foreach ($has['properties'] as $key => $value) {
+                if (array_key_exists('default', $value)) {
+                    $written[$part][$key] ??= $value['default'];
+                    $defaults++;
+                }
+            }
+        }
+
+        self::assertSame(15, $defaults);
+        self::assertEquals(DesignReader::read(self::DESIGN), DesignReader::read(json_encode($written, JSON_THROW_ON_ERROR)));
+    }
+
     public function testLargerWheelsOnTheSameAxleLowerFriction(): void
     {
         $small = FrictionEstimate::coefficient(0.006, 0.3, 0.003, 0.03, 0.012, 0.06);

@@ -93,4 +93,14 @@ final class HousekeepingTest extends FeatureTestCase
             self::assertStringNotContainsString($value, $written);
         }
     }
+
+    /** What is installed comes from the registry that a machine is set up with, never from an address written here. */
+    public function testWhatSaysWhichPackagesAreInstalledNamesNoAddress(): void
+    {
+        foreach (['package-lock.json', 'php-packages.txt'] as $file) {
+            $listed = (string) file_get_contents(base_path($file));
+            self::assertNotSame('', $listed);
+            self::assertStringNotContainsString('://', $listed, $file);
+        }
+    }
 }
