@@ -5,7 +5,7 @@ declare(strict_types=1);
 // bin/skivo simulate: reads a design, prints what the model says of it. Needs the core alone.
 
 use Skivo\Core\Measurement\OutOfRangeException;
-use Skivo\Core\Simulation\DesignFaultException;
+use Skivo\Core\Exchange\JsonFaultException;
 use Skivo\Core\Exchange\DesignReader;
 use Skivo\Core\Exchange\RunReport;
 use Skivo\Core\Simulation\Simulator;
@@ -35,7 +35,7 @@ if ($json === false) {
 
 try {
     $report = RunReport::of(Simulator::run(DesignReader::read($json), withTrajectory: $withTrajectory));
-} catch (DesignFaultException|OutOfRangeException $fault) {
+} catch (JsonFaultException|OutOfRangeException $fault) {
     $complain($fault->getMessage());
 }
 echo json_encode($report, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_PRETTY_PRINT), "\n";

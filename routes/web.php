@@ -190,9 +190,12 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
         Route::controller(FindingsController::class)->prefix('findings')->name('findings.')->group(function (): void {
             Route::get('', 'show')->name('show');
             Route::get('choices', 'choices')->name('choices');
-            Route::get('model', 'model')->name('model');
+            Route::get('work', 'work')->name('work');
+            Route::get('beliefs', 'beliefs')->name('beliefs');
+            Route::get('sure', 'sure')->name('sure');
             Route::get('awards', 'awards')->name('awards');
-            Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['class', 'choice', 'model']);
+            Route::get('class.json', 'json')->name('json');
+            Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['answer', 'work', 'choice', 'model']);
         });
 
         Route::controller(ReportController::class)->prefix('report')->name('report.')->group(function (): void {

@@ -9,7 +9,6 @@ use Random\Randomizer;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\ComparedCar;
-use Skivo\Core\Forecast\Observation;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Simulation\Settings;
@@ -19,9 +18,6 @@ use Skivo\Core\Statistics\Sample;
 /** Classes whose truth is known: the run model's distances, with scatter from car to car and from try to try. */
 final class GeneratedClass
 {
-    /** Bore (mm), mass (g) and the wheels' own resistance of some cars. */
-    private const CARS = [[6, 40, 0.006], [7, 50, 0.01], [8, 55, 0.02], [9, 62, 0.015], [6, 60, 0.004], [8, 70, 0.02], [7, 45, 0.012], [9, 50, 0.03]];
-
     private Randomizer $chance;
 
     /** @var array<string, float> */
@@ -74,28 +70,10 @@ final class GeneratedClass
             )) + [
                 CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi($boreMm / 1000, CarAttribute::NozzleBore->dimension()), "{$boreMm} mm"),
                 CarAttribute::Mass->value => new Entry(Quantity::fromSi($massG / 1000, CarAttribute::Mass->dimension()), "{$massG} g"),
+                CarAttribute::BalloonSize->value => new Entry(Quantity::fromSi(0.2, CarAttribute::BalloonSize->dimension()), '20 cm'),
             ],
             [],
             [CarAttribute::WheelKind->value => $wheels],
         );
-    }
-
-    /**
-     * Eight cars whose friction and jet differ from the model's by these factors, with scatter.
-     *
-     * @param \Closure(): float $scatter
-     *
-     * @return list<Observation>
-     */
-    public static function observations(float $friction, float $discharge, \Closure $scatter): array
-    {
-        $observations = [];
-        foreach (self::CARS as $index => [$bore, $mass, $loss]) {
-            $settings = Settings::of([CarAttribute::NozzleBore->value => $bore / 1000, CarAttribute::Mass->value => $mass / 1000, CarAttribute::WheelLoss->value => $loss]);
-            $run = Simulator::run($settings->design($friction, $discharge ** 2), 1e-6, true);
-            $observations[] = new Observation("{$index}", $settings, $run->distanceM * $scatter(), null, (float) $run->timeAt(1.0) * $scatter(), 1.0);
-        }
-
-        return $observations;
     }
 }

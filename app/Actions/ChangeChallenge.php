@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Session\Caution;
 
@@ -22,9 +23,25 @@ final class ChangeChallenge
     /** @param array<string, mixed> $plan by column, what is to change */
     public function rules(Challenge $challenge, array $plan): void
     {
-        $isAskedLate = array_key_exists('asks', $plan) && $plan['asks'] !== $challenge->asks
+        $isAskedLate = array_key_exists('asks', $plan) && self::asksOther($plan, $challenge)
             && $challenge->runs()->whereNull('void_reason')->exists();
         $this->change($challenge, $isAskedLate ? $plan + ['asks_changed_at' => now()] : $plan);
+    }
+
+    /**
+     * Whether a plan asks something else than the challenge does.
+     *
+     * @param array<string, mixed> $plan
+     */
+    private static function asksOther(array $plan, Challenge $challenge): bool
+    {
+        foreach (['asks', 'asks_outcome', 'asks_from', 'asks_to'] as $column) {
+            if (array_key_exists($column, $plan) && $plan[$column] !== ($challenge->{$column} ?? ($column === 'asks_outcome' ? Outcome::Distance : null))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Turns it from cm and g to in and oz, or back. What was typed is not touched. */

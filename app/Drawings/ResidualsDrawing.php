@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Drawings;
 
-use App\ViewModels\ClassFindings;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Forecast\Forecast;
 
 /** How far the model is off for each car, as a share of what was measured. In px. */
 final readonly class ResidualsDrawing
@@ -14,33 +15,35 @@ final readonly class ResidualsDrawing
     private const ROW = 24;
     private const TOP = 34;
     private const LEAST_SHOWN = 0.25;
+    private const MOST_SHOWN = 1.0;
 
-    /** What lies farther out than this share of the scale is drawn as an arrow at its end. */
+    /** What lies farther out than this share of the scale is cut off there. */
     private const BEYOND = 1.06;
 
-    /** @var list<array{id: string, y: int, before: float, foretold: float, isBeyond: bool}> shares that the model is off */
+    /** @var list<array{id: string, y: int, off: float, low: float, high: float}> shares that the prediction is off, with its band */
     public array $cars;
 
     /** The greatest share on the scale. */
     public float $most;
 
-    public function __construct(ClassFindings $findings)
+    /** @param list<array{ComparedCar, Forecast}> $judged every car with what could be said of it before its runs */
+    public function __construct(array $judged)
     {
-        $calibration = $findings->calibration;
         $cars = [];
-        foreach ($calibration === null ? [] : $findings->cars as $car) {
-            if (isset($calibration->after[$car->id])) {
-                $off = static fn(array $distances): float => $distances[$car->id] / $car->sample->mean() - 1;
+        foreach ($judged as [$car, $before]) {
+            $mean = $car->sample->mean();
+            if ($mean > 0.0) {
                 $cars[] = [
                     'id' => $car->id,
                     'y' => self::TOP + self::ROW * count($cars),
-                    'before' => $off($calibration->before),
-                    'foretold' => $off($calibration->leftOut),
+                    'off' => $before->medianM / $mean - 1.0,
+                    'low' => $before->band95->low / $mean - 1.0,
+                    'high' => $before->band95->high / $mean - 1.0,
                 ];
             }
         }
-        $this->most = max(self::LEAST_SHOWN, ...array_map(static fn(array $car): float => abs($car['foretold']), $cars));
-        $this->cars = array_map(fn(array $car): array => $car + ['isBeyond' => abs($car['before']) > self::BEYOND * $this->most], $cars);
+        $this->most = max([self::LEAST_SHOWN, ...array_map(static fn(array $car): float => min(self::MOST_SHOWN, max(abs($car['off']), abs($car['high']))), $cars)]);
+        $this->cars = $cars;
     }
 
     public function x(float $share): float

@@ -26,6 +26,7 @@ use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\UnitSystem;
@@ -61,6 +62,9 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property bool $void_is_retried
  * @property bool $no_start_is_zero
  * @property CarAttribute|null $asks
+ * @property Outcome|null $asks_outcome distance where none is set
+ * @property string|null $asks_from of two kinds that are compared, the one
+ * @property string|null $asks_to the other
  * @property CarbonImmutable|null $asks_changed_at when it was changed after runs had counted
  * @property bool $groups_are_locked
  * @property array<string, array<string, float|null>> $tolerances
@@ -75,12 +79,13 @@ final class Challenge extends Model
     use HoldsImmutableValues;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'question', 'asks', 'asks_changed_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
+    protected $fillable = ['name', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
         'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
         'asks' => CarAttribute::class,
+        'asks_outcome' => Outcome::class,
         'asks_changed_at' => 'immutable_datetime',
         'goal' => Goal::class,
         'scoring' => Scoring::class,
@@ -200,7 +205,9 @@ final class Challenge extends Model
     /** What the class set out to find; null for free designs. */
     public function asked(): ?Question
     {
-        return $this->asks === null ? null : new Question($this->asks);
+        return $this->asks === null
+            ? null
+            : new Question($this->asks, $this->asks_outcome ?? Outcome::Distance, $this->asks_from, $this->asks_to);
     }
 
     /** What orders the floor. */

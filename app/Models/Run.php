@@ -20,6 +20,7 @@ use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Side;
+use Skivo\Core\Physics\SizeMeasure;
 
 /**
  * One logged run of one version of a car. Removed runs stay on record.
@@ -203,6 +204,23 @@ final class Run extends Model
             $limp === null ? null : (float) $limp,
             $total === null ? null : (float) $total,
             (bool) ($columns['past_end'] ?? false),
+            self::fillDiameterM($columns),
         );
+    }
+
+    /**
+     * @param array<string, mixed> $columns
+     *
+     * @return float|null of the balloon as filled for this try (m); null where it was not measured
+     */
+    private static function fillDiameterM(array $columns): ?float
+    {
+        $size = $columns['inflation_size_m'] ?? null;
+
+        return $size === null ? null : match (InflationKind::tryFrom((string) ($columns['inflation_kind'] ?? ''))) {
+            InflationKind::Diameter => (float) $size,
+            InflationKind::Circumference => SizeMeasure::Circumference->diameterM((float) $size),
+            default => null,
+        };
     }
 }

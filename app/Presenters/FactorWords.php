@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use Illuminate\Support\Facades\Lang;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -19,10 +20,24 @@ final readonly class FactorWords
         return self::said($factor, $more ? 'one_more' : 'one_less');
     }
 
-    /** As in "Does a wider bore carry the car farther?". */
+    /** As in "Does a wider bore carry the car farther?", or "Do jar lids carry the car farther than bottle caps?". */
     public static function question(Question $question): string
     {
-        return Text::of('findings.factor.does_it_carry_the_car_farther', ['what' => self::one($question->attribute, $question->direction() > 0)]);
+        $outcome = $question->outcome->value;
+        if ($question->from !== null) {
+            return Text::of("findings.factor.kind_{$outcome}", ['to' => (string) $question->to, 'from' => $question->from]);
+        }
+        $isMore = ($question->direction() > 0) === ($question->outcome === Outcome::Distance);
+
+        return Text::of("findings.factor.number_{$outcome}", ['what' => self::one($question->attribute, $isMore)]);
+    }
+
+    /** What may be asked about, as in "a wider bore" or "kind of wheels: one or the other". */
+    public static function asked(CarAttribute $attribute): string
+    {
+        return $attribute->explainsAsNumber()
+            ? self::one($attribute, (new Question($attribute))->direction() > 0)
+            : Text::of('findings.factor.one_or_the_other', ['factor' => Label::of($attribute)]);
     }
 
     /** As in "Wider bores". */

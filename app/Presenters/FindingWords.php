@@ -9,26 +9,33 @@ use App\Models\Group;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Counting;
+use Illuminate\Support\Str;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Findings\Alike;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\FairPair;
+use Skivo\Core\Findings\Findings;
+use Skivo\Core\Findings\Known;
+use Skivo\Core\Findings\Outcome;
+use Skivo\Core\Findings\Question;
+use Skivo\Core\Findings\Work;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Statistics\Interval;
-use Skivo\Core\Statistics\Verdict;
 
 /** What a class found out, in words first; every claim with the cars behind it. */
 final readonly class FindingWords
 {
     private UnitSystem $units;
 
+    private Findings $found;
+
     /** @var array<int, array{Group, Car}> by the id of the car */
     public array $cars;
 
     public function __construct(private ClassRecord $record, private ClassFindings $findings)
     {
+        $this->found = $findings->found;
         $this->units = $record->challenge->units;
         $this->cars = $record->carsById();
     }
@@ -46,7 +53,7 @@ final readonly class FindingWords
     /** What the page says first. */
     public function headline(): Sentence
     {
-        $cars = count($this->findings->cars);
+        $cars = count($this->found->cars);
         if ($cars < 3) {
             return new Sentence(
                 $cars === 0 ? Text::of('findings.finding_words.nothing_to_say_yet') : (
@@ -57,156 +64,198 @@ final readonly class FindingWords
                 : Text::of('findings.finding_words.two_points_always_lie_on_a'),
             );
         }
-        if ($this->findings->answer !== null) {
-            return $this->answer($this->findings->answer);
+        if ($this->found->question !== null) {
+            return $this->answer($this->found->question);
         }
-        $clear = array_values(array_filter($this->findings->effects, $this->findings->claims->effect(...)));
-        if ($clear !== []) {
-            return $this->effect($clear[0]);
-        }
-        $confounded = $this->findings->confounded[0] ?? null;
-        if ($confounded !== null) {
-            return new Sentence(
-                Text::of('findings.finding_words.these_cars_cant_tell_what_mattered'),
-                ucfirst(
-                    Text::of(
-                        'findings.finding_words.and_go_along_with_each_other',
-                        ['one' => Label::of($confounded->one), 'other' => Label::of($confounded->other)],
-                    ),
-                ),
-            );
-        }
+        $told = array_values(array_filter($this->found->effects, $this->isTold(...)));
 
-        return new Sentence(Text::of('findings.finding_words.nothing_is_clear_yet'), $this->findings->effects === []
-            ? Text::of('findings.finding_words.no_two_cars_differ_in_one')
-            : Text::of('findings.finding_words.the_fair_pairs_there_are_dont'));
+        return $told === []
+            ? new Sentence(Text::of('findings.finding_words.nothing_is_clear_yet'), Text::of('findings.finding_words.no_choice_stands_out'))
+            : $this->effect($told[0]);
     }
 
-    /** The answer to the class's question, with the effect behind it. */
-    private function answer(Answer $answer): Sentence
+    /** The answer to the class's question, with its size. */
+    private function answer(Question $question): Sentence
     {
+        $answer = $this->found->answer ?? Answer::CannotTell;
+        $agrees = $answer->agrees($question->direction());
+        $word = match (true) {
+            $answer === Answer::HardlyMatters => 'hardly',
+            $agrees === true => 'yes',
+            $agrees === false => 'other',
+            default => 'cannot',
+        };
+
         return new Sentence(
-            Text::of("findings.answer.{$answer->value}"),
-            $this->reason($answer),
+            Text::of("findings.answer.{$word}"),
+            $this->found->asked === null ? $this->whyNot($question) : $this->size($this->found->asked),
             $this->record->challenge->asks_changed_at === null
                 ? ''
                 : Text::of('findings.answer.the_question_was_changed', ['day' => Moment::day($this->record->challenge->asks_changed_at)]),
         );
     }
 
-    /** Why the answer is what it is. */
-    private function reason(Answer $answer): string
+    /** Why no car speaks of the question. */
+    private function whyNot(Question $question): string
     {
-        $effect = $this->findings->effectAsked();
-        $asked = $this->findings->question->attribute ?? throw new \LogicException('An answer has its question.');
-        if ($effect !== null && $answer === Answer::HardlyMatters) {
-            return Text::of('findings.answer.made_a_difference_of', [
-                'pairs' => count($effect->pairs),
-                'what' => FactorWords::one($asked, $effect->mean >= 0.0),
-                'by' => $this->distance(abs($effect->mean)),
-                'interval' => $this->interval($effect->interval, $effect->mean >= 0.0),
+        if ($this->found->unrecorded !== []) {
+            return Text::of('findings.answer.nobody_recorded', [
+                'what' => Lists::and(array_map(static fn(CarAttribute $each): string => Label::of($each), $this->found->unrecorded), 9),
             ]);
         }
-        if ($effect !== null) {
-            $said = $this->effect($effect);
-
-            return "{$said->lead} {$said->rest}";
-        }
-        foreach ($this->findings->confounded as $pair) {
-            if ($pair->one === $asked || $pair->other === $asked) {
+        foreach ($this->found->confounded as $pair) {
+            $other = $pair->besides($question->attribute);
+            if ($other !== null) {
                 return ucfirst(Text::of(
-                    'findings.finding_words.and_go_along_with_each_other',
-                    ['one' => Label::of($pair->one), 'other' => Label::of($pair->other)],
+                    'findings.finding_words.and_change_together',
+                    ['one' => Label::of($question->attribute), 'other' => Label::of($other)],
                 ));
             }
         }
 
-        return Text::of('findings.answer.no_group_changed_it_alone', ['factor' => Label::of($asked)]);
+        return Text::of('findings.answer.no_cars_are_alike_but_for', ['factor' => Label::of($question->attribute)]);
     }
 
-    /** As in "A wider bore went farther in 4 of 5 fair pairs, by 38 cm on average (12 to 64)." */
+    /** As in "With 8 mm instead of 6 mm a car goes about 54 cm farther, somewhere between 33 cm and 75 cm." */
+    public function size(Effect $effect): string
+    {
+        $values = ['more' => $this->value($effect, true), 'less' => $this->value($effect, false)];
+        $outcome = $effect->outcome->value;
+        $interval = $effect->interval;
+        if ($interval?->contains(0.0) === true) {
+            return Text::of("findings.effect.{$outcome}.open", $values + [
+                'low' => $this->amount($effect, -$interval->low), 'high' => $this->amount($effect, $interval->high),
+            ]);
+        }
+        $isMore = $effect->mean >= 0.0;
+        $does = $isMore ? 'more' : 'less';
+
+        return Text::of("findings.effect.{$outcome}.{$does}", $values + [
+            'by' => $this->amount($effect, abs($effect->mean)),
+            'interval' => $interval === null ? '' : Text::of('findings.effect.between', [
+                'low' => $this->amount($effect, $isMore ? $interval->low : -$interval->high),
+                'high' => $this->amount($effect, $isMore ? $interval->high : -$interval->low),
+            ]),
+        ]);
+    }
+
+    private function value(Effect $effect, bool $most): string
+    {
+        return $effect->from === null
+            ? FactorWords::value($effect->factor, $most ? $effect->most : $effect->least, $this->units)
+            : FactorWords::value($effect->factor, (string) ($most ? $effect->to : $effect->from), $this->units);
+    }
+
+    private function amount(Effect $effect, float $si): string
+    {
+        return $this->units->show($si, $effect->outcome->scale());
+    }
+
+    /** As in "A wider bore goes farther. With 8 mm instead of 6 mm …". */
     public function effect(Effect $effect): Sentence
     {
-        $pairs = count($effect->pairs);
-        $kinds = $effect->from !== null && $effect->to !== null;
-        $more = $effect->mean >= 0.0;
-        [$winner, $loser] = $kinds
-            ? [
-                FactorWords::value(
-                    $effect->factor,
-                    $more ? $effect->to : $effect->from,
-                    $this->units,
-                ),
-                FactorWords::value($effect->factor, $more ? $effect->from : $effect->to, $this->units),
-            ]
-            : [FactorWords::one($effect->factor, $more), null];
-        $ahead = $more ? $effect->ahead : $pairs - $effect->ahead;
-        $by = $this->distance(abs($effect->mean));
-        $interval = $this->interval($effect->interval, $more);
-        if (!$effect->isPooled()) {
-            $pair = $effect->pairs[0];
-            $judged = match ($effect->verdict) {
-                Verdict::ClearlyApart => Text::of('findings.finding_words.their_tries_tell_them_apart'),
-                Verdict::TooCloseToCall => Text::of('findings.finding_words.their_tries_cant_tell_them_apart'),
-                Verdict::NoSpreadYet => Text::of('findings.finding_words.one_of_them_has_a_single'),
-            };
+        $verdict = $this->found->claims->verdict($effect);
+        $outcome = $effect->outcome->value;
+        $isMore = $effect->mean >= 0.0;
+        // Of a number more of it is spoken of; of two kinds the one of which there is more to say.
+        $isOfKinds = $effect->from !== null;
+        $what = $isOfKinds
+            ? FactorWords::value($effect->factor, (string) ($isMore ? $effect->to : $effect->from), $this->units)
+            : FactorWords::one($effect->factor, true);
+        $does = $isOfKinds ? 'kind' : ($isMore ? 'more' : 'less');
+        $lead = match ($verdict) {
+            Answer::More, Answer::Less => Text::of("findings.effect.{$outcome}.does_{$does}", ['what' => $isOfKinds ? $what : Str::ucfirst($what)]),
+            Answer::Hint => Text::of("findings.effect.{$outcome}.may_do_{$does}", ['what' => $what]),
+            Answer::HardlyMatters => Text::of("findings.effect.{$outcome}.hardly", ['factor' => Label::title($effect->factor)]),
+            Answer::CannotTell => Text::of(
+                $effect->isPooled() ? "findings.effect.{$outcome}.cannot" : 'findings.effect.two_cars_alone',
+                ['factor' => Label::title($effect->factor)],
+            ),
+        };
 
-            return new Sentence(
-                Text::of('findings.finding_words.one_fair_pair', ['factor' => Label::title($effect->factor)]),
-                Text::of(
-                    'findings.finding_words.went_farther_than_with_two_cars',
-                    [
-                        'first' => $this->name($more ? $pair->more->id : $pair->less->id),
-                        'by' => $by,
-                        'other' => $this->name($more ? $pair->less->id
-                                                   : $pair->more->id),
-                        'interval' => $interval,
-                        'difference' => $kinds ? Text::of('findings.finding_words.instead_of', ['winner' => $winner, 'loser' => $loser])
-                                                   : $winner,
-                        'judged' => $judged,
-                    ],
-                ),
-            );
-        }
-        $against = $loser === null ? '' : ' ' . Text::of('findings.finding_words.than', ['loser' => $loser]);
-
-        return $effect->isClear()
-            ? new Sentence(
-                $this->findings->claims->effect($effect)
-                    ? Text::of('findings.finding_words.went_farther', ['winner' => ucfirst($winner), 'against' => $against])
-                    : Text::of('findings.finding_words.a_hint_went_farther', ['winner' => $winner, 'against' => $against]),
-                Text::of(
-                    'findings.finding_words.in_of_fair_pairs_by_on',
-                    ['ahead' => $ahead, 'pairs' => $pairs, 'by' => $by, 'interval' => $interval],
-                ),
-            )
-            : new Sentence(
-                Text::of('findings.finding_words.no_clear_effect_of', ['factor' => Label::of($effect->factor)]),
-                Text::of(
-                    'findings.finding_words.went_farther_in_of_fair_pairs',
-                    [
-                        'winner' => ucfirst($winner), 'against' => $against, 'ahead' => $ahead, 'pairs' => $pairs, 'by' => $by, 'interval' => $interval,
-                    ],
-                ),
-            );
+        return new Sentence($lead, $this->size($effect));
     }
 
-    /** @return list<array{Sentence, list<string>}> each effect with the cars behind it */
+    /** @return list<array{Sentence, list<string>}> what like cars say of distances, with the cars behind it */
     public function effects(): array
     {
         return array_map(
-            fn(Effect $effect): array => [
-                $this->effect($effect),
-                $this->behind($effect),
-            ],
-            $this->findings->effects,
+            fn(Effect $effect): array => [$this->effect($effect), $effect->cars()],
+            array_values(array_filter($this->found->effects, fn(Effect $effect): bool => $effect->outcome === Outcome::Distance)),
         );
     }
 
-    /** The choices that every class makes and that no fair pair here speaks of; null where there is none. */
+    /** @return list<Effect> what is worth a place of its own: what holds, then hints */
+    public function told(): array
+    {
+        return array_values(array_filter(
+            $this->found->effects,
+            fn(Effect $effect): bool => $this->isTold($effect) || $this->found->claims->verdict($effect) === Answer::Hint,
+        ));
+    }
+
+    private function isTold(Effect $effect): bool
+    {
+        return in_array($this->found->claims->verdict($effect), [Answer::More, Answer::Less, Answer::HardlyMatters], true);
+    }
+
+    /** What the model says of the effect, for this class's cars; null where it has no opinion. */
+    public function why(Effect $effect): ?string
+    {
+        foreach ($this->found->rulings as $ruling) {
+            if ($ruling->school->factor() === $effect->factor && $ruling->modelSays !== null && $effect->outcome === Outcome::Distance) {
+                $schools = new SchoolWords($this->record, $this->findings, $this);
+                $what = Label::of($ruling->school, $ruling->modelSays > 0 ? 'claim' : 'otherwise');
+
+                return $ruling->modelSays === 0
+                    ? $schools->reason($ruling, $schools->regime())
+                    : Text::of('findings.answer.by_the_model', ['what' => lcfirst($what)]) . $schools->forSuchCars($schools->regime());
+            }
+        }
+
+        return null;
+    }
+
+    /** Which cars speak, and who rebuilt theirs. */
+    public function howWeKnow(Effect $effect): string
+    {
+        $rebuilt = $effect->rebuilt();
+        $who = $rebuilt === [] ? 'groups_ran_cars_that_are_alike' : 'groups_speak';
+        $said = [Text::of("findings.answer.{$who}", [
+            'groups' => Text::plural('findings.answer.count_groups', $effect->groups()), 'factor' => Label::of($effect->factor),
+        ])];
+        foreach (array_slice($rebuilt, 0, 3) as [$less, $more]) {
+            $difference = $more->y - $less->y;
+            [$group] = $this->cars[(int) $more->car->id] ?? [null];
+            $did = $effect->outcome->value . ($difference >= 0.0 ? '_rebuilt_more' : '_rebuilt_less');
+            $said[] = Text::of("findings.answer.{$did}", [
+                'group' => $group->name ?? Text::of('findings.a_car'),
+                'factor' => Label::of($effect->factor),
+                'by' => $this->amount($effect, abs($difference)),
+            ]);
+        }
+        if (count($rebuilt) > 3) {
+            $said[] = Text::plural('findings.answer.more_rebuilt', count($rebuilt) - 3);
+        }
+        foreach ($effect->sets as $set) {
+            if (array_filter($set->cars, static fn(Alike $each): bool => $each->error > 0.0) !== []) {
+                $said[] = Text::of('findings.answer.what_else_differed');
+                break;
+            }
+        }
+        if ($effect->left !== []) {
+            $said[] = Text::of('findings.answer.left_out', [
+                'cars' => Lists::and(array_map(fn(ComparedCar $car): string => $this->name($car->id), $effect->left), 4),
+            ]);
+        }
+
+        return implode(' ', $said);
+    }
+
+    /** The choices that every class makes and that no like cars here speak of; null where there is none. */
     public function notJudged(): ?Sentence
     {
-        $judged = array_map(static fn(Effect $effect): CarAttribute => $effect->factor, $this->findings->effects);
+        $judged = array_map(static fn(Effect $effect): CarAttribute => $effect->factor, $this->found->effects);
         $same = $open = [];
         foreach (
             [
@@ -218,7 +267,7 @@ final readonly class FindingWords
             }
             $values = array_unique(
                 array_filter(
-                    array_map(static fn(ComparedCar $car): string => (string) $car->choices->explanation($factor), $this->findings->cars),
+                    array_map(static fn(ComparedCar $car): string => (string) $car->choices->explanation($factor), $this->found->cars),
                     static fn(string $value): bool => $value !== '',
                 ),
             );
@@ -245,7 +294,7 @@ final readonly class FindingWords
     public function confounded(): array
     {
         $said = [];
-        foreach (array_slice($this->findings->confounded, 0, 4) as $pair) {
+        foreach (array_slice($this->found->confounded, 0, 4) as $pair) {
             $said[] = new Sentence(
                 Text::of('findings.finding_words.and', ['one' => Label::title($pair->one), 'other' => Label::of($pair->other)]),
                 Text::of('findings.finding_words.go_along_with_each_other_of', ['share' => number_format(100 * $pair->share)]),
@@ -257,7 +306,7 @@ final readonly class FindingWords
 
     public function severalFactors(): ?Sentence
     {
-        $several = $this->findings->several;
+        $several = $this->found->several;
         if (count($several->factors) < 2) {
             return null;
         }
@@ -265,7 +314,7 @@ final readonly class FindingWords
         if ($several->isSeparable()) {
             $clear = [];
             foreach ($several->factors as $index => $factor) {
-                if ($this->findings->claims->slope($factor)) {
+                if ($this->found->claims->slope($factor)) {
                     $clear[] = FactorWords::one($factor, $several->slopes[$index] > 0.0);
                 }
             }
@@ -307,13 +356,13 @@ final readonly class FindingWords
 
     public function nextTest(): ?Sentence
     {
-        $next = $this->findings->next;
+        $next = $this->found->next;
         if ($next === null) {
             return null;
         }
-        $expected = $this->findings->nextExpectedM;
+        $expected = $this->found->nextExpectedM;
         $why = $next->confoundedWith === null
-            ? Text::of('findings.finding_words.no_fair_pair_settles_yet', ['factor' => Label::of($next->factor)])
+            ? Text::of('findings.finding_words.no_like_cars_settle_yet', ['factor' => Label::of($next->factor)])
             : Text::of(
                 'findings.finding_words.that_takes_and_apart_best',
                 ['factor' => Label::of($next->factor), 'confounded_with' => Label::of($next->confoundedWith)],
@@ -334,6 +383,10 @@ final readonly class FindingWords
                     ),
                     'to' => FactorWords::value($next->factor, $next->to, $this->units),
                     'why' => $why,
+                    'shows' => $next->showsM === null ? '' : ' ' . Text::of(
+                        'findings.finding_words.after_that_will_show',
+                        ['by' => $this->distance($next->showsM)],
+                    ),
                     'expected' => $expected === null ? ''
                                            : ' ' . Text::of(
                                                'findings.finding_words.the_model_expects_it_to_go',
@@ -354,29 +407,19 @@ final readonly class FindingWords
         );
     }
 
-    /** @return list<string> the cars behind an effect */
-    public function behind(Effect $effect): array
-    {
-        return array_merge(...array_map(static fn(FairPair $pair): array => [$pair->less->id, $pair->more->id], $effect->pairs));
-    }
-
     /** @return list<string> the cars behind what the page says first */
     public function behindHeadline(): array
     {
-        foreach ($this->findings->effects as $effect) {
-            if ($this->findings->claims->effect($effect)) {
-                return $this->behind($effect);
-            }
-        }
+        $told = $this->found->question === null ? array_values(array_filter($this->found->effects, $this->isTold(...))) : [$this->found->asked];
 
-        return array_map(static fn(ComparedCar $car): string => $car->id, $this->findings->cars);
+        return ($told[0] ?? null)?->cars() ?? array_map(static fn(ComparedCar $car): string => $car->id, $this->found->cars);
     }
 
     /** @return list<array{Sentence, list<string>}> */
     public function outliers(): array
     {
         $said = [];
-        foreach ($this->findings->outliers as $car => $odd) {
+        foreach ($this->found->outliers as $car => $odd) {
             foreach ($odd as $outlier) {
                 $said[] = [
                     new Sentence(
@@ -416,36 +459,47 @@ final readonly class FindingWords
             );
     }
 
-    /** The cars that the class figure leaves out, and why; null where it has all. */
-    public function notDrawn(): ?string
+    /** As in "push 330 mN · held back by 81 mN". */
+    public function forces(Work $work): string
     {
-        $missing = array_values(
-            array_filter($this->findings->cars, fn(ComparedCar $car): bool => $this->findings->ratioOf((int) $car->id) === null),
-        );
-        $names = Lists::and(array_map(fn(ComparedCar $car): string => $this->name($car->id), $missing), 9);
+        return Text::of('findings.work.push_and_hold', ['push' => self::millinewtons($work->pushN), 'hold' => self::millinewtons($work->holdN)]);
+    }
 
-        return $missing === []
-            ? null
-            : Text::of(
-                'findings.finding_words.not_drawn_would_not_start_at',
-                ['names' => $names, 'they' => Text::plural('findings.finding_words.by_the_model_it_by_the', count($missing))],
-            );
+    /** The two blocks of a car, for who can't see them. */
+    public function work(Work $work): string
+    {
+        return Text::of('findings.work.pushed_over_and_held_back_over', [
+            'push' => self::millinewtons($work->pushN),
+            'stretch' => $this->distance($work->stretchM),
+            'hold' => self::millinewtons($work->holdN),
+            'distance' => $this->distance($work->distanceM),
+        ]);
+    }
+
+    /** Which edge of the blocks was worked out from the other three, over the class. */
+    public function workedOut(): string
+    {
+        $edges = array_count_values(array_map(
+            static fn(Work $work): string => $work->push === Known::WorkedOut ? 'push' : 'hold',
+            array_values($this->found->works),
+        ));
+
+        $edge = match (true) {
+            !isset($edges['push']) => 'hold_is_worked_out',
+            !isset($edges['hold']) => 'push_is_worked_out',
+            default => 'either_is_worked_out',
+        };
+
+        return Text::of("findings.work.{$edge}");
+    }
+
+    private static function millinewtons(float $newtons): string
+    {
+        return number_format(1000 * $newtons);
     }
 
     public function distance(float $metres): string
     {
         return $this->units->show($metres, Scale::Distance);
-    }
-
-    /** As in " (12 to 64)"; turned round where less of it went farther. */
-    public function interval(?Interval $interval, bool $more): string
-    {
-        if ($interval === null) {
-            return '';
-        }
-        [$low, $high] = $more ? [$interval->low, $interval->high] : [-$interval->high, -$interval->low];
-        $figure = fn(float $metres): string => str_replace('-', '−', $this->units->figure($metres, Scale::Distance));
-
-        return ' ' . Text::of('findings.finding_words.to', ['low' => $figure($low), 'high' => $figure($high)]);
     }
 }

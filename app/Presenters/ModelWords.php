@@ -6,12 +6,13 @@ namespace App\Presenters;
 
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
-use Skivo\Core\Bench\WorkBalance;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CheckVerdict;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\Steering;
@@ -43,136 +44,83 @@ final readonly class ModelWords
         return Text::of('findings.model_words.beyond_what_the_run_model_computes', ['said' => Lists::and($said, 9)]);
     }
 
-    /** @return list<Sentence> */
-    public function calibration(): array
+    /** @return list<Sentence> what the class's hands and balloons are like, and how well cars are predicted before they run */
+    public function hands(): array
     {
-        $calibration = $this->findings->calibration;
-        if ($calibration === null) {
-            return [
-                new Sentence(
-                    Text::of('findings.model_words.too_few_cars_to_set_the'),
-                    Text::of('findings.model_words.it_takes_three_with_a_distance'),
-                ),
-            ];
-        }
-        $said = [];
-        $factor = static fn(float $value, Interval $interval): string => Text::of(
-            'findings.model_words.times_to',
-            [
-                'number_format' => number_format($value, 2), 'low' => number_format($interval->low, 2), 'high' => number_format($interval->high, 2),
-            ],
-        );
-        if ($calibration->frictionInterval !== null) {
-            $said[] = new Sentence(
-                Text::of(
-                    'findings.model_words.friction_here_is',
-                    ['friction' => $factor($calibration->friction, $calibration->frictionInterval)],
-                ),
-                Text::of('findings.model_words.what_the_parts_say_over_the'),
-            );
-        }
-        if ($calibration->dischargeInterval !== null) {
-            $said[] = new Sentence(
-                Text::of(
-                    'findings.model_words.air_leaves_at',
-                    ['discharge' => $factor($calibration->discharge, $calibration->dischargeInterval)],
-                ),
-                Text::of('findings.model_words.the_models_speed_thrust_goes_with'),
-            );
-        } elseif ($calibration->areInseparable) {
-            $said[] = new Sentence(
-                Text::of('findings.model_words.thrust_is_left_as_it_is'),
-                Text::of('findings.model_words.a_weaker_push_and_more_friction'),
-            );
-        }
-        $percent = static fn(float $share): string => number_format(100 * $share) . ' %';
-        $said[] = new Sentence(
-            Text::of('findings.model_words.the_model_is_off_by'),
-            Text::of(
-                'findings.model_words.of_the_distance_before_after_and',
-                [
-                    'miss_before' => $percent($calibration->missBefore), 'miss_after' => $percent($calibration->missAfter), 'miss_left_out' => $percent($calibration->missLeftOut),
-                ],
+        $hands = $this->findings->found->forecast->hands;
+        $between = static fn(Interval $interval, int $decimals): string => Text::of('findings.model_words.from_to', [
+            'low' => number_format($interval->low, $decimals), 'high' => number_format($interval->high, $decimals),
+        ]);
+        $said = [
+            new Sentence(
+                Text::of('findings.model_words.hands_add', ['friction' => number_format($hands->workmanship, 3)]),
+                Text::of('findings.model_words.to_what_the_parts_have', ['between' => $between($hands->workmanshipInterval, 3)]),
             ),
-            Text::of('findings.model_words.root_mean_square_the_last_figure'),
-        );
+            new Sentence(
+                Text::of('findings.model_words.balloons_give', ['share' => Figure::percent($hands->pressure)]),
+                Text::of('findings.model_words.of_the_models_pressure', ['between' => $between($hands->pressureInterval, 2)]),
+            ),
+        ];
+        $judged = $this->judged();
+        if ($judged !== []) {
+            $inside = count(array_filter($judged, static fn(array $row): bool => $row[1]->band95->contains($row[0]->sample->mean())));
+            $said[] = new Sentence(
+                Text::of('findings.model_words.inside_their_bands', ['inside' => $inside, 'of' => count($judged)]),
+                Text::of('findings.model_words.each_predicted_before_its_runs'),
+            );
+        }
 
         return $said;
     }
 
+    /** @return list<array{ComparedCar, Forecast}> every car that ran, with what could be said of it before */
+    public function judged(): array
+    {
+        $judged = [];
+        foreach ($this->findings->found->cars as $car) {
+            $before = $this->findings->found->forecast->beforeRuns[$car->id] ?? null;
+            if ($before !== null) {
+                $judged[] = [$car, $before];
+            }
+        }
+
+        return $judged;
+    }
+
     /**
-     * Cars that are not where the model has them, with what was noted of them; and those that lie off the line of the
-     * others since their balloons blew over another stretch.
+     * Cars that stopped outside the band in which 95 % of such cars would, with what was noted of them.
      *
      * @return list<array{Sentence, list<string>}>
      */
-    public function offTheLine(): array
+    public function outside(): array
     {
         $said = [];
-        $typical = $this->findings->balances[$this->findings->typical ?? 0] ?? null;
-        if ($typical === null) {
-            return [];
-        }
-        foreach ($this->findings->cars as $compared) {
-            $car = (int) $compared->id;
-            $balance = $this->findings->balances[$car] ?? null;
-            if ($compared->sample->mean() <= 0.0) {
-                // It never started: no ratio of distances is to be had.
+        foreach ($this->judged() as [$car, $before]) {
+            $mean = $car->sample->mean();
+            if ($before->band95->contains($mean)) {
                 continue;
             }
-            // How much farther a typical car with this ratio would have come.
-            $times = ($this->findings->ratioOf($car) ?? 0.0) * $typical->stretchM / $compared->sample->mean();
-            if ($balance !== null && WorkBalance::isOffTheLine($times)) {
-                $said[] = [
-                    new Sentence(
-                        Text::of(
-                            'findings.model_words.lies_the_others',
-                            [
-                                'car' => $this->words->name($car), 'where' => Text::of(
-                                    $times > 1.0 ? 'findings.model_words.above' : 'findings.model_words.below',
-                                ),
-                            ],
-                        ),
-                        Text::of(
-                            'findings.model_words.its_balloon_blew_over_a_typical',
-                            [
-                                'stretch' => $this->words->distance($balance->stretchM), 'typical' => $this->words->distance($typical->stretchM), 'meaning' => $times > 1.0
-                                    ? Text::of('findings.model_words.a_strong_push_that_is_soon')
-                                    : Text::of('findings.model_words.a_push_that_lasts_comes_as'),
-                            ],
-                        ),
-                    ),
-                    [(string) $car],
-                ];
-            }
-        }
-        foreach ($this->findings->cars as $compared) {
-            $balance = $this->findings->balances[(int) $compared->id] ?? null;
-            $mean = $compared->sample->mean();
-            if ($balance === null || $balance->distanceInterval->contains($mean)) {
-                continue;
-            }
-            $short = $mean < $balance->distanceM;
-            $noted = $this->noted((int) $compared->id);
+            $short = $mean < $before->medianM;
+            $noted = $this->noted((int) $car->id);
             $said[] = [
                 new Sentence(
-                    $this->words->name($compared->id) . (
-                        $short ? ' ' . Text::of('findings.model_words.stopped_short') : ' ' . Text::of('findings.model_words.outran_the_model')
+                    Text::of(
+                        $short ? 'findings.model_words.stopped_short' : 'findings.model_words.outran_the_model',
+                        ['car' => $this->words->name($car->id)],
                     ),
                     Text::of(
-                        'findings.model_words.where_its_forces_would_take_it',
+                        'findings.model_words.where_such_cars_go',
                         [
-                            'mean' => $this->words->distance($mean), 'low' => $this->words->distance($balance->distanceInterval->low), 'high' => $this->words->distance($balance->distanceInterval->high), 'noted' => $noted === []
-                                ? (
-                                    $short
-                                        ? ' ' . Text::of('findings.model_words.nothing_is_noted_of_it_check')
-                                        : ' ' . Text::of('findings.model_words.measure_its_friction_it_may_be')
-                                )
+                            'mean' => $this->words->distance($mean),
+                            'low' => $this->words->distance($before->band95->low),
+                            'high' => $this->words->distance($before->band95->high),
+                            'noted' => $noted === []
+                                ? ' ' . Text::of($short ? 'findings.model_words.nothing_is_noted_of_it_check' : 'findings.model_words.measure_its_friction_it_may_be')
                                 : ' ' . Text::of('findings.model_words.noted', ['noted' => Lists::and($noted, 9)]),
                         ],
                     ),
                 ),
-                [$compared->id],
+                [$car->id],
             ];
         }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
-use App\ViewModels\Outcome;
 use App\ViewModels\RelationReading;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\CategoryRelation;
 use Skivo\Core\Findings\NumberRelation;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Trend;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;

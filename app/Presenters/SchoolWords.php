@@ -9,6 +9,7 @@ use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
+use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Simulation\Regime;
 
@@ -23,8 +24,14 @@ final readonly class SchoolWords
         return match ($ruling->isSupported) {
             true => Text::of('findings.school_words.supported_here'),
             false => Text::of('findings.school_words.not_supported_here'),
-            null => Text::of('findings.school_words.cant_tell'),
+            null => Text::of($ruling->answer === Answer::Hint ? 'findings.school_words.a_hint' : 'findings.school_words.cant_tell'),
         };
+    }
+
+    /** What some say, of the outcome that it is said of. */
+    public function claim(Ruling $ruling): string
+    {
+        return Label::of($ruling->school, $ruling->outcome === $ruling->school->outcomes()[0] ? 'claim' : "{$ruling->outcome->value}_claim");
     }
 
     /** The data behind it, or what is missing. */
@@ -35,23 +42,22 @@ final readonly class SchoolWords
 
         return match (true) {
             $ruling->isSupported !== null && $ruling->byRegression => Text::of('findings.school_words.by_the_regression_over_all_cars'),
-            $effect !== null && $effect->isPooled() => Text::of(
-                'findings.school_words.of_fair_pairs_by',
-                [
-                    'ahead' => $effect->mean >= 0.0 ? $effect->ahead : count($effect->pairs) - $effect->ahead,
-                    'count' => count($effect->pairs),
-                    'mean' => $this->words->distance(abs($effect->mean)),
-                    'interval' => $this->words->interval($effect->interval, $effect->mean >= 0.0),
-                ],
-            ),
-            $effect !== null => Text::of('findings.school_words.one_fair_pair_only'),
+            $effect !== null => $this->words->size($effect),
             !$ruling->varies => Text::of('findings.school_words.every_car_here_has_the_same', ['factor' => Label::of($factor)]),
             $ruling->confoundedWith !== null => Text::of(
-                'findings.school_words.no_fair_pair_and_goes_along',
+                'findings.school_words.no_like_cars_and_changes_together',
                 ['factor' => Label::of($factor), 'confounded_with' => Label::of($ruling->confoundedWith)],
             ),
-            default => Text::of('findings.school_words.no_fair_pair_no_two_cars'),
+            default => Text::of('findings.school_words.no_cars_are_alike_but_for_this'),
         };
+    }
+
+    /** What would let the class tell. */
+    public function missing(Ruling $ruling): string
+    {
+        return Text::of($ruling->varies ? 'findings.school_words.two_groups_rebuild' : 'findings.school_words.cars_that_differ', [
+            'factor' => Label::of($ruling->school->factor()),
+        ]);
     }
 
     /** What the model has to say of it, for a typical car of this class. */
@@ -64,7 +70,13 @@ final readonly class SchoolWords
             null => null,
         };
 
-        return $said === null ? Text::of('findings.school_words.the_model_has_no_opinion') : $said . match ($regime) {
+        return $said === null ? Text::of('findings.school_words.the_model_has_no_opinion') : $said . $this->forSuchCars($regime);
+    }
+
+    /** As in " for a car that spends its push on friction.". */
+    public function forSuchCars(?Regime $regime): string
+    {
+        return match ($regime) {
             Regime::Rolling => ' ' . Text::of('findings.school_words.for_a_car_that_spends_its'),
             Regime::Air => ' ' . Text::of('findings.school_words.for_a_car_that_spends_its_2'),
             Regime::Both => ' ' . Text::of('findings.school_words.for_a_car_that_spends_its_3'),
@@ -75,7 +87,9 @@ final readonly class SchoolWords
     /** What the typical car here spends its push on. */
     public function regime(): ?Regime
     {
-        return $this->findings->typical === null ? null : Regime::of($this->findings->energies[$this->findings->typical]);
+        $work = $this->findings->found->works[$this->findings->found->typical ?? ''] ?? null;
+
+        return $work === null ? null : Regime::of($work->energy);
     }
 
     /** Whether it matters here how tries count: who comes first by the best, the mean and the median. */

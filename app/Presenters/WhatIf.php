@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Presenters;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\Moment;
-use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Sweep;
 
@@ -41,21 +41,19 @@ final readonly class WhatIf
     public function design(Prediction $prediction): array
     {
         $run = $prediction->run;
+        $forecast = $prediction->forecast;
         $layout = $prediction->settings->layout();
         $energy = $run->energy;
 
         return [
             'moves' => $run->moves,
             'distance' => $this->along($run->distanceM),
-            'low' => $this->along($prediction->band->low),
-            'high' => $this->along($prediction->band->high),
+            'low' => $this->along($forecast->band95->low),
+            'high' => $this->along($forecast->band95->high),
             'limp' => $run->balloonEmpty === null ? null : $this->along($run->balloonEmpty->distanceM),
             'shown' => [
-                'distance' => $this->distance($run->distanceM),
-                'band' => Text::of(
-                    'what_if.what_if.to',
-                    ['low' => $this->distance($prediction->band->low), 'high' => $this->distance($prediction->band->high)],
-                ),
+                'distance' => $this->distance($forecast->medianM),
+                'band' => (new ForecastWords($this->units))->band($forecast),
                 'time' => $this->units->show($run->stopTimeS, Scale::Stopwatch),
                 'limp' => $run->balloonEmpty === null ? null : $this->distance($run->balloonEmpty->distanceM),
                 'thrust' => number_format($run->initialThrustN * 1000, 0) . "\u{00A0}mN",
@@ -87,8 +85,9 @@ final readonly class WhatIf
     }
 
     /** @return array<string, mixed> */
-    public function sweep(Settings $settings, CarAttribute $along, ?CarAttribute $across): array
+    public function sweep(Prediction $prediction, CarAttribute $along, ?CarAttribute $across): array
     {
+        $settings = $prediction->settings;
         if ($across !== null && $across !== $along) {
             [$x, $y, $distances] = Sweep::across($settings, $along, $across);
             $best = (int) array_search(max([0.0, ...$distances]), $distances, true);
@@ -118,7 +117,7 @@ final readonly class WhatIf
 
         return [
             'curve' => array_map(fn(array $point): array => [$this->setting($point[0], $along), $this->along($point[1])], $curve),
-            'at' => [$this->setting($settings->get($along), $along), $this->along(Prediction::of($settings, false)->run->distanceM)],
+            'at' => [$this->setting($settings->get($along), $along), $this->along($prediction->run->distanceM)],
             'best' => $best === null ? null : [
                 'shown' => $this->show($best[0], $along) . ': ' . $this->distance($best[1]),
                 'x' => $this->setting($best[0], $along),

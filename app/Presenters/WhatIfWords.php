@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Presenters;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\Regime;
 use Skivo\Core\Simulation\Simulator;
 

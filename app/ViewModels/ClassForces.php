@@ -10,11 +10,11 @@ use App\Models\Challenge;
 use App\Models\Group;
 use Illuminate\Support\Collection;
 use Skivo\Core\Bench\Forces;
-use Skivo\Core\Bench\WorkBalance;
-use Skivo\Core\Challenge\Run;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Forecast\ClassForecast;
+use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\PumpCurve;
-use Skivo\Core\Statistics\Estimate;
 
 /** The forces of every car of a class: what the bench measured, and what the parts say where it did not. */
 final readonly class ClassForces
@@ -25,28 +25,34 @@ final readonly class ClassForces
     /** @var array<int, array<string, float>> what is recorded of a car and the model can't compute with, by setting (SI) */
     public array $beyond;
 
+    public ClassForecast $forecast;
+
     public ?PumpCurve $pump;
 
     public function __construct(public ClassRecord $record)
     {
-        $challenge = $record->challenge;
-        $this->pump = $challenge->pumpCurve();
-        $cars = $record->groups->flatMap(static fn(Group $group) => $group->cars)->filter(
-            static fn(Car $car): bool => !$car->choices->isEmpty() || $car->bench_readings_exists,
-        );
-        $readings = BenchReading::query()->whereIn('car_id', $cars->pluck('id'))->orderBy('id')->get()->groupBy('car_id');
-        $catalogue = $challenge->catalogue();
-        $ofCars = $beyond = [];
-        foreach ($cars as $car) {
-            $model = CarModel::of($car->choices, $catalogue, $challenge->surface, $challenge->air_temperature_c, $this->pump);
-            if ($model->isComputable()) {
-                $ofCars[$car->id] = Forces::of($model, self::byTest($readings->get($car->id) ?? new Collection()));
-            } else {
-                $beyond[$car->id] = $model->beyond;
-            }
-        }
-        $this->ofCars = $ofCars;
-        $this->beyond = $beyond;
+        $this->pump = $record->challenge->pumpCurve();
+        $this->forecast = ClassFindings::of($record)->found->forecast;
+        $this->ofCars = $this->forecast->forces;
+        $this->beyond = $this->forecast->beyond;
+    }
+
+    /** How far one more try of a car will go; null where too little is known of it. */
+    public function forecast(?Car $car): ?Forecast
+    {
+        return $this->forecast->forecasts[$car->id ?? 0] ?? null;
+    }
+
+    /** @return list<CarAttribute> what is not on record of a car and must be before anything can be said of it */
+    public function missing(?Car $car): array
+    {
+        return $this->forecast->missing[$car->id ?? 0] ?? [];
+    }
+
+    /** What one careful bench test of its friction would make of that; null where it was measured, or too little is known. */
+    public function onceMeasured(?Car $car): ?Forecast
+    {
+        return $this->forecast->onceMeasured[$car->id ?? 0] ?? null;
     }
 
     /** The input of the run model for one car, with what the bench measured in its place. */
@@ -115,19 +121,6 @@ final readonly class ClassForces
         $measured = array_filter(array_column($this->rows(), 2), static fn(?Forces $own): bool => $own?->frictionIsMeasured() === true);
 
         return array_values(array_map(static fn(Forces $own): float => $own->friction->value / $own->modelFriction->value, $measured));
-    }
-
-    /** Thrust over resistance straight from the floor: of a car's counted runs that have a limp mark. */
-    public function marksOf(Car $car): ?Estimate
-    {
-        $marked = array_filter(
-            $this->record->tries($car)->counted,
-            static fn(Run $run): bool => ($run->limpM ?? 0.0) > 0.0 && ($run->distanceM ?? 0.0) > 0.0,
-        );
-
-        return WorkBalance::ofMarks(
-            array_map(static fn(Run $run): array => [(float) $run->limpM, (float) $run->distanceM], array_values($marked)),
-        );
     }
 
     /**

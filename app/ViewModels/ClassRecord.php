@@ -15,12 +15,14 @@ use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Point;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\ModeratedScatter;
@@ -31,6 +33,7 @@ final readonly class ClassRecord
 {
     private const COLUMNS = [
         'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason', 'past_end', 'lane',
+        'inflation_kind', 'inflation_size_m',
     ];
 
     /** The challenge's revision before anything was read: what is here is at least as new. */
@@ -60,37 +63,15 @@ final readonly class ClassRecord
         foreach ($this->runs as $run) {
             $byCar[$run->car_id][] = Run::ofColumns((array) $run);
         }
-        $tries = $cars->mapWithKeys(
-            static fn(Car $car): array => [$car->id => $challenge->countTries($byCar[$car->id] ?? [])],
-        )->all();
-        $scatter = self::scatterWithin($tries);
-        foreach ($tries as $car => $each) {
-            if ($scatter !== null && $each->passedTheEnd()) {
-                $tries[$car] = $challenge->countTries($byCar[$car] ?? [], $scatter);
-            }
-        }
-        $this->triesByCar = $tries;
+        $this->triesByCar = ClassTries::of(
+            $cars->mapWithKeys(static fn(Car $car): array => [$car->id => $byCar[$car->id] ?? []])->all(),
+            $challenge->countTries(...),
+        );
     }
 
     public static function of(Challenge $challenge): self
     {
         return new self($challenge);
-    }
-
-    /**
-     * How much the tries of the class's cars scatter over how far they go, by those that stopped on the lane.
-     *
-     * @param array<int, Tries> $tries by the id of the car
-     */
-    private static function scatterWithin(array $tries): ?float
-    {
-        $stopped = array_filter(array_map(
-            static fn(Tries $each): ?Sample => $each->passedTheEnd() ? null : $each->distances(),
-            $tries,
-        ), static fn(?Sample $sample): bool => $sample !== null);
-        $scatter = ModeratedScatter::of($stopped, Goal::Farthest->resolution());
-
-        return $scatter === null ? null : sqrt($scatter->priorVariance);
     }
 
     /** @return array<int, array{Group, Car}> every version of every car with its group, by the id of the car */

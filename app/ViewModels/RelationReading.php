@@ -10,6 +10,7 @@ use App\Presenters\Text;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\CategoryRelation;
 use Skivo\Core\Findings\NumberRelation;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;

@@ -96,12 +96,12 @@ enum BenchTest: string
     }
 
     /**
-     * The mean of repeats with its uncertainty: from their scatter, the reading errors, and what else goes in. The
-     * reading errors count once whatever the number of repeats, since one eye and one tape make the same error.
+     * The mean of repeats with its uncertainty: from the scatter of such tests in the class, the reading errors, and what else
+     * goes in. The reading errors count once whatever the number of repeats, since one eye and one tape make the same error.
      *
      * @param non-empty-list<list<float>> $readings SI, a repeat each
      */
-    public function result(array $readings, Circumstances $car): Estimate
+    public function result(array $readings, Circumstances $car, Repeatability $repeats = new Repeatability()): Estimate
     {
         $values = array_map(fn(array $reading): float => $this->value($reading, $car), $readings);
         $inputs = ['m' => $car->massKg, 'f' => $car->friction->value];
@@ -123,7 +123,7 @@ enum BenchTest: string
             $errors,
         );
 
-        return Estimate::ofRepeats($values, $error);
+        return Estimate::ofRepeats($values, $repeats->relative($this), $repeats->degreesOfFreedom($this), $error);
     }
 
     /** @param list<float> $reading */

@@ -7,7 +7,6 @@ namespace Skivo\Core\Bench;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Simulation\CarModel;
-use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Statistics\Estimate;
 
 /**
@@ -18,6 +17,10 @@ final readonly class Forces
 {
     /** A kitchen scale that shows whole grams. */
     private const MASS_UNCERTAINTY_KG = 0.0005;
+
+    /** Estimated from parts alone, f may be off by a quarter either way (95 %); balloons of one bag differ in pressure by a fifth. From memory. */
+    private const FRICTION_ESTIMATED = 0.25;
+    private const PRESSURE = 0.2;
 
     /** What half a 95 % interval holds of standard uncertainties. */
     private const HALF_95 = 1.96;
@@ -53,16 +56,16 @@ final readonly class Forces
     /**
      * @param CarModel $model from the parts
      * @param array<string, non-empty-list<list<float>>> $readings by the value of a BenchTest: repeats, each with its readings (SI)
+     * @param Repeatability $repeats of such tests in the class
      */
-    public static function of(CarModel $model, array $readings): self
+    public static function of(CarModel $model, array $readings, Repeatability $repeats = new Repeatability()): self
     {
-        $fromParts = $model->settings->rollingCoefficient();
-        $modelFriction = new Estimate($fromParts, Prediction::FRICTION_ESTIMATED / self::HALF_95 * $fromParts);
-        $usualPressure = new Estimate(1.0, Prediction::PRESSURE / self::HALF_95);
+        $modelFriction = self::ofParts($model);
+        $usualPressure = new Estimate(1.0, self::PRESSURE / self::HALF_95);
         $modelThrust = self::thrustAt($model, $usualPressure);
 
         $results = [];
-        $measure = static function (Force $force, Circumstances $car) use ($readings, &$results): array {
+        $measure = static function (Force $force, Circumstances $car) use ($readings, $repeats, &$results): array {
             $done = array_values(
                 array_filter(
                     BenchTest::cases(),
@@ -70,7 +73,7 @@ final readonly class Forces
                 ),
             );
             foreach ($done as $test) {
-                $results[$test->value] = $test->result($readings[$test->value], $car);
+                $results[$test->value] = $test->result($readings[$test->value], $car, $repeats);
             }
 
             return $done;
@@ -102,7 +105,7 @@ final readonly class Forces
             $model = $model->with(CarAttribute::BalloonPressure, $pressure->value);
         }
         if (isset($readings[BenchTest::Spin->value])) {
-            $results[BenchTest::Spin->value] = BenchTest::Spin->result($readings[BenchTest::Spin->value], $car);
+            $results[BenchTest::Spin->value] = BenchTest::Spin->result($readings[BenchTest::Spin->value], $car, $repeats);
         }
 
         return new self(
@@ -143,29 +146,6 @@ final readonly class Forces
         return $this->thrustFrom !== [] && !$this->isBeyondModel;
     }
 
-    /** How far the run goes with these forces, and the band that their uncertainties leave. */
-    public function prediction(bool $withTrajectory = false): Prediction
-    {
-        return Prediction::of($this->model->settings, $withTrajectory, $this->frictionShare(), $this->pressureShare());
-    }
-
-    /** By which f may be off, as a share of it (95 %). */
-    public function frictionShare(): float
-    {
-        return self::share($this->friction);
-    }
-
-    /** By which the balloon's pressure may be off, as a share of it (95 %). */
-    public function pressureShare(): float
-    {
-        return self::share($this->pressure);
-    }
-
-    private static function share(Estimate $estimate): float
-    {
-        return min(0.9, ($estimate->interval()->high - $estimate->value) / $estimate->value);
-    }
-
     /**
      * @param list<BenchTest> $tests
      * @param array<string, Estimate> $results
@@ -177,6 +157,19 @@ final readonly class Forces
         );
 
         return $found === [] ? null : Estimate::weighted($found);
+    }
+
+    /** What bench tests take to be so of a car of which only the parts are known. */
+    public static function fromParts(CarModel $model): Circumstances
+    {
+        return self::circumstances($model, self::ofParts($model));
+    }
+
+    private static function ofParts(CarModel $model): Estimate
+    {
+        $fromParts = $model->settings->rollingCoefficient();
+
+        return new Estimate($fromParts, self::FRICTION_ESTIMATED / self::HALF_95 * $fromParts);
     }
 
     private static function circumstances(CarModel $model, Estimate $friction): Circumstances

@@ -413,6 +413,9 @@ enum CarAttribute: string
     #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isMain: true))]
     case RollingCoefficient = 'rolling_coefficient';
 
+    #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isMain: true, isSwept: true))]
+    case Workmanship = 'workmanship';
+
     #[AttributeFacts(range: [1.0, 3.0], ruler: new Ruler(1.0, 3.0, 1.2, 0.05))]
     case BreakawayRatio = 'breakaway_ratio';
 

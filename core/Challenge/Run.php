@@ -28,6 +28,8 @@ final readonly class Run
         public ?float $totalTimeS = null,
         /** Whether it passed the end of the lane: then it went at least so far. */
         public bool $pastEnd = false,
+        /** Of the balloon as filled for this try (m); null where it was not measured. */
+        public ?float $fillDiameterM = null,
     ) {}
 
     /** The same run, as one that counts and went no distance at all. */

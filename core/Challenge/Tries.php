@@ -37,7 +37,7 @@ final readonly class Tries
     public function __construct(
         array $runs,
         public int $allowed,
-        private bool $voidIsRetried = true,
+        public bool $voidIsRetried = true,
         bool $noStartIsZero = false,
         float $scatter = self::USUAL_SCATTER,
     ) {

@@ -4,33 +4,50 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-/** What a class's cars say to its question. It is judged at 95 % by itself. */
+use Skivo\Core\Statistics\Interval;
+
+/** What cars say of an effect: it does more, it does less, it hardly matters, or they can't tell yet. */
 enum Answer: string
 {
-    case Yes = 'yes';
-    case OtherWayRound = 'other';
-    case HardlyMatters = 'hardly';
-    case CannotTell = 'cannot';
+    case More = 'more';
+    case Less = 'less';
+    case HardlyMatters = 'hardly_matters';
+    case CannotTell = 'cannot_tell';
+    /** It looks clear by itself, and does not hold among all that was looked at. */
+    case Hint = 'hint';
 
-    /** Within so much of the class's typical distance an effect hardly matters. */
+    /** Within so much of the class's typical outcome an effect hardly matters. */
     public const HARDLY = 0.10;
 
     /**
-     * @param Effect|null $effect of what is asked about; null where no fair pair speaks of it
-     * @param float $typicalM how far the class's cars go, above zero
+     * Of one effect, judged at 95 % by itself.
+     *
+     * @param Effect|null $effect null where no like cars speak of it
+     * @param float $typical outcome of the class's cars, above zero
      */
-    public static function of(Question $question, ?Effect $effect, float $typicalM): self
+    public static function of(?Effect $effect, float $typical): self
     {
-        if ($effect === null || !$effect->isPooled() || $effect->interval === null) {
-            return self::CannotTell;
-        }
-        $most = self::HARDLY * $typicalM;
-
         return match (true) {
-            $effect->interval->low > -$most && $effect->interval->high < $most => self::HardlyMatters,
+            $effect === null || $effect->interval === null => self::CannotTell,
+            self::isHardly($effect->interval, $typical) => self::HardlyMatters,
             !$effect->isClear() => self::CannotTell,
-            ($effect->mean > 0.0) === ($question->direction() > 0) => self::Yes,
-            default => self::OtherWayRound,
+            default => $effect->mean > 0.0 ? self::More : self::Less,
+        };
+    }
+
+    public static function isHardly(Interval $interval, float $typical): bool
+    {
+        return $interval->low > -self::HARDLY * $typical && $interval->high < self::HARDLY * $typical;
+    }
+
+    /** Whether it is what a class expected; null where it says nothing of a direction. */
+    public function agrees(int $direction): ?bool
+    {
+        return match ($this) {
+            self::More => $direction > 0,
+            self::Less => $direction < 0,
+            self::HardlyMatters => false,
+            default => null,
         };
     }
 }

@@ -6,142 +6,221 @@ namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\Interval;
-use Skivo\Core\Statistics\Sample;
-use Skivo\Core\Statistics\StudentT;
-use Skivo\Core\Statistics\Verdict;
 
-/**
- * What one choice did, from fair pairs alone: the mean of the pairs' differences with its t interval.
- *
- * Versions of a car share its group's faults, so the witnesses are groups, and each speaks in one pair only; which pairs
- * are taken is decided by the choices, never by the results. Cars that were rebuilt come first, then those that differ most. A single pair can only
- * speak of its own two cars: its interval is Welch's, from their tries.
- */
+/** What one attribute did to one outcome, from all sets of like cars. */
 final readonly class Effect
 {
     /**
      * @param string|null $from of two kinds, the one; null for a number
      * @param string|null $to the other
-     * @param non-empty-list<FairPair> $pairs none shares a group with another
-     * @param int $ahead in how many of them the car with more of it went farther
-     * @param float $mean by how much it went farther on average (m, or s)
-     * @param Interval|null $interval of that, at 95 %; null where a single pair has a car with one try
-     * @param float|null $pValue of no effect at all
+     * @param float $least of it that a compared car has (SI); 0 for the one of two kinds
+     * @param float $most of it that one has; 1 for the other
+     * @param float $mean by how much the outcome differs between the two
+     * @param Interval|null $interval of that, at 95 %; null where two cars speak alone
+     * @param float|null $pValue of no effect at all, likewise
+     * @param list<LikeCars> $sets of like cars behind it
+     * @param list<LikeCars> $rebuilt versions of one group each, whether they speak in the effect or one of them alone could not
+     * @param list<ComparedCar> $left cars that have an outcome, and that no set could take
      */
     private function __construct(
         public CarAttribute $factor,
+        public Outcome $outcome,
         public ?string $from,
         public ?string $to,
-        public array $pairs,
-        public int $ahead,
+        public float $least,
+        public float $most,
         public float $mean,
         public ?Interval $interval,
         public ?float $pValue,
-        public Verdict $verdict,
+        public array $sets,
+        private array $rebuilt,
+        public array $left,
+        private Slope $slope,
     ) {}
 
     /**
-     * Every choice that some fair pair speaks of, the surest first.
+     * Every attribute that some set of like cars speaks of, the surest first.
      *
      * @param list<ComparedCar> $cars
      *
      * @return list<self>
      */
-    public static function all(array $cars): array
+    public static function all(array $cars, Adjustment $adjustment = new NoAdjustment(), Outcome $outcome = Outcome::Distance): array
     {
-        $found = [];
-        foreach ($cars as $i => $one) {
-            foreach (array_slice($cars, $i + 1) as $other) {
-                $differ = Difference::between($one->choices, $other->choices);
-                if (count($differ) !== 1) {
-                    continue;
+        $effects = [];
+        foreach (Difference::compared() as $attribute) {
+            foreach ($attribute->explainsAsNumber() ? [null] : self::pairsOfKinds($cars, $attribute) as $kinds) {
+                $effect = self::of($cars, $attribute, $outcome, $kinds, $adjustment);
+                if ($effect !== null) {
+                    $effects[] = $effect;
                 }
-                $factor = $differ[0];
-                $a = $one->choices->explanation($factor);
-                $b = $other->choices->explanation($factor);
-                if ($a === null || $b === null) {
-                    continue;
-                }
-                [$less, $more] = $a <= $b ? [$one, $other] : [$other, $one];
-                $contrast = is_string($a)
-                    ? mb_strtolower($less->choices->explanation($factor) . "\n" . $more->choices->explanation($factor))
-                    : '';
-                $found[$factor->value . "\n" . $contrast][] = new FairPair($factor, $less, $more);
             }
         }
-        $effects = array_map(static fn(array $pairs): self => self::of($pairs), array_values($found));
-        usort($effects, static fn(self $a, self $b): int => [$b->isPooled(), $a->pValue ?? 2.0] <=> [$a->isPooled(), $b->pValue ?? 2.0]);
+        usort($effects, static fn(self $a, self $b): int => ($a->pValue ?? 2.0) <=> ($b->pValue ?? 2.0));
 
         return $effects;
     }
 
-    /** @param non-empty-list<FairPair> $pairs of one choice, and of the same two kinds */
-    public static function of(array $pairs): self
+    /**
+     * @param list<ComparedCar> $cars
+     * @param array{string, string}|null $kinds the two that are compared; null for a number
+     */
+    public static function of(array $cars, CarAttribute $attribute, Outcome $outcome, ?array $kinds, Adjustment $adjustment): ?self
     {
-        $taken = self::apart($pairs);
-        $factor = $taken[0]->factor;
-        $kind = $taken[0]->less->choices->explanation($factor);
-        $differences = new Sample(array_map(static fn(FairPair $pair): float => $pair->difference(), $taken));
-        if ($differences->n > 1) {
-            $interval = $differences->meanInterval();
-            $error = $differences->standardError() ?? 0.0;
-            $p = $error > 0.0 ? (new StudentT($differences->n - 1))->bothTails($differences->mean() / $error) : 0.0;
-            $verdict = $interval?->contains(0.0) === false ? Verdict::ClearlyApart : Verdict::TooCloseToCall;
-        } else {
-            $own = $taken[0]->comparison();
-            [$interval, $p, $verdict] = [$own->interval, $own->pValue, $own->verdict];
+        [$sets, $left] = LikeCars::among(
+            $cars,
+            $attribute,
+            $outcome,
+            $kinds === null ? null : [mb_strtolower(trim($kinds[0])), mb_strtolower(trim($kinds[1]))],
+            $adjustment,
+        );
+        $slope = $sets === [] ? null : Slope::of($sets);
+        if ($slope === null) {
+            return null;
         }
+        [$least, $most] = $kinds === null ? self::ends($slope->sets) : [0.0, 1.0];
+        $span = $most - $least;
+        $interval = $slope->interval();
 
         return new self(
-            $factor,
-            is_string($kind) ? $kind : null,
-            is_string($kind) ? (string) $taken[0]->more->choices->explanation($factor) : null,
-            $taken,
-            count(array_filter($taken, static fn(FairPair $pair): bool => $pair->difference() > 0.0)),
-            $differences->mean(),
-            $interval,
-            $p,
-            $verdict,
+            $attribute,
+            $outcome,
+            $kinds[0] ?? null,
+            $kinds[1] ?? null,
+            $least,
+            $most,
+            $span * $slope->slope,
+            $interval === null ? null : new Interval($span * $interval->low, $span * $interval->high),
+            $slope->pValue(),
+            $slope->sets,
+            array_values(array_filter($sets, static fn(LikeCars $set): bool => $set->group !== null)),
+            $left,
+            $slope,
         );
     }
 
-    /** Whether it rests on more than one pair: only then does it speak of more than two cars. */
-    public function isPooled(): bool
-    {
-        return count($this->pairs) > 1;
-    }
-
-    /** Clear, and not of two cars alone. */
-    public function isClear(): bool
-    {
-        return $this->isPooled() && $this->verdict === Verdict::ClearlyApart;
-    }
-
     /**
-     * @param non-empty-list<FairPair> $pairs
+     * @param list<LikeCars> $sets
      *
-     * @return non-empty-list<FairPair>
+     * @return array{float, float}
      */
-    private static function apart(array $pairs): array
+    private static function ends(array $sets): array
     {
-        $span = static function (FairPair $pair): float {
-            $less = $pair->less->choices->explanation($pair->factor);
-            $more = $pair->more->choices->explanation($pair->factor);
-
-            return is_float($less) && is_float($more) ? abs($more - $less) : 0.0;
-        };
-        // First the rebuilt; among the rest the far apart; then as they come.
-        usort($pairs, static fn(FairPair $a, FairPair $b): int => [$b->isRebuilt(), $span($b)] <=> [$a->isRebuilt(), $span($a)]);
-        $first = array_shift($pairs);
-        $used = [$first->less->group => true, $first->more->group => true];
-        $taken = [$first];
-        foreach ($pairs as $pair) {
-            if (!isset($used[$pair->less->group]) && !isset($used[$pair->more->group])) {
-                $used[$pair->less->group] = $used[$pair->more->group] = true;
-                $taken[] = $pair;
+        [$least, $most] = [INF, -INF];
+        foreach ($sets as $set) {
+            foreach ($set->cars as $alike) {
+                [$least, $most] = [min($least, $alike->x), max($most, $alike->x)];
             }
         }
 
-        return $taken;
+        return [$least, $most];
+    }
+
+    /** For each unit of it (SI); of two kinds, the difference. */
+    public function perUnit(): float
+    {
+        return $this->slope->slope;
+    }
+
+    public function perUnitInterval(): ?Interval
+    {
+        return $this->slope->interval();
+    }
+
+    /** Over the span, at another confidence. */
+    public function intervalAt(float $confidence): ?Interval
+    {
+        $interval = $this->slope->interval($confidence);
+
+        $span = $this->most - $this->least;
+
+        return $interval === null ? null : new Interval($span * $interval->low, $span * $interval->high, $confidence);
+    }
+
+    /** Whether it rests on more than two cars: only then can anybody say how sure it is. */
+    public function isPooled(): bool
+    {
+        return $this->interval !== null;
+    }
+
+    /** Whether it is apart from nothing, by itself. */
+    public function isClear(): bool
+    {
+        return $this->interval?->contains(0.0) === false;
+    }
+
+    /** @return non-empty-list<string> the ids of the cars behind it */
+    public function cars(): array
+    {
+        $ids = [];
+        foreach ($this->sets as $set) {
+            foreach ($set->cars as $alike) {
+                $ids[] = $alike->car->id;
+            }
+        }
+
+        return array_values(array_unique($ids)) ?: throw new \LogicException('An effect has cars.');
+    }
+
+    /** How many groups speak. */
+    public function groups(): int
+    {
+        $groups = [];
+        foreach ($this->sets as $set) {
+            foreach ($set->cars as $alike) {
+                $groups[$alike->car->group] = true;
+            }
+        }
+
+        return count($groups);
+    }
+
+    /**
+     * The groups that rebuilt their car for it: of each the version that has least of it and the one that has most.
+     *
+     * @return list<array{Alike, Alike}>
+     */
+    public function rebuilt(): array
+    {
+        $pairs = [];
+        foreach ($this->rebuilt as $set) {
+            $cars = $set->cars;
+            usort($cars, static fn(Alike $a, Alike $b): int => $a->x <=> $b->x);
+            $pairs[] = [$cars[0], $cars[count($cars) - 1]];
+        }
+
+        return $pairs;
+    }
+
+    /** Under which it is told from other effects. */
+    public function key(): string
+    {
+        return "{$this->outcome->value} {$this->factor->value} {$this->from} {$this->to}";
+    }
+
+    /**
+     * @param list<ComparedCar> $cars
+     *
+     * @return list<array{string, string}> every two kinds of it that cars have, in the order of the alphabet
+     */
+    private static function pairsOfKinds(array $cars, CarAttribute $attribute): array
+    {
+        $kinds = [];
+        foreach ($cars as $car) {
+            $kind = $car->choices->explanation($attribute);
+            if (is_string($kind)) {
+                $kinds[mb_strtolower(trim($kind))] ??= trim($kind);
+            }
+        }
+        ksort($kinds);
+        $kinds = array_values($kinds);
+        $pairs = [];
+        foreach ($kinds as $i => $one) {
+            foreach (array_slice($kinds, $i + 1) as $other) {
+                $pairs[] = [$one, $other];
+            }
+        }
+
+        return $pairs;
     }
 }

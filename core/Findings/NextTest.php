@@ -6,12 +6,14 @@ namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Statistics\LeastSquares;
+use Skivo\Core\Statistics\ModeratedScatter;
+use Skivo\Core\Statistics\StudentT;
 
 /**
  * The next fair test: which car should change what, and to which value, so that the class learns most. The class's own
  * question is finished before another is opened, by a group that has not yet rebuilt its car for it.
  *
- * A rebuilt car is a fair pair by itself. Among all that would be one for the choice in question, the one is proposed
+ * A rebuilt car is compared with itself. Among all that would be one for the choice in question, the one is proposed
  * that adds most of what the other choice does not account for: the squares of the choice about its fit on the other,
  * after the new car less before. One over them is the variance of the choice's slope. A number is changed by half at most,
  * where that can be: more than that makes another car of it.
@@ -20,21 +22,35 @@ final readonly class NextTest
 {
     private const BY_AT_MOST = 1.6;
 
+    /** Whoever changes these makes another car, and does so only where the class asks about them. */
+    private const ANOTHER_CAR = [
+        CarAttribute::Chassis, CarAttribute::ChassisLength, CarAttribute::ChassisWidth, CarAttribute::Wheelbase, CarAttribute::Track,
+        CarAttribute::BalloonNominal, CarAttribute::NozzleHeight, CarAttribute::Bearing,
+    ];
+
+    /** Rebuilding a car changes how far it goes by so much of it (standard deviation), and a version makes so many tries. From memory. */
+    private const OF_REBUILDING = 0.04;
+    private const TRIES = 3;
+
     private function __construct(
         public CarAttribute $factor,
         public ComparedCar $car,
         public float|string $from,
         public float|string $to,
-        /** The choice that goes along with it now; null where none does. */
+        /** The choice that changes together with it now; null where none does. */
         public ?CarAttribute $confoundedWith,
+        /** An effect of so much (m) between the two will then show in four classes of five; null before two groups have rebuilt for it. */
+        public ?float $showsM = null,
     ) {}
 
     /**
      * @param list<ComparedCar> $cars
-     * @param list<Effect> $effects what fair pairs already say
+     * @param list<Effect> $effects what like cars already say
      * @param list<Confounding> $confounded
+     * @param Claims|null $claims which of that holds; what is clear by itself where null
      * @param Question|null $question of the class
      * @param \Closure(ComparedCar, CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any where null
+     * @param ModeratedScatter|null $scatter of the tries
      *
      * @return self|null null where no two cars differ in anything that may be changed
      */
@@ -42,13 +58,15 @@ final readonly class NextTest
         array $cars,
         array $effects,
         array $confounded,
+        ?Claims $claims = null,
         ?Question $question = null,
         ?\Closure $mayBe = null,
+        ?ModeratedScatter $scatter = null,
     ): ?self {
-        foreach (self::questions($cars, $effects, $confounded, $question) as [$factor, $other]) {
+        foreach (self::questions($cars, $effects, $confounded, $claims, $question) as [$factor, $other]) {
             $found = self::test($cars, $factor, $other, $mayBe ?? static fn(): bool => true);
             if ($found !== null) {
-                return $found;
+                return $found->showing(self::rebuiltFor($effects, $factor), $scatter);
             }
         }
 
@@ -62,12 +80,7 @@ final readonly class NextTest
     private static function test(array $cars, CarAttribute $factor, ?CarAttribute $other, \Closure $mayBe): ?self
     {
         // The newest version of each group's car is the one that can be rebuilt.
-        $newest = [];
-        foreach ($cars as $car) {
-            if (!isset($newest[$car->group]) || $newest[$car->group]->version < $car->version) {
-                $newest[$car->group] = $car;
-            }
-        }
+        $newest = ComparedCar::newest($cars);
         $values = $tried = [];
         foreach ($cars as $car) {
             $value = $car->choices->explanation($factor);
@@ -102,20 +115,64 @@ final readonly class NextTest
     }
 
     /**
+     * How many groups have rebuilt their car for it and nothing else.
+     *
+     * @param list<Effect> $effects
+     */
+    private static function rebuiltFor(array $effects, CarAttribute $factor): int
+    {
+        foreach ($effects as $effect) {
+            if ($effect->factor === $factor && $effect->outcome === Outcome::Distance) {
+                return count($effect->rebuilt());
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * The same, with what it will tell: (t₀.₉₇₅ + t₀.₈)·√2·σ/√m, for m rebuilt cars whose versions differ by σ: what is left of
+     * the tries' scatter in a mean of three, and what rebuilding itself changes.
+     */
+    private function showing(int $rebuilt, ?ModeratedScatter $scatter): self
+    {
+        $groups = $rebuilt + 1;
+        if ($scatter === null || $groups < 2) {
+            return $this;
+        }
+        $mean = $this->car->sample->mean();
+        $deviation = hypot(sqrt($scatter->priorVariance / self::TRIES), self::OF_REBUILDING) * $mean;
+        $t = new StudentT($groups - 1);
+
+        return new self(
+            $this->factor,
+            $this->car,
+            $this->from,
+            $this->to,
+            $this->confoundedWith,
+            ($t->quantile(0.975) + $t->quantile(0.8)) * M_SQRT2 * $deviation / sqrt($groups),
+        );
+    }
+
+    /**
      * What the class should ask next: its own question until that is clear; then a confounded pair; then the choice that
-     * varies and that fair pairs say least of.
+     * varies and that like cars say least of.
      *
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
+     * @param Claims|null $claims which of what like cars say holds
      *
      * @return list<array{CarAttribute, CarAttribute|null}> each with what goes along with it, the first to be asked first
      */
-    private static function questions(array $cars, array $effects, array $confounded, ?Question $question): array
+    private static function questions(array $cars, array $effects, array $confounded, ?Claims $claims, ?Question $question): array
     {
         $asked = $settled = [];
         foreach ($effects as $effect) {
-            $settled[$effect->factor->value] = ($settled[$effect->factor->value] ?? false) || $effect->isClear();
+            if ($effect->outcome === ($question->outcome ?? Outcome::Distance)) {
+                $isSettled = $claims === null ? $effect->isClear() : !in_array($claims->verdict($effect), [Answer::CannotTell, Answer::Hint], true);
+                $settled[$effect->factor->value] = ($settled[$effect->factor->value] ?? false) || $isSettled;
+            }
         }
         if ($question !== null && !($settled[$question->attribute->value] ?? false)) {
             $with = array_values(array_filter(
@@ -132,7 +189,7 @@ final readonly class NextTest
             }
         }
         $varying = Confounding::varying($cars);
-        // What no fair pair speaks of comes before what they leave open.
+        // What no like cars speaks of comes before what they leave open.
         foreach ([null, false] as $open) {
             foreach ($varying as $factor) {
                 if (($settled[$factor->value] ?? null) === $open) {
@@ -141,7 +198,10 @@ final readonly class NextTest
             }
         }
 
-        return $asked;
+        return array_values(array_filter(
+            $asked,
+            static fn(array $test): bool => $test[0] === $question?->attribute || !in_array($test[0], self::ANOTHER_CAR, true),
+        ));
     }
 
     /**

@@ -6,23 +6,48 @@ namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
 
-/** What a class set out to find: whether more of an attribute, or less of it, carries the car farther. */
+/**
+ * What a class set out to find: whether more of an attribute, or less of it, does more for an outcome; of kinds, whether the
+ * second does more than the first.
+ */
 final readonly class Question
 {
-    public function __construct(public CarAttribute $attribute) {}
+    /**
+     * @param string|null $from of two kinds that are compared, the one; null for a number
+     * @param string|null $to the other
+     */
+    public function __construct(
+        public CarAttribute $attribute,
+        public Outcome $outcome = Outcome::Distance,
+        public ?string $from = null,
+        public ?string $to = null,
+    ) {}
 
-    /** @return list<CarAttribute> what may be asked about: numbers, in the order in which they matter to a run */
+    /** @return list<CarAttribute> what may be asked about: numbers first, in the order in which they matter to a run */
     public static function askable(): array
     {
         return array_values(array_filter(
             CarAttribute::explaining(),
-            static fn(CarAttribute $attribute): bool => $attribute->explainsAsNumber() && $attribute !== CarAttribute::OutletArea,
+            static fn(CarAttribute $attribute): bool => $attribute !== CarAttribute::OutletArea,
         ));
     }
 
-    /** 1 where the class asks whether more of it goes farther, −1 where it asks that of less. */
+    /**
+     * 1 where the class expects more of the outcome of more of the attribute, −1 where it expects less: a wider nozzle farther,
+     * in less time, straying less.
+     */
     public function direction(): int
     {
-        return in_array($this->attribute, [CarAttribute::Mass, CarAttribute::EndPlay], true) ? -1 : 1;
+        $attribute = in_array($this->attribute, [CarAttribute::Mass, CarAttribute::EndPlay], true) ? -1 : 1;
+
+        return $this->outcome === Outcome::Distance ? $attribute : -$attribute;
+    }
+
+    /** Whether this is what an effect speaks of. */
+    public function isOf(Effect $effect): bool
+    {
+        return $effect->factor === $this->attribute
+            && $effect->outcome === $this->outcome
+            && ($this->from === null || [$this->from, $this->to] === [$effect->from, $effect->to]);
     }
 }

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\Settings;
-use Skivo\Core\Simulation\Simulator;
 
 /**
- * What a class says about one school, and by what: fair pairs if they are clear; else, where the choices of the class can
- * be told apart, the regression over all cars; else it can't tell, and says why.
+ * What a class says about one belief, for one outcome, and by what: like cars if they say it clearly enough; else, where the
+ * choices of the class can be told apart, the regression over all cars; else it can't tell, and says why.
  */
 final readonly class Ruling
 {
@@ -23,15 +21,18 @@ final readonly class Ruling
 
     /**
      * @param bool|null $isSupported null where the class can't tell
-     * @param Effect|null $effect the fair pairs that speak of it, clear or not
-     * @param bool $byRegression whether the verdict rests on the regression, which is weaker than fair pairs
-     * @param CarAttribute|null $confoundedWith what goes along with it here
+     * @param Answer $answer what like cars say
+     * @param Effect|null $effect the like cars that speak of it, clear or not
+     * @param bool $byRegression whether the verdict rests on the regression, which is weaker than like cars
+     * @param CarAttribute|null $confoundedWith what changes together with it here
      * @param bool $varies whether the class has more than one value of it at all
      * @param int<-1, 1>|null $modelSays 1 where the model agrees with the claim for a typical car here, −1 where it does not, 0 where it makes no difference; null where the model has no opinion
      */
     private function __construct(
         public School $school,
+        public Outcome $outcome,
         public ?bool $isSupported,
+        public Answer $answer,
         public ?Effect $effect,
         public bool $byRegression,
         public ?CarAttribute $confoundedWith,
@@ -40,47 +41,68 @@ final readonly class Ruling
     ) {}
 
     /**
-     * One for every school.
+     * One for every belief, and for every outcome that it is held of and that the class measured.
      *
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
      * @param Claims $claims which of what is found holds
-     * @param Settings|null $typical a typical car of the class
+     * @param ByModel $model of the class
+     * @param string|null $typical the id of a typical car of the class
      *
      * @return list<self>
      */
-    public static function all(array $cars, array $effects, array $confounded, SeveralFactors $several, Claims $claims, ?Settings $typical): array
+    public static function all(array $cars, array $effects, array $confounded, SeveralFactors $several, Claims $claims, ByModel $model, ?string $typical): array
     {
-        return array_map(
-            static fn(School $school): self => self::of($school, $cars, $effects, $confounded, $several, $claims, $typical),
-            School::cases(),
-        );
+        $settings = $typical === null ? null : $model->settingsOf($typical);
+        $opinion = static fn(School $school): ?int => $typical === null || $settings === null ? null : self::opinion($school, $model, $typical, $settings);
+        $rulings = [];
+        foreach (School::cases() as $school) {
+            foreach ($school->outcomes() as $outcome) {
+                if ($outcome === $school->outcomes()[0] || array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null) !== []) {
+                    $says = $outcome === Outcome::Distance ? $opinion($school) : null;
+                    $rulings[] = self::of($school, $outcome, $cars, $effects, $confounded, $several, $claims, $says);
+                }
+            }
+        }
+
+        return $rulings;
     }
 
     /**
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
      * @param list<Confounding> $confounded
+     * @param int<-1, 1>|null $modelSays
      */
     private static function of(
         School $school,
+        Outcome $outcome,
         array $cars,
         array $effects,
         array $confounded,
         SeveralFactors $several,
         Claims $claims,
-        ?Settings $typical,
+        ?int $modelSays,
     ): self {
         $factors = $school->factors();
-        $own = array_values(array_filter($effects, static fn(Effect $effect): bool => in_array($effect->factor, $factors, true)));
-        $clear = array_values(array_filter($own, $claims->effect(...)));
-        $effect = $clear[0] ?? $own[0] ?? null;
+        $own = array_values(array_filter(
+            $effects,
+            static fn(Effect $effect): bool => $effect->outcome === $outcome && in_array($effect->factor, $factors, true),
+        ));
+        $told = array_values(array_filter($own, static fn(Effect $effect): bool => in_array(
+            $claims->verdict($effect),
+            [Answer::More, Answer::Less, Answer::HardlyMatters],
+            true,
+        )));
+        $effect = $told[0] ?? $own[0] ?? null;
+        $answer = $effect === null ? Answer::CannotTell : $claims->verdict($effect);
+        // A better car takes less time, and strays less.
+        $better = $outcome === Outcome::Distance ? $school->direction() : -$school->direction();
         $slope = null;
-        foreach ($clear === [] ? $factors : [] as $factor) {
+        foreach ($told === [] && $outcome === Outcome::Distance ? $factors : [] as $factor) {
             $slope ??= $claims->slope($factor) ? self::slope($several, $factor) : null;
         }
-        $sign = $clear === [] ? ($slope ?? 0) : $effect?->mean <=> 0.0;
         $with = null;
         foreach ($confounded as $pair) {
             $with ??= in_array($pair->one, $factors, true) ? $pair->other : (in_array($pair->other, $factors, true) ? $pair->one : null);
@@ -99,12 +121,19 @@ final readonly class Ruling
 
         return new self(
             $school,
-            $sign === 0 ? null : ($school->direction() === 0 || $sign === $school->direction()),
+            $outcome,
+            match (true) {
+                $told !== [] && $better === 0 => $answer !== Answer::HardlyMatters,
+                $told !== [] => $answer->agrees($better),
+                $slope !== null => $better === 0 || $slope === $better,
+                default => null,
+            },
+            $answer,
             $effect,
-            $clear === [] && $sign !== 0,
+            $slope !== null,
             $with,
             $varies !== [],
-            $typical === null ? null : self::opinion($school, $typical),
+            $modelSays,
         );
     }
 
@@ -120,33 +149,28 @@ final readonly class Ruling
     }
 
     /** @return int<-1, 1>|null */
-    private static function opinion(School $school, Settings $typical): ?int
+    private static function opinion(School $school, ByModel $model, string $typical, Settings $settings): ?int
     {
         $setting = $school->factor();
         $ruler = $setting->facts()->ruler;
         if ($ruler === null) {
             return null;
         }
-        [$least, $greatest] = [$ruler->least, $ruler->greatest];
-        $at = $typical->get($setting);
+        $at = $settings->get($setting);
         [$less, $more] = match ($school) {
             School::TurningAxle => [0.0, 1.0],
-            School::MoreOutlets => [$at, $at + 1.0],
+            School::MoreOutlets, School::TwoBalloons => [$at, $at + 1.0],
             School::NozzleDown => [0.0, 10.0],
             default => [$at / self::TURN, $at * self::TURN],
         };
-        try {
-            $distance = static fn(float $value): float => Simulator::run(
-                $typical->with($setting, max($least, min($greatest, $value)))->design(),
-                1e-4,
-            )->distanceM;
-            $difference = $distance($more) - $distance($less);
-        } catch (OutOfRangeException) {
+        $distance = static fn(float $value): ?float => $model->distanceM($typical, [$setting->value => max($ruler->least, min($ruler->greatest, $value))]);
+        [$ofLess, $ofMore, $now] = [$distance($less), $distance($more), $model->distanceM($typical)];
+        if ($ofLess === null || $ofMore === null || $now === null) {
             return null;
         }
-        $typicalDistance = $distance($at);
+        $difference = $ofMore - $ofLess;
 
-        return abs($difference) <= self::HARDLY * max($typicalDistance, 1e-6)
+        return abs($difference) <= self::HARDLY * max($now, 1e-6)
             ? 0
             : (($difference > 0.0) === ($school->direction() > 0) ? 1 : -1);
     }

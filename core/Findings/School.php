@@ -6,18 +6,22 @@ namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
 
-/** Where teachers disagree about what goes farther, as a claim that a class's own cars may support or not. */
+/** Where teachers disagree, as a claim that a class's own cars may support or not. */
 enum School: string
 {
-    case MoreAir = 'air';
-    case WiderNozzle = 'nozzle';
-    case MoreOutlets = 'outlets';
-    case LighterCar = 'mass';
-    case LargerWheels = 'wheels';
-    case TurningAxle = 'mount';
+    case MoreAir = 'more_air';
+    case WiderNozzle = 'wider_nozzle';
+    case MoreOutlets = 'more_outlets';
+    case LighterCar = 'lighter_car';
+    case LargerWheels = 'larger_wheels';
+    case TurningAxle = 'turning_axle';
     case Joint = 'joint';
-    case ClearGap = 'gap';
-    case NozzleDown = 'angle';
+    case ClearGap = 'clear_gap';
+    case NozzleDown = 'nozzle_down';
+    case TwoBalloons = 'two_balloons';
+    case LongWheelbase = 'long_wheelbase';
+    case WideTrack = 'wide_track';
+    case WideChassis = 'wide_chassis';
 
     public function factor(): CarAttribute
     {
@@ -31,6 +35,10 @@ enum School: string
             self::Joint => CarAttribute::Joint,
             self::ClearGap => CarAttribute::EndPlay,
             self::NozzleDown => CarAttribute::NozzleAngle,
+            self::TwoBalloons => CarAttribute::Balloons,
+            self::LongWheelbase => CarAttribute::Wheelbase,
+            self::WideTrack => CarAttribute::Track,
+            self::WideChassis => CarAttribute::ChassisWidth,
         };
     }
 
@@ -40,7 +48,23 @@ enum School: string
         return $this === self::MoreAir ? [CarAttribute::BalloonSize, CarAttribute::PumpStrokes] : [$this->factor()];
     }
 
-    /** Whether the claim is that more of the factor goes farther (1) or less (−1); 0 where it only claims a difference. */
+    /**
+     * What it is said to be good for. One may hold for distance and fail for speed, so each is ruled by itself.
+     *
+     * @return non-empty-list<Outcome>
+     */
+    public function outcomes(): array
+    {
+        return match ($this) {
+            self::LongWheelbase, self::WideTrack => [Outcome::Straightness, Outcome::Distance],
+            self::WideChassis => [Outcome::Distance, Outcome::Straightness],
+            self::Joint, self::NozzleDown => [Outcome::Distance],
+            self::ClearGap => [Outcome::Distance, Outcome::Straightness],
+            default => [Outcome::Distance, Outcome::Time],
+        };
+    }
+
+    /** Whether the claim is that more of the factor does better (1) or less (−1); 0 where it only claims a difference. */
     public function direction(): int
     {
         return match ($this) {
@@ -50,5 +74,15 @@ enum School: string
             self::Joint => 0,
             default => 1,
         };
+    }
+
+    /** As in "wider_nozzle_farther". */
+    public function code(Outcome $outcome): string
+    {
+        return $this->value . ($this->direction() === 0 ? '_matters' : match ($outcome) {
+            Outcome::Distance => '_farther',
+            Outcome::Time => '_faster',
+            Outcome::Straightness => '_straighter',
+        });
     }
 }

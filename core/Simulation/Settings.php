@@ -121,7 +121,7 @@ final readonly class Settings
         );
     }
 
-    /** f as measured, or else as the parts make it. */
+    /** f as measured, or else as the parts make it and what hands add. */
     public function rollingCoefficient(): float
     {
         $measured = $this->get(CarAttribute::RollingCoefficient);
@@ -135,7 +135,7 @@ final readonly class Settings
                 $this->get(CarAttribute::WheelMount) > 0.0 ? 0.0 : self::AXLES * $this->get(CarAttribute::AxleMass)
             ),
             $this->get(CarAttribute::Mass),
-        );
+        ) + $this->get(CarAttribute::Workmanship);
     }
 
     public function frictionIsMeasured(): bool

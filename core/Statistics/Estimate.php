@@ -31,19 +31,21 @@ final readonly class Estimate
     }
 
     /**
-     * The mean of repeats: u² = s²/n + u_r², with Welch and Satterthwaite's degrees of freedom (GUM 4.2, 5.1, G.4).
-     * One reading has the reading error alone.
+     * The mean of repeats whose scatter is known from many more of their kind: u² = (s·x̄)²/n + u_r², with Welch and
+     * Satterthwaite's degrees of freedom (GUM 4.2, 5.1, G.4).
      *
-     * @param list<float> $values at least one
+     * @param non-empty-list<float> $values
+     * @param float $relative s: standard deviation of one repeat over what it shows
+     * @param float $degrees of freedom of that
      * @param float $readingUncertainty u_r: what reading and scale may be off by, the same in every repeat
      */
-    public static function ofRepeats(array $values, float $readingUncertainty): self
+    public static function ofRepeats(array $values, float $relative, float $degrees, float $readingUncertainty): self
     {
-        $sample = new Sample($values);
-        $scatter = $sample->standardError() ?? 0.0;
+        $mean = array_sum($values) / count($values);
+        $scatter = $relative * abs($mean) / sqrt(count($values));
         $u = hypot($scatter, $readingUncertainty);
 
-        return new self($sample->mean(), $u, $scatter > 0.0 ? ($sample->n - 1) * ($u / $scatter) ** 4 : INF);
+        return new self($mean, $u, $scatter > 0.0 ? $degrees * ($u / $scatter) ** 4 : INF);
     }
 
     /**

@@ -56,4 +56,19 @@ final readonly class Normal
 
         return $z > 0.0 ? 1.0 - $tail : $tail;
     }
+
+    /**
+     * The value below which a share lies.
+     *
+     * @param float $share strictly between 0 and 1
+     */
+    public static function quantile(float $share): float
+    {
+        if ($share === 0.5) {
+            return 0.0;
+        }
+        $z = Quantile::ofFallingTail(static fn(float $z): float => self::cumulative(-$z), self::density(...), min($share, 1.0 - $share));
+
+        return $share > 0.5 ? $z : -$z;
+    }
 }

@@ -54,16 +54,16 @@ final class DemoSeeder extends Seeder
      */
     private const CARS = [
         'Bowline' => [['8 mm', 1, '12 cm', 'wide straw', '20 cm', '58 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
-        'Halyard' => [['9 mm', 1, '10 cm', 'wide straw', '21.5 cm', '52 g', 'jar lids', '58 mm', 'turning', 'foam board']],
-        'Cleat' => [['7 mm', 1, '12 cm', 'wide straw', '19.5 cm', '60 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
-        'Fender' => [['7 mm', 1, '15 cm', 'wide straw', '60 cm around', '66 g', 'bottle caps', '30 mm', 'turning', 'corrugated card']],
+        'Halyard' => [['9 mm', 1, '12 cm', 'wide straw', '20 cm', '58 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
+        'Cleat' => [['7 mm', 1, '12 cm', 'wide straw', '20 cm', '60 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
+        'Fender' => [['7 mm', 1, '12 cm', 'wide straw', '63 cm around', '60 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
         'Reef' => [
             ['6 mm', 1, '18 cm', 'drinking straw', '18 cm', '74 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
             ['6 mm', 3, '12 cm', 'bundle of straws', '19 cm', '68 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
             ['7 mm', 3, '12 cm', 'bundle of straws', '19 cm', '68 g', 'card discs', '60 mm', 'turning', 'corrugated card'],
         ],
-        'Sheepshank' => [['6 mm', 1, '14 cm', 'drinking straw', '19.5 cm', '55 g', 'optical discs', '120 mm', 'still', 'craft stick']],
-        'Thimble' => [['7 mm', 1, '10 cm', 'wide straw', '21 cm', '51 g', 'jar lids', '58 mm', 'turning', 'foam board']],
+        'Sheepshank' => [['6 mm', 1, '14 cm', 'drinking straw', '19.5 cm', '55 g', 'jar lids', '58 mm', 'still', 'foam board']],
+        'Thimble' => [['6 mm', 1, '12 cm', 'wide straw', '20 cm', '59 g', 'bottle caps', '32 mm', 'turning', 'corrugated card']],
         'Keel' => [['5 mm', 1, '20 cm', 'drinking straw', '18.5 cm', '92 g', 'bottle caps', '30 mm', 'turning', 'plastic bottle']],
     ];
 
@@ -72,8 +72,8 @@ final class DemoSeeder extends Seeder
      * larger than its parts' by glue, tape and crooked axles.
      */
     private const FRICTION = [
-        'Bowline' => 0.115, 'Halyard' => 0.165, 'Cleat' => 0.106, 'Fender' => 0.088, 'Reef' => 0.055, 'Reef 2' => 0.105, 'Reef 3' => 0.090,
-        'Sheepshank' => 0.095, 'Thimble' => 0.150, 'Keel' => 0.034,
+        'Bowline' => 0.115, 'Halyard' => 0.130, 'Cleat' => 0.112, 'Fender' => 0.110, 'Reef' => 0.055, 'Reef 2' => 0.105, 'Reef 3' => 0.090,
+        'Sheepshank' => 0.095, 'Thimble' => 0.100, 'Keel' => 0.034,
     ];
 
     /** By how much each car's axles are out of parallel (°), to the left; a drift on the floor shows it. */

@@ -59,6 +59,7 @@ return [
     'extras_mass' => 'mass of everything else',
     'mass' => 'mass',
     'rolling_coefficient' => 'rolling f, measured',
+    'workmanship' => 'what hands add to f',
     'breakaway_ratio' => 'breakaway ratio',
     'surface' => 'surface',
     'surface_loss' => 'loss added by the surface',

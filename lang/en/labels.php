@@ -134,6 +134,27 @@ return [
             'joint' => 'It matters how the balloon is joined',
             'clear_gap' => 'A clear gap at the axle rolls farther than almost none',
             'nozzle_down' => 'A nozzle pointed slightly down goes farther',
+            'two_balloons' => 'Two balloons beat one',
+            'long_wheelbase' => 'Axles far apart run straighter',
+            'wide_track' => 'Wheels far apart run straighter',
+            'wide_chassis' => 'A wide chassis goes farther',
+        ],
+        'time_claim' => [
+            'more_air' => 'The fuller the balloon, the faster',
+            'wider_nozzle' => 'A wide nozzle makes the car faster',
+            'more_outlets' => 'A bundle makes the car faster',
+            'lighter_car' => 'A light car is faster',
+            'larger_wheels' => 'Large wheels are faster',
+            'turning_axle' => 'Wheels fixed to a turning axle are faster',
+            'two_balloons' => 'Two balloons are faster',
+        ],
+        'straightness_claim' => [
+            'clear_gap' => 'A clear gap at the axle runs straighter',
+            'wide_chassis' => 'A wide chassis runs straighter',
+        ],
+        'distance_claim' => [
+            'long_wheelbase' => 'Axles far apart go farther',
+            'wide_track' => 'Wheels far apart go farther',
         ],
         'otherwise' => [
             'more_air' => 'a large balloon meets more air',
@@ -145,6 +166,10 @@ return [
             'joint' => 'any airtight joint will do',
             'clear_gap' => 'a loose axle wanders',
             'nozzle_down' => 'only a straight push is all forward',
+            'two_balloons' => 'a second balloon is only more weight and more air to push aside',
+            'long_wheelbase' => 'where the axles are makes no difference',
+            'wide_track' => 'long axles bend and rub',
+            'wide_chassis' => 'it hardly does, or narrow is lighter',
         ],
     ],
     'caution' => [
@@ -313,6 +338,14 @@ return [
         'label' => [
             'distance' => 'distance',
             'time' => 'time',
+            'straightness' => 'drift',
+        ],
+    ],
+    'known' => [
+        'label' => [
+            'measured' => 'measured',
+            'predicted' => 'predicted',
+            'worked_out' => 'worked out from the other three',
         ],
     ],
     'cut_piece' => [

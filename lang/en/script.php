@@ -55,7 +55,7 @@ return [
         'band_and_time' => ':band, from what is not measured. :time to the stop.',
         'too_weak' => 'Push at the start :thrust: not enough to start.',
         'f_measured' => 'f = :friction, measured',
-        'f_from_parts' => 'f = :friction, from the parts; measure it and set it above',
+        'f_from_parts' => 'f = :friction, from the parts and what hands add',
         'touches' => 'Drawn to scale: the balloon touches the wheels, by :wheels.',
         'clears' => 'Drawn to scale: the balloon clears the floor by :floor and the wheels by :wheels.',
         'speed_of' => 'Speed of design :letter',

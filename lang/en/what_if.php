@@ -67,6 +67,7 @@ return [
         'there_is_a_part_of_your' => 'There is a part of your own with this name already. Remove that one first, or choose another name.',
     ],
     'what_if' => [
+        'the_page_is_too_old' => 'This page has been open for too long. Load it again, and turn on.',
         'the_address_holds_no_design_that' => 'The address holds no design that can be read. Start from a car again.',
         'to' => ':low to :high',
         'and' => ':x and :y: :distances',
@@ -102,5 +103,18 @@ return [
         'stepped' => 'bores 12.7, 9.5 and 6.35 mm: common practice, no source',
         'friction' => 'friction from memory; sizes common practice',
         'own' => 'your own',
+    ],
+    'forecast' => [
+        'one_more_try' => 'One more try:',
+        'missing' => 'Nothing can be said yet of how far it will go: :what is not on record.',
+        'usual_car' => 'A usual car of this kit goes :band. Your lane has :lane.',
+        'usual_car_hardly_starts' => 'By the cars of this class, a usual car of this kit would hardly start: make it lighter, or its nozzle wider.',
+        'lane_is_short' => 'Measure one on the bench, fill balloons less, or log runs as past the end.',
+        'lane_is_long_enough' => 'That is long enough.',
+        'inside_its_band' => 'This car stopped at :mean, and 95 of 100 such cars stop at :band: nothing says that it is short.',
+        'below_its_band' => 'This car stopped at :mean, and 95 of 100 such cars stop at :band: it is short.',
+        'about' => 'about :median; 95 of 100 tries stop at :band',
+        'about_or_no_start' => 'about :median; 95 of 100 tries stop at :band, and about :share do not start',
+        'once_measured' => 'One careful bench test of its friction would leave :band.',
     ],
 ];

@@ -143,7 +143,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
     public function testEveryFigureIsTheOneThatItsButtonSaves(): void
     {
         $challenge = $this->found();
-        $this->signIn()->visit("/challenges/{$challenge->id}/findings/model")->settle();
+        $this->signIn()->visit("/challenges/{$challenge->id}/findings/sure")->settle();
         self::assertStringContainsString('stored in rubber and air', $this->saved('energy'));
         $residuals = $this->saved('model-and-reality');
         self::assertStringContainsString('as measured', $residuals);
@@ -152,7 +152,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         self::assertStringContainsString('Nozzle bore, mm', $this->saved('nozzle_bore'));
         // Another car's energy, by the list above it.
         $car = $challenge->groups()->where('name', 'G9-0')->firstOrFail()->newestCar();
-        $this->browser->visit("/challenges/{$challenge->id}/findings/model?car={$car?->id}");
+        $this->browser->visit("/challenges/{$challenge->id}/findings/sure?car={$car?->id}");
         self::assertStringContainsString('G9-0 moved on', $this->browser->text('[aria-labelledby=energy]'));
     }
 

@@ -17,7 +17,7 @@ try {
     $class = $browser->path();
     foreach ([
         'plan' => '/plan', 'materials' => '/plan/materials', 'cut-sizes' => '/plan/cuts', 'timetable' => '/plan/timetable',
-        'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=nozzle_bore', 'findings-model' => '/findings/model', 'report' => '/report',
+        'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=nozzle_bore', 'findings-work' => '/findings/work', 'report' => '/report',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }

@@ -10,6 +10,7 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Circumstances;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
+use Skivo\Core\Bench\Repeatability;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
@@ -17,10 +18,10 @@ use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
-use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\PumpCurve;
 use Skivo\Core\Statistics\Estimate;
 use Skivo\Core\Statistics\Propagation;
+use Skivo\Core\Statistics\Sample;
 
 /** Forces from measurements, each worked by hand. */
 final class BenchForcesTest extends TestCase
@@ -61,26 +62,41 @@ final class BenchForcesTest extends TestCase
     public function testReadingErrorsArePropagatedAsByHand(): void
     {
         // Ramp: height ±1 mm and distance ±1 cm, each anywhere within: u = a/√3.
-        $result = BenchTest::Ramp->result([[0.1, 2.0]], $this->car());
+        $exact = new Repeatability(['ramp' => [0.0, 1e12]]);
+        $result = BenchTest::Ramp->result([[0.1, 2.0]], $this->car(), $exact);
         $height = 0.001 / sqrt(3) / 2.0;
         $distance = 0.05 * 0.01 / sqrt(3) / 2.0;
         self::assertEqualsWithDelta(hypot($height, $distance), $result->standardUncertainty, 1e-8);
-        self::assertInfinite($result->degreesOfFreedom);
-        // Three repeats: their scatter besides.
-        $values = [0.1 / 1.9, 0.1 / 2.0, 0.1 / 2.1];
-        $repeated = BenchTest::Ramp->result([[0.1, 1.9], [0.1, 2.0], [0.1, 2.1]], $this->car());
-        $mean = array_sum($values) / 3;
-        $scatter = sqrt(array_sum(array_map(static fn(float $value): float => ($value - $mean) ** 2, $values)) / 2 / 3);
-        self::assertEqualsWithDelta($mean, $repeated->value, 1e-12);
-        self::assertEqualsWithDelta(hypot($scatter, $result->standardUncertainty), $repeated->standardUncertainty, 1e-6);
-        self::assertEqualsWithDelta(2 * ($repeated->standardUncertainty / $scatter) ** 4, $repeated->degreesOfFreedom, 1e-6);
+        // One reading of a kind that nobody repeated: 5 % besides, with four degrees of freedom, and never "± 1 %".
+        $once = BenchTest::Ramp->result([[0.1, 2.0]], $this->car());
+        self::assertEqualsWithDelta(hypot(0.05 * 0.05, $result->standardUncertainty), $once->standardUncertainty, 1e-8);
+        self::assertEqualsWithDelta(4 * ($once->standardUncertainty / (0.05 * 0.05)) ** 4, $once->degreesOfFreedom, 1e-6);
+        // Three repeats that happen to agree: a third of that in the square.
+        $often = BenchTest::Ramp->result([[0.1, 2.0], [0.1, 2.0], [0.1, 2.0]], $this->car());
+        self::assertEqualsWithDelta(hypot(0.05 * 0.05 / sqrt(3), $result->standardUncertainty), $often->standardUncertainty, 1e-8);
+    }
+
+    /** By hand: 4·0.05² and the squares of what repeats of the class differ by, over all degrees of freedom. */
+    public function testRepeatsArePooledOverTheClass(): void
+    {
+        $model = CarModel::of(new Car(), Catalogue::standard());
+        $readings = [['ramp' => [[0.1, 1.8], [0.1, 2.2]]], ['ramp' => [[0.1, 1.0]]], ['ramp' => [[0.1, 1.0], [0.1, 1.0], [0.1, 1.0]], 'spin' => [[4.0], [6.0]]]];
+        $repeats = Repeatability::of(array_map(static fn(array $each): array => [$model, $each], $readings));
+        $mean = (0.1 / 1.8 + 0.1 / 2.2) / 2;
+        $squares = (0.1 / 1.8 / $mean - 1) ** 2 + (0.1 / 2.2 / $mean - 1) ** 2;
+        self::assertEqualsWithDelta(sqrt((4 * 0.05 ** 2 + $squares) / 7), $repeats->relative(BenchTest::Ramp), 1e-12);
+        self::assertSame(7.0, $repeats->degreesOfFreedom(BenchTest::Ramp));
+        self::assertEqualsWithDelta(sqrt((4 * 0.05 ** 2 + 0.08) / 5), $repeats->relative(BenchTest::Spin), 1e-12);
+        self::assertSame([0.05, 4.0], [$repeats->relative(BenchTest::Pull), $repeats->degreesOfFreedom(BenchTest::Pull)]);
     }
 
     public function testTheTemperaturesOfTheGuideToUncertainty(): void
     {
         // JCGM 100:2008, 4.4.3, table 1: twenty readings of a temperature (°C).
         $readings = [96.90, 98.18, 98.25, 98.61, 99.03, 99.49, 99.56, 99.74, 99.89, 100.07, 100.33, 100.42, 100.68, 100.95, 101.11, 101.20, 101.57, 101.84, 102.36, 102.72];
-        $estimate = Estimate::ofRepeats($readings, 0.0);
+        $sample = new Sample($readings);
+        self::assertEqualsWithDelta(0.333, $sample->standardError(), 0.0005);
+        $estimate = Estimate::ofRepeats($readings, (float) $sample->standardDeviation() / $sample->mean(), 19.0, 0.0);
         self::assertEqualsWithDelta(100.145, $estimate->value, 0.0005);
         self::assertEqualsWithDelta(0.333, $estimate->standardUncertainty, 0.0005);
         self::assertEqualsWithDelta(19.0, $estimate->degreesOfFreedom, 1e-9);
@@ -131,9 +147,6 @@ final class BenchForcesTest extends TestCase
         self::assertEqualsWithDelta($newtons, $measured->model->settings->design()->firstThrustN(), 1e-6 * $newtons);
         self::assertTrue($measured->thrustIsMeasured());
         self::assertArrayHasKey('spin', $measured->results);
-        $narrow = $measured->prediction()->band;
-        $wide = Prediction::of($measured->model->settings, frictionError: 0.25, pressureError: 0.2)->band;
-        self::assertLessThan($wide->high - $wide->low, $narrow->high - $narrow->low);
     }
 
     /** Half as much again as the parts' own is what a careful build does not have. */

@@ -11,6 +11,10 @@ use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Forecast\DistanceTable;
+use Skivo\Core\Forecast\KeptInMemory;
+use Skivo\Core\Forecast\Prediction;
+use Skivo\Core\Forecast\Workmanship;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Quantity;
@@ -19,7 +23,6 @@ use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
-use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\Regime;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Simulator;
@@ -77,7 +80,7 @@ final class CarModelTest extends TestCase
 
     public function testACarOfWhichNothingIsKnownStillRuns(): void
     {
-        self::assertTrue(Prediction::of(CarModel::of(new Car(), Catalogue::standard())->settings)->run->moves);
+        self::assertTrue(Simulator::run(CarModel::of(new Car(), Catalogue::standard())->settings->design())->moves);
     }
 
     public function testAnOwnPartTakesThePlaceOfTheListedOne(): void
@@ -126,38 +129,38 @@ final class CarModelTest extends TestCase
         self::assertLessThan($settings->rollingCoefficient(), $settings->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient());
         self::assertSame(0.11, $settings->with(CarAttribute::RollingCoefficient, 0.11)->rollingCoefficient());
         self::assertGreaterThan($settings->rollingCoefficient(), $settings->with(CarAttribute::WheelMount, 1.0)->rollingCoefficient(), 'the axles rest on the bearings too');
+        // What hands add stays when the parts change, and says nothing beside a measured friction.
+        $built = $settings->with(CarAttribute::Workmanship, 0.04);
+        self::assertEqualsWithDelta(0.04, $built->rollingCoefficient() - $settings->rollingCoefficient(), 1e-12);
+        self::assertEqualsWithDelta(0.04, $built->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient() - $settings->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient(), 1e-12);
+        self::assertSame(0.11, $built->with(CarAttribute::RollingCoefficient, 0.11)->rollingCoefficient());
     }
 
-    public function testTheBandHoldsThePredictionAndNarrowsWithAMeasuredFriction(): void
+    /** Where turning begins the forecast is the state's own; a friction that is given leaves only the pressure open. */
+    public function testAPredictionBeginsWithWhatIsKnownOfTheHands(): void
     {
-        $estimated = Prediction::of(Settings::of([]));
-        $measured = Prediction::of(Settings::of(['rolling_coefficient' => $estimated->settings->rollingCoefficient()]));
-
-        self::assertTrue($estimated->band->contains($estimated->run->distanceM));
-        self::assertLessThan($estimated->band->high - $estimated->band->low, $measured->band->high - $measured->band->low);
-    }
-
-    /** The four runs beside the predicted one, done one by one. */
-    public function testTheBandIsWhatEachErrorMakesOfItAlone(): void
-    {
-        $settings = Settings::of(['rolling_coefficient' => 0.05]);
-        $distance = static fn(float $friction, float $pressure): float => Simulator::run(
-            $settings->with(CarAttribute::RollingCoefficient, 0.05 * $friction)->with(CarAttribute::BalloonPressure, $pressure)->design(),
-            1e-8,
-        )->distanceM;
-        foreach ([[null, null, Prediction::FRICTION_MEASURED, Prediction::PRESSURE], [0.3, 0.05, 0.3, 0.05]] as [$friction, $pressure, $f, $p]) {
-            $prediction = Prediction::of($settings, false, $friction, $pressure);
-            $middle = $distance(1.0, 1.0);
-            self::assertEqualsWithDelta($middle - hypot($middle - $distance(1.0 + $f, 1.0), $middle - $distance(1.0, 1.0 - $p)), $prediction->band->low, 0.01);
-            self::assertEqualsWithDelta($middle + hypot($distance(1.0 - $f, 1.0) - $middle, $distance(1.0, 1.0 + $p) - $middle), $prediction->band->high, 0.01);
-        }
+        $state = (new Workmanship([]))->usual(0.08);
+        $bare = Settings::of(['nozzle_bore' => 0.008]);
+        $begun = Prediction::begin($bare, $state);
+        self::assertEqualsWithDelta(0.03, $begun->get(CarAttribute::Workmanship), 0.004, 'the middle of what hands add, before any data');
+        self::assertEqualsWithDelta(0.8, $begun->get(CarAttribute::BalloonPressure), 0.03);
+        $prediction = Prediction::of($begun, $state);
+        self::assertEquals($state->forecast(DistanceTable::of($bare, new KeptInMemory())), $prediction->forecast);
+        self::assertTrue($prediction->forecast->band95->contains($prediction->run->distanceM));
+        $given = Prediction::of($begun->with(CarAttribute::RollingCoefficient, $begun->rollingCoefficient()), $state);
+        self::assertLessThan($prediction->forecast->band95->high - $prediction->forecast->band95->low, $given->forecast->band95->high - $given->forecast->band95->low);
+        // Better hands, and a better balloon, carry it farther.
+        self::assertGreaterThan($prediction->forecast->medianM, Prediction::of($begun->with(CarAttribute::Workmanship, 0.01), $state)->forecast->medianM);
+        self::assertGreaterThan($prediction->forecast->medianM, Prediction::of($begun->with(CarAttribute::BalloonPressure, 1.1), $state)->forecast->medianM);
     }
 
     public function testWhatTakesThePushDecidesTheRegime(): void
     {
-        self::assertSame(Regime::Rolling, Prediction::of(Settings::of(['rolling_coefficient' => 0.1]))->regime());
-        self::assertSame(Regime::Air, Prediction::of(Settings::of(['rolling_coefficient' => 0.003, 'mass' => 0.02, 'balloon_size' => 0.3]))->regime());
-        self::assertSame(Regime::DoesNotStart, Prediction::of(Settings::of(['rolling_coefficient' => 0.4, 'mass' => 0.3]))->regime());
+        $state = (new Workmanship([]))->usual(0.08);
+        $regime = static fn(array $values): Regime => Prediction::of(Settings::of($values), $state, false)->regime();
+        self::assertSame(Regime::Rolling, $regime(['rolling_coefficient' => 0.1]));
+        self::assertSame(Regime::Air, $regime(['rolling_coefficient' => 0.003, 'mass' => 0.02, 'balloon_size' => 0.3]));
+        self::assertSame(Regime::DoesNotStart, $regime(['rolling_coefficient' => 0.4, 'mass' => 0.3]));
     }
 
     public function testASweepFindsWhatRunsFarthest(): void

@@ -9,14 +9,19 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Findings\ByModel;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
+use Skivo\Core\Forecast\ClassForecast;
+use Skivo\Core\Forecast\KeptInMemory;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
@@ -78,11 +83,13 @@ final class ChoicesAndSchoolsTest extends TestCase
         $cars = [];
         foreach ([0, 1, 2, 3] as $pair) {
             foreach ([8 => 1.0, 14 => 1.5] as $strokes => $distance) {
-                $mass = 0.04 * 1.3 ** $pair;
-                $cars[] = new ComparedCar("{$pair}-{$strokes}", "{$pair}-{$strokes}", 1, new Car([CarAttribute::Mass->value => new Entry(Quantity::fromSi($mass, Dimension::Mass), 'm')], [CarAttribute::PumpStrokes->value => $strokes]), new Sample([$distance + $pair / 50, $distance + 0.02]));
+                $mass = 0.06 + 0.0005 * $pair;
+                $cars[] = new ComparedCar("{$pair}-{$strokes}", "{$pair}-{$strokes}", 1, new Car([CarAttribute::Mass->value => new Entry(Quantity::fromSi($mass, Dimension::Mass), 'm'), CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi(0.006, Dimension::Length), 'b')], [CarAttribute::PumpStrokes->value => $strokes], [CarAttribute::WheelKind->value => 'caps']), new Sample([$distance + $pair / 50, $distance + 0.02]));
             }
         }
-        $rulings = Ruling::all($cars, $effects = Effect::all($cars), Confounding::among($cars), $several = SeveralFactors::of($cars), Claims::of($effects, $several, [], null), null);
+        $kept = new KeptInMemory();
+        $model = new ByModel(ClassForecast::of([], Catalogue::standard(), null, null, null, $kept), $kept);
+        $rulings = Ruling::all($cars, $effects = Effect::all($cars), Confounding::among($cars), $several = SeveralFactors::of($cars), Claims::of($effects, $several, [], new Question(CarAttribute::PumpStrokes), ['distance' => 1.25]), $model, null);
         $air = array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === School::MoreAir))[0];
         self::assertTrue($air->isSupported);
         self::assertSame(CarAttribute::PumpStrokes, $air->effect?->factor);
@@ -91,10 +98,19 @@ final class ChoicesAndSchoolsTest extends TestCase
 
     public function testEverySchoolHasTwoSidesAndAnswersToItsFactor(): void
     {
+        $codes = [];
         foreach (School::cases() as $school) {
             self::assertContains($school->factor(), $school->factors());
             self::assertContains($school->direction(), [-1, 0, 1]);
+            foreach ($school->outcomes() as $outcome) {
+                $codes[] = $school->code($outcome);
+            }
         }
+        self::assertSame($codes, array_unique($codes));
+        self::assertContains('wider_nozzle_farther', $codes);
+        self::assertContains('lighter_car_faster', $codes);
+        self::assertContains('wide_track_straighter', $codes);
+        self::assertContains('joint_matters', $codes);
     }
 
     public function testTheFirstPushOfADesignIsThatOfItsRun(): void

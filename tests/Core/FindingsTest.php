@@ -8,31 +8,35 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\Adjustment;
 use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\ByModel;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\LikeCars;
 use Skivo\Core\Findings\NextTest;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
-use Skivo\Core\Forecast\Calibration;
-use Skivo\Core\Forecast\Observation;
-use Skivo\Core\Simulation\Settings;
-use Skivo\Core\Simulation\Simulator;
+use Skivo\Core\Forecast\ClassForecast;
+use Skivo\Core\Forecast\KeptInMemory;
 use Skivo\Core\Statistics\Holm;
 use Skivo\Core\Statistics\LeadingGroup;
 use Skivo\Core\Statistics\LeastSquares;
@@ -60,11 +64,10 @@ final class FindingsTest extends TestCase
     {
         yield 'a chassis twice as wide' => [['chassis_width' => 0.075], ['chassis_width' => 0.14], [CarAttribute::ChassisWidth]];
         yield 'a longer chassis on a longer wheelbase' => [['chassis_length' => 0.15, 'wheelbase' => 0.09], ['chassis_length' => 0.2, 'wheelbase' => 0.12], [CarAttribute::ChassisLength, CarAttribute::Wheelbase]];
-        yield 'wheels farther apart' => [['track' => 0.09], ['track' => 0.11], [CarAttribute::Track]];
-        yield 'a balloon a twentieth larger' => [['balloon_size' => 0.20], ['balloon_size' => 0.21], [CarAttribute::BalloonSize]];
+        yield 'wheels farther apart' => [['track' => 0.09], ['track' => 0.12], [CarAttribute::Track]];
+        yield 'a balloon a tenth larger' => [['balloon_size' => 0.20], ['balloon_size' => 0.22], [CarAttribute::BalloonSize]];
         yield 'a tube before the nozzle' => [[], ['wider_bore' => 0.0095], [CarAttribute::WiderBore]];
         yield 'two of them' => [[], ['wider_bore' => 0.0095, 'widest_bore' => 0.0127], [CarAttribute::WiderBore, CarAttribute::WidestBore]];
-        yield 'a nozzle higher up' => [['nozzle_height' => 0.03], ['nozzle_height' => 0.06], [CarAttribute::NozzleHeight]];
         yield 'five things at once' => [
             ['chassis_width' => 0.075, 'wheelbase' => 0.09, 'track' => 0.09, 'balloon_size' => 0.2, 'nozzle_length' => 0.1],
             ['chassis_width' => 0.10, 'wheelbase' => 0.12, 'track' => 0.12, 'balloon_size' => 0.22, 'nozzle_length' => 0.15],
@@ -78,11 +81,11 @@ final class FindingsTest extends TestCase
      * @param list<CarAttribute> $differ
      */
     #[DataProvider('unlike')]
-    public function testCarsThatAreUnlikeInAnythingRecordedAreNoFairPair(array $one, array $other, array $differ): void
+    public function testCarsThatAreUnlikeInAnythingRecordedAreNotCompared(array $one, array $other, array $differ): void
     {
         $found = Difference::between(GeneratedClass::choices(6.0, 60.0, also: $one), GeneratedClass::choices(6.0, 60.0, also: $other));
         self::assertEqualsCanonicalizing(array_column($differ, 'value'), array_column($found, 'value'));
-        // With another bore they differ in one thing more, and so are no witness of the bore.
+        // With another bore they differ in one thing more, and so are no witness of the bore: no model allows for it here.
         $cars = [
             new ComparedCar('a', 'a', 1, GeneratedClass::choices(6.0, 60.0, also: $one), new Sample([2.0, 2.1])),
             new ComparedCar('a2', 'a', 2, GeneratedClass::choices(8.0, 60.0, also: $other), new Sample([3.0, 3.1])),
@@ -96,13 +99,27 @@ final class FindingsTest extends TestCase
         $car = static fn(string $group, int $version, float $bore, float $mean): ComparedCar => new ComparedCar("{$group}{$version}", $group, $version, GeneratedClass::choices($bore, 60.0), new Sample([0.97 * $mean, 1.03 * $mean]));
         $rebuilt = [$car('a', 1, 6.0, 2.0), $car('a', 2, 7.0, 2.4), $car('a', 3, 8.0, 2.9), $car('a', 4, 9.0, 3.1)];
         $effect = Effect::all($rebuilt)[0];
-        self::assertCount(1, $effect->pairs, 'four versions, one group');
+        self::assertSame(1, $effect->groups(), 'four versions, one group');
+        self::assertNull($effect->interval, 'nobody can say how sure one group is');
         self::assertFalse($effect->isClear());
         $two = Effect::all([...$rebuilt, $car('b', 1, 6.0, 1.5), $car('b', 2, 8.0, 2.1), $car('b', 3, 6.0, 1.6)])[0];
-        self::assertCount(2, $two->pairs);
-        foreach ($two->pairs as $pair) {
-            self::assertTrue($pair->isRebuilt());
-        }
+        self::assertSame(2, $two->groups());
+        self::assertCount(2, $two->rebuilt());
+        // By hand: the slopes of the two groups, weighted by Σ(x − x̄)², t for one degree of freedom is 12.706.
+        // A rebuilt version has 1/1.2 of the weight of a first one, as among other groups' cars.
+        $points = [[[0.006, 2.0, 1.0], [0.007, 2.4, 1 / 1.2], [0.008, 2.9, 1 / 1.2], [0.009, 3.1, 1 / 1.2]], [[0.006, 1.5, 1.0], [0.008, 2.1, 1 / 1.2], [0.006, 1.6, 1 / 1.2]]];
+        $weighted = static function (array $of): array {
+            $sum = array_sum(array_column($of, 2));
+            $x = array_sum(array_map(static fn(array $p): float => $p[2] * $p[0], $of)) / $sum;
+            $xx = array_sum(array_map(static fn(array $p): float => $p[2] * ($p[0] - $x) ** 2, $of));
+
+            return [$xx, array_sum(array_map(static fn(array $p): float => $p[2] * ($p[0] - $x) * $p[1], $of)) / $xx];
+        };
+        [[$xa, $ba], [$xb, $bb]] = array_map($weighted, $points);
+        $mean = ($xa * $ba + $xb * $bb) / ($xa + $xb);
+        self::assertEqualsWithDelta($mean, $two->perUnit(), 1e-9);
+        $error = sqrt(($xa * ($ba - $mean) ** 2 + $xb * ($bb - $mean) ** 2) / ($xa + $xb));
+        self::assertEqualsWithDelta($mean - 12.7062 * $error, (float) $two->perUnitInterval()?->low, 1e-3);
     }
 
     /** Four p-values by hand: 0.005 ≤ 0.05/4, 0.01 ≤ 0.05/3, 0.03 > 0.05/2, and so 0.04 does not hold either. */
@@ -118,9 +135,9 @@ final class FindingsTest extends TestCase
     /** @return iterable<string, array{CarAttribute, list<array{float, float}>, Answer}> what is asked, less and more of it, the answer */
     public static function answers(): iterable
     {
-        yield 'wider is farther' => [CarAttribute::NozzleBore, [[2.0, 3.0], [2.2, 3.3], [1.8, 2.7]], Answer::Yes];
-        yield 'wider is less far' => [CarAttribute::NozzleBore, [[3.0, 2.0], [3.3, 2.2], [2.7, 1.8]], Answer::OtherWayRound];
-        yield 'heavier is less far, as asked' => [CarAttribute::Mass, [[3.0, 2.0], [3.3, 2.2], [2.7, 1.8]], Answer::Yes];
+        yield 'wider is farther' => [CarAttribute::NozzleBore, [[2.0, 3.0], [2.2, 3.3], [1.8, 2.7]], Answer::More];
+        yield 'wider is less far' => [CarAttribute::NozzleBore, [[3.0, 2.0], [3.3, 2.2], [2.7, 1.8]], Answer::Less];
+        yield 'heavier is less far' => [CarAttribute::Mass, [[3.0, 2.0], [3.3, 2.2], [2.7, 1.8]], Answer::Less];
         yield 'within a tenth' => [CarAttribute::NozzleBore, [[2.0, 2.02], [2.2, 2.23], [1.8, 1.81]], Answer::HardlyMatters];
         yield 'they disagree' => [CarAttribute::NozzleBore, [[2.0, 3.0], [2.2, 1.9], [1.8, 2.4]], Answer::CannotTell];
         yield 'one pair' => [CarAttribute::NozzleBore, [[2.0, 3.0]], Answer::CannotTell];
@@ -139,56 +156,91 @@ final class FindingsTest extends TestCase
             }
         }
         $effects = Effect::all($cars);
-        self::assertSame($answer, Answer::of(new Question($asked), $effects[0] ?? null, 2.2));
-        // What is asked is judged by itself; of anything else the same pairs must pass beside all that could be said.
+        self::assertSame($answer, Answer::of($effects[0] ?? null, 2.2));
+        // What is asked is judged by itself; of anything else the same cars must pass beside all that could be said.
         $several = SeveralFactors::of($cars);
         $trends = ['distance' => array_fill_keys(array_map(strval(...), range(1, 40)), 0.5)];
         foreach ($effects as $effect) {
-            self::assertSame($effect->isClear(), Claims::of($effects, $several, $trends, new Question($asked))->effect($effect));
-            self::assertSame($effect->isClear() && $effect->pValue <= 0.05 / 41, Claims::of($effects, $several, $trends, null)->effect($effect));
+            $claims = static fn(?Question $question): Claims => Claims::of($effects, $several, $trends, $question, ['distance' => 2.2]);
+            self::assertSame($effect->isClear(), $claims(new Question($asked))->effect($effect));
+            self::assertSame($answer, $claims(new Question($asked))->verdict($effect));
+            self::assertSame($effect->isClear() && $effect->pValue <= 0.05 / 41, $claims(null)->effect($effect));
+            self::assertSame($effect->isClear() && $effect->pValue > 0.05 / 41 && $answer !== Answer::HardlyMatters, $claims(null)->verdict($effect) === Answer::Hint);
+            self::assertSame(40 + (int) $effect->isPooled(), $claims(null)->count());
         }
     }
 
-    public function testFairPairsArePooledWithEachGroupInOneOfThem(): void
+    public function testAnAnswerAgreesWithWhatWasExpected(): void
     {
-        $class = new GeneratedClass(3, fromTryToTry: 0.05);
-        $cars = [
-            $class->car('a', 6.0, 50.0, 2.0),
-            $class->car('b', 8.0, 50.0, 2.4),
-            $class->car('c', 6.0, 70.0, 1.5),
-            $class->car('d', 8.0, 70.0, 1.9),
-            $class->car('e', 10.0, 70.0, 2.4),
-            // One car that was rebuilt, and one that differs in two things from all others.
-            $class->car('f1', 6.0, 90.0, 1.0, group: 'f'),
-            $class->car('f2', 8.0, 90.0, 1.4, group: 'f', version: 2),
-            $class->car('g', 12.0, 120.0, 3.0),
-        ];
-        $effects = Effect::all($cars);
-        $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::NozzleBore))[0];
-        self::assertSame(['f1-f2', 'c-e', 'a-b'], array_map(static fn($pair): string => "{$pair->less->id}-{$pair->more->id}", $bore->pairs), 'rebuilt first, then the farthest apart');
-        self::assertSame(3, $bore->ahead);
-        self::assertEqualsWithDelta((0.4 + 0.9 + 0.4) / 3, $bore->mean, 0.1);
-        self::assertTrue($bore->isPooled());
-        // By hand: the mean of three differences, t for two degrees of freedom is 4.303.
-        $differences = array_map(static fn($pair): float => $pair->difference(), $bore->pairs);
-        $sample = new Sample($differences);
-        self::assertEqualsWithDelta($sample->mean() - 4.302653 * (float) $sample->standardError(), (float) $bore->interval?->low, 1e-4);
-        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::Mass))[0];
-        self::assertSame(0, $mass->ahead, 'the heavier one stayed behind in all pairs');
-        self::assertLessThan(0.0, $mass->mean);
+        foreach ([[Answer::More, true, false], [Answer::Less, false, true], [Answer::HardlyMatters, false, false], [Answer::CannotTell, null, null], [Answer::Hint, null, null]] as [$answer, $more, $less]) {
+            self::assertSame([$more, $less], [$answer->agrees(1), $answer->agrees(-1)]);
+        }
+        // A better car goes farther, in less time, and strays less.
+        self::assertSame([1, -1], [(new Question(CarAttribute::NozzleBore))->direction(), (new Question(CarAttribute::Mass))->direction()]);
+        self::assertSame([-1, 1], [(new Question(CarAttribute::NozzleBore, Outcome::Time))->direction(), (new Question(CarAttribute::Mass, Outcome::Straightness))->direction()]);
     }
 
-    public function testOnePairSpeaksOfItsTwoCarsAlone(): void
+    /** Without a rebuilt car the common slope of the sets, by hand: two sets of like cars (by wheels) and a line for each. */
+    public function testOneCarOfEachGroupSpeaksWithinItsSet(): void
+    {
+        $car = static fn(string $id, float $bore, string $wheels, float $mean): ComparedCar => new ComparedCar($id, $id, 1, GeneratedClass::choices($bore, 60.0, $wheels), new Sample([0.95 * $mean, 1.05 * $mean]));
+        $cars = [
+            $car('a', 6.0, 'caps', 2.0), $car('b', 7.0, 'caps', 2.3), $car('c', 8.0, 'caps', 2.9),
+            $car('d', 6.0, 'lids', 3.0), $car('e', 8.0, 'lids', 4.1),
+            // Alone of its kind: nobody to compare with.
+            $car('f', 9.0, 'discs', 5.0),
+        ];
+        $effect = Effect::all($cars)[0];
+        self::assertSame(CarAttribute::NozzleBore, $effect->factor);
+        self::assertSame(['a', 'b', 'c', 'd', 'e'], $effect->cars());
+        self::assertSame(['f'], array_column($effect->left, 'id'));
+        self::assertSame([], $effect->rebuilt());
+        // Σ(x − x̄)² is 2 and 2 (mm²), Σ(x − x̄)·y is 0.9 and 1.1: slope 0.5 m/mm. Misses: two sets, five cars, two degrees.
+        self::assertEqualsWithDelta(0.5e3, $effect->perUnit(), 1e-6);
+        self::assertEqualsWithDelta([0.006, 0.008, 1.0], [$effect->least, $effect->most, $effect->mean], 1e-9);
+        $squares = 0.0;
+        foreach ([[[6, 2.0], [7, 2.3], [8, 2.9]], [[6, 3.0], [8, 4.1]]] as $set) {
+            $mean = array_sum(array_column($set, 1)) / count($set);
+            foreach ($set as [$x, $y]) {
+                $squares += ($y - $mean - 0.5 * ($x - 7)) ** 2;
+            }
+        }
+        $error = sqrt($squares / 2 / 4);
+        self::assertEqualsWithDelta(1.0 - 4.302653 * 2 * $error, (float) $effect->interval?->low, 1e-4);
+    }
+
+    public function testTwoCarsSpeakAloneOfThemselves(): void
     {
         $class = new GeneratedClass(4, fromTryToTry: 0.05);
         $effect = Effect::all([$class->car('a', 6.0, 60.0, 2.0), $class->car('b', 8.0, 60.0, 3.0)])[0];
         self::assertFalse($effect->isPooled());
-        self::assertSame(Verdict::ClearlyApart, $effect->verdict);
+        self::assertNull($effect->interval);
+        self::assertNull($effect->pValue);
         self::assertFalse($effect->isClear(), 'two cars make no finding');
-        $single = Effect::all([$class->car('a', 6.0, 60.0, 2.0, 1), $class->car('b', 8.0, 60.0, 3.0, 1)])[0];
-        self::assertNull($single->interval);
-        self::assertSame(Verdict::NoSpreadYet, $single->verdict);
+        self::assertEqualsWithDelta(1.0, $effect->mean, 0.2);
         self::assertSame([], Effect::all([]));
+    }
+
+    /** What nobody recorded can't be known to be alike; without nozzle, balloon, mass or wheels there is no claim at all. */
+    public function testWhatNobodyRecordedStandsInTheWay(): void
+    {
+        $car = static fn(string $id, float $bore, array $without): ComparedCar => new ComparedCar($id, $id, 1, new Car(
+            array_diff_key(GeneratedClass::choices($bore, 60.0)->quantities, array_flip($without)),
+            [],
+            in_array('wheel_kind', $without, true) ? [] : ['wheel_kind' => 'caps'],
+        ), new Sample([$bore / 3, $bore / 2.9]));
+        foreach ([[['mass'], [CarAttribute::Mass]], [['balloon_size'], [CarAttribute::BalloonSize]], [['wheel_kind'], [CarAttribute::WheelKind]], [['mass', 'balloon_size'], [CarAttribute::BalloonSize, CarAttribute::Mass]]] as [$without, $missing]) {
+            $cars = array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, $without), range(1, 6));
+            self::assertSame($missing, LikeCars::unrecorded($cars, CarAttribute::NozzleBore));
+            self::assertSame([], Effect::all($cars));
+        }
+        // Of one car alone nobody weighed it: that one is left out.
+        $cars = [...array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, []), range(1, 5)), $car('light', 8.0, ['mass'])];
+        self::assertSame(['light'], array_column(Effect::all($cars)[0]->left, 'id'));
+        // What most left out is as good as not recorded, and leaves nobody out.
+        $cars = array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, []), range(1, 5));
+        $cars[] = new ComparedCar('x', 'x', 1, GeneratedClass::choices(7.0, 60.0, 'caps', ['track' => 0.1]), new Sample([2.0, 2.1]));
+        self::assertCount(6, Effect::all($cars)[0]->cars());
     }
 
     public function testAClassWhereBoreMattersAndMassDoesNotSaysSo(): void
@@ -200,13 +252,23 @@ final class FindingsTest extends TestCase
             $cars[] = $class->car("n{$index}", 6.0, $mass, 2.0);
             $cars[] = $class->car("w{$index}", 9.0, $mass, 3.0);
         }
-        $effects = Effect::all($cars);
+        $massIsNothing = new class implements Adjustment {
+            public function factor(string $car, array $sizes, Outcome $outcome): float
+            {
+                return 1.0;
+            }
+
+            public function knows(CarAttribute $attribute, Outcome $outcome): bool
+            {
+                return true;
+            }
+        };
+        $effects = Effect::all($cars, $massIsNothing);
         self::assertSame([], Confounding::among($cars));
         $bore = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::NozzleBore))[0];
-        $mass = array_values(array_filter($effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::Mass))[0];
         self::assertTrue($bore->isClear());
         self::assertTrue($bore->interval?->contains(1.0));
-        self::assertFalse($mass->isClear());
+        self::assertGreaterThan(0.0, $bore->interval->low);
 
         $several = SeveralFactors::of($cars);
         self::assertTrue($several->isSeparable());
@@ -214,7 +276,7 @@ final class FindingsTest extends TestCase
         self::assertTrue($several->intervals[0]->contains(1.0 / 0.003));
         self::assertTrue($several->intervals[1]->contains(0.0));
 
-        $rulings = Ruling::all($cars, $effects, [], $several, Claims::of($effects, $several, [], new Question(CarAttribute::NozzleBore)), Settings::of([]));
+        $rulings = Ruling::all($cars, $effects, [], $several, Claims::of($effects, $several, [], new Question(CarAttribute::NozzleBore), ['distance' => 2.5]), ...self::typical());
         $of = static fn(School $school): Ruling => array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
         self::assertTrue($of(School::WiderNozzle)->isSupported);
         self::assertFalse($of(School::WiderNozzle)->byRegression);
@@ -240,7 +302,7 @@ final class FindingsTest extends TestCase
         self::assertFalse($several->isSeparable());
         self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], $several->confounded);
         self::assertSame([], Effect::all($cars));
-        $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, Claims::of([], $several, [], null), null), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
+        $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, Claims::of([], $several, [], null, []), ...self::nobody()), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
         self::assertNull($ruling->isSupported);
         self::assertSame(CarAttribute::Mass, $ruling->confoundedWith);
 
@@ -273,26 +335,26 @@ final class FindingsTest extends TestCase
         $cars = [$car('a', 1, 6.0, 50.0), $car('a', 2, 8.0, 50.0), $car('b', 1, 6.0, 60.0), $car('c', 1, 8.0, 75.0), $car('d', 1, 7.0, 50.0)];
         $effects = Effect::all($cars);
         $asks = new Question(CarAttribute::NozzleBore);
-        $next = NextTest::propose($cars, $effects, [], $asks);
+        $next = NextTest::propose($cars, $effects, [], null, $asks);
         self::assertSame(CarAttribute::NozzleBore, $next?->factor);
         self::assertNotSame('a', $next->car->group, 'who rebuilt already need not do it again');
-        self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], new Question(CarAttribute::Mass))?->factor);
+        self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], null, new Question(CarAttribute::Mass))?->factor);
 
         // Where the rules hold the nozzle, or nobody may take the value, something else is asked.
         $rules = new Rules([Step::Mass]);
         $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $rules->allowChange($of->choices, $of->choices->with($factor, $to), $factor, new Car());
-        self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], $asks, $mayBe)?->factor);
-        self::assertNull(NextTest::propose($cars, $effects, [], $asks, static fn(): bool => false));
+        self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], null, $asks, $mayBe)?->factor);
+        self::assertNull(NextTest::propose($cars, $effects, [], null, $asks, static fn(): bool => false));
         $light = new Rules(heaviestKg: 0.062);
         $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $light->allowChange($of->choices, $of->choices->with($factor, $to), $factor, new Car());
-        $next = NextTest::propose($cars, $effects, [], new Question(CarAttribute::Mass), $mayBe);
+        $next = NextTest::propose($cars, $effects, [], null, new Question(CarAttribute::Mass), $mayBe);
         self::assertLessThanOrEqual(0.062, $next?->to, 'no proposal breaks a rule of the challenge');
     }
 
     public function testACarWithOneThingChanged(): void
     {
         $car = new Car(GeneratedClass::choices(6.0, 60.0)->quantities, [CarAttribute::NozzleOutlets->value => 1], [CarAttribute::WheelKind->value => 'caps']);
-        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleOutlets, '3'], [CarAttribute::WheelKind, 'lids'], [CarAttribute::BalloonSize, 0.2]] as [$attribute, $value]) {
+        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleOutlets, '3'], [CarAttribute::WheelKind, 'lids'], [CarAttribute::BalloonSize, 0.25]] as [$attribute, $value]) {
             $changed = $car->with($attribute, $value);
             self::assertSame($value, $changed->explanation($attribute));
             self::assertSame([$attribute], Difference::between($car, $changed));
@@ -375,44 +437,6 @@ final class FindingsTest extends TestCase
         self::assertSame([5], array_keys(Outlier::among($one)));
     }
 
-    public function testACalibrationFindsTheFactorsThatMadeTheClass(): void
-    {
-        $observations = [];
-        foreach ([[6, 50, 0.01], [7, 60, 0.02], [8, 55, 0.03], [9, 70, 0.02], [6, 80, 0.006], [8, 65, 0.035]] as $index => [$bore, $mass, $crr]) {
-            $settings = Settings::of([CarAttribute::NozzleBore->value => $bore / 1000, CarAttribute::Mass->value => $mass / 1000, CarAttribute::WheelLoss->value => $crr]);
-            $run = Simulator::run($settings->design(1.4, 0.9 ** 2), 1e-6, true);
-            $observations[] = new Observation("{$index}", $settings, $run->distanceM, $index % 2 === 0 ? $run->balloonEmpty?->distanceM : null, $run->timeAt(1.0), 1.0);
-        }
-        $calibration = Calibration::of($observations);
-        self::assertNotNull($calibration);
-        self::assertFalse($calibration->areInseparable);
-        self::assertEqualsWithDelta(1.4, $calibration->friction, 0.01);
-        self::assertEqualsWithDelta(0.9, $calibration->discharge, 0.005);
-        self::assertLessThan(0.005, $calibration->missAfter);
-        self::assertLessThan(0.01, $calibration->missLeftOut);
-        self::assertGreaterThan(0.2, $calibration->missBefore);
-        $applied = $calibration->applyTo($observations[0]);
-        self::assertEqualsWithDelta(1.4 * $observations[0]->settings->rollingCoefficient(), $applied->rollingCoefficient(), 0.001);
-        self::assertEqualsWithDelta($observations[0]->distanceM, Simulator::run($applied->design())->distanceM, 0.02);
-    }
-
-    public function testWhatTheBenchMeasuredNoFactorTouches(): void
-    {
-        $settings = Settings::of([CarAttribute::RollingCoefficient->value => 0.06]);
-        $distance = Simulator::run($settings->design())->distanceM;
-        $measured = static fn(int $id): Observation => new Observation("m{$id}", $settings, $distance * (1 + 0.02 * $id), frictionIsMeasured: true, pressureIsMeasured: true);
-        self::assertNull(Calibration::of([$measured(0), $measured(1), $measured(-1)]), 'nothing is left to fit');
-        self::assertNull(Calibration::of([new Observation('a', $settings, 1.0), new Observation('b', $settings, 1.0)]), 'too few cars');
-        $free = static fn(int $id): Observation => new Observation("f{$id}", Settings::of([]), Simulator::run(Settings::of([])->design(2.0))->distanceM * (1 + 0.01 * $id));
-        $calibration = Calibration::of([$measured(0), $free(1), $free(-1)]);
-        self::assertNotNull($calibration);
-        self::assertTrue($calibration->areInseparable, 'two kinds of cars can’t tell friction from thrust');
-        self::assertEqualsWithDelta(2.0, $calibration->friction, 0.1);
-        self::assertSame(1.0, $calibration->discharge);
-        self::assertNull($calibration->dischargeInterval);
-        self::assertEqualsWithDelta($distance, $calibration->after['m0'], 1e-3);
-    }
-
     public function testOddRecordsDoNotStopIt(): void
     {
         $class = new GeneratedClass(5);
@@ -421,6 +445,23 @@ final class FindingsTest extends TestCase
         self::assertSame([], Confounding::among([$bare, $bare, $bare, $bare]));
         self::assertFalse(SeveralFactors::of([$bare])->isSeparable());
         self::assertSame(0.008, GeneratedClass::choices(8.0, 1.0)->number(CarAttribute::NozzleBore));
+    }
+
+    /** @return array{ByModel, string} the model of a class with one usual car, and that car */
+    private static function typical(): array
+    {
+        $kept = new KeptInMemory();
+        $car = new RecordedCar('t', 't', 1, GeneratedClass::choices(6.0, 60.0), new Tries([], 3));
+
+        return [new ByModel(ClassForecast::of([$car], Catalogue::standard(), null, null, null, $kept), $kept), 't'];
+    }
+
+    /** @return array{ByModel, null} */
+    private static function nobody(): array
+    {
+        $kept = new KeptInMemory();
+
+        return [new ByModel(ClassForecast::of([], Catalogue::standard(), null, null, null, $kept), $kept), null];
     }
 
     /** @param array<string, list<float>> $groups */

@@ -9,6 +9,7 @@ use Eris\TestTrait;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Exchange\DesignReader;
+use Skivo\Core\Exchange\JsonFaultException;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
@@ -17,7 +18,6 @@ use Skivo\Core\Physics\Nozzle;
 use Skivo\Core\Physics\Tube;
 use Skivo\Core\Physics\Vehicle;
 use Skivo\Core\Simulation\Design;
-use Skivo\Core\Simulation\DesignFaultException;
 use Skivo\Core\Simulation\Simulator;
 
 final class SimulatedRunTest extends TestCase
@@ -171,7 +171,7 @@ final class SimulatedRunTest extends TestCase
         try {
             DesignReader::read($json);
             self::fail('That is no design.');
-        } catch (DesignFaultException|OutOfRangeException $fault) {
+        } catch (JsonFaultException|OutOfRangeException $fault) {
             self::assertStringContainsString($message, $fault->getMessage());
         }
     }

@@ -7,7 +7,6 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Bench\WorkBalance;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Challenge\Limits;
@@ -182,14 +181,6 @@ final class ThresholdsTest extends TestCase
         // 25.4 mm less two wheels and two overhangs of 3 mm.
         foreach ([[0.0077 - 1e-6, true], [0.0077 + 1e-6, false]] as [$wheel, $wanders]) {
             self::assertSame($wanders, (new CutSizes(0.075, $wheel))->wandersByRuleOfThumb());
-        }
-    }
-
-    public function testOffTheLineIsSeventyPercentFartherOrAsMuchShorter(): void
-    {
-        foreach ([[1.69, false], [1.71, true]] as [$times, $isOff]) {
-            self::assertSame($isOff, WorkBalance::isOffTheLine($times));
-            self::assertSame($isOff, WorkBalance::isOffTheLine(1.0 / $times));
         }
     }
 

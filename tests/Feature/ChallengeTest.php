@@ -8,6 +8,8 @@ use App\Models\Challenge;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Findings\Outcome;
+use Skivo\Core\Findings\Question;
 
 final class ChallengeTest extends FeatureTestCase
 {
@@ -57,7 +59,7 @@ final class ChallengeTest extends FeatureTestCase
 
     public function testWhatTheClassAsksIsChosenAndMadeIntoWords(): void
     {
-        $this->get('/challenges/new')->assertSee('Free design, no single question')->assertSee('Does a lighter car carry the car farther?');
+        $this->get('/challenges/new')->assertSee('Free design, no single question')->assertSee('a lighter car')->assertSee('going farther');
         $this->post('/challenges', ['asks' => 'nozzle_bore'] + self::PLAN)->assertSessionHasNoErrors();
         $challenge = $this->educator->challenges()->sole();
         self::assertSame(CarAttribute::NozzleBore, $challenge->asks);
@@ -65,6 +67,17 @@ final class ChallengeTest extends FeatureTestCase
         $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'question' => 'Is a lighter car better?'] + self::PLAN)->assertSessionHasNoErrors();
         self::assertSame('Is a lighter car better?', $challenge->refresh()->question, 'the educator’s own words stay');
         self::assertNull($challenge->asks_changed_at, 'nothing had run');
+        foreach ([['time', 'Does a lighter car make the car faster?'], ['straightness', 'Does a lighter car make the car run straighter?']] as [$outcome, $question]) {
+            $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'asks_outcome' => $outcome] + self::PLAN)->assertSessionHasNoErrors();
+            self::assertSame([$outcome, $question], [$challenge->refresh()->asks_outcome?->value, $challenge->question]);
+        }
+        // Of kinds two are compared, and both must be named.
+        $wheels = ['asks' => 'wheel_kind', 'asks_to' => 'jar lids'] + self::PLAN;
+        $this->put("/challenges/{$challenge->id}/plan", $wheels)->assertSessionHasErrors(['asks_from' => 'Name the two kinds that are compared, as they stand on the build sheets; they must differ.']);
+        $this->put("/challenges/{$challenge->id}/plan", ['asks_from' => 'jar lids'] + $wheels)->assertSessionHasErrors('asks_to');
+        $this->put("/challenges/{$challenge->id}/plan", ['asks_from' => 'bottle caps'] + $wheels)->assertSessionHasNoErrors();
+        self::assertSame('Which carries the car farther: jar lids, or bottle caps?', $challenge->refresh()->question);
+        self::assertEquals(new Question(CarAttribute::WheelKind, Outcome::Distance, 'bottle caps', 'jar lids'), $challenge->asked());
         $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'colour'] + self::PLAN)->assertSessionHasErrors(['asks' => 'Choose what the class asks from the list, or free design.']);
 
         $ran = $this->class();

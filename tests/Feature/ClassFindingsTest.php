@@ -20,12 +20,14 @@ use Tests\Scenario;
 /** What a class found out, as its pages say it. */
 final class ClassFindingsTest extends FeatureTestCase
 {
+    private const HEAD = "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\n";
+
     public function testAClassWhereBoreMattersAndMassDoesNotSaysSo(): void
     {
         $challenge = $this->generated();
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
-        $page->assertSeeInOrder(['A wider bore went farther', 'in 4 of 4 fair pairs, by 1']);
-        $page->assertSee('No clear effect of mass.')->assertSee('supported here')->assertDontSee('go along with each other:');
+        $page->assertSeeInOrder(['The class asked', 'Does a wider nozzle carry the car farther?', 'Yes.', "With 9\u{00A0}mm instead of 6\u{00A0}mm a car goes about", 'farther, somewhere between', 'How we know.', '8 groups ran cars that are alike but for nozzle bore.', 'Why.']);
+        $this->get("/challenges/{$challenge->id}/findings/beliefs")->assertOk()->assertSeeInOrder(['A wide nozzle beats one that blows longer', 'supported here']);
         // Every claim leads to its runs.
         preg_match('~/runs\?cars=([0-9%C]+)"~', (string) $page->getContent(), $found);
         $this->get("/challenges/{$challenge->id}/runs?cars={$found[1]}")->assertOk()->assertSee('The runs behind a finding')->assertSee('Every run on record');
@@ -33,24 +35,23 @@ final class ClassFindingsTest extends FeatureTestCase
 
     public function testAClassWithConfoundedChoicesIsRefusedAndToldTheNextTest(): void
     {
-        $challenge = $this->withSheet("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . $this->rows([[5, 92, 110], [6, 80, 160], [7, 70, 215], [8, 60, 260], [9, 50, 310]]));
+        $challenge = $this->withSheet(self::HEAD . $this->rows([[5, 150, 110], [6, 100, 160], [7, 70, 215], [8, 45, 260], [9, 30, 310]]));
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
-        $page->assertSee('Can’t tell yet.')->assertSee('Nozzle bore and mass go along with each other here')->assertSee('Next fair test:')->assertSee('takes nozzle bore and mass apart best');
-        $page->assertDontSee('went farther</strong>', false)->assertDontSee('>supported here', false);
+        $page->assertSee('Can’t tell yet.')->assertSee('Nozzle bore and mass change together here')->assertSee('Next fair test:')->assertSee('takes nozzle bore and mass apart best');
+        $this->get("/challenges/{$challenge->id}/findings/beliefs")->assertDontSee('>supported here', false);
     }
 
     public function testLittleDataIsNotMadeMoreOf(): void
     {
         $none = Scenario::challenge($this->educator);
         $this->get("/challenges/{$none->id}/findings")->assertOk()->assertSee('Nothing to say yet.')->assertSee('log the first runs');
-        foreach (['/findings/model', '/findings/awards', '/findings/choices', '/report', '/report/notebooks', '/report/certificates', '/findings/csv/class', '/findings/csv/choice', '/findings/csv/model', '/bench/csv'] as $page) {
+        foreach (['/findings/work', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/choices', '/report', '/report/notebooks', '/report/certificates', '/findings/csv/answer', '/findings/csv/work', '/findings/csv/choice', '/findings/csv/model', '/bench/csv'] as $page) {
             $this->get("/challenges/{$none->id}{$page}")->assertOk();
         }
-        $two = $this->withSheet("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . $this->rows([[6, 60, 200], [8, 60, 300]]));
-        $this->get("/challenges/{$two->id}/findings")->assertSee('Two cars make no finding.')->assertDontSee('What mattered')->assertDontSee('cm more');
-        $this->get("/challenges/{$two->id}/findings/model")->assertSee('Too few cars to set the model');
-        $three = $this->withSheet("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . $this->rows([[6, 60, 200], [8, 60, 300], [10, 75, 350]]));
-        $this->get("/challenges/{$three->id}/findings")->assertSee('Can’t tell yet.')->assertSee('two cars make no finding about the choice');
+        $two = $this->withSheet(self::HEAD . $this->rows([[6, 60, 200], [8, 60, 300]]));
+        $this->get("/challenges/{$two->id}/findings")->assertSee('Two cars make no finding.')->assertDontSee('somewhere between');
+        $three = $this->withSheet(self::HEAD . $this->rows([[6, 60, 200], [8, 60, 300], [10, 250, 350]]));
+        $this->get("/challenges/{$three->id}/findings")->assertSee('Can’t tell yet.')->assertDontSee('somewhere between');
     }
 
     public function testVoidTriesAndOutliersAreLeftOutVisiblyAndShownByOneClick(): void
@@ -68,7 +69,7 @@ final class ClassFindingsTest extends FeatureTestCase
         $page->assertSee('One void try was measured, and left out by the rule.')->assertSee('One try of G0 lies far from its others:')->assertSee('Studentized residual')->assertSee('It counts all the same.');
         $this->get("/challenges/{$challenge->id}/findings?tries=void")->assertSee('is in here.');
         $this->get("/challenges/{$challenge->id}/findings?tries=outliers")->assertSee('It is left out below.');
-        $means = static fn(Counting $counting): array => array_map(static fn($car): float => round($car->sample->mean(), 3), ClassFindings::of(ClassRecord::of($challenge), $counting)->cars);
+        $means = static fn(Counting $counting): array => array_map(static fn($car): float => round($car->sample->mean(), 3), ClassFindings::of(ClassRecord::of($challenge), $counting)->found->cars);
         self::assertSame([2.21, 2.43, 2.83], $means(Counting::Rule));
         self::assertSame([2.21, 3.525, 2.83], $means(Counting::WithVoid));
         self::assertSame([2.025, 2.43, 2.83], $means(Counting::WithoutOutliers));
@@ -83,22 +84,25 @@ final class ClassFindingsTest extends FeatureTestCase
         $this->log($challenge, 'Keel', ['distance' => '1 m']);
         $this->settle();
         $challenge->refresh();
-        self::assertNotEquals($first->cars, ClassFindings::of(ClassRecord::of($challenge->fresh() ?? $challenge))->cars);
+        self::assertNotEquals($first->found->cars, ClassFindings::of(ClassRecord::of($challenge->fresh() ?? $challenge))->found->cars);
     }
 
     public function testTheFigureComesAsNumbersInTheUnitsOfTheClass(): void
     {
         $challenge = $this->generated();
-        $csv = $this->get("/challenges/{$challenge->id}/findings/csv/class")->assertOk()->getContent();
-        self::assertStringContainsString('mean distance (cm)', $csv);
-        self::assertGreaterThan(4, substr_count($csv, "\n"));
+        $csv = $this->get("/challenges/{$challenge->id}/findings/csv/work")->assertOk()->getContent();
+        self::assertStringContainsString('push (mN)', (string) $csv);
+        self::assertStringContainsString('distance (cm)', (string) $csv);
+        self::assertSame(9, substr_count((string) $csv, "\r\n"), 'a head and eight cars');
+        $answer = (string) $this->get("/challenges/{$challenge->id}/findings/csv/answer")->assertOk()->getContent();
+        self::assertSame(8, substr_count($answer, ',yes'), 'all of them compared');
         $choice = $this->get("/challenges/{$challenge->id}/findings/csv/choice?against=nozzle_bore")->assertOk()->getContent();
         self::assertStringContainsString('nozzle bore (mm)', (string) $choice);
         self::assertSame(9, substr_count((string) $choice, "\r\n"), 'a head and eight cars');
         self::assertSame(9, substr_count((string) $this->get("/challenges/{$challenge->id}/findings/csv/model")->assertOk()->getContent(), "\r\n"));
         $this->get("/challenges/{$challenge->id}/findings/csv/nonsense")->assertNotFound();
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
-        self::assertStringContainsString('mean distance (in)', $this->get("/challenges/{$challenge->id}/findings/csv/class")->getContent());
+        self::assertStringContainsString('distance (in)', (string) $this->get("/challenges/{$challenge->id}/findings/csv/work")->getContent());
     }
 
     public function testAGroupForetellsItsTryAndIsHeldToIt(): void
@@ -155,7 +159,7 @@ final class ClassFindingsTest extends FeatureTestCase
         foreach (['cm', 'in'] as $unit) {
             $this->put("/challenges/{$challenge->id}/units", ['units' => $unit === 'cm' ? 'metric' : 'imperial']);
             $page = $this->get("/challenges/{$challenge->id}/report")->assertOk();
-            $page->assertSeeInOrder(['Does a wider nozzle carry the car farther?', 'What was varied', 'Nozzle bore and mass', 'Every car', "Mean ({$unit})", 'What we found', 'A wider bore went farther', 'Next questions', 'Cautions that held', 'qualified staff come first']);
+            $page->assertSeeInOrder(['Does a wider nozzle carry the car farther?', 'Yes.', 'What was varied', 'Nozzle bore', 'Every car', "Mean ({$unit})", 'Why each car stopped where it did', 'What we found', 'A wider bore goes farther.', 'Next questions', 'Cautions that held', 'qualified staff come first']);
             $this->get("/challenges/{$challenge->id}/report/notebooks")->assertOk()->assertSee("\u{00A0}{$unit}")->assertSee('What would we change next');
         }
         $group = $challenge->groups()->firstOrFail();
@@ -168,23 +172,23 @@ final class ClassFindingsTest extends FeatureTestCase
         $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 4]), Scenario::sheet(20, 4));
         $this->get("/challenges/{$challenge->id}/findings");
         DB::enableQueryLog();
-        foreach (['/findings', '/findings/model', '/findings/awards', '/report', '/report/notebooks', '/bench'] as $page) {
+        foreach (['/findings', '/findings/work', '/findings/sure', '/findings/beliefs', '/findings/choices', '/findings/awards', '/report', '/report/notebooks', '/bench'] as $page) {
             DB::flushQueryLog();
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
             self::assertLessThan(22, count(DB::getQueryLog()), $page);
         }
     }
 
-    /** Four pairs of cars alike but for the bore, and pairs alike but for the mass: a metre by the bore, nothing by the mass. */
+    /** Eight cars alike but for the bore: a metre by that. */
     private function generated(): Challenge
     {
         $class = new GeneratedClass(11, fromCarToCar: 0.06, fromTryToTry: 0.04);
-        $sheet = "group,nozzle bore (mm),mass (g),try,distance (cm)\n";
-        foreach ([50, 60, 72, 88] as $index => $mass) {
+        $sheet = self::HEAD;
+        foreach ([60, 60, 61, 61] as $index => $mass) {
             foreach ([6 => 2.0, 9 => 3.0] as $bore => $truth) {
                 $own = $truth + 0.06 * $class->normal();
                 foreach ($class->tries($own)->values as $try => $distance) {
-                    $sheet .= "G{$bore}-{$index},{$bore},{$mass}," . ($try + 1) . ',' . number_format(100 * $distance, 0, '.', '') . "\n";
+                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,20," . ($try + 1) . ',' . number_format(100 * $distance, 0, '.', '') . "\n";
                 }
             }
         }
@@ -203,7 +207,7 @@ final class ClassFindingsTest extends FeatureTestCase
         $rows = '';
         foreach ($cars as $index => [$bore, $mass, $distance]) {
             foreach ([1, 2, 3] as $try) {
-                $rows .= "G{$index},{$bore},{$mass},{$try}," . ($distance + 4 * $try) . "\n";
+                $rows .= "G{$index},{$bore},{$mass},bottle caps,20,{$try}," . ($distance + 4 * $try) . "\n";
             }
         }
 

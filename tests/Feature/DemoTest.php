@@ -12,8 +12,7 @@ use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\PredictionsReading;
 use Illuminate\Support\Facades\Artisan;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Work;
 use Tests\Scenario;
 
 /** The demo class has something to find, and the README's tour of it tells the truth. */
@@ -35,32 +34,30 @@ final class DemoTest extends FeatureTestCase
     {
         $record = ClassRecord::of($this->demo);
         $findings = ClassFindings::of($record);
-        $bore = array_values(array_filter($findings->effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::NozzleBore))[0];
-        self::assertTrue($bore->isClear());
-        self::assertSame([3, 3], [$bore->ahead, count($bore->pairs)]);
-        self::assertCount(1, array_filter($bore->pairs, static fn($pair): bool => $pair->isRebuilt()), 'one of them is a rebuilt car');
         $words = new FindingWords($record, $findings);
         self::assertSame('Yes.', $words->headline()->lead);
-        self::assertStringStartsWith('A wider bore went farther in 3 of 3 fair pairs, by ', $words->headline()->rest);
-        self::assertNotNull($findings->next);
-        self::assertNotSame([], $findings->confounded, 'and something it can’t tell');
-        self::assertSame([], array_filter($findings->cars, static fn($car): bool => $findings->ratioOf((int) $car->id) === null), 'every car that ran is on the figure');
+        self::assertStringStartsWith("With 9\u{00A0}mm instead of 6\u{00A0}mm a car goes about 1", $words->headline()->rest);
+        $asked = $findings->found->asked ?? self::fail('Its cars speak of its question.');
+        self::assertGreaterThanOrEqual(5, $asked->groups());
+        self::assertCount(1, $asked->rebuilt(), 'one of them is a rebuilt car');
+        self::assertStringContainsString('Reef changed nozzle bore on its car', $words->howWeKnow($asked));
+        self::assertNotNull($findings->found->next);
+        self::assertNotSame([], $findings->found->confounded, 'and something it can’t tell');
+        self::assertCount(10, $findings->found->works, 'every car that ran is on the figure');
     }
 
-    public function testItsBenchIsMostlyDoneAndTheModelIsSetByIt(): void
+    public function testItsBenchIsMostlyDoneAndItsHandsAreKnownByIt(): void
     {
         $record = ClassRecord::of($this->demo);
         $forces = new ClassForces($record);
         self::assertSame(7, $record->carsMeasured());
         self::assertNotNull($forces->pump);
         self::assertEqualsWithDelta(250.0, 1e6 * $forces->pump->strokeM3, 60.0, 'a hand pump');
-        $calibration = ClassFindings::of($record)->calibration;
-        self::assertNotNull($calibration);
-        self::assertNotNull($calibration->frictionInterval);
-        self::assertNotNull($calibration->dischargeInterval, 'its times tell friction from thrust');
-        self::assertTrue($calibration->dischargeInterval->contains(1.0), 'its runs are the model’s own');
-        self::assertLessThan($calibration->missBefore, $calibration->missLeftOut);
-        self::assertCount(4, ClassFindings::of($record)->marks, 'four cars have two marks');
+        self::assertTrue($forces->forecast->hands->pressureInterval->contains(1.0), 'its runs are the model’s own');
+        self::assertGreaterThan(0.02, $forces->forecast->hands->workmanship);
+        $known = array_count_values(array_map(static fn(Work $work): string => $work->push->name, array_values(ClassFindings::of($record)->found->works)));
+        self::assertGreaterThan(0, $known['WorkedOut'] ?? 0, 'where only friction was measured');
+        self::assertGreaterThan(0, $known['Measured'] ?? 0);
     }
 
     public function testItsPredictionsMetTheirRuns(): void
@@ -75,7 +72,7 @@ final class DemoTest extends FeatureTestCase
         $group = $this->demo->groups()->where('name', 'Reef')->sole();
         foreach (['metric', 'imperial'] as $units) {
             $this->demo->update(['units' => $units]);
-            foreach (['', '/groups', '/check', '/bench', "/groups/{$group->id}/bench", "/groups/{$group->id}/bench?version=1", '/findings', '/findings/model', "/findings/model?car={$group->newestCar()?->id}", '/findings/awards', '/report', '/report/notebooks', '/report/certificates', '/what-if', "/groups/{$group->id}/car/versions"] as $page) {
+            foreach (['', '/groups', '/check', '/bench', "/groups/{$group->id}/bench", "/groups/{$group->id}/bench?version=1", '/findings', '/findings/work', '/findings/beliefs', '/findings/sure', "/findings/sure?car={$group->newestCar()?->id}", '/findings/awards', '/report', '/report/notebooks', '/report/certificates', '/what-if', "/groups/{$group->id}/car/versions"] as $page) {
                 $content = (string) $this->get("/challenges/{$this->demo->id}{$page}")->assertOk()->getContent();
                 self::assertStringNotContainsString($units === 'imperial' ? "\u{00A0}cm<" : "\u{00A0}in<", $content, $page);
             }

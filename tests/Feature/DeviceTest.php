@@ -41,7 +41,7 @@ final class DeviceTest extends FeatureTestCase
         $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '330'])->assertSessionHasNoErrors();
         self::assertSame($challenge->devices()->sole()->id, $run->changes()->sole()->device_id);
         $this->get("/challenges/{$challenge->id}/runs")->assertOk()->assertSee('Correct')->assertDontSee('Take back')->assertDontSee('/trace')->assertSee("by <bdi>{$challenge->devices()->sole()->name}</bdi>", false);
-        foreach (['plan', 'bench', 'bench/csv', "groups/{$keel->id}/bench", 'findings', 'findings/model', 'findings/awards', 'findings/csv/class', 'report', 'report/notebooks', 'devices', 'sheet/csv', "groups/{$keel->id}", "groups/{$keel->id}/own", "groups/{$keel->id}/car"] as $page) {
+        foreach (['plan', 'bench', 'bench/csv', "groups/{$keel->id}/bench", 'findings', 'findings/sure', 'findings/awards', 'findings/csv/work', 'report', 'report/notebooks', 'devices', 'sheet/csv', "groups/{$keel->id}", "groups/{$keel->id}/own", "groups/{$keel->id}/car"] as $page) {
             $status = $this->get("/challenges/{$challenge->id}/{$page}")->getStatusCode();
             self::assertContains($status, [302, 404], $page);
         }

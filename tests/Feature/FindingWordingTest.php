@@ -77,63 +77,71 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertSame("8\u{00A0}mm", FactorWords::value(CarAttribute::NozzleBore, 0.008, UnitSystem::Metric));
     }
 
-    public function testOnePairIsOnePair(): void
+    private const HEAD = "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\n";
+
+    public function testTwoCarsAreTwoCars(): void
     {
-        [$words, $findings, $schools] = $this->words("group,nozzle bore (mm),mass (g),try,distance (cm)\n" . self::tries('Keel', '6,60', [200, 204, 208]) . self::tries('Reef', '8,60', [300, 304, 308]) . self::tries('Cleat', '12,120', [150, 151, 152]));
-        self::assertSame(
-            "Nozzle bore: one fair pair. Reef went 100\u{00A0}cm farther than Keel (91 to 109), with a wider bore. Their tries tell them apart; two cars make no finding about the choice.",
-            self::said($words->effects()[0][0]),
-        );
+        [$words, $findings, $schools] = $this->words(self::HEAD . self::tries('Keel', '6,60,caps,20', [200, 204, 208]) . self::tries('Reef', '8,60,caps,20', [300, 304, 308]) . self::tries('Cleat', '12,220,lids,20', [150, 151, 152]));
+        self::assertSame("Nozzle bore: two cars alone. With 8\u{00A0}mm instead of 6\u{00A0}mm a car goes about 100\u{00A0}cm farther.", self::said($words->effects()[0][0]));
         self::assertCount(2, $words->effects()[0][1]);
-        self::assertSame('Can’t tell yet. ' . self::said($words->effects()[0][0]), self::said($words->headline()));
-        self::assertSame('One fair pair only.', $schools->evidence(self::ruling($findings, School::WiderNozzle)));
-        self::assertSame('Not judged: no two cars differ in mass alone; filled balloon size, wheel diameter and surface are the same on every car, or not on record.', self::said($words->notJudged() ?? new Sentence('')));
+        self::assertSame("Can’t tell yet. With 8\u{00A0}mm instead of 6\u{00A0}mm a car goes about 100\u{00A0}cm farther.", self::said($words->headline()));
+        self::assertSame('2 groups ran cars that are alike but for nozzle bore. Not compared, as too different or not recorded: Cleat.', $words->howWeKnow($findings->found->asked ?? self::fail('Two cars speak of it.')));
+        self::assertSame("With 8\u{00A0}mm instead of 6\u{00A0}mm a car goes about 100\u{00A0}cm farther.", $schools->evidence(self::ruling($findings, School::WiderNozzle)));
+        self::assertSame('Not judged: no cars are alike but for mass; filled balloon size, wheel diameter and surface are the same on every car, or not on record.', self::said($words->notJudged() ?? new Sentence('')));
     }
 
-    public function testKindsAreNamedAndTheWinnerComesFirst(): void
+    public function testWhatNobodyRecordedIsNamed(): void
     {
-        $sheet = "group,nozzle bore (mm),mass (g),wheels,try,distance (cm)\n";
-        foreach ([5, 6, 8] as $index => $bore) {
-            $sheet .= self::tries("L{$index}", "{$bore},60,jar lids", [300 + $index, 302, 304]) . self::tries("C{$index}", "{$bore},60,bottle caps", [200, 202 + $index, 204]);
+        [$words] = $this->words("group,nozzle bore (mm),try,distance (cm)\n" . self::tries('A', '6', [200, 204]) . self::tries('B', '8', [300, 304]) . self::tries('C', '8', [310, 304]));
+        self::assertSame('Can’t tell yet. Nobody recorded filled balloon size, mass and kind of wheels, so no two cars are known to be alike. Add it on the build sheets.', self::said($words->headline()));
+    }
+
+    public function testKindsAreNamed(): void
+    {
+        $sheet = self::HEAD;
+        foreach ([0, 1, 2] as $index) {
+            $sheet .= self::tries("L{$index}", '6,60,jar lids,20', [300 + $index, 302, 304]) . self::tries("C{$index}", '6,60,bottle caps,20', [200, 202 + $index, 204]);
         }
         [$words] = $this->words($sheet, null);
         $effect = self::said($words->effects()[0][0]);
-        self::assertStringStartsWith('Jar lids went farther than bottle caps in 3 of 3 fair pairs, by ', $effect);
+        self::assertStringStartsWith("Cars with jar lids go farther. With jar lids instead of bottle caps a car goes about 100\u{00A0}cm farther, somewhere between", $effect);
         self::assertSame($effect, self::said($words->headline()), 'what is clear comes first');
     }
 
     public function testAHeavierCarThatStaysBehindIsALighterOneThatLeads(): void
     {
-        $sheet = "group,nozzle bore (mm),mass (g),try,distance (cm)\n";
-        foreach ([5, 6, 8] as $index => $bore) {
-            $sheet .= self::tries("L{$index}", "{$bore},40", [300 + 4 * $index, 302, 304]) . self::tries("H{$index}", "{$bore},60", [200, 202 + $index, 204]);
+        $sheet = self::HEAD;
+        foreach ([0, 1, 2, 3] as $index) {
+            $sheet .= self::tries("L{$index}", '6,40,caps,20', [300 + 4 * $index, 302, 304]) . self::tries("H{$index}", '6,60,caps,20', [200, 202 + $index, 204]);
         }
-        [$words, $findings, $schools] = $this->words($sheet);
-        self::assertStringStartsWith('A lighter car went farther in 3 of 3 fair pairs, by ', self::said($words->effects()[0][0]));
-        self::assertMatchesRegularExpression('/\(9\d to 10\d\)\.$/', self::said($words->effects()[0][0]), 'the interval is turned round, too');
+        [$words, $findings, $schools] = $this->words($sheet, CarAttribute::Mass);
+        self::assertStringStartsWith('Yes.', self::said($words->headline()), 'a lighter car goes farther');
+        self::assertMatchesRegularExpression('/^With 60.g instead of 40.g a car goes about 10\\d.cm less far, somewhere between 9\\d.cm and 10\\d.cm\\.$/u', $words->size($words->told()[0]));
         $light = self::ruling($findings, School::LighterCar);
         self::assertSame('supported here', $schools->verdict($light));
-        self::assertStringContainsString('3 of 3 fair pairs', $schools->evidence($light));
-        [, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet));
+        [, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet), CarAttribute::Mass);
         self::assertSame('not supported here', $schools->verdict(self::ruling($turned, School::LighterCar)));
         self::assertSame('The model agrees for a car that spends its push on friction.', $schools->reason($light, Regime::Rolling));
         self::assertSame('The model has no opinion.', $schools->reason(self::ruling($findings, School::Joint), $schools->regime()));
-        self::assertNotNull($findings->typical);
+        self::assertNotNull($findings->found->typical);
+        self::assertSame('A light car goes farther', $schools->claim($light));
     }
 
-    public function testTheRegressionSpeaksWhereNoPairIsFair(): void
+    public function testTheRegressionSpeaksWhereNoCarsAreAlike(): void
     {
-        // Bore and mass both vary, on no two cars alike but for one; distance follows the bore alone.
+        // Bore and mass both vary, and neither balloon nor wheels are on record; distance follows the bore alone.
         $sheet = "group,nozzle bore (mm),mass (g),try,distance (cm)\n";
         foreach ([[4, 61], [5, 92], [6, 48], [7, 83], [8, 55], [9, 75], [10, 103], [11, 67]] as $index => [$bore, $mass]) {
             $sheet .= self::tries("G{$index}", "{$bore},{$mass}", [40 * $bore, 40 * $bore + 6, 40 * $bore + ($index % 3) * 5]);
         }
         [$words, $findings, $schools] = $this->words($sheet);
-        self::assertSame('All at once: with nozzle bore and mass in one regression over 8 cars, a wider bore went farther, the others held. Weaker than fair pairs: what nobody recorded is not held.', self::said($words->severalFactors() ?? new Sentence('')));
+        self::assertSame('All at once: with nozzle bore and mass in one regression over 8 cars, a wider bore went farther, the others held. Weaker than like cars: what nobody recorded is not held.', self::said($words->severalFactors() ?? new Sentence('')));
         $wide = self::ruling($findings, School::WiderNozzle);
         self::assertSame('supported here', $schools->verdict($wide));
-        self::assertSame('By the regression over all cars, not by fair pairs.', $schools->evidence($wide));
+        self::assertSame('By the regression over all cars, not by like cars.', $schools->evidence($wide));
         self::assertSame('can’t tell', $schools->verdict(self::ruling($findings, School::LighterCar)));
+        self::assertSame('Two groups that change mass on their car and nothing else would begin to tell.', $schools->missing(self::ruling($findings, School::LighterCar)));
+        self::assertSame('It takes cars that differ in joint and little else.', $schools->missing(self::ruling($findings, School::Joint)));
     }
 
     public function testMoreChoicesThanCarsAreSaidToBeSo(): void
@@ -169,17 +177,23 @@ final class FindingWordingTest extends FeatureTestCase
 
     public function testWhoStopsShortIsToldWithWhatWasNoted(): void
     {
-        $sheet = "group,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),try,distance (cm),void\n";
-        foreach (['A' => 8.0, 'B' => 8.2, 'C' => 7.9, 'E' => 8.0, 'F' => 8.1, 'G' => 7.95, 'D' => 8.1] as $name => $bore) {
-            $distance = $name === 'D' ? 150 : 620;
+        $sheet = "group,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),balloon diameter (cm),try,distance (cm),void\n";
+        foreach (['A' => 8.0, 'B' => 8.2, 'C' => 7.9, 'E' => 8.0, 'F' => 8.1, 'G' => 7.95, 'H' => 8.05, 'I' => 8.0, 'D' => 8.1] as $name => $bore) {
+            $distance = $name === 'D' ? 60 : 620;
             foreach ([1, 2, 3] as $try) {
-                $sheet .= "{$name},{$bore},45,bottle caps,32,{$try}," . ($distance + 5 * $try) . ",\n";
+                $sheet .= "{$name},{$bore},45,bottle caps,32,20,{$try}," . ($distance + 5 * $try) . ",\n";
             }
         }
-        $sheet .= "D,8.1,45,bottle caps,32,4,,wheel off\n";
-        [, , , $model] = $this->words($sheet);
-        $off = array_map(static fn(array $each): string => self::said($each[0]), $model->offTheLine());
-        self::assertNotSame([], array_filter($off, static fn(string $said): bool => str_starts_with($said, 'D stopped short:') && str_contains($said, 'Noted: a void try.')));
+        $sheet .= "D,8.1,45,bottle caps,32,20,4,,wheel off\n";
+        [, $findings, , $model] = $this->words($sheet);
+        $outside = array_map(static fn(array $each): string => self::said($each[0]), $model->outside());
+        self::assertCount(1, $outside, 'and of no sound car');
+        self::assertMatchesRegularExpression('/^D stopped short: 70.cm, where 95 % of such cars stop between .* Noted: a void try\.$/u', $outside[0]);
+        self::assertCount(9, $model->judged());
+        $said = implode(' ', array_map(self::said(...), $model->hands()));
+        self::assertMatchesRegularExpression('/^Hands add 0\.\d{3} to the friction of a usual car here, beyond what its parts have \(0\.\d{3} to 0\.\d{3}\)\./', $said);
+        self::assertStringContainsString('8 of 9 cars stopped inside their band,', $said);
+        self::assertNotSame([], $findings->found->works);
     }
 
     /** @return array{FindingWords, ClassFindings, SchoolWords, ModelWords} */
@@ -196,7 +210,7 @@ final class FindingWordingTest extends FeatureTestCase
 
     private static function ruling(ClassFindings $findings, School $school): Ruling
     {
-        return array_values(array_filter($findings->rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
+        return array_values(array_filter($findings->found->rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
     }
 
     private static function said(Sentence $sentence): string

@@ -117,7 +117,7 @@ final class FirstDayTest extends FeatureTestCase
         self::assertSame([$car('Many')?->id => ['nozzle_outlets' => 40.0]], $forces->beyond);
         $this->get("/challenges/{$challenge->id}/bench")->assertOk()->assertSee('Number of outlets 40 (it takes 1 to 20)');
         $this->get("/challenges/{$challenge->id}/groups/{$car('Many')?->group_id}/car")->assertOk()->assertSee('nothing is predicted of this car');
-        foreach (['/findings', '/findings/model', '/report', '/what-if'] as $page) {
+        foreach (['/findings', '/findings/work', '/findings/beliefs', '/findings/sure', '/report', '/what-if'] as $page) {
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
         }
         $this->get("/challenges/{$challenge->id}/what-if?car={$car('Heavy')?->id}")->assertSee('"mass":0.6', false);

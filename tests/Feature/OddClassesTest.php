@@ -62,7 +62,7 @@ final class OddClassesTest extends FeatureTestCase
 
         $path = "/challenges/{$challenge->id}";
         foreach ([
-            '', '/floor', '/runs', '/findings', '/findings?count=void', '/findings?count=outliers', '/findings/choices', '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/model', '/findings/awards', '/findings/csv/class', '/findings/csv/choice', '/findings/csv/model',
+            '', '/floor', '/runs', '/findings', '/findings?count=void', '/findings?count=outliers', '/findings/choices', '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/work', '/findings/work?by=push', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/csv/work', '/findings/csv/choice', '/findings/csv/model',
             '/report', '/report/notebooks', '/report/certificates', '/bench', '/bench/csv', '/sheet/csv', '/what-if', '/check', '/plan/timetable', "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/own",
         ] as $page) {
             $said = (string) $this->get($path . $page)->assertOk()->getContent();

@@ -7,18 +7,15 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Circumstances;
+use Skivo\Core\Bench\Repeatability;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\SeveralFactors;
-use Skivo\Core\Forecast\Calibration;
-use Skivo\Core\Forecast\Observation;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
-use Skivo\Core\Simulation\Settings;
-use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\AnalysisOfVariance;
 use Skivo\Core\Statistics\Estimate;
 use Skivo\Core\Statistics\Outlier;
@@ -45,32 +42,62 @@ final class FindingsStatisticsTest extends TestCase
         self::assertRelative(1.18046237440255, $analysis->f, 1e-9, 'F');
     }
 
-    public function testPooledEffectsAgainstSciPy(): void
+    /** Rebuilt cars by a t test of their differences; one car of each group by least squares with a line for each kind of wheels. */
+    public function testEffectsAgainstSciPy(): void
     {
-        $cases = [];
-        $effects = [];
+        $rebuilt = $sets = $effects = [];
         mt_srand(11);
+        $draw = static fn(float $about): array => array_map(static fn(): float => $about + mt_rand(0, 1000) / 1500, [1, 2, 3]);
         for ($case = 0; $case < 25; $case++) {
             $cars = $differences = [];
-            for ($pair = 0; $pair < 2 + $case % 5; $pair++) {
-                $samples = [];
-                foreach ([6, 9] as $bore) {
-                    $values = array_map(static fn(): float => $bore / 3 + mt_rand(0, 1000) / 1500, [1, 2, 3]);
-                    $samples[] = new Sample($values);
-                    // Families of mass, so that only two cars are a pair.
-                    $cars[] = $this->car("{$pair}-{$bore}", $bore / 1000, 0.03 * 1.3 ** $pair, $values);
-                }
-                $differences[] = $samples[1]->mean() - $samples[0]->mean();
+            for ($group = 0; $group < 2 + $case % 5; $group++) {
+                [$before, $after] = [$draw(2.0), $draw(3.0)];
+                $cars[] = $this->car("{$group}-1", 0.006, 0.06, $before, group: "g{$group}");
+                $cars[] = $this->car("{$group}-2", 0.009, 0.06, $after, group: "g{$group}", version: 2);
+                $differences[] = (new Sample($after))->mean() - (new Sample($before))->mean();
             }
-            $cases[] = $differences;
-            $effects[] = array_values(array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === CarAttribute::NozzleBore))[0];
+            $rebuilt[] = $differences;
+            $effects[] = $this->ofBore($cars);
         }
-        $expected = SciPy::ask('out = [[float(np.mean(d)), *map(float, stats.t.interval(0.95, len(d) - 1, np.mean(d), stats.sem(d))), float(stats.ttest_1samp(d, 0).pvalue)] for d in data]', $cases);
+        for ($case = 0; $case < 25; $case++) {
+            $cars = $rows = [];
+            for ($index = 0; $index < 5 + $case % 6; $index++) {
+                $bore = mt_rand(50, 90) / 10_000;
+                $values = $draw(300 * $bore + $index % 2);
+                $cars[] = $this->car("{$index}", $bore, 0.06, $values, ['caps', 'lids'][$index % 2]);
+                $rows[] = [$bore, $index % 2, (new Sample($values))->mean()];
+            }
+            $sets[] = $rows;
+            $effects[] = $this->ofBore($cars);
+        }
+        $expected = SciPy::ask(
+            <<<'PY'
+            out = []
+            for d in data['rebuilt']:
+                low, high = stats.t.interval(0.95, len(d) - 1, np.mean(d), stats.sem(d))
+                out.append([float(np.mean(d)) / 0.003, float(low) / 0.003, float(high) / 0.003, float(stats.ttest_1samp(d, 0).pvalue)])
+            for rows in data['sets']:
+                x, k, y = np.array(rows).T
+                X = np.column_stack([x, k == 0, k == 1]).astype(float)
+                b, ss, *_ = np.linalg.lstsq(X, y, rcond=None)
+                dof = len(y) - 3
+                se = np.sqrt(np.linalg.inv(X.T @ X)[0, 0] * ss[0] / dof)
+                t = stats.t.ppf(0.975, dof)
+                out.append([float(b[0]), float(b[0] - t * se), float(b[0] + t * se), float(2 * stats.t.sf(abs(b[0] / se), dof))])
+            PY,
+            ['rebuilt' => $rebuilt, 'sets' => $sets],
+        );
         foreach ($effects as $index => $effect) {
-            foreach ([$effect->mean, $effect->interval?->low, $effect->interval?->high, $effect->pValue] as $which => $value) {
-                self::assertRelative($expected[$index][$which], (float) $value, 1e-8, "case {$index}, value {$which}");
+            foreach ([$effect->perUnit(), $effect->perUnitInterval()?->low, $effect->perUnitInterval()?->high, $effect->pValue] as $which => $value) {
+                self::assertRelative($expected[$index][$which], (float) $value, 1e-7, "case {$index}, value {$which}");
             }
         }
+    }
+
+    /** @param list<ComparedCar> $cars */
+    private function ofBore(array $cars): Effect
+    {
+        return array_values(array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === CarAttribute::NozzleBore))[0];
     }
 
     public function testSeveralFactorsAgainstNumPy(): void
@@ -178,8 +205,9 @@ final class FindingsStatisticsTest extends TestCase
     {
         // GUM supplement 1 (JCGM 101:2008): draw the inputs and look at the result; here 400,000 draws of a coast-down.
         $car = new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.004), static fn(float $diameter): float => 2000.0);
-        $coast = BenchTest::CoastDown->result([[0.5, 0.6, 0.8]], $car);
-        $stretch = BenchTest::FirstStretch->result([[0.6, 1.1]], $car);
+        $exact = new Repeatability(['coast-down' => [0.0, 1e12], 'first-stretch' => [0.0, 1e12]]);
+        $coast = BenchTest::CoastDown->result([[0.5, 0.6, 0.8]], $car, $exact);
+        $stretch = BenchTest::FirstStretch->result([[0.6, 1.1]], $car, $exact);
         [$coasted, $stretched] = SciPy::ask(
             <<<'PY'
             rng = np.random.default_rng(1); n = 400000
@@ -196,57 +224,20 @@ final class FindingsStatisticsTest extends TestCase
         self::assertRelative($stretched, $stretch->standardUncertainty, 0.03, 'first stretch');
     }
 
-    public function testACalibrationAgainstSciPysLeastSquares(): void
-    {
-        $observations = $designs = [];
-        // A class as the model would have it with factors of 1.6 and 0.92, and misses of a few percent.
-        foreach ([[6.0, 50, 1.03, 0.97], [7.0, 60, 0.96, 1.02], [8.0, 55, 1.05, 1.01], [9.0, 66, 0.98, 0.99], [7.0, 75, 1.01, 1.03], [8.0, 80, 0.95, 0.98]] as $index => [$bore, $mass, $far, $long]) {
-            $settings = Settings::of([CarAttribute::NozzleBore->value => $bore / 1000, CarAttribute::Mass->value => $mass / 1000, CarAttribute::BreakawayRatio->value => 1.0]);
-            $run = Simulator::run($settings->design(1.6, 0.92 ** 2), withTrajectory: true);
-            [$distance, $time] = [$far * $run->distanceM, $long * $run->timeAt(1.0)];
-            $observations[] = new Observation("{$index}", $settings, $distance, null, $time, 1.0);
-            $designs[] = [
-                'air' => ['temperature_c' => 20], 'f' => $settings->rollingCoefficient(), 'distance' => $distance, 'time' => $time,
-                'balloon' => ['relaxed_diameter_m' => 0.06, 'film_thickness_m' => 0.00025, 'inflated_diameter_m' => 0.2],
-                'nozzle' => ['segments' => [['bore_m' => $bore / 1000, 'length_m' => 0.15]]],
-                'car' => ['mass_kg' => $mass / 1000, 'wheel_equivalent_mass_kg' => $settings->design()->vehicle->wheelEquivalentMassKg, 'body_drag_area_m2' => $settings->design()->vehicle->bodyDragAreaM2],
-            ];
-        }
-        $calibration = Calibration::of($observations);
-        [$friction, $discharge] = SciPy::ask(
-            'import sys as _s; _s.path.insert(0, ' . json_encode(__DIR__, JSON_UNESCAPED_SLASHES) . ")\n" . <<<'PY'
-            import copy, run_model
-            from scipy.optimize import least_squares
-            def misses(p):
-                out = []
-                for each in data:
-                    d = copy.deepcopy(each)
-                    d['car']['rolling_coefficient'] = d['f'] * np.exp(p[0])
-                    d['balloon']['modulus_pa'] = 300000 * np.exp(2 * p[1])
-                    r = run_model.solve(d, 'RK45', 1e-7, 1e-10, False, 1.0)
-                    out += [2 * (p - o) / (p + o) for p, o in ((r['distance_m'], d['distance']), (r['passed_s'], d['time']))]
-                return out
-            fit = least_squares(misses, [0.0, 0.0], diff_step=1e-3, x_scale=0.1, xtol=1e-6)
-            out = [float(v) for v in np.exp(fit.x)]
-            PY,
-            $designs,
-        );
-        self::assertNotNull($calibration);
-        self::assertRelative($friction, $calibration->friction, 2e-3, 'friction');
-        self::assertRelative($discharge, $calibration->discharge, 2e-3, 'discharge');
-    }
-
     /** @param non-empty-list<float> $values */
-    private function car(string $id, float $boreM, float $massKg, array $values, string $wheels = 'caps', string $mount = 'fixed to the axle'): ComparedCar
+    private function car(string $id, float $boreM, float $massKg, array $values, string $wheels = 'caps', string $mount = 'fixed to the axle', ?string $group = null, int $version = 1): ComparedCar
     {
         $entry = static fn(CarAttribute $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), "{$si}");
 
         return new ComparedCar(
             $id,
-            $id,
-            1,
+            $group ?? $id,
+            $version,
             new Car(
-                [CarAttribute::NozzleBore->value => $entry(CarAttribute::NozzleBore, $boreM), CarAttribute::Mass->value => $entry(CarAttribute::Mass, $massKg)],
+                [
+                    CarAttribute::NozzleBore->value => $entry(CarAttribute::NozzleBore, $boreM), CarAttribute::Mass->value => $entry(CarAttribute::Mass, $massKg),
+                    CarAttribute::BalloonSize->value => $entry(CarAttribute::BalloonSize, 0.2),
+                ],
                 [],
                 [CarAttribute::WheelKind->value => $wheels, CarAttribute::WheelMount->value => $mount],
             ),

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Presenters\Text;
 use App\ViewModels\ChallengeList;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\LaneForecast;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -61,7 +62,9 @@ final class ChallengeController
 
     public function edit(Challenge $challenge): View
     {
-        return view('challenges.edit', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge)]);
+        $record = ClassRecord::of($challenge);
+
+        return view('challenges.edit', ['challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record)]);
     }
 
     public function update(ChallengeRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\DiagnosisRequest;
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Presenters\ForecastWords;
+use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\DiagnosisReading;
 use Illuminate\Contracts\View\View;
@@ -24,9 +26,12 @@ final class DiagnosisController
         $drift = $request->driftM() ?? ($strayed === null ? null : $strayed->toCore()->driftM);
         $over = $request->overM() ?? $strayed?->distance?->quantity->si();
 
+        $record = ClassRecord::of($challenge);
+
         return view('check.diagnosis', [
             'challenge' => $challenge,
-            'record' => ClassRecord::of($challenge),
+            'record' => $record,
+            'isShort' => $symptom === Symptom::ShortRun ? self::isShort($record, $group) : null,
             'group' => $group,
             'reading' => $reading,
             'symptom' => $symptom,
@@ -35,5 +40,15 @@ final class DiagnosisController
             'strayed' => $strayed,
             'causes' => $symptom === null ? [] : $reading->causes($symptom, $drift, $over),
         ]);
+    }
+
+    /** Whether a group's newest car stopped short of where such cars stop; null where that can't be said. */
+    private static function isShort(ClassRecord $record, Group $group): ?string
+    {
+        $car = $group->currentCar();
+        $mean = $record->tries($car)->distances()?->mean();
+        $before = (new ClassForces($record))->forecast->beforeRuns[$car->id ?? 0] ?? null;
+
+        return $mean === null || $before === null ? null : (new ForecastWords($record->challenge->units))->isShort($mean, $before);
     }
 }

@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Drawings\WorkDrawing;
 use App\Exports\FigureSheet;
 use App\Models\Challenge;
 use App\Presenters\FindingWords;
-use App\ViewModels\ClassFigure;
+use App\Presenters\SchoolWords;
+use App\ViewModels\AnswerFigure;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Counting;
-use App\ViewModels\Outcome;
 use App\ViewModels\PredictionsReading;
 use App\ViewModels\RelationReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Exchange\ClassWriter;
+use Skivo\Core\Findings\Outcome;
 
 /** What the class found out: together, choice by choice, beside the model, and who gets which award. */
 final class FindingsController
@@ -26,35 +29,60 @@ final class FindingsController
     public function show(Request $request, Challenge $challenge): View
     {
         [$record, $findings] = $this->find($request, $challenge);
+        $words = new FindingWords($record, $findings);
+        $effect = $findings->found->question === null ? $words->told()[0] ?? null : $findings->found->asked;
 
         return view('findings.show', [
-            'challenge' => $challenge, 'record' => $record, 'findings' => $findings,
-            'words' => new FindingWords($record, $findings), 'figure' => new ClassFigure($record, $findings),
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
+            'effect' => $effect, 'figure' => $effect === null ? null : new AnswerFigure($record, $findings, $effect),
+        ]);
+    }
+
+    public function work(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $by = $request->string('by')->toString();
+
+        return view('findings.work', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'drawing' => new WorkDrawing($challenge->units, $findings->found->works),
+            'by' => in_array($by, ['push', 'hold'], true) ? $by : 'distance',
         ]);
     }
 
     public function choices(Request $request, Challenge $challenge): View
     {
         [$record, $relation, $counts] = $this->relate($request, $challenge);
+        $findings = ClassFindings::of($record);
 
         return view('findings.choices', [
-            'challenge' => $challenge,
-            'record' => $record,
-            'relation' => $relation,
-            'counts' => $counts,
-            'holds' => ClassFindings::of($record)->claims->trend($relation->factor, $relation->outcome->value),
+            'challenge' => $challenge, 'record' => $record, 'relation' => $relation, 'counts' => $counts,
+            'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'holds' => $findings->found->claims->trend($relation->factor, $relation->outcome),
         ]);
     }
 
-    public function model(Request $request, Challenge $challenge): View
+    public function beliefs(Request $request, Challenge $challenge): View
     {
         [$record, $findings] = $this->find($request, $challenge);
+        $words = new FindingWords($record, $findings);
+
+        return view('findings.beliefs', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
+            'schools' => new SchoolWords($record, $findings, $words),
+        ]);
+    }
+
+    public function sure(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $works = $findings->found->works;
         $shown = $request->integer('car');
 
-        return view('findings.model', [
+        return view('findings.sure', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings,
             'words' => new FindingWords($record, $findings), 'forces' => new ClassForces($record),
-            'shown' => isset($findings->energies[$shown]) ? $shown : ($findings->typical ?? 0),
+            'shown' => isset($works[$shown]) ? $shown : (int) $findings->found->typical,
         ]);
     }
 
@@ -76,13 +104,23 @@ final class FindingsController
         $csv = match ($figure) {
             'choice' => $sheet->ofChoice($this->relate($request, $challenge)[1]),
             'model' => $sheet->ofModel($findings),
-            default => $sheet->ofClass($findings),
+            'answer' => $sheet->ofAnswer($findings),
+            default => $sheet->ofWork($findings),
         };
 
         return response($csv)->header('Content-Type', 'text/csv; charset=UTF-8')->header(
             'Content-Disposition',
             "attachment; filename=\"{$figure}.csv\"",
         );
+    }
+
+    /** The whole class as the JSON that bin/skivo findings reads. */
+    public function json(Challenge $challenge): Response
+    {
+        $record = ClassRecord::of($challenge);
+        $json = ClassWriter::write(ClassFindings::data($record), $challenge->lane_length?->quantity->si());
+
+        return response($json . "\n")->header('Content-Type', 'application/json')->header('Content-Disposition', 'attachment; filename="class.json"');
     }
 
     /** @return array{ClassRecord, RelationReading, array<string, int>} */

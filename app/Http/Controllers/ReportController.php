@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Drawings\WorkDrawing;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Presenters\FindingWords;
+use App\ViewModels\AnswerFigure;
 use App\ViewModels\CarReading;
-use App\ViewModels\ClassFigure;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassPlan;
@@ -24,10 +25,13 @@ final class ReportController
     {
         $record = ClassRecord::of($challenge);
         $findings = ClassFindings::of($record);
+        $words = new FindingWords($record, $findings);
+        $effect = $findings->found->asked ?? $words->told()[0] ?? null;
 
         return view('report.show', [
-            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
-            'figure' => new ClassFigure($record, $findings),
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
+            'figure' => $effect === null ? null : new AnswerFigure($record, $findings, $effect),
+            'drawing' => new WorkDrawing($challenge->units, $findings->found->works),
             'forces' => new ClassForces($record),
             'cautions' => ClassPlan::of($challenge)->cautions(),
         ]);

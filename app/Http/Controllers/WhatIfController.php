@@ -7,22 +7,23 @@ namespace App\Http\Controllers;
 use App\Access\PageKey;
 use App\Models\Car;
 use App\Models\Challenge;
-use App\Models\Group;
 use App\Models\User;
 use App\Presenters\Sentence;
+use App\Presenters\Text;
 use App\Presenters\WhatIf;
 use App\Presenters\WhatIfWords;
-use App\ViewModels\ClassForces;
+use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\KeptState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\URL;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Forecast\Prediction;
+use Skivo\Core\Forecast\State;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Simulation\CarModel;
-use Skivo\Core\Simulation\Prediction;
 use Skivo\Core\Simulation\Settings;
 
 /** Trying designs before cutting card. Nothing here is stored: the address holds the designs. */
@@ -32,16 +33,18 @@ final class WhatIfController
     {
         $record = ClassRecord::of($challenge);
         $catalogue = $challenge->catalogue();
-        $forces = new ClassForces($record);
+        $forecast = ClassFindings::of($record)->found->forecast;
         $cars = [];
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
-                if (!$car->choices->isEmpty() && !isset($forces->beyond[$car->id])) {
-                    $cars[$car->id] = [$group, $car, $forces->of($car)->model ?? CarModel::of($car->choices, $catalogue)];
+                if (!$car->choices->isEmpty() && !isset($forecast->beyond[$car->id])) {
+                    $state = $forecast->states[$car->id] ?? $forecast->usual;
+                    $cars[$car->id] = [$group, $car, $forecast->models[$car->id], $state];
                 }
             }
         }
         $from = $cars[$request->integer('car')] ?? null;
+        $state = KeptState::keep($challenge, $from[3] ?? $forecast->usual);
 
         /** @var User $user */
         $user = $request->user();
@@ -53,16 +56,16 @@ final class WhatIfController
             'catalogue' => $catalogue,
             'cars' => $cars,
             'from' => $from,
-            'designs' => $this->designs($request, $from),
-            'run' => self::signed('what-if.run', $challenge, $key),
-            'sweep' => self::signed('what-if.sweep', $challenge, $key),
+            'designs' => $this->designs($request, Prediction::begin($from[2]->settings ?? Settings::of([]), $from[3] ?? $forecast->usual)),
+            'run' => self::signed('what-if.run', $challenge, $key, $state),
+            'sweep' => self::signed('what-if.sweep', $challenge, $key, $state),
         ]);
     }
 
     public function run(Request $request, UnitSystem $units): JsonResponse
     {
         return $this->answer($units, function () use ($request, $units): array {
-            $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()));
+            $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()), self::state($request));
             $said = (new WhatIfWords($units, $prediction))->said();
 
             $design = (new WhatIf($units))->design($prediction);
@@ -78,10 +81,11 @@ final class WhatIfController
     {
         return $this->answer($units, function () use ($request, $units): array {
             $settings = WhatIf::read($request->string('d')->toString());
-            $schools = (new WhatIfWords($units, Prediction::of($settings, false)))->schools();
+            $prediction = Prediction::of($settings, self::state($request), false);
+            $schools = (new WhatIfWords($units, $prediction))->schools();
 
             return (new WhatIf($units))->sweep(
-                $settings,
+                $prediction,
                 $this->sweepable($request->string('x')->toString()) ?? CarAttribute::NozzleBore,
                 $this->sweepable($request->string('y')->toString()),
             ) + ['schools' => $schools === null ? null : self::said($schools)];
@@ -104,30 +108,41 @@ final class WhatIfController
     /**
      * The designs in the address; else the car asked for; else the usual one.
      *
-     * @param array{Group, Car, CarModel}|null $from
+     * @param Settings $usual where turning begins
      *
      * @return array<string, array<string, float>> by letter, what differs from the usual car, by CarAttribute (SI)
      */
-    private function designs(Request $request, ?array $from): array
+    private function designs(Request $request, Settings $usual): array
     {
         $designs = [];
         foreach (['a', 'b', 'c'] as $letter) {
             $text = $request->string($letter)->toString();
             if ($request->has($letter)) {
                 try {
-                    $designs[$letter] = WhatIf::read($text)->unusual();
+                    $read = WhatIf::read($text);
+                    // An address that says nothing of hands and rubber has those that are known here.
+                    foreach ([CarAttribute::Workmanship, CarAttribute::BalloonPressure] as $ofHands) {
+                        $read = str_contains($text, $ofHands->value) ? $read : $read->with($ofHands, $usual->get($ofHands));
+                    }
+                    $designs[$letter] = $read->unusual();
                 } catch (OutOfRangeException|\InvalidArgumentException) {
                     // A design that cannot be is left out; the page opens with what can.
                 }
             }
         }
 
-        return isset($designs['a']) ? $designs : ['a' => ($from[2]->settings ?? Settings::of([]))->unusual()] + $designs;
+        return isset($designs['a']) ? $designs : ['a' => $usual->unusual()] + $designs;
     }
 
-    private static function signed(string $route, Challenge $challenge, string $key): string
+    private static function signed(string $route, Challenge $challenge, string $key, string $state): string
     {
-        return URL::temporarySignedRoute($route, now()->addDay(), ['units' => $challenge->units->value, 'by' => $key], false);
+        return URL::temporarySignedRoute($route, now()->addDay(), ['units' => $challenge->units->value, 'by' => $key, 'state' => $state], false);
+    }
+
+    /** @throws \InvalidArgumentException where it is not held any more */
+    private static function state(Request $request): State
+    {
+        return KeptState::of($request->string('state')->toString()) ?? throw new \InvalidArgumentException(Text::of('what_if.what_if.the_page_is_too_old'));
     }
 
     /** @param callable(): array<string, mixed> $compute */

@@ -17,6 +17,7 @@ use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Remark;
@@ -43,6 +44,9 @@ final class ChallengeRequest extends FormRequest
             'name' => ['required', 'string', 'max:120'],
             'question' => ['nullable', 'string', 'max:300'],
             'asks' => ['nullable', Rule::in(array_column(Question::askable(), 'value'))],
+            'asks_outcome' => ['nullable', Rule::enum(Outcome::class)],
+            'asks_from' => ['nullable', 'string', 'max:80', Rule::requiredIf($this->asksOfKinds())],
+            'asks_to' => ['nullable', 'string', 'max:80', Rule::requiredIf($this->asksOfKinds()), 'different:asks_from'],
             'goal' => ['required', Rule::enum(Goal::class)],
             'scoring' => ['required', Rule::enum(Scoring::class)],
             'tries' => ['required', 'integer', 'between:1,' . Limits::MOST_TRIES],
@@ -89,6 +93,9 @@ final class ChallengeRequest extends FormRequest
     {
         return [
             'asks.*' => Text::of('challenge.form.choose_what_the_class_asks'),
+            'asks_outcome.*' => Text::of('challenge.form.choose_what_it_should_be_better_at'),
+            'asks_from.*' => Text::of('challenge.form.name_the_two_kinds'),
+            'asks_to.*' => Text::of('challenge.form.name_the_two_kinds'),
             'name.required' => Text::of('challenge.form.give_the_challenge_a_name'),
             'goal.required' => Text::of('challenge.form.choose_what_the_class_is_after'),
             'scoring.required' => Text::of('challenge.form.choose_how_tries_count'),
@@ -104,12 +111,19 @@ final class ChallengeRequest extends FormRequest
         ];
     }
 
+    /** Whether it is asked which of two kinds is better. */
+    private function asksOfKinds(): bool
+    {
+        return $this->enum('asks', CarAttribute::class)?->explainsAsNumber() === false;
+    }
+
     /** @return array<string, mixed> by column of the challenge */
     public function plan(): array
     {
         $temperature = $this->temperature();
         $asks = $this->enum('asks', CarAttribute::class);
-        $asked = $asks === null ? null : new Question($asks);
+        $kinds = $this->asksOfKinds() ? [trim($this->string('asks_from')->toString()), trim($this->string('asks_to')->toString())] : [null, null];
+        $asked = $asks === null ? null : new Question($asks, $this->enum('asks_outcome', Outcome::class) ?? Outcome::Distance, ...$kinds);
         $allowed = [];
         foreach (self::LIMITED as $kind) {
             $names = array_values(
@@ -127,6 +141,9 @@ final class ChallengeRequest extends FormRequest
             'name' => $this->string('name')->toString(),
             'question' => $this->input('question') ?? ($asked === null ? null : FactorWords::question($asked)),
             'asks' => $asked?->attribute,
+            'asks_outcome' => $asked->outcome ?? Outcome::Distance,
+            'asks_from' => $asked?->from,
+            'asks_to' => $asked?->to,
             'goal' => $this->enum('goal', Goal::class),
             'awards' => array_values(array_map(
                 static fn(Goal $goal): string => $goal->value,

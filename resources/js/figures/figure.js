@@ -1,149 +1,157 @@
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import { drawMark, drawTape, labelStep, multiples, svg } from './tape.js';
-import { drawAxisLeft } from './axis.js';
+import { drawMark, drawStandingTape, labelStep, multiples, svg } from './tape.js';
+import { drawAxisBottom } from './axis.js';
+import { placeNames } from './names.js';
 import { redraw } from './redraw.js';
 import { tipFor } from '../pages/tip.js';
 import { say } from '../words.js';
 
 /**
- * The relation figure: cars lie on the floor where they stopped, stacked by what they chose.
- * The outcome runs along the tape, the factor upwards; all values come in shown units.
+ * The graph as schools teach it: what was chosen lies along the bottom, what came of it goes up, on a standing tape where
+ * that is a distance. One mark a car; all values come in shown units.
  */
+const TAPE = 46;
+const FOOT = 52;
+const TOP = 10;
+
 export function attachFigures(root) {
     for (const figure of root.querySelectorAll('[data-relation]')) {
         const data = JSON.parse(figure.querySelector('script[type="application/json"]').textContent);
         const stage = figure.querySelector('[data-stage]');
         const tip = tipFor(figure);
         let width = 0;
-        const draw = () => {
+        redraw(stage, () => {
             // One that is taken off the page has no width any more.
             if (stage.clientWidth > 0 && stage.clientWidth !== width) {
                 width = stage.clientWidth;
-                stage.replaceChildren(drawRelation(data, width, tip));
+                stage.replaceChildren(drawGraph(data, width, tip));
             }
-        };
-        redraw(stage, draw);
+        });
     }
 }
 
-function drawRelation(data, width, tip) {
-    const narrow = width < 520;
-    const left = data.numeric ? 62 : narrow ? 96 : 168;
-    const tapeHeight = 32;
-    const height = data.numeric ? (narrow ? 340 : 430) : Math.max(200, data.kinds.length * 84);
-    const canvas = svg('svg', { viewBox: `0 0 ${width} ${height + tapeHeight + 34}`, role: 'group', 'aria-label': say('figure.cars') });
+function drawGraph(data, width, tip) {
+    const height = width < 520 ? 330 : 430;
+    const canvas = svg('svg', { viewBox: `0 0 ${width} ${height + TOP + FOOT}`, role: 'group', 'aria-label': say('figure.cars') });
+    const foot = TOP + height;
     const most = Math.max(
-        ...data.points.flatMap((point) => [point.y, ...point.tries]),
-        ...data.points.map((point) => Math.min(point.yHigh ?? 0, 1.3 * point.y)),
+        ...data.points.flatMap((point) => [point.y, ...point.tries, Math.min(point.high ?? 0, 1.3 * point.y)]),
         1e-6,
     );
-    const x = scaleLinear([0, most * 1.08], [left, width - 2]);
     const max = most * 1.08;
-    svg('rect', { x: left, y: 26, width: width - left, height, class: 'floor-board' }, canvas);
-    for (const value of multiples(labelStep(data.tape, x(1) - x(0)), max).slice(1)) {
-        svg('line', { x1: x(value), x2: x(value), y1: 26, y2: 26 + height, class: 'grid' }, canvas);
+    const y = scaleLinear([0, max], [foot, TOP]);
+    svg('rect', { x: TAPE, y: TOP, width: width - TAPE, height, class: 'floor-board' }, canvas);
+    for (const value of multiples(labelStep(data.tape, y(0) - y(1)), max).slice(1)) {
+        svg('line', { x1: TAPE, x2: width, y1: y(value), y2: y(value), class: 'grid' }, canvas);
     }
-    const label = svg('text', { x: 0, y: 14, class: 'axis-label' }, canvas);
-    label.textContent = data.factorLabel;
-
+    const frame = { left: TAPE + 2, right: width - 2, top: TOP, bottom: foot, width };
     if (data.points.length === 0) {
-        const note = svg('text', { x: left + 20, y: 26 + height / 2, class: 'empty-note' }, canvas);
-        note.textContent = say('figure.none');
-    } else if (data.numeric) {
-        drawNumbers(canvas, data, x, { left, width, height, tip });
+        svg('text', { x: TAPE + 20, y: TOP + height / 2, class: 'empty-note' }, canvas).textContent = say('figure.none');
     } else {
-        drawKinds(canvas, data, x, { left, height, tip, narrow });
+        drawCars(canvas, data, { y, tip, frame, x: data.numeric ? numbers(canvas, data, y, frame) : kinds(canvas, data, y, frame) });
     }
-
-    svg('line', { x1: left, x2: left, y1: 26, y2: 26 + height + tapeHeight, class: 'start' }, canvas);
-    const tape = svg('g', { transform: `translate(0 ${26 + height})` }, canvas);
-    svg('rect', { x: left, y: 0, width: width - left, height: tapeHeight, fill: 'var(--color-tape)' }, tape);
-    drawTape(tape, { kind: data.tape, scale: x, max, height: tapeHeight });
+    svg('line', { x1: TAPE, x2: width, y1: foot, y2: foot, class: 'start' }, canvas);
+    const tape = svg('g', { transform: `translate(0 ${foot})` }, canvas);
+    svg('rect', { x: 0, y: -height, width: TAPE, height, fill: 'var(--color-tape)' }, tape);
+    drawStandingTape(tape, { kind: data.tape, scale: (value) => foot - y(value), max, width: TAPE });
+    svg('text', { x: width, y: foot + FOOT - 6, 'text-anchor': 'end', class: 'axis-label' }, canvas).textContent = data.factorLabel;
     return canvas;
 }
 
-function drawNumbers(canvas, data, x, { left, width, height, tip }) {
+/** What was chosen is a number: its scale along the foot, and the line through it. */
+function numbers(canvas, data, y, { left, right, top, bottom }) {
     const values = data.points.map((point) => point.x);
-    // Intervals reach beyond the marks, but may not push them all into one corner.
-    const low = Math.min(...values, ...data.points.map((point) => Math.max(point.xLow ?? point.x, 0.5 * point.x)));
-    const high = Math.max(...values, ...data.points.map((point) => Math.min(point.xHigh ?? point.x, 1.4 * point.x)));
-    const margin = high > low ? (high - low) * 0.14 : Math.max(high * 0.2, 1);
-    const y = scaleLinear([Math.max(0, low - margin), high + margin], [26 + height, 26]);
-    drawAxisLeft(canvas, y, { left, right: width, values: y.ticks(6) });
+    const [low, high] = [Math.min(...values), Math.max(...values)];
+    const margin = high > low ? (high - low) * 0.14 : Math.max(Math.abs(high) * 0.2, 1);
+    const x = scaleLinear([low < 0 ? low - margin : Math.max(0, low - margin), high + margin], [left, right]);
+    drawAxisBottom(canvas, x, { at: bottom, values: x.ticks(Math.min(8, Math.max(2, Math.floor((right - left) / 70)))) });
     const clip = svg('clipPath', { id: 'floor-clip' }, canvas);
-    svg('rect', { x: left, y: 26, width: width - left, height }, clip);
-    const clipped = svg('g', { 'clip-path': 'url(#floor-clip)' }, canvas);
-    drawFit(clipped, data, x, y);
-    for (const point of data.points) {
-        if (point.xLow !== undefined) {
-            const cross = svg('g', { class: `mark-${point.mark.split('-')[0]}`, 'aria-hidden': 'true' }, clipped);
-            const across = point.yLow === null ? '' : `M${x(point.yLow)} ${y(point.x)}H${x(point.yHigh)}`;
-            svg('path', { d: `M${x(point.y)} ${y(point.xLow)}V${y(point.xHigh)}${across}`, class: 'cross' }, cross);
-        }
-        drawPoint(canvas, point, x, y(point.x), tip);
-    }
+    svg('rect', { x: left, y: top, width: right - left, height: bottom - top }, clip);
+    drawFit(svg('g', { 'clip-path': 'url(#floor-clip)' }, canvas), data.curve, x, y);
+    return (point) => x(point.x);
 }
 
-/** The class's own line with its bands, and the model's. */
-function drawFit(clipped, { curve, model }, x, y) {
+/** The line with where it may lie. */
+function drawFit(clipped, curve, x, y) {
+    if (curve.length === 0) {
+        return;
+    }
     const along = (place) =>
         line()
-            .x((each) => x(each[place]))
-            .y((each) => y(each.x));
-    if (curve.length > 0 && curve[0].low !== null) {
+            .x((each) => x(each.x))
+            .y((each) => y(each[place]));
+    if (curve[0].low !== null) {
         const band = area()
-            .y((each) => y(each.x))
-            .x0((each) => x(each.low))
-            .x1((each) => x(each.high));
+            .x((each) => x(each.x))
+            .y0((each) => y(each.low))
+            .y1((each) => y(each.high));
         svg('path', { d: band(curve), class: 'band' }, clipped);
-        svg('path', { d: along('carLow')(curve), class: 'band-edge' }, clipped);
-        svg('path', { d: along('carHigh')(curve), class: 'band-edge' }, clipped);
     }
-    if (curve.length > 0) {
-        svg('path', { d: along('y')(curve), class: 'fit' }, clipped);
+    for (const edge of ['carLow', 'carHigh'].filter((each) => (curve[0][each] ?? null) !== null)) {
+        svg('path', { d: along(edge)(curve), class: 'band-edge' }, clipped);
     }
-    if ((model ?? []).length > 0) {
-        svg('path', { d: along('y')(model), class: 'model' }, clipped);
-    }
+    svg('path', { d: along('y')(curve), class: 'fit' }, clipped);
 }
 
-function drawKinds(canvas, data, x, { left, height, tip, narrow }) {
-    const y = scalePoint(
+/** What was chosen is a kind: a place for each along the foot, with the mean of its cars. */
+function kinds(canvas, data, y, { left, right, bottom }) {
+    const x = scalePoint(
         data.kinds.map((kind) => kind.kind),
-        [26, 26 + height],
+        [left, right],
     ).padding(0.5);
+    const room = (right - left) / Math.max(1, data.kinds.length);
     for (const kind of data.kinds) {
-        const at = y(kind.kind);
-        svg('line', { x1: left, x2: x.range()[1], y1: at, y2: at, class: 'grid' }, canvas);
-        wrap(canvas, kind.kind, left - 12, at, narrow ? 12 : 22);
+        const at = x(kind.kind);
+        wrap(canvas, kind.kind, at, bottom + 17, Math.floor(room / 7.5));
+        const beside = at - Math.min(34, room * 0.35);
         if (kind.low !== null) {
-            const low = Math.max(left, x(kind.low));
-            const high = Math.min(x.range()[1], x(kind.high));
-            svg('path', { d: `M${low} ${at + 22}H${high}M${low} ${at + 17}v10M${high} ${at + 17}v10`, class: 'kind-interval' }, canvas);
+            const [low, high] = [y(Math.max(0, kind.low)), y(kind.high)];
+            svg('path', { d: `M${beside} ${low}V${high}M${beside - 5} ${low}h10M${beside - 5} ${high}h10`, class: 'kind-interval' }, canvas);
         }
-        svg('line', { x1: x(kind.mean), x2: x(kind.mean), y1: at + 10, y2: at + 34, class: 'kind-mean' }, canvas);
-        for (const point of data.points.filter((each) => each.x === kind.kind)) {
-            drawPoint(canvas, point, x, at - 8, tip);
+        svg('line', { x1: beside - 10, x2: beside + 10, y1: y(kind.mean), y2: y(kind.mean), class: 'kind-mean' }, canvas);
+    }
+    return (point) => x(point.x);
+}
+
+function drawCars(canvas, data, { x, y, tip, frame }) {
+    for (const [from, to] of data.rebuilt ?? []) {
+        const [one, other] = [data.points[from], data.points[to]];
+        svg('line', { x1: x(one), y1: y(one.y), x2: x(other), y2: y(other.y), class: 'rebuilt' }, canvas);
+    }
+    for (const point of data.points) {
+        drawSpread(canvas, point, x(point), y);
+    }
+    const boxes = placeNames(
+        data.points.map((point) => ({ x: x(point), y: y(point.y), name: shortened(point.name) })),
+        frame,
+    );
+    data.points.forEach((point, index) => {
+        const said = `${point.name}: ${point.factor}, ${point.shown}`;
+        const group = svg('g', { class: point.open ? 'point open' : 'point', tabindex: '0', role: 'img', 'aria-label': said }, canvas);
+        svg('circle', { cx: x(point), cy: y(point.y), r: 17, class: 'halo', 'pointer-events': 'all' }, group);
+        drawMark(group, point.mark, x(point), y(point.y), 21, point.older ? 'older' : '');
+        if (boxes[index] !== null) {
+            const { x: at, y: height } = boxes[index];
+            svg('text', { x: at, y: height + 12, class: 'name' }, group).textContent = shortened(point.name);
+        }
+        tip(group, said);
+    });
+}
+
+/** A car's tries, small, and where its mean may lie. */
+function drawSpread(canvas, point, x, y) {
+    const spread = svg('g', { class: `mark-${point.mark.split('-')[0]}`, 'aria-hidden': 'true' }, canvas);
+    const ends = (point.low ?? null) === null ? [Math.min(...point.tries), Math.max(...point.tries)] : [Math.max(0, point.low), point.high];
+    svg('line', { x1: x, x2: x, y1: y(ends[0]), y2: y(ends[1]), class: 'spread' }, spread);
+    if (point.tries.length > 1) {
+        for (const each of point.tries) {
+            drawMark(spread, point.mark, x, y(each), 9, 'try');
         }
     }
 }
 
-function drawPoint(canvas, point, x, y, tip) {
-    const shape = point.mark.split('-')[0];
-    const spread = svg('g', { class: `mark-${shape}`, 'aria-hidden': 'true' }, canvas);
-    if (point.tries.length > 1) {
-        svg('line', { x1: x(Math.min(...point.tries)), x2: x(Math.max(...point.tries)), y1: y, y2: y, class: 'spread' }, spread);
-        for (const each of point.tries) {
-            drawMark(spread, point.mark, x(each), y, 9, 'try');
-        }
-    }
-    const said = `${point.name}: ${point.factor}, ${point.shown}`;
-    const group = svg('g', { class: point.open ? 'point open' : 'point', tabindex: '0', role: 'img', 'aria-label': said }, canvas);
-    svg('circle', { cx: x(point.y), cy: y, r: 17, class: 'halo', 'pointer-events': 'all' }, group);
-    drawMark(group, point.mark, x(point.y), y, 21, point.older ? 'older' : '');
-    tip(group, said);
-}
+const shortened = (name) => (name.length > 22 ? `${name.slice(0, 20)}…` : name);
 
 function wrap(canvas, text, x, y, most) {
     const lines = [''];
@@ -155,12 +163,8 @@ function wrap(canvas, text, x, y, most) {
             lines[lines.length - 1] = last === '' ? word : `${last} ${word}`;
         }
     }
-    lines.slice(0, 3).forEach((each, index) => {
-        const node = svg(
-            'text',
-            { x, y: y + 5 + (index - (Math.min(lines.length, 3) - 1) / 2) * 17, 'text-anchor': 'end', class: 'axis-label' },
-            canvas,
-        );
-        node.textContent = each.length > most + 4 ? `${each.slice(0, most + 3)}…` : each;
+    lines.slice(0, 2).forEach((each, index) => {
+        const said = each.length > most + 2 ? `${each.slice(0, Math.max(1, most + 1))}…` : each;
+        svg('text', { x, y: y + index * 15, 'text-anchor': 'middle', class: 'axis-text' }, canvas).textContent = said;
     });
 }

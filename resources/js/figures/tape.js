@@ -97,6 +97,19 @@ export function drawTape(parent, { kind, scale, max, height }) {
     }
 }
 
+/** The same tape, standing: its foot is at y = 0, and it goes up. scale is from units to px above the foot. */
+export function drawStandingTape(parent, { kind, scale, max, width }) {
+    const { lines, labels } = markings({ kind, scale, max });
+    for (const { x, isWhole, isLabelled } of lines) {
+        const length = isWhole && isLabelled ? width : isWhole || isLabelled ? width * 0.5 : width * 0.26;
+        svg('line', { x1: width - length, x2: width, y1: -x, y2: -x, class: isWhole ? 'tape-major' : 'tape-minor' }, parent);
+    }
+    for (const { x, text, isWhole, isFirst } of labels) {
+        const below = isFirst ? -4 : 15;
+        svg('text', { x: 4, y: -x + below - (isFirst ? 0 : 4), class: isWhole ? 'tape-whole' : 'tape-label' }, parent).textContent = text;
+    }
+}
+
 /** A group's mark, centred on (x, y). */
 export function drawMark(parent, mark, x, y, size, extraClass = '') {
     return svg(

@@ -6,7 +6,6 @@
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new BenchWords($units);
-    $prediction = $forces?->prediction();
     $said = $forces === null ? null : $words->againstModel($forces);
     $version = $car->version ?? 1;
     $own = $car === null ? null : $record->tries($car)->distances();
@@ -51,16 +50,11 @@
                 </dd><dd class="small">{{ $words->origin($forces->thrustFrom) }}{{ $forces->thrustIsMeasured()
                     ? Text::of('bench.car.a_usual_balloon_gives', ['model_thrust' => number_format(1000 * $forces->modelThrust->value)]) : '' }}
                 </dd></div>
-            <div><dt>{{ Text::of('bench.car.so_the_model_has_it_go') }}</dt>
-                <dd>
-                    {{ $prediction->run->moves
-                        ? Text::of('bench.car.to',
-                        ['low' => $units->show($prediction->band->low, Scale::Distance),
-                        'high' => $units->show($prediction->band->high, Scale::Distance)]) : Text::of('bench.car.nowhere') }}
-                </dd><dd class="small">@if ($own !== null){{ Text::of('bench.car.its_tries_on_average',
-                    ['mean' => $units->show($own->mean(), Scale::Distance)]) }} @else {{ Text::of('bench.car.no_try_counts_yet') }} @endif
-                </dd></div>
+            <div><dt>{{ Text::of('bench.car.its_tries') }}</dt>
+                <dd>{{ $own === null ? '–' : $units->show($own->mean(), Scale::Distance) }}</dd>
+                <dd class="small">{{ $own === null ? Text::of('bench.car.no_try_counts_yet') : Text::of('bench.car.on_average') }}</dd></div>
         </dl>
+        <x-forecast :challenge="$challenge" :record="$record" :car="$car" />
         @if ($said !== null)<div class="said prose mt-3"><x-sentences :sentences="[$said]" /></div>@endif
         @if ($car?->choices->number(CarAttribute::Mass) === null)<p class="caution">
             {!! Text::html('bench.car.the_cars_mass_is_not_recorded', [
@@ -140,13 +134,7 @@
             </li>
         @endforeach
         <li class="bench-test"><div class="bench-two"><span class="bench-name">{{ Text::of('bench.car.two_marks') }}</span>
-        <span class="small">{{ Text::of('bench.car.thrust_over_resistance_straight_from_a') }}</span>
-            @if ($car !== null && ($marks = \Skivo\Core\Bench\WorkBalance::ofMarks(array_values(array_map(fn ($run) => [$run->limpM,
-                $run->distanceM], array_filter($record->tries($car)->counted, fn ($run) => ($run->limpM ?? 0) > 0))))) !== null)<span
-                class="num bench-result">{{ Text::of('bench.car.thrust_resistance', [
-                'marks' => number_format($marks->value, 1),
-                'high' => number_format($marks->interval()->high - $marks->value, 1),
-            ]) }}</span>@endif
+        <span class="small">{{ Text::of('bench.car.where_the_push_ended') }}</span>
             </div></li>
     </ol>
 </x-layout>

@@ -5,6 +5,7 @@
     use Skivo\Core\Statistics\Sample;
     $units = $challenge->units;
     $words = new BenchWords($units);
+    $say = new \App\Presenters\ForecastWords($units);
     $rows = $forces->rows();
     [$mostFriction, $mostThrust] = $forces->greatest();
     $ratios = $forces->frictionRatios();
@@ -42,6 +43,7 @@
                         </th><th scope="col" class="num">f</th><th scope="col">
                             {!! Text::html('bench.index.first_push_0_to_mn', ['most_thrust' => number_format(1000 * $mostThrust)]) !!}
                         </th><th scope="col" class="num">{{ Text::of('bench.index.mn') }}</th>
+                        <th scope="col" class="num">{{ Text::of('bench.index.one_more_try', ['unit' => $units->symbol(Scale::Distance)]) }}</th>
                         <th scope="col" class="no-print"><span class="sr-only">{{ Text::of('bench.index.measure') }}</span>
                         </th></tr>
                 </thead>
@@ -57,7 +59,7 @@
                                     ['version' => $car->version]) }}</span>@endif</span>
                             </th>
                             @if ($own === null)
-                                <td colspan="4" class="small">
+                                <td colspan="5" class="small">
                                     {{ isset($forces->beyond[$car->id ?? 0])
                                         ? \App\Presenters\ModelWords::beyond($forces->beyond[$car->id], $units)
                                         : Text::of('bench.index.nothing_recorded_of_its_car_yet') }}
@@ -83,6 +85,7 @@
                                 {{ number_format(1000 * ($own->thrust->interval()->high - $own->thrust->value)) }}<span
                                     class="origin">{{ $words->briefly($own->thrustIsMeasured() ? $own->thrustFrom : []) }}</span>
                                 </td>
+                                <td class="num whitespace-nowrap">{{ ($forecast = $forces->forecast($car)) === null ? '–' : $say->figures($forecast) }}</td>
                             @endif
                             <td class="no-print">
                                 <a

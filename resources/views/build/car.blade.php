@@ -47,6 +47,7 @@
             ]) !!}</span>
             </h2>
             <p class="small mt-1">{!! Text::html('build.car.in_the_order_of_the_build') !!}</p>
+            @if (! $isOwn)<x-forecast :challenge="$challenge" :record="$record" :car="$car" />@endif
         </div>
         <p class="actions no-print">
             @if (! $isOwn && ($group->cars->count() > 1 || $car?->changes()->exists()))<a class="button plain"

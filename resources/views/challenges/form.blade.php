@@ -4,6 +4,7 @@
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Challenge\Goal;
+    use Skivo\Core\Findings\Outcome;
     use Skivo\Core\Findings\Question;
     use Skivo\Core\Measurement\Scale;
     $formUnits = \Skivo\Core\Measurement\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
@@ -32,13 +33,27 @@
                 <option value="">{{ Text::of('challenge.form.free_design_no_single_question') }}</option>
                 @foreach (Question::askable() as $attribute)
                     <option value="{{ $attribute->value }}" @selected(old('asks', $challenge->asks?->value) === $attribute->value)>
-                        {{ FactorWords::question(new Question($attribute)) }}</option>
+                        {{ FactorWords::asked($attribute) }}</option>
                 @endforeach
             </select>
             <div id="f-asks-about">
                 @error('asks')<p class="error">{{ $message }}</p>@enderror
                 <p class="hint">{{ Text::of('challenge.form.its_answer_is_judged_by_itself') }}</p>
             </div>
+        </div>
+        <div class="field">
+            <label for="f-asks-outcome">{{ Text::of('challenge.form.what_it_should_be_better_at') }}</label>
+            <select id="f-asks-outcome" name="asks_outcome" class="input">
+                @foreach (Outcome::cases() as $outcome)
+                    <option value="{{ $outcome->value }}" @selected(old('asks_outcome', $challenge->asks_outcome->value ?? 'distance') === $outcome->value)>
+                        {{ Text::of("challenge.form.better_{$outcome->value}") }}</option>
+                @endforeach
+            </select>
+            @error('asks_outcome')<p class="error">{{ $message }}</p>@enderror
+        </div>
+        <div class="form-grid narrow">
+            <x-field name="asks_to" :label="Text::of('challenge.form.for_kinds_this_one')" optional :value="$challenge->asks_to" maxlength="80" />
+            <x-field name="asks_from" :label="Text::of('challenge.form.for_kinds_than_this_one')" optional :value="$challenge->asks_from" maxlength="80" />
         </div>
         <x-field
             name="question" :label="Text::of('challenge.form.question_the_class_is_to_answer')" optional
@@ -144,6 +159,7 @@
 <section class="form-part">
     <h2>{{ Text::of('challenge.form.the_floor') }}</h2>
     <div class="form-grid">
+        @if (isset($lane))<p class="wide prose" data-lane-forecast>{{ (new \App\Presenters\ForecastWords($challenge->units))->lane($lane) }}</p>@endif
         <x-field
             name="lane_length" :scale="Scale::Lane" :units="$formUnits" :label="Text::of('challenge.form.lane_length')"
             :value="$challenge->lane_length?->text" :hint="Text::of('challenge.form.such_as_6_m_or_20')" />

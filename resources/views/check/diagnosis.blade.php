@@ -53,6 +53,7 @@
         @if ($strayed !== null)<p class="small">
             {{ Text::of('diagnosis.page.from_its_run', ['load' => RunWords::summary($strayed->load('car.group'), $units)]) }}</p>
         @endif
+        @if ($symptom === Symptom::ShortRun && $isShort !== null)<p class="prose mt-2" data-is-short>{{ $isShort }}</p>@endif
         <ol class="causes">
             @foreach ($causes as $cause)
                 <li>

@@ -4,9 +4,11 @@
     use App\ViewModels\Counting;
     $keep = $counting === null || $counting === Counting::Rule ? [] : ['tries' => $counting->value];
     $pages = [
-        'class' => [Text::of('findings.findings_pages.the_class'), route('findings.show', [$challenge] + $keep)],
-        'choices' => [Text::of('findings.findings_pages.choice_by_choice'), route('findings.choices', $challenge)],
-        'model' => [Text::of('findings.findings_pages.beside_the_model'), route('findings.model', [$challenge] + $keep)],
+        'answer' => [Text::of('findings.findings_pages.the_answer'), route('findings.show', [$challenge] + $keep)],
+        'work' => [Text::of('findings.findings_pages.why_it_stopped'), route('findings.work', [$challenge] + $keep)],
+        'choices' => [Text::of('findings.findings_pages.all_choices'), route('findings.choices', $challenge)],
+        'beliefs' => [Text::of('findings.findings_pages.some_say'), route('findings.beliefs', [$challenge] + $keep)],
+        'sure' => [Text::of('findings.findings_pages.how_sure'), route('findings.sure', [$challenge] + $keep)],
         'awards' => [Text::of('findings.findings_pages.awards_and_predictions'), route('findings.awards', $challenge)],
         'report' => [Text::of('findings.findings_pages.report'), route('report.show', $challenge)],
     ];

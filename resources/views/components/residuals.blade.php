@@ -1,9 +1,6 @@
-{{-- How far the model is off for each car: hollow without the class's factors, filled when foretold from the others. --}}
-@props(['findings', 'words', 'record'])
-@php
-    use App\Drawings\ResidualsDrawing;
-    $drawing = new ResidualsDrawing($findings);
-@endphp
+{{-- How far cars were predicted off before their runs, with the bands. --}}
+@props(['drawing', 'words'])
+@php use App\Drawings\ResidualsDrawing; @endphp
 <div class="wide-drawing" tabindex="0">
 <svg
     class="drawing residuals" viewBox="0 0 {{ ResidualsDrawing::WIDTH }} {{ $drawing->height() }}" role="img"
@@ -16,17 +13,11 @@
             {{ $share === 0.0 ? Text::of('findings.residuals.as_measured') : Figure::signedPercent($share) }}
         </text>
     @endforeach
-    @foreach ($drawing->cars as ['id' => $id, 'y' => $y, 'before' => $before, 'foretold' => $foretold, 'isBeyond' => $isBeyond])
+    @foreach ($drawing->cars as ['id' => $id, 'y' => $y, 'off' => $off, 'low' => $low, 'high' => $high])
         <text x="{{ ResidualsDrawing::LEFT - 12 }}" y="{{ $y + 5 }}" text-anchor="end">{{ \Illuminate\Support\Str::limit($words->name($id), 22) }}</text>
-        @if ($isBeyond)
-            <path class="parts-dot" d="M{{ $drawing->x($before) }} {{ $y }}l{{ $before > 0 ? '-8 -5v10z' : '8 -5v10z' }}" />
-        @else
-            <circle class="parts-dot" cx="{{ $drawing->x($before) }}" cy="{{ $y }}" r="4.5" />
-        @endif
-        <circle class="own-dot" cx="{{ $drawing->x($foretold) }}" cy="{{ $y }}" r="5.5" />
+        <line class="band-of" x1="{{ $drawing->x($low) }}" x2="{{ $drawing->x($high) }}" y1="{{ $y }}" y2="{{ $y }}" />
+        <circle class="own-dot" cx="{{ $drawing->x($off) }}" cy="{{ $y }}" r="5.5" />
     @endforeach
 </svg>
 </div>
-<p class="small"><span class="interval-key estimated">{{ Text::of('findings.residuals.the_model_by_the_parts_alone') }}</span>
-<span class="interval-key">{{ Text::of('findings.residuals.foretold_without_the_car') }}</span>
-</p>
+<p class="small">{{ Text::of('findings.residuals.each_dot_is_what_could_be_said') }}</p>

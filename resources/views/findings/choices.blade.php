@@ -1,5 +1,5 @@
 @php
-    use App\ViewModels\Outcome;
+    use Skivo\Core\Findings\Outcome;
     use App\Presenters\RelationWords;
     use Skivo\Core\Car\CarAttribute;
     $timed = $record->hasTimes();
@@ -9,6 +9,13 @@
     :title="Text::of('findings.choices.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
     <x-findings-pages :challenge="$challenge" here="choices" />
+    @if ($words->effects() !== [])
+        <section class="findings-part no-top" aria-labelledby="mattered">
+            <h2 id="mattered">{{ Text::of('findings.choices.what_mattered') }}</h2>
+            <ul class="claims">@foreach ($words->effects() as [$sentence, $cars])
+                <x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach</ul>
+        </section>
+    @endif
     <nav class="factors" aria-label="{{ Text::of('findings.choices.what_to_set_against_distance') }}">
         @if ($timed)
             <span class="switch mr-3">

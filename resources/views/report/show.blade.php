@@ -9,7 +9,7 @@
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Findings\Confounding;
     $units = $challenge->units;
-    $varied = Confounding::varying($findings->cars);
+    $varied = Confounding::varying($findings->found->cars);
     $standing = new StandingWords($record);
     $headline = $words->headline();
     $next = $words->nextTest();
@@ -25,17 +25,22 @@
             <p class="small">
                 {{ Text::of('report.show.that_ran_that_count', [
                     'groups' => Text::plural('report.show.group_groups', $record->groups->count()),
-                    'cars' => Text::plural('report.show.car_cars', count($findings->cars)),
+                    'cars' => Text::plural('report.show.car_cars', count($findings->found->cars)),
                     'tries' => Text::plural('report.show.try_tries', $record->countedTries()),
                 ]) }}
             </p>
             <h2 class="text-2xl">{{ $challenge->question ?? Text::of('report.show.how_far_does_a_breath_of') }}</h2>
         </header>
-        <section class="report-answer said"><x-sentences :sentences="[$headline]" big /></section>
+        <section class="report-answer said"><x-sentences :sentences="[$headline]" big />
+            @if ($figure !== null)<p class="small mt-2">{{ $words->howWeKnow($figure->effect) }}</p>@endif</section>
+        @if ($figure !== null)
+            <section class="report-figure"><x-answer-figure
+                :challenge="$challenge" :figure="$figure" :counting="$findings->counting" :tools="false" /></section>
+        @endif
         <section>
             <h3>{{ Text::of('report.show.what_was_varied') }}</h3>
             <p>
-                {{ $varied === [] ? (count($findings->cars) < Confounding::FEWEST_CARS ? Text::of('report.show.too_few_cars_ran_for_that')
+                {{ $varied === [] ? (count($findings->found->cars) < Confounding::FEWEST_CARS ? Text::of('report.show.too_few_cars_ran_for_that')
                     : Text::of('report.show.nothing_that_is_on_record_all'))
                     : ucfirst(Lists::and(array_map(fn ($factor) => Label::of($factor), $varied), 12)) . '.' }}
             </p>
@@ -71,7 +76,8 @@
                                 </td>
                                 <td class="num">{{ $sample === null ? '–' : $units->figure($sample->greatest(), Scale::Distance) }}</td>
                                 <td class="num">
-                                    {{ $own === null ? '–' : ($own->frictionIsMeasured() ? '' : '≈ ') . number_format($own->friction->value, 3) }}
+                                    {{ $own === null ? '–' : ($own->frictionIsMeasured() ? number_format($own->friction->value, 3)
+                                        : '≈ ' . number_format($forces->forecast($car)->friction ?? $own->friction->value, 3)) }}
                                 </td>
                                 <td class="num">
                                     {{ $own === null ? '–' : ($own->thrustIsMeasured() ? '' : '≈ ') . number_format(1000 * $own->thrust->value) }}
@@ -85,22 +91,25 @@
                 {{ Text::of('report.show.estimated_from_the_parts_not_measured', ['voids' => $words->voids() === null ? '' : ' ' . $words->voids()]) }}
             </p>
         </section>
-        <section class="report-figure">
-            <h3>{{ Text::of('report.show.distance_against_thrust_over_resistance') }}</h3>
-            <x-class-figure :challenge="$challenge" :figure="$figure" :words="$words" :counting="$findings->counting" :tools="false" />
-        </section>
+        @if ($drawing->works !== [])
+            <section class="report-figure">
+                <h3>{{ Text::of('findings.work.why_each_car_stopped_where_it_did') }}</h3>
+                <p class="small">{{ Text::of('findings.work.on_every_row_the_two_blocks') }}</p>
+                <x-work :drawing="$drawing" :works="$drawing->sorted('distance')" :words="$words" :units="$units" />
+            </section>
+        @endif
         <section>
             <h3>{{ Text::of('report.show.what_we_found') }}</h3>
             <ul>
                 @foreach ($standing->soFar() as $sentence)@if ($sentence->lead !== '')
                 <li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endif @endforeach
-                @if (count($findings->cars) >= 3)
+                @if (count($findings->found->cars) >= 3)
                     @foreach ($words->effects() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($words->confounded() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @foreach ($model->calibration() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @php($off = $model->offTheLine())
+                    @foreach ($model->hands() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
+                    @php($off = $model->outside())
                     @foreach (array_slice($off, 0, 5) as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @if (count($off) > 5)<li>{{ Text::of('report.show.more_cars_lie_off_the_line', ['count' => count($off) - 5]) }}</li>@endif
+                    @if (count($off) > 5)<li>{{ Text::of('report.show.more_cars_outside_their_bands', ['count' => count($off) - 5]) }}</li>@endif
                 @endif
             </ul>
         </section>
@@ -108,15 +117,15 @@
             <h3>{{ Text::of('report.show.next_questions') }}</h3>
             <ul>
                 @if ($next !== null)<li><strong>{{ $next->lead }}</strong> {{ $next->rest }}</li>@endif
-                @foreach ($findings->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)
+                @foreach ($findings->found->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)
                 <li>
                     {{ Text::of('report.show.or', [
-                        'claim' => Label::of($ruling->school, 'claim'),
+                        'claim' => $schools->claim($ruling),
                         'otherwise' => Label::of($ruling->school, 'otherwise'),
                         'ruling' => $schools->evidence($ruling),
                     ]) }}
                 </li>@endif @endforeach
-                @if ($next === null && count($findings->cars) < 3)<li>{{ Text::of('report.show.which_car_goes_farther_when_one') }}</li>@endif
+                @if ($next === null && count($findings->found->cars) < 3)<li>{{ Text::of('report.show.which_car_goes_farther_when_one') }}</li>@endif
             </ul>
         </section>
         <section class="report-cautions"><h3>{{ Text::of('report.show.cautions_that_held') }}</h3>

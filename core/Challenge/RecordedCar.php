@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Challenge;
+
+use Skivo\Core\Car\Car;
+use Skivo\Core\Statistics\Sample;
+
+/** One version of a group's car with all that is on record of it. */
+final readonly class RecordedCar
+{
+    /**
+     * @param string $id names it to whoever asks
+     * @param string $group whose car it is
+     * @param int $version from 1
+     * @param array<string, non-empty-list<list<float>>> $bench by the value of a BenchTest: repeats, each with its readings (SI)
+     * @param Sample|null $distances of its tries (m), where other tries are looked at than the rule of the challenge counts
+     * @param bool $isIn whether its group is still in and may rebuild it
+     */
+    public function __construct(
+        public string $id,
+        public string $group,
+        public int $version,
+        public Car $choices,
+        public Tries $tries,
+        public array $bench = [],
+        public ?Sample $distances = null,
+        public bool $isIn = true,
+    ) {}
+
+    /** Of the balloon as filled for its counted tries (m), the mean; null where no try says. */
+    public function filledDiameterM(): ?float
+    {
+        return $this->tries->each(static fn(Run $run): ?float => $run->fillDiameterM)?->mean();
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Exchange;
+
+use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Challenge\RecordedCar;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\Tries;
+use Skivo\Core\Findings\ClassData;
+
+/**
+ * What a class has on record as the JSON of docs/class.schema.json, for whoever analyses it with tools of their own. Parts that
+ * a class added to the list, and its pump's readings, have no place in it.
+ */
+final readonly class ClassWriter
+{
+    /** On one line, as bin/skivo findings reads it. */
+    public static function write(ClassData $class, ?float $laneLengthM = null): string
+    {
+        $question = $class->question;
+        $tries = $class->cars[0]->tries ?? new Tries([], 3);
+
+        return json_encode(array_filter([
+            'question' => $question === null ? null : array_filter([
+                'attribute' => ClassReader::keyOf($question->attribute),
+                'outcome' => $question->outcome->value,
+                'from' => $question->from,
+                'to' => $question->to,
+            ], static fn(?string $value): bool => $value !== null),
+            'rule' => $class->scoring->value,
+            'tries' => $tries->allowed,
+            'void_tries' => $tries->voidIsRetried ? 'again' : 'lost',
+            'lane_length_m' => $laneLengthM,
+            'timed_length_m' => $class->timedLengthM,
+            'surface' => $class->surface,
+            'temperature_c' => $class->temperatureC,
+            'cars' => array_map(self::car(...), $class->cars),
+        ], static fn(mixed $value): bool => $value !== null), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** @return array<string, mixed> */
+    private static function car(RecordedCar $car): array
+    {
+        $attributes = [];
+        foreach (CarAttribute::recorded() as $attribute) {
+            // However it was measured, it is read back as a diameter.
+            $value = $attribute === CarAttribute::BalloonSize
+                ? $car->choices->balloonDiameterM()
+                : $car->choices->number($attribute) ?? $car->choices->kind($attribute);
+            if ($value !== null) {
+                $attributes[ClassReader::keyOf($attribute)] = $attribute->isCount() ? (int) $value : $value;
+            }
+        }
+
+        return array_filter([
+            'id' => $car->id,
+            'group' => $car->group,
+            'version' => $car->version,
+            'is_in' => $car->isIn ? null : false,
+            'attributes' => $attributes === [] ? null : $attributes,
+            'bench' => self::bench($car),
+            'runs' => self::runs($car->tries),
+        ], static fn(mixed $value): bool => $value !== null);
+    }
+
+    /** @return list<array<string, float|string>>|null */
+    private static function bench(RecordedCar $car): ?array
+    {
+        $readings = [];
+        foreach ($car->bench as $key => $repeats) {
+            $test = BenchTest::from($key);
+            foreach ($repeats as $repeat) {
+                $reading = ['test' => ClassReader::testKey($test)];
+                foreach ($test->fields() as $index => $field) {
+                    $reading[ClassReader::fieldKey($test, $field)] = $repeat[$index];
+                }
+                $readings[] = $reading;
+            }
+        }
+
+        return $readings === [] ? null : $readings;
+    }
+
+    /** @return list<array<string, mixed>> in the order of their tries, void ones last: they count for nothing */
+    private static function runs(Tries $tries): array
+    {
+        return array_map(static fn(Run $run): array => array_filter([
+            'distance_m' => $run->distanceM,
+            'time_s' => $run->timeS,
+            'drift_m' => $run->driftM,
+            'limp_m' => $run->limpM,
+            'total_time_s' => $run->totalTimeS,
+            'load_kg' => $run->loadKg,
+            'fill_diameter_m' => $run->fillDiameterM,
+            'past_end' => $run->pastEnd ? true : null,
+            'void' => $run->void === null ? null : str_replace(' ', '_', $run->void->value),
+        ], static fn(mixed $value): bool => $value !== null), [...$tries->counted, ...$tries->extra, ...$tries->void]);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Findings;
+
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\RecordedCar;
+use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Simulation\PumpCurve;
+
+/** Everything that findings rest on: what a class asked, by which rule it counts, and what is on record of its cars. */
+final readonly class ClassData
+{
+    /**
+     * @param list<RecordedCar> $cars every version, in the order of the groups and of their versions
+     * @param string|null $surface on which they run, where a car has none of its own
+     * @param float|null $temperatureC of the air; the usual one where it was not noted
+     * @param PumpCurve|null $pump as the class measured it
+     * @param float|null $timedLengthM over which times are taken
+     * @param \Closure(ComparedCar, \Skivo\Core\Car\CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any of a group that is in where null
+     * @param int $seed of what is drawn by chance
+     */
+    public function __construct(
+        public array $cars,
+        public ?Question $question = null,
+        public Award $award = new Award(Goal::Farthest),
+        public Scoring $scoring = Scoring::Mean,
+        public Catalogue $catalogue = new Catalogue([]),
+        public ?string $surface = null,
+        public ?float $temperatureC = null,
+        public ?PumpCurve $pump = null,
+        public ?float $timedLengthM = null,
+        public ?\Closure $mayBe = null,
+        public int $seed = 1,
+    ) {}
+}

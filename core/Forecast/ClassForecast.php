@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Forecast;
+
+use Skivo\Core\Bench\Forces;
+use Skivo\Core\Bench\Repeatability;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\RecordedCar;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\PumpCurve;
+use Skivo\Core\Statistics\ModeratedScatter;
+use Skivo\Core\Statistics\Sample;
+
+/** The one forecast of every car of a class, from its parts, its bench tests, its tries, and what the class's hands are like. */
+final readonly class ClassForecast
+{
+    /** Tries scatter by so much of how far a car goes, where a class does not show it; as good as so many degrees of freedom of it. Common practice, no source. */
+    private const USUAL_SCATTER = 0.08;
+    private const USUAL_DEGREES = 4.0;
+
+    /** What a careful bench test of friction is off by (standard uncertainty, of f). From memory. */
+    private const CAREFUL = 0.04;
+
+    /** More than this and it is no scatter of tries. */
+    private const GREATEST_SCATTER = 0.6;
+
+    /**
+     * @param array<array-key, CarModel> $models from the parts, by the id of the car; of those that the model can compute with
+     * @param array<array-key, Forces> $forces likewise, what the bench measured in place
+     * @param array<array-key, array<string, float>> $beyond what is recorded of the others that the model can't, by attribute (SI)
+     * @param array<array-key, list<CarAttribute>> $missing what is not known of a car and must be, by its id
+     * @param array<array-key, State> $states what is known of each car, by its id
+     * @param State $usual likewise of a car that this class might build
+     * @param array<array-key, Forecast> $forecasts of one more try, by the id of the car; of those that nothing is missing of
+     * @param array<array-key, Forecast> $beforeRuns what could have been said before its first try, likewise; of those that ran
+     * @param array<array-key, Forecast> $onceMeasured what one careful bench test of its friction would make of it; of those without
+     */
+    private function __construct(
+        public array $models,
+        public array $forces,
+        public array $beyond,
+        public array $missing,
+        public array $states,
+        public State $usual,
+        public array $forecasts,
+        public array $beforeRuns,
+        public array $onceMeasured,
+        public Hands $hands,
+        public Repeatability $repeatability,
+        public ?ModeratedScatter $scatter,
+    ) {}
+
+    /**
+     * @param list<RecordedCar> $cars
+     * @param string|null $surface on which they run, where a car has none of its own
+     * @param float|null $temperatureC of the air
+     * @param PumpCurve|null $pump as the class measured it
+     */
+    public static function of(
+        array $cars,
+        Catalogue $catalogue,
+        ?string $surface,
+        ?float $temperatureC,
+        ?PumpCurve $pump,
+        Kept $kept,
+    ): self {
+        $models = $measured = $beyond = $missing = $forces = [];
+        foreach ($cars as $car) {
+            $choices = self::asFilled($car);
+            $model = CarModel::of($choices, $catalogue, $surface, $temperatureC, $pump);
+            if (!$model->isComputable()) {
+                $beyond[$car->id] = $model->beyond;
+            } elseif (!$choices->isEmpty() || $car->bench !== []) {
+                $models[$car->id] = $model;
+                $measured[] = [$model, $car->bench];
+                $lacks = self::lacks($choices);
+                if ($lacks !== []) {
+                    $missing[$car->id] = $lacks;
+                }
+            }
+        }
+        $repeats = Repeatability::of($measured);
+        $scatter = (new Award(Goal::Farthest))->scatter(array_map(static fn(RecordedCar $car) => $car->tries, $cars));
+        $evidence = [];
+        foreach ($cars as $car) {
+            $model = $models[$car->id] ?? null;
+            if ($model !== null) {
+                $forces[$car->id] = Forces::of($model, $car->bench, $repeats);
+                if (!isset($missing[$car->id])) {
+                    $evidence[$car->id] = self::evidence($car, $model, $forces[$car->id], $scatter, $kept);
+                }
+            }
+        }
+        $workmanship = new Workmanship(array_values($evidence));
+        $states = array_map($workmanship->stateOf(...), $evidence);
+
+        return new self(
+            $models,
+            $forces,
+            $beyond,
+            $missing,
+            $states,
+            $workmanship->usual($scatter === null ? self::USUAL_SCATTER : self::relative(null, $scatter)),
+            array_map(static fn(Evidence $car): Forecast => $states[$car->id]->forecast($car->table), $evidence),
+            array_map($workmanship->forecastBeforeRuns(...), array_filter(
+                $evidence,
+                static fn(Evidence $car): bool => $car->distancesM !== [] || $car->atLeastM !== [] || $car->noStarts > 0,
+            )),
+            array_map(
+                static fn(Evidence $car): Forecast => $states[$car->id]->onceMeasured($car->table->partsFriction, self::CAREFUL)->forecast($car->table),
+                array_filter($evidence, static fn(Evidence $car): bool => $car->friction === null),
+            ),
+            $workmanship->hands(),
+            $repeats,
+            $scatter,
+        );
+    }
+
+    /** What the parts of a car say of it. */
+    public function modelOf(string $car): ?CarModel
+    {
+        return $this->models[$car] ?? null;
+    }
+
+    /** @return list<CarAttribute> of a nozzle's bore and a balloon's size, without which nothing can be said */
+    private static function lacks(Car $choices): array
+    {
+        return array_values(array_filter([
+            $choices->has(CarAttribute::NozzleBore) || $choices->has(CarAttribute::NozzleKind) ? null : CarAttribute::NozzleBore,
+            $choices->has(CarAttribute::BalloonSize) || $choices->has(CarAttribute::PumpStrokes) ? null : CarAttribute::BalloonSize,
+        ]));
+    }
+
+    /** A car as its tries were filled, where they say. */
+    private static function asFilled(RecordedCar $car): Car
+    {
+        $filled = $car->filledDiameterM();
+
+        return $filled === null ? $car->choices : $car->choices->with(CarAttribute::BalloonSize, $filled);
+    }
+
+    private static function evidence(
+        RecordedCar $car,
+        CarModel $model,
+        Forces $forces,
+        ?ModeratedScatter $scatter,
+        Kept $kept,
+    ): Evidence {
+        $runs = [...$car->tries->counted, ...$car->tries->extra];
+        $stopped = array_values(array_filter($runs, static fn(Run $run): bool => !$run->pastEnd && ($run->distanceM ?? 0.0) > 0.0));
+        $past = array_values(array_filter($runs, static fn(Run $run): bool => $run->pastEnd && ($run->distanceM ?? 0.0) > 0.0));
+        $distances = array_map(static fn(Run $run): float => (float) $run->distanceM, $stopped);
+        $sample = $car->tries->distances();
+
+        return new Evidence(
+            $car->id,
+            DistanceTable::of($model->settings, $kept),
+            $forces->frictionIsMeasured() ? $forces->friction : null,
+            $forces->thrustIsMeasured() ? $forces->pressure->times(1.0 / $model->settings->get(CarAttribute::BalloonPressure)) : null,
+            $distances,
+            array_map(static fn(Run $run): float => (float) $run->distanceM, $past),
+            count(array_filter($runs, static fn(Run $run): bool => $run->distanceM === 0.0))
+                + count(array_filter($car->tries->void, static fn(Run $run): bool => $run->void === VoidReason::NoStart)),
+            self::relative($sample, $scatter),
+        );
+    }
+
+    private static function relative(?Sample $sample, ?ModeratedScatter $scatter): float
+    {
+        if ($scatter === null) {
+            return self::USUAL_SCATTER;
+        }
+        $mean = $sample?->mean() ?? 0.0;
+        $variance = $sample === null || $mean <= 0.0 ? $scatter->priorVariance : $scatter->variance($sample) / $mean ** 2;
+        $degrees = $sample === null ? $scatter->allDegrees : $scatter->degreesOfFreedom($sample);
+
+        return sqrt(min(
+            self::GREATEST_SCATTER ** 2,
+            (self::USUAL_DEGREES * self::USUAL_SCATTER ** 2 + $degrees * $variance) / (self::USUAL_DEGREES + $degrees),
+        ));
+    }
+}

@@ -1,0 +1,423 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Forecast;
+
+use Skivo\Core\Statistics\Estimate;
+use Skivo\Core\Statistics\Interval;
+use Skivo\Core\Statistics\Normal;
+use Skivo\Core\Statistics\StudentT;
+
+/**
+ * What a class's hands add to friction, and what its balloons give: f = f_parts + w, with the workmanship w > 0 of each car
+ * from ln w ~ N(μ, τ²) over the class, μ ~ N(ln 0.03, 0.8²), τ ~ half-normal(0.5); and the pressure of the emptying balloon
+ * over the model's, ln p ~ N(ln P, 0.1²) with ln P ~ N(ln 0.8, 0.15²) (starting values from memory and trial; that rubber
+ * gives back less than it took: Mullins, Rubber Chem. Technol. 42, 339, 1969).
+ *
+ * All of it on grids: each car's evidence is a likelihood over its own w and p, the class's is the product of what remains
+ * of them once w and p are summed out (Gelman et al., Bayesian Data Analysis, sections 5.3 and 10.1).
+ */
+final readonly class Workmanship
+{
+    private const MU = [-3.5065578973, 0.8];
+    private const TAU = 0.5;
+    private const PRESSURE = [-0.2231435513, 0.15];
+    private const PRESSURE_OF_A_CAR = 0.1;
+
+    /** Steps of the grids: of ln w, of a car's ln p, and of the class's μ, τ and ln P. */
+    private const LOG_W = [-7.6, 0.2, 79];
+    private const LOG_P = [-0.80, 0.34, 20];
+    private const MUS = 17;
+    /** @var list<float> */
+    private const TAUS = [0.05, 0.15, 0.3, 0.5, 0.75, 1.05, 1.4];
+    private const PRESSURES = 7;
+
+    /** So many pairs stand for what is known of a car. */
+    private const DRAWS = 240;
+
+    /** One try in so many has nothing to do with the model. From memory. */
+    private const OFF = 0.01;
+    private const ANYWHERE_M = 10.0;
+
+    /** What of the class is this much less likely than the likeliest adds nothing. */
+    private const NOTHING = 1e-3;
+
+    /** What of a car is so much less likely (ln) than the likeliest is left out. */
+    private const HARDLY = 14.0;
+
+    /** @var non-empty-list<float> */
+    private array $w;
+
+    /** @var non-empty-list<float> */
+    private array $p;
+
+    /** @var list<array{float, float, float}> μ and τ with what they were likely beforehand */
+    private array $shapes;
+
+    /** @var list<array{float, float}> ln P with what it was likely beforehand */
+    private array $pressures;
+
+    /** @var list<list<float>> weight of each w, by shape */
+    private array $ofW;
+
+    /** @var list<list<float>> weight of each p, by the class's pressure */
+    private array $ofP;
+
+    /** @var list<list<float>> how likely each shape and pressure of the class is */
+    private array $posterior;
+
+    /** @var array<string, array<int, array<int, float>>> how likely a car's evidence is, by p and w */
+    private array $likelihoods;
+
+    /** @var array<string, list<list<float>>> what remains of that for the class, by shape and pressure */
+    private array $remains;
+
+    /** @param list<Evidence> $cars */
+    public function __construct(array $cars)
+    {
+        $this->w = array_map(exp(...), self::steps(...self::LOG_W));
+        $this->p = array_map(exp(...), self::steps(...self::LOG_P));
+        $this->shapes = self::shapes();
+        $this->pressures = self::normalSteps(...[...self::PRESSURE, self::PRESSURES]);
+        $this->ofW = array_map(fn(array $shape): array => self::weights($this->w, $shape[0], $shape[1]), $this->shapes);
+        $this->ofP = array_map(fn(array $class): array => self::weights($this->p, $class[0], self::PRESSURE_OF_A_CAR), $this->pressures);
+        $likelihoods = $remains = [];
+        foreach ($cars as $car) {
+            if ($car->saysMore() || $car->pressure !== null) {
+                $likelihoods[$car->id] = $this->likelihood($car);
+                $remains[$car->id] = $this->remaining($likelihoods[$car->id]);
+            }
+        }
+        [$this->likelihoods, $this->remains] = [$likelihoods, $remains];
+        $this->posterior = $this->posterior();
+    }
+
+    /** Of a car of this class, whether it has any evidence of its own or not. */
+    public function stateOf(Evidence $car): State
+    {
+        return $this->state($this->weightsOf($car->id, $this->likelihoods[$car->id] ?? null), $car->scatter);
+    }
+
+    /** Of a car of which nothing is known but that this class builds it. */
+    public function usual(float $scatter): State
+    {
+        return $this->state($this->weightsOf('', null), $scatter);
+    }
+
+    public function forecast(Evidence $car): Forecast
+    {
+        return $this->stateOf($car)->forecast($car->table);
+    }
+
+    /** What could be said of a car before its first try, from everything else in the class. */
+    public function forecastBeforeRuns(Evidence $car): Forecast
+    {
+        $before = new Evidence($car->id, $car->table, $car->friction, $car->pressure, scatter: $car->scatter);
+        $saysAnything = $before->saysMore() || $before->pressure !== null;
+
+        return $this->state($this->weightsOf($car->id, $saysAnything ? $this->likelihood($before) : null), $car->scatter)->forecast($car->table);
+    }
+
+    /**
+     * Pairs that stand for equal shares of the weight, in the order of the workmanship.
+     *
+     * @param array<int, array<int, float>> $weights by p and w
+     */
+    private function state(array $weights, float $scatter): State
+    {
+        $columns = [];
+        $sum = 0.0;
+        foreach ($weights as $j => $row) {
+            foreach ($row as $k => $weight) {
+                $columns[$k][$j] = $weight;
+                $sum += $weight;
+            }
+        }
+        ksort($columns);
+        $draws = [];
+        $before = 0.0;
+        foreach ($columns as $k => $column) {
+            foreach ($column as $j => $weight) {
+                $share = $weight / $sum * self::DRAWS;
+                while (count($draws) < self::DRAWS && count($draws) + 0.5 <= $before + $share) {
+                    // Within a step every value is as likely as the next.
+                    $part = $share > 0.0 ? (count($draws) + 0.5 - $before) / $share - 0.5 : 0.0;
+                    $draws[] = [$this->w[$k] * exp($part * (self::LOG_W[1] - self::LOG_W[0]) / (self::LOG_W[2] - 1)), $this->p[$j]];
+                }
+                $before += $share;
+            }
+        }
+
+        return new State($draws ?: throw new \LogicException('Weights that sum to something leave draws.'), $scatter);
+    }
+
+    /** What hands add to the friction of a usual car of the class, and what its balloons give. */
+    public function hands(): Hands
+    {
+        $w = $p = [];
+        foreach ($this->posterior as $s => $row) {
+            foreach ($row as $q => $weight) {
+                $w[intdiv($s, count(self::TAUS))] = ($w[intdiv($s, count(self::TAUS))] ?? 0.0) + $weight;
+                $p[$q] = ($p[$q] ?? 0.0) + $weight;
+            }
+        }
+        $mu = [self::MU[0] - 3 * self::MU[1], self::MU[0] + 3 * self::MU[1], self::MUS];
+        $pressure = [self::PRESSURE[0] - 3 * self::PRESSURE[1], self::PRESSURE[0] + 3 * self::PRESSURE[1], self::PRESSURES];
+
+        return new Hands(
+            exp(self::quantile($w, $mu, 0.5)),
+            new Interval(exp(self::quantile($w, $mu, 0.025)), exp(self::quantile($w, $mu, 0.975))),
+            exp(self::quantile($p, $pressure, 0.5)),
+            new Interval(exp(self::quantile($p, $pressure, 0.025)), exp(self::quantile($p, $pressure, 0.975))),
+        );
+    }
+
+    /**
+     * @param array<int, array<int, float>>|null $likelihood by p and w
+     *
+     * @return array<int, array<int, float>> weight of each p and w, not summing to anything
+     */
+    private function weightsOf(string $id, ?array $likelihood): array
+    {
+        $columns = [];
+        foreach ($likelihood ?? [array_fill(0, count($this->w), 1.0)] as $row) {
+            $columns += $row;
+        }
+        // What the class knows already holds what it knows of this car.
+        $remains = $this->remains[$id] ?? null;
+        $weights = [];
+        foreach ($this->pressures as $q => $_) {
+            $row = array_map(static fn(): float => 0.0, $columns);
+            foreach ($this->posterior as $s => $byPressure) {
+                if ($byPressure[$q] > 0.0) {
+                    $weight = $byPressure[$q] / ($remains === null ? 1.0 : $remains[$s][$q]);
+                    $shares = $this->ofW[$s];
+                    foreach ($columns as $k => $_) {
+                        $row[$k] += $weight * $shares[$k];
+                    }
+                }
+            }
+            foreach ($this->ofP[$q] as $j => $share) {
+                if ($likelihood === null || isset($likelihood[$j])) {
+                    foreach ($likelihood[$j] ?? $columns as $k => $each) {
+                        $weights[$j][$k] = ($weights[$j][$k] ?? 0.0) + $share * $row[$k] * $each;
+                    }
+                }
+            }
+        }
+
+        return $weights;
+    }
+
+    /** @return array<int, array<int, float>> of a car's evidence, by p and w; the likeliest is 1, what is hardly possible is left out */
+    private function likelihood(Evidence $car): array
+    {
+        $ofFriction = array_map(
+            static fn(float $w): float => self::bench($car->friction, $car->table->partsFriction + $w, $car->table->partsFriction),
+            $this->w,
+        );
+        $ofTries = [];
+        $rows = [];
+        $most = -INF;
+        foreach ($this->reach($car) as $j => $steps) {
+            $ofPressure = $car->pressure === null ? 0.0 : self::logDensity($car->pressure, $this->p[$j]);
+            foreach ($steps as $k => $step) {
+                $ofTries[$step ?? 'none'] ??= self::tries($car, $step === null ? 0.0 : exp($step * Spread::BIN));
+                $log = $ofPressure + $ofFriction[$k] + $ofTries[$step ?? 'none'];
+                $most = $log > $most ? $log : $most;
+                $rows[$j][$k] = $log;
+            }
+        }
+        $likelihood = [];
+        foreach ($rows as $j => $row) {
+            foreach ($row as $k => $log) {
+                if ($log > $most - self::HARDLY) {
+                    $likelihood[$j][$k] = exp($log - $most);
+                }
+            }
+        }
+
+        return $likelihood;
+    }
+
+    /** @return list<list<int|null>> how far the car goes, in bins of its spread, by p and w; null where it does not start */
+    private function reach(Evidence $car): array
+    {
+        return $car->table->steps($this->p, $this->w, Spread::BIN);
+    }
+
+    /** Of what a bench read, at a friction; no more than a bound from above where it is hardly more than the parts have. */
+    private static function bench(?Estimate $read, float $friction, float $parts): float
+    {
+        if ($read === null) {
+            return 0.0;
+        }
+        if ($read->value > $parts + $read->standardUncertainty) {
+            return self::logDensity($read, $friction);
+        }
+        $t = ($friction - $read->value) / $read->standardUncertainty;
+
+        return log(max(1e-30, is_infinite($read->degreesOfFreedom)
+            ? Normal::cumulative(-$t)
+            : (new StudentT($read->degreesOfFreedom))->cumulative(-$t)));
+    }
+
+    /** ln of Student's density but for a constant. */
+    private static function logDensity(Estimate $read, float $at): float
+    {
+        $square = (($at - $read->value) / $read->standardUncertainty) ** 2;
+
+        return is_infinite($read->degreesOfFreedom)
+            ? -0.5 * $square
+            : -0.5 * ($read->degreesOfFreedom + 1.0) * log1p($square / $read->degreesOfFreedom);
+    }
+
+    /** ln of how likely the tries of a car are that goes so far (m). */
+    private static function tries(Evidence $car, float $distance): float
+    {
+        $log = 0.0;
+        $deviation = $car->scatter * $distance;
+        foreach ($car->distancesM as $each) {
+            $log += log(self::OFF / self::ANYWHERE_M + ($distance > 0.0
+                ? (1.0 - self::OFF) * Normal::density(($each - $distance) / $deviation) / $deviation
+                : 0.0));
+        }
+        foreach ($car->atLeastM as $bound) {
+            $log += log(self::OFF + ($distance > 0.0 ? (1.0 - self::OFF) * Normal::cumulative(($distance - $bound) / $deviation) : 0.0));
+        }
+
+        return $log + $car->noStarts * log($distance > 0.0 ? self::OFF : 1.0);
+    }
+
+    /**
+     * @param array<int, array<int, float>> $likelihood by p and w
+     *
+     * @return list<list<float>> by shape and pressure of the class
+     */
+    private function remaining(array $likelihood): array
+    {
+        $byPressure = [];
+        foreach ($this->ofP as $q => $shares) {
+            $sums = [];
+            foreach ($likelihood as $j => $row) {
+                $share = $shares[$j];
+                foreach ($row as $k => $each) {
+                    $sums[$k] = ($sums[$k] ?? 0.0) + $share * $each;
+                }
+            }
+            $byPressure[$q] = $sums;
+        }
+        $remains = [];
+        foreach ($this->ofW as $weights) {
+            $ofShape = [];
+            foreach ($byPressure as $sums) {
+                $sum = 1e-300;
+                foreach ($sums as $k => $each) {
+                    $sum += $weights[$k] * $each;
+                }
+                $ofShape[] = $sum;
+            }
+            $remains[] = $ofShape;
+        }
+
+        return $remains;
+    }
+
+    /** @return list<list<float>> by shape and pressure; 0 for what is hardly possible */
+    private function posterior(): array
+    {
+        $logs = [];
+        $most = -INF;
+        foreach ($this->shapes as $s => [, , $shape]) {
+            foreach ($this->pressures as $q => [, $pressure]) {
+                $log = log($shape) + log($pressure);
+                foreach ($this->remains as $ofCar) {
+                    $log += log($ofCar[$s][$q]);
+                }
+                $logs[$s][$q] = $log;
+                $most = max($most, $log);
+            }
+        }
+
+        return array_values(array_map(
+            static fn(array $row): array => array_values(array_map(static function (float $log) use ($most): float {
+                $weight = exp($log - $most);
+
+                return $weight < self::NOTHING ? 0.0 : $weight;
+            }, $row)),
+            $logs,
+        ));
+    }
+
+    /** @return list<array{float, float, float}> */
+    private static function shapes(): array
+    {
+        $shapes = [];
+        foreach (self::normalSteps(self::MU[0], self::MU[1], self::MUS) as [$mu, $ofMu]) {
+            foreach (self::TAUS as $i => $tau) {
+                // A half-normal density times how much of τ each step stands for.
+                $width = ((self::TAUS[$i + 1] ?? 2 * $tau - (self::TAUS[$i - 1] ?? 0.0)) - (self::TAUS[$i - 1] ?? 0.0)) / 2;
+                $shapes[] = [$mu, $tau, $ofMu * exp(-0.5 * ($tau / self::TAU) ** 2) * $width];
+            }
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * @param int<2, max> $count
+     *
+     * @return list<array{float, float}> within three standard deviations, with how likely each is
+     */
+    private static function normalSteps(float $mean, float $deviation, int $count): array
+    {
+        return array_map(
+            static fn(float $z): array => [$mean + $deviation * $z, exp(-0.5 * $z * $z)],
+            self::steps(-3.0, 3.0, $count),
+        );
+    }
+
+    /**
+     * @param int<2, max> $count
+     *
+     * @return non-empty-list<float> from one number to another
+     */
+    private static function steps(float $from, float $to, int $count): array
+    {
+        return array_map(static fn(int $i): float => $from + ($to - $from) * $i / ($count - 1), range(0, $count - 1));
+    }
+
+    /**
+     * @param list<float> $values in equal steps of their logarithm
+     *
+     * @return list<float> how likely each is, by a normal distribution of the logarithm; they sum to 1
+     */
+    private static function weights(array $values, float $mean, float $deviation): array
+    {
+        $weights = array_map(static fn(float $value): float => exp(-0.5 * ((log($value) - $mean) / $deviation) ** 2), $values);
+        $sum = array_sum($weights);
+
+        return array_map(static fn(float $weight): float => $weight / $sum, $weights);
+    }
+
+    /**
+     * @param array<int, float> $weights of the steps
+     * @param array{float, float, int} $steps
+     */
+    private static function quantile(array $weights, array $steps, float $share): float
+    {
+        ksort($weights);
+        $half = $share * array_sum($weights);
+        $width = ($steps[1] - $steps[0]) / ($steps[2] - 1);
+        foreach ($weights as $step => $weight) {
+            if ($half <= $weight) {
+                // Within a step every value is as likely as the next.
+                return $steps[0] + $width * ($step - 0.5 + $half / $weight);
+            }
+            $half -= $weight;
+        }
+
+        return $steps[1];
+    }
+}

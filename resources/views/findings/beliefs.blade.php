@@ -1,0 +1,52 @@
+@php
+    $regime = $schools->regime();
+    [$told, $open] = collect($findings->found->rulings)->partition(fn ($ruling) => $ruling->isSupported !== null || $ruling->effect !== null);
+    $effects = $words->effects();
+@endphp
+<x-layout
+    :title="Text::of('findings.beliefs.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
+    stage="findings" :line="$challenge->question" live="page">
+    <x-findings-pages :challenge="$challenge" here="beliefs" :counting="$findings->counting" />
+    <div class="py-4" data-part="beliefs">
+        <p class="prose">{{ Text::of('findings.beliefs.people_disagree') }}</p>
+        <div class="scroll-x mt-3" tabindex="0" role="region" aria-label="{{ Text::of('findings.beliefs.where_people_disagree') }}">
+            <table class="figures-table schools">
+                <thead><tr><th scope="col">{{ Text::of('findings.beliefs.some_say') }}</th>
+                        <th scope="col">{{ Text::of('findings.beliefs.here') }}</th>
+                        <th scope="col">{{ Text::of('findings.beliefs.by_what') }}</th>
+                        <th scope="col">{{ Text::of('findings.beliefs.the_model') }}</th></tr></thead>
+                <tbody>
+                    @foreach ($told as $ruling)
+                        <tr>
+                            <th scope="row">{!! Text::html('findings.beliefs.others', [
+                                'claim' => $schools->claim($ruling),
+                                'otherwise' => Label::of($ruling->school, 'otherwise'),
+                            ]) !!}</th>
+                            <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $schools->verdict($ruling) }}</td>
+                            <td>{{ $schools->evidence($ruling) }}
+                                @if ($ruling->effect !== null)<x-behind :challenge="$challenge" :cars="$ruling->effect->cars()" />@endif
+                            </td>
+                            <td class="small">{{ $schools->reason($ruling, $regime) }}</td>
+                        </tr>
+                    @endforeach
+                    <tr><th scope="row">{!! Text::html('findings.beliefs.best_mean_or_median_counts_another') !!}</th>
+                        <td class="verdict font-bold">{{ $schools->scoringVerdict()->lead }}</td>
+                        <td>{{ $schools->scoringVerdict()->rest }}</td>
+                        <td class="small">{{ Text::of('findings.beliefs.the_mean_uses_every_try_the') }}</td></tr>
+                    <tr><th scope="row">{!! Text::html('findings.beliefs.same_car_for_all_or_free') !!}</th>
+                        <td class="verdict">{{ $effects === [] ? Text::of('findings.beliefs.no_like_cars')
+                            : Text::plural('findings.beliefs.choice_with_like_cars', count($effects)) }}</td>
+                        <td>{{ $effects === [] ? Text::of('findings.beliefs.these_designs_are_too_free_to')
+                            : Text::of('findings.beliefs.where_cars_were_alike_but_for') }}</td><td class="small"></td></tr>
+                </tbody>
+            </table>
+        </div>
+        @if ($open->isNotEmpty())
+            <details class="disclosure mt-4">
+                <summary>{{ Text::plural('findings.beliefs.these_runs_cant_speak_to', $open->count()) }}</summary>
+                <ul class="claims">@foreach ($open as $ruling)<li><strong>{{ $schools->claim($ruling) }}.</strong>
+                    {{ $schools->missing($ruling) }}</li>@endforeach</ul>
+            </details>
+        @endif
+    </div>
+</x-layout>
