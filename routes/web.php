@@ -69,6 +69,7 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
     Route::put('groups/{group}/prediction', [PredictionController::class, 'update'])->name('predictions.update')->can('logRuns', 'group');
     Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
+    Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
     Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
         Route::get('', 'edit')->name('edit')->can('see', 'group');
         Route::put('', 'update')->name('update')->can('build', 'group');
@@ -189,8 +190,10 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
         Route::controller(FindingsController::class)->prefix('findings')->name('findings.')->group(function (): void {
             Route::get('', 'show')->name('show');
+            Route::put('tell', 'tell')->name('tell');
             Route::get('choices', 'choices')->name('choices');
             Route::get('work', 'work')->name('work');
+            Route::get('work.svg', 'workSvg')->name('work-svg');
             Route::get('beliefs', 'beliefs')->name('beliefs');
             Route::get('sure', 'sure')->name('sure');
             Route::get('awards', 'awards')->name('awards');

@@ -68,6 +68,12 @@ final class ChangeChallenge
         $this->change($challenge, ['groups_are_locked' => $isLocked]);
     }
 
+    /** Whether the board and the groups' tablets show the answer to the class's question. */
+    public function tellAnswer(Challenge $challenge, bool $isTold): void
+    {
+        $this->change($challenge, ['answer_told_at' => $isTold ? now() : null]);
+    }
+
     public function remove(Challenge $challenge): void
     {
         DB::transaction(static fn(): ?bool => $challenge->delete());

@@ -21,6 +21,10 @@ final readonly class WorkDrawing
     private const MOST_LINES = 24;
     private const STEP = 5;
 
+    /** Of the figure on a sheet of its own, in its own units: what stands above the rows, and a row. */
+    public const SHEET_HEAD = 30;
+    public const SHEET_ROW = 58;
+
     private float $longestM;
     private float $strongestN;
 
@@ -53,6 +57,12 @@ final readonly class WorkDrawing
         }
 
         return $lines;
+    }
+
+    /** The top of a row on a sheet of its own, counted from 0; the row after the last is where the tape lies. */
+    public static function sheetTop(int $row): int
+    {
+        return self::SHEET_HEAD + self::SHEET_ROW * $row;
     }
 
     /** Whether a block is drawn as known: what is only predicted is dashed. */

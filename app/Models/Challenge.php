@@ -66,6 +66,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property string|null $asks_from of two kinds that are compared, the one
  * @property string|null $asks_to the other
  * @property CarbonImmutable|null $asks_changed_at when it was changed after runs had counted
+ * @property CarbonImmutable|null $answer_told_at since when the class is shown the answer; null where it is not
  * @property bool $groups_are_locked
  * @property array<string, array<string, float|null>> $tolerances
  * @property CarbonImmutable|null $safety_read_at
@@ -79,7 +80,7 @@ final class Challenge extends Model
     use HoldsImmutableValues;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
+    protected $fillable = ['name', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
         'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
 
@@ -87,6 +88,7 @@ final class Challenge extends Model
         'asks' => CarAttribute::class,
         'asks_outcome' => Outcome::class,
         'asks_changed_at' => 'immutable_datetime',
+        'answer_told_at' => 'immutable_datetime',
         'goal' => Goal::class,
         'scoring' => Scoring::class,
         'tries' => 'integer',

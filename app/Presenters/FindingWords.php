@@ -17,6 +17,7 @@ use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Known;
+use Skivo\Core\Findings\LikeCars;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Work;
@@ -185,15 +186,6 @@ final readonly class FindingWords
         );
     }
 
-    /** @return list<Effect> what is worth a place of its own: what holds, then hints */
-    public function told(): array
-    {
-        return array_values(array_filter(
-            $this->found->effects,
-            fn(Effect $effect): bool => $this->isTold($effect) || $this->found->claims->verdict($effect) === Answer::Hint,
-        ));
-    }
-
     private function isTold(Effect $effect): bool
     {
         return in_array($this->found->claims->verdict($effect), [Answer::More, Answer::Less, Answer::HardlyMatters], true);
@@ -220,7 +212,8 @@ final readonly class FindingWords
     public function howWeKnow(Effect $effect): string
     {
         $rebuilt = $effect->rebuilt();
-        $who = $rebuilt === [] ? 'groups_ran_cars_that_are_alike' : 'groups_speak';
+        $ran = array_filter($effect->sets, static fn(LikeCars $set): bool => $set->group === null);
+        $who = $ran === [] ? 'groups_rebuilt' : 'groups_ran_cars_that_are_alike';
         $said = [Text::of("findings.answer.{$who}", [
             'groups' => Text::plural('findings.answer.count_groups', $effect->groups()), 'factor' => Label::of($effect->factor),
         ])];

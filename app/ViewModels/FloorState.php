@@ -55,7 +55,7 @@ final readonly class FloorState
     public static function ofBoard(Challenge $challenge): array
     {
         return self::drawnOnce($challenge, 'board', static fn(ClassRecord $record, Floor $floor): array => [
-            'html' => ['board' => view('board.floor', ['challenge' => $challenge, 'record' => $record, 'floor' => $floor])->render()],
+            'html' => ['board' => view($challenge->answer_told_at === null ? 'board.floor' : 'board.answer', ['challenge' => $challenge, 'record' => $record, 'floor' => $floor])->render()],
             'groups' => [],
             'next' => null,
             'coming' => [],

@@ -9,7 +9,9 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ClassTries;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Scoring;
@@ -33,6 +35,7 @@ final readonly class ClassReader
 
     private const LONGEST_RUN_M = 100.0;
     private const LONGEST_TIME_S = 600.0;
+    private const GREATEST_SEED = 2_147_483_647;
     private const CHECKS = ['spin_s', 'end_play_m', 'wobble_m', 'parallel_m', 'drift_m', 'airtight_m'];
     private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'past_end', 'void'];
 
@@ -43,7 +46,7 @@ final readonly class ClassReader
     public static function read(string $json): ClassData
     {
         $class = JsonObject::parse($json, 'a class', [
-            'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'cars',
+            'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'award', 'seed', 'cars',
         ]);
         $allowed = (int) self::within($class->at('tries'), $class->whole('tries', 3), 1, 50);
         $retried = $class->oneOf('void_tries', ['again' => true, 'lost' => false], 'again');
@@ -82,12 +85,21 @@ final readonly class ClassReader
         return new ClassData(
             $cars,
             $class->has('question') ? self::question($class) : null,
+            $class->has('award') ? self::award($class) : new Award(Goal::Farthest),
             scoring: $class->oneOf('rule', self::byValue(Scoring::cases()), Scoring::Mean->value),
             catalogue: Catalogue::standard(),
             surface: $class->has('surface') ? $class->text('surface') : null,
             temperatureC: $class->numberOrNull('temperature_c'),
             timedLengthM: self::length($class, 'timed_length_m'),
+            seed: (int) self::within($class->at('seed'), $class->whole('seed', 1), 1, self::GREATEST_SEED),
         );
+    }
+
+    private static function award(JsonObject $class): Award
+    {
+        $award = $class->object('award', ['goal', 'length_m']);
+
+        return new Award($award->oneOf('goal', self::byValue(Goal::cases())), self::length($award, 'length_m'));
     }
 
     private static function question(JsonObject $class): Question

@@ -6,6 +6,7 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Tries;
@@ -37,6 +38,11 @@ final readonly class ClassWriter
             'timed_length_m' => $class->timedLengthM,
             'surface' => $class->surface,
             'temperature_c' => $class->temperatureC,
+            'award' => $class->award->goal === Goal::Farthest ? null : array_filter(
+                ['goal' => $class->award->goal->value, 'length_m' => $class->award->lengthM],
+                static fn(float|string|null $value): bool => $value !== null,
+            ),
+            'seed' => $class->seed === 1 ? null : $class->seed,
             'cars' => array_map(self::car(...), $class->cars),
         ], static fn(mixed $value): bool => $value !== null), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
     }

@@ -75,4 +75,10 @@ return [
         'this_code_does_not_hold_or' => 'This code does not work, or no longer does. Ask for a new one.',
         'helper' => 'Helper :count',
     ],
+    'answer' => [
+        'there_is_an_answer' => 'The class has an answer to its question.',
+        'see_it' => 'See it',
+        'back_to_our_car' => 'Back to our car',
+        'not_told_yet' => 'The answer is not told yet. Ask your educator.',
+    ],
 ];

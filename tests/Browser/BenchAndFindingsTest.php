@@ -6,8 +6,10 @@ namespace Tests\Browser;
 
 use App\Models\BenchReading;
 use App\Models\Challenge;
+use App\Models\Device;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Str;
+use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
 use Tests\GeneratedClass;
@@ -57,14 +59,12 @@ final class BenchAndFindingsTest extends BrowserTestCase
 
     public function testFindingsFollowTheClassAndStillSaveTheirFigure(): void
     {
-        $challenge = $this->class([], "group,nozzle bore (mm),mass (g),try,distance (cm)\nA,6,40,1,200\nA,6,40,2,204\nB,8,40,1,300\nB,8,40,2,304\n");
+        $challenge = $this->class([], "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\nA,6,40,caps,20,1,200\nA,6,40,caps,20,2,204\nB,8,40,caps,20,1,300\nB,8,40,caps,20,2,304\n");
         $this->signIn()->visit("/challenges/{$challenge->id}/findings");
-        self::assertStringContainsString('Two cars make no finding.', $this->browser->text('.findings-layout'));
-        self::assertSame([], $this->browser->all('#mattered'));
-        Scenario::withClass($challenge, "group,nozzle bore (mm),mass (g),try,distance (cm)\nC,9,60,1,250\nC,9,60,2,260\n");
-        // Within two seconds, the sections that were not there before, too.
-        $this->browser->waitFor('Can’t tell yet.', '.findings-layout');
-        $this->browser->waitFor('What mattered');
+        self::assertStringContainsString('Two cars make no finding.', $this->browser->text('.answer-layout'));
+        Scenario::withClass($challenge, "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\nC,9,40,caps,20,1,350\nC,9,40,caps,20,2,353\n");
+        // Within two seconds, what was not there before, too.
+        $this->browser->waitFor('somewhere between', '.answer-layout');
         self::assertGreaterThan(0, count($this->browser->all('.figure svg')));
     }
 
@@ -79,24 +79,67 @@ final class BenchAndFindingsTest extends BrowserTestCase
         }
     }
 
-    public function testTheClassFigureDrawsIntervalsBothWaysAndIsSavedAsAFileThatStandsByItself(): void
+    public function testTheAnswersGraphIsSavedAsAFileThatStandsByItself(): void
     {
         $challenge = $this->found();
         $this->signIn()->visit("/challenges/{$challenge->id}/findings")->settle();
-        self::assertStringContainsString('A wider bore went farther', $this->browser->text('.findings-layout .said'));
-        $points = count($this->browser->all('.figure .point'));
-        self::assertGreaterThan(5, $points);
-        self::assertCount($points, $this->browser->all('.figure .cross'));
-        self::assertCount(1, $this->browser->all('.figure path.model'));
+        self::assertStringContainsString('Yes.', $this->browser->text('.answer-said'));
+        self::assertGreaterThan(5, count($this->browser->all('.figure .point')));
         self::assertCount(1, $this->browser->all('.figure path.fit'));
+        self::assertCount(1, $this->browser->all('.figure path.band'));
+        self::assertGreaterThan(3, count($this->browser->all('.figure .name')), 'names stand beside the marks');
 
-        $saved = $this->saved('class-figure');
-        foreach (['Thrust ÷ resistance', '<symbol', 'fill="rgb('] as $part) {
+        $saved = $this->saved('answer');
+        foreach (['Nozzle bore, mm', '<symbol', 'fill="rgb('] as $part) {
             self::assertStringContainsString($part, $saved);
         }
-        // The runs behind the first claim.
-        $this->browser->find('.claims .behind')->click();
+        // The runs behind the answer.
+        $this->browser->find('.answer-said .behind')->click();
         $this->browser->waitFor('The runs behind a finding');
+    }
+
+    /** One row a car, and the two blocks of each of the same area. */
+    public function testWhyEachCarStoppedIsDrawnAsTwoBlocksOfEqualArea(): void
+    {
+        $challenge = $this->found();
+        foreach ([1280, 390] as $width) {
+            $this->signIn()->size($width, 844)->visit("/challenges/{$challenge->id}/findings/work")->settle();
+            $areas = $this->browser->driver->executeScript(<<<'JS'
+                return [...document.querySelectorAll('.work-blocks')].map((svg) => ['push', 'hold'].map((name) => {
+                    const box = svg.querySelector(`.${name}`).getBoundingClientRect();
+                    return box.width * box.height;
+                }));
+                JS);
+            self::assertCount(8, $areas);
+            foreach ($areas as [$push, $hold]) {
+                // Strokes are as wide on small blocks as on large ones.
+                self::assertEqualsWithDelta(1.0, $push / $hold, 0.12);
+            }
+        }
+        $this->browser->size(1280, 800)->press('By push')->settle();
+        self::assertStringContainsString('by=push', $this->browser->driver->getCurrentURL());
+    }
+
+    public function testTheClassIsToldOnTheBoardAndOnTheTablets(): void
+    {
+        $challenge = $this->found();
+        [$board, $token] = Device::join($challenge, DeviceRole::Board, 'Board');
+        $group = $challenge->groups()->firstOrFail();
+        $this->signIn()->visit("/challenges/{$challenge->id}/findings")->press('Tell the class');
+        $this->browser->waitFor('The class is told: the board shows the answer.');
+        $this->browser->visit("/board/{$token}")->settle();
+        $this->browser->waitFor('Yes.', '.board-answer');
+        self::assertGreaterThan(5, count($this->browser->all('.figure .point')));
+        $this->browser->visit("/challenges/{$challenge->id}/groups/{$group->id}/own")->press('See it');
+        $this->browser->waitFor('Yes.', '.answer-said');
+        $this->browser->visit("/challenges/{$challenge->id}/findings")->press('Back to the floor');
+        $this->browser->waitFor('The board shows the floor again.');
+        $this->browser->visit("/board/{$token}")->settle();
+        self::assertCount(1, $this->browser->all('[data-floor]'));
+        self::assertSame([], $this->browser->all('.board-answer'));
+        $this->browser->visit("/challenges/{$challenge->id}/groups/{$group->id}/answer");
+        $this->browser->waitFor('The answer is not told yet.');
+        self::assertSame(DeviceRole::Board, $board->role);
     }
 
     public function testTheReportIsTwoToFourPagesInEitherSystemAndNotebooksOneEach(): void
@@ -106,7 +149,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         foreach (['metric' => 'Mean (cm)', 'imperial' => 'Mean (in)'] as $units => $head) {
             Challenge::query()->whereKey($challenge->id)->update(['units' => $units]);
             [$text, $pages] = $this->printed("/challenges/{$challenge->id}/report");
-            foreach (['Does a wider nozzle carry the car farther?', 'A wider bore went farther', $head, 'Next questions', 'qualified staff come first'] as $words) {
+            foreach (['Does a wider nozzle carry the car farther?', 'Yes.', 'A wider bore goes farther.', $head, 'Next questions', 'qualified staff come first'] as $words) {
                 self::assertStringContainsString($words, $text, $units);
             }
             self::assertGreaterThanOrEqual(2, $pages);
@@ -179,11 +222,11 @@ final class BenchAndFindingsTest extends BrowserTestCase
     private function found(): Challenge
     {
         $class = new GeneratedClass(11, fromTryToTry: 0.04);
-        $sheet = "group,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),try,distance (cm),time (s)\n";
-        foreach ([36, 44, 53, 64] as $index => $mass) {
+        $sheet = "group,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),balloon diameter (cm),try,distance (cm),time (s)\n";
+        foreach ([44, 44, 45, 45] as $index => $mass) {
             foreach ([7 => 2.0, 9 => 3.0] as $bore => $truth) {
                 foreach ($class->tries($truth + 0.06 * $class->normal())->values as $try => $distance) {
-                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,32," . ($try + 1) . ',' . number_format(100 * $distance, 0, '.', '') . ',' . number_format(9 / $bore, 2) . "\n";
+                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,32,20," . ($try + 1) . ',' . number_format(100 * $distance, 0, '.', '') . ',' . number_format(9 / $bore, 2) . "\n";
                 }
             }
         }

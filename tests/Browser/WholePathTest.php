@@ -44,7 +44,7 @@ final class WholePathTest extends BrowserTestCase
         self::assertStringContainsString('Halyard leads', $browser->text('.said'));
         self::assertStringContainsString('4/12', $browser->text('.stages'));
 
-        $browser->press('Findings')->press('Choice by choice')->settle();
+        $browser->press('Findings')->press('All choices')->settle();
         self::assertStringContainsString('Wider bores went farther here', $browser->text('.said'));
         self::assertCount(4, $browser->all('g.point'));
 

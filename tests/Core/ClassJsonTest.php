@@ -53,6 +53,8 @@ final class ClassJsonTest extends TestCase
         yield 'an unknown key' => ['"rule"', '"role"', 'role is not part of a class'];
         yield 'an unknown rule' => ['"mean"', '"sum"', 'rule must be one of best, mean, median'];
         yield 'no cars' => ['"cars"', '"cart"', 'cart is not part of a class'];
+        yield 'an award of no such goal' => ['"rule":"mean"', '"award":{"goal":"best"}', 'award.goal must be one of farthest, fastest'];
+        yield 'a seed that is none' => ['"rule":"mean"', '"seed":0', 'seed must be from 1 to 2147483647; it is 0'];
         yield 'a car without runs' => ['"runs"', '"ruins"', 'cars[0].ruins is not part of a class'];
         yield 'an unknown attribute' => ['"mass":', '"weight":', 'cars[0].attributes.weight is not part of a car'];
         yield 'grams for kilograms' => ['"mass":0.06', '"mass":60', 'cars[0].attributes.mass must be from 0.001 to 10; it is 60'];
@@ -107,7 +109,7 @@ final class ClassJsonTest extends TestCase
 
     public function testWhatIsWrittenIsReadBack(): void
     {
-        $json = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,'
+        $json = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,"award":{"goal":"nearest","length_m":2.5},"seed":7,'
             . '"cars":[{"id":"7","group":"3","version":1,"attributes":{"chassis_kind":"craft stick","wheel_kind":"caps","balloon_filled":0.19,"nozzle_bore":0.007,"nozzle_outlets":2,"mass":0.055},'
             . '"bench":[{"test":"ramp_roll_out","release_height_m":0.1,"distance_m":1.5},{"test":"spin","turns_for_s":4.5}],'
             . '"runs":[{"distance_m":3.25,"time_s":1.5,"drift_m":-0.1,"limp_m":1.5,"fill_diameter_m":0.2},{"distance_m":6.5,"past_end":true},{"void":"burst"}]},'

@@ -146,6 +146,35 @@ final class ClassFindingsTest extends FeatureTestCase
         $as("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150'])->assertForbidden();
     }
 
+    public function testTellingTheClassShowsTheAnswerOnTheBoardAndOnTheTabletsUntilItIsTakenBack(): void
+    {
+        $challenge = $this->generated();
+        $group = $challenge->groups()->firstOrFail();
+        [, $board] = Device::join($challenge, DeviceRole::Board, 'board');
+        $path = "/challenges/{$challenge->id}";
+        $own = "{$path}/groups/{$group->id}/own";
+        $this->get("/board/{$board}")->assertOk()->assertDontSee('Yes.');
+        $this->get($own)->assertDontSee('See it');
+        $this->get("{$path}/groups/{$group->id}/answer")->assertSee('The answer is not told yet.')->assertDontSee('Yes.');
+        $this->put("{$path}/findings/tell", ['tell' => '1'])->assertRedirect("{$path}/findings");
+        $this->get("/board/{$board}")->assertSeeInOrder(['Does a wider nozzle carry the car farther?', 'Yes.', 'farther']);
+        self::assertStringContainsString('Yes.', (string) $this->get("/board/{$board}/state")->json('html.board'));
+        $this->get($own)->assertSee('See it');
+        $this->get("{$path}/groups/{$group->id}/answer")->assertSeeInOrder(['Yes.', 'How we know.']);
+        $this->put("{$path}/findings/tell", ['tell' => '0'])->assertRedirect("{$path}/findings");
+        $this->get("/board/{$board}")->assertDontSee('Yes.');
+        $this->get($own)->assertDontSee('See it');
+    }
+
+    public function testTheFigureOfWhyEachCarStoppedIsAFileOfItsOwn(): void
+    {
+        $challenge = $this->generated();
+        $answer = $this->get("/challenges/{$challenge->id}/findings/work.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+        $svg = simplexml_load_string((string) $answer->getContent());
+        self::assertNotFalse($svg);
+        self::assertCount(2 * count(ClassFindings::of(ClassRecord::of($challenge))->found->works), $svg->xpath('//*[local-name()="rect"][@fill-opacity]') ?: []);
+    }
+
     public function testAwardsSayHowLikelyTheFirstIsFirst(): void
     {
         $challenge = $this->class();

@@ -20,6 +20,11 @@ final class CommandTest extends TestCase
         yield 'a port out of range' => [['start', '--port', '70000'], 1, "'70000' is not a port"];
         yield 'a host that is none' => [['start', '--host', 'every where'], 1, 'is not an IPv4 address'];
         yield 'an unknown option' => [['start', '--fast'], 1, "start does not know '--fast'"];
+        yield 'findings of nothing' => [['findings'], 2, 'it wants one file with a class in JSON on each line'];
+        yield 'findings of no file' => [['findings', 'no such.json'], 2, "the file 'no such.json' cannot be read"];
+        yield 'findings by no draws' => [['findings', '-', '--draws', 'few'], 2, '--draws wants a number from 10 to 1000000'];
+        yield 'findings with an unknown option' => [['findings', '--fast', '-'], 2, "there is no option '--fast'"];
+        yield 'findings of what is no class' => [['findings', 'composer.json'], 2, 'line 1: The class is not JSON'];
         yield 'a suite that is none' => [['test', '--suite', 'all of it'], 1, "there is no suite 'all of it'"];
     }
 

@@ -12,6 +12,7 @@ use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\PredictionsReading;
 use Illuminate\Support\Facades\Artisan;
+use Skivo\Core\Exchange\FindingsReport;
 use Skivo\Core\Findings\Work;
 use Tests\Scenario;
 
@@ -44,6 +45,23 @@ final class DemoTest extends FeatureTestCase
         self::assertNotNull($findings->found->next);
         self::assertNotSame([], $findings->found->confounded, 'and something it can’t tell');
         self::assertCount(10, $findings->found->works, 'every car that ran is on the figure');
+    }
+
+    /** Page and command are one function: whoever takes the class as JSON finds every number of the pages. */
+    public function testTheCommandFindsWhatThePagesSay(): void
+    {
+        $found = ClassFindings::of(ClassRecord::of($this->demo))->found;
+        $json = (string) $this->get("/challenges/{$this->demo->id}/findings/class.json")->assertOk()->getContent();
+        $command = proc_open([dirname(__DIR__, 2) . '/bin/skivo', 'findings', '-'], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        self::assertIsResource($command);
+        fwrite($pipes[0], $json);
+        fclose($pipes[0]);
+        $said = (string) stream_get_contents($pipes[1]);
+        self::assertSame('', stream_get_contents($pipes[2]));
+        self::assertSame(0, proc_close($command));
+        $own = json_encode(FindingsReport::of($found), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
+        self::assertEquals(json_decode($own, true), json_decode($said, true));
+        self::assertNotSame([], json_decode($said, true)['work']);
     }
 
     public function testItsBenchIsMostlyDoneAndItsHandsAreKnownByIt(): void

@@ -62,14 +62,17 @@ final class OddClassesTest extends FeatureTestCase
 
         $path = "/challenges/{$challenge->id}";
         foreach ([
-            '', '/floor', '/runs', '/findings', '/findings?count=void', '/findings?count=outliers', '/findings/choices', '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/work', '/findings/work?by=push', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/csv/work', '/findings/csv/choice', '/findings/csv/model',
+            '', '/floor', '/runs', '/findings', '/findings?tries=void', '/findings?tries=outliers', '/findings/choices', '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/work', '/findings/work?by=push', '/findings/work.svg', '/findings/class.json', '/findings/csv/answer', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/csv/work', '/findings/csv/choice', '/findings/csv/model',
             '/report', '/report/notebooks', '/report/certificates', '/bench', '/bench/csv', '/sheet/csv', '/what-if', '/check', '/plan/timetable', "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/own",
         ] as $page) {
             $said = (string) $this->get($path . $page)->assertOk()->getContent();
             self::assertDoesNotMatchRegularExpression('/\bNAN\b|\bINF\b|\bnan\b|\binf\b(?!o)/', strip_tags($said), $page);
         }
-        foreach (["/board/{$board}", "/board/{$board}/state"] as $page) {
-            $this->get($page)->assertOk();
+        foreach (['1', '0'] as $tell) {
+            $this->put("{$path}/findings/tell", ['tell' => $tell])->assertRedirect();
+            foreach (["/board/{$board}", "/board/{$board}/state"] as $page) {
+                $this->get($page)->assertOk();
+            }
         }
     }
 }

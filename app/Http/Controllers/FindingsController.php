@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeChallenge;
 use App\Drawings\WorkDrawing;
 use App\Exports\FigureSheet;
 use App\Models\Challenge;
 use App\Presenters\FindingWords;
 use App\Presenters\SchoolWords;
-use App\ViewModels\AnswerFigure;
+use App\Presenters\Text;
+use App\ViewModels\AnswerReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
@@ -17,6 +19,7 @@ use App\ViewModels\Counting;
 use App\ViewModels\PredictionsReading;
 use App\ViewModels\RelationReading;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Skivo\Core\Car\CarAttribute;
@@ -29,25 +32,57 @@ final class FindingsController
     public function show(Request $request, Challenge $challenge): View
     {
         [$record, $findings] = $this->find($request, $challenge);
-        $words = new FindingWords($record, $findings);
-        $effect = $findings->found->question === null ? $words->told()[0] ?? null : $findings->found->asked;
+        $reading = new AnswerReading($record, $findings);
 
         return view('findings.show', [
-            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
-            'effect' => $effect, 'figure' => $effect === null ? null : new AnswerFigure($record, $findings, $effect),
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'effect' => $reading->effect, 'figure' => $reading->figure,
         ]);
+    }
+
+    /** Shows the answer on the board and on the groups' tablets, or the floor again. */
+    public function tell(Request $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
+    {
+        $isTold = $request->boolean('tell');
+        $change->tellAnswer($challenge, $isTold);
+
+        return redirect()->route('findings.show', $challenge)->with(
+            'status',
+            Text::of($isTold ? 'findings.show.the_class_is_told' : 'findings.show.the_board_shows_the_floor'),
+        );
     }
 
     public function work(Request $request, Challenge $challenge): View
     {
         [$record, $findings] = $this->find($request, $challenge);
-        $by = $request->string('by')->toString();
 
         return view('findings.work', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
-            'drawing' => new WorkDrawing($challenge->units, $findings->found->works),
-            'by' => in_array($by, ['push', 'hold'], true) ? $by : 'distance',
+            'drawing' => new WorkDrawing($challenge->units, $findings->found->works), 'by' => self::order($request),
         ]);
+    }
+
+    /** The same figure as a file that stands by itself. */
+    public function workSvg(Request $request, Challenge $challenge): Response
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $svg = view('findings.work-svg', [
+            'challenge' => $challenge, 'words' => new FindingWords($record, $findings), 'units' => $challenge->units,
+            'drawing' => new WorkDrawing($challenge->units, $findings->found->works), 'by' => self::order($request),
+        ])->render();
+
+        return response(trim($svg))->header('Content-Type', 'image/svg+xml')->header(
+            'Content-Disposition',
+            'attachment; filename="why-each-car-stopped.svg"',
+        );
+    }
+
+    /** What the rows of the figure are sorted by. */
+    private static function order(Request $request): string
+    {
+        $by = $request->string('by')->toString();
+
+        return in_array($by, ['push', 'hold'], true) ? $by : 'distance';
     }
 
     public function choices(Request $request, Challenge $challenge): View

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Models\Challenge;
 use App\Models\Group;
+use App\ViewModels\AnswerReading;
+use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Floor;
 use Illuminate\Contracts\View\View;
@@ -25,6 +27,17 @@ final class OwnGroupController
             'floor' => new Floor($record),
             'group' => $own,
             'expected' => $car?->predictions()->where('try', $record->tries($car)->next())->first(),
+        ]);
+    }
+
+    /** The answer to the class's question, once the educator tells it. */
+    public function answer(Challenge $challenge, Group $group): View
+    {
+        $record = ClassRecord::of($challenge);
+
+        return view('devices.answer', [
+            'challenge' => $challenge, 'record' => $record, 'group' => $group,
+            'reading' => new AnswerReading($record, ClassFindings::of($record)),
         ]);
     }
 }

@@ -8,7 +8,7 @@ use App\Drawings\WorkDrawing;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Presenters\FindingWords;
-use App\ViewModels\AnswerFigure;
+use App\ViewModels\AnswerReading;
 use App\ViewModels\CarReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
@@ -25,12 +25,10 @@ final class ReportController
     {
         $record = ClassRecord::of($challenge);
         $findings = ClassFindings::of($record);
-        $words = new FindingWords($record, $findings);
-        $effect = $findings->found->asked ?? $words->told()[0] ?? null;
 
         return view('report.show', [
-            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
-            'figure' => $effect === null ? null : new AnswerFigure($record, $findings, $effect),
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'figure' => (new AnswerReading($record, $findings))->figure,
             'drawing' => new WorkDrawing($challenge->units, $findings->found->works),
             'forces' => new ClassForces($record),
             'cautions' => ClassPlan::of($challenge)->cautions(),

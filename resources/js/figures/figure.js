@@ -35,10 +35,7 @@ function drawGraph(data, width, tip) {
     const height = width < 520 ? 330 : 430;
     const canvas = svg('svg', { viewBox: `0 0 ${width} ${height + TOP + FOOT}`, role: 'group', 'aria-label': say('figure.cars') });
     const foot = TOP + height;
-    const most = Math.max(
-        ...data.points.flatMap((point) => [point.y, ...point.tries, Math.min(point.high ?? 0, 1.3 * point.y)]),
-        1e-6,
-    );
+    const most = Math.max(...data.points.flatMap((point) => [point.y, ...point.tries, Math.min(point.high ?? 0, 1.3 * point.y)]), 1e-6);
     const max = most * 1.08;
     const y = scaleLinear([0, max], [foot, TOP]);
     svg('rect', { x: TAPE, y: TOP, width: width - TAPE, height, class: 'floor-board' }, canvas);
@@ -107,7 +104,11 @@ function kinds(canvas, data, y, { left, right, bottom }) {
         const beside = at - Math.min(34, room * 0.35);
         if (kind.low !== null) {
             const [low, high] = [y(Math.max(0, kind.low)), y(kind.high)];
-            svg('path', { d: `M${beside} ${low}V${high}M${beside - 5} ${low}h10M${beside - 5} ${high}h10`, class: 'kind-interval' }, canvas);
+            svg(
+                'path',
+                { d: `M${beside} ${low}V${high}M${beside - 5} ${low}h10M${beside - 5} ${high}h10`, class: 'kind-interval' },
+                canvas,
+            );
         }
         svg('line', { x1: beside - 10, x2: beside + 10, y1: y(kind.mean), y2: y(kind.mean), class: 'kind-mean' }, canvas);
     }

@@ -6,13 +6,14 @@
     <meta name="robots" content="noindex">
     <title>{{ Text::of('board.show.skivo', ['challenge' => $challenge->name]) }}</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    <script type="application/json" id="words">@json(Arr::only(__('script'), ['floor']), JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE)</script>
+    <script type="application/json"
+        id="words">@json(Arr::only(__('script'), ['floor', 'figure']), JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE)</script>
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body
     class="board" data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}"
     data-state="{{ route('board.state', $token, absolute: false) }}" data-revision="{{ $record->revision }}" data-fresh>
     <x-mark-shapes />
-    <main id="main" data-piece="board">@include('board.floor')</main>
+    <main id="main" data-piece="board">@include($challenge->answer_told_at === null ? 'board.floor' : 'board.answer')</main>
 </body>
 </html>

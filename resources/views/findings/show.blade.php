@@ -1,6 +1,5 @@
 @php
     use App\ViewModels\Counting;
-    $headline = $words->headline();
     $next = $words->nextTest();
     $question = $findings->found->question;
     $school = $effect === null ? null : $words->why($effect);
@@ -18,22 +17,27 @@
             @endif
         </section>
         <section class="answer-said" aria-label="{{ Text::of('findings.show.in_words') }}">
-            @if ($question !== null)
-                <p class="answer-asked">{{ Text::of('findings.show.the_class_asked') }}</p>
-                <h2 class="answer-question"><bdi>{{ $challenge->question ?? \App\Presenters\FactorWords::question($question) }}</bdi></h2>
-            @elseif ($findings->found->cars !== [])
+            @if ($question === null && $findings->found->cars !== [])
                 <p class="answer-asked">{{ Text::of('findings.show.free_design') }}
                     <a href="{{ route('challenges.edit', $challenge) }}">{{ Text::of('findings.show.choose_a_question') }}</a></p>
             @endif
-            <p class="answer-word"><bdi>{{ $headline->lead }}</bdi></p>
-            <p class="answer-size"><bdi>{{ $headline->unbroken($headline->rest) }}</bdi></p>
-            @if ($headline->small !== '')<p class="small mt-2">{{ $headline->small }}</p>@endif
+            <x-answer :challenge="$challenge" :words="$words" :question="$question" />
             @if ($effect !== null)
                 <p class="answer-part known"><strong>{{ Text::of('findings.show.how_we_know') }}</strong> {{ $words->howWeKnow($effect) }}
                     <x-behind :challenge="$challenge" :cars="$effect->cars()" /></p>
             @endif
             @if ($school !== null)<p class="answer-part"><strong>{{ Text::of('findings.show.why') }}</strong> {{ $school }}</p>@endif
             @if ($next !== null)<p class="answer-part next"><strong>{{ Text::of('findings.show.next') }}</strong> {{ $next->lead }} {{ $next->rest }}</p>@endif
+            @if ($findings->found->cars !== [])
+                <form method="post" action="{{ route('findings.tell', $challenge) }}" class="actions mt-4 no-print">
+                    @csrf @method('put')
+                    <input type="hidden" name="tell" value="{{ $challenge->answer_told_at === null ? '1' : '0' }}">
+                    <button @class(['button', 'do' => $challenge->answer_told_at === null])>{{ $challenge->answer_told_at === null
+                        ? Text::of('findings.show.tell_the_class') : Text::of('findings.show.back_to_the_floor') }}</button>
+                    <span class="small">{{ $challenge->answer_told_at === null ? Text::of('findings.show.what_telling_does')
+                        : Text::of('findings.show.the_class_sees_it') }}</span>
+                </form>
+            @endif
             <form method="get" action="{{ route('findings.show', $challenge) }}" class="mt-4 no-print">
                 <span class="switch">@foreach (Counting::cases() as $each)<a
                     href="{{ route('findings.show', [$challenge] + ($each === Counting::Rule ? [] : ['tries' => $each->value])) }}"

@@ -8,7 +8,7 @@
             <p class="prose mt-1">{{ Text::of('findings.work.on_every_row_the_two_blocks') }}</p>
         </div>
         <span class="switch no-print">@foreach (['distance', 'push', 'hold'] as $each)<a
-            href="{{ route('findings.work', [$challenge] + ($each === 'distance' ? [] : ['by' => $each])) }}"
+            href="{{ route('findings.work', [$challenge, 'by' => $each, 'tries' => $findings->counting->value]) }}"
             aria-current="{{ $each === $by ? 'true' : 'false' }}">{{ Text::of("findings.work.by_{$each}") }}</a>@endforeach</span>
     </div>
     <div data-part="work" class="py-3">
@@ -19,7 +19,10 @@
             <p class="small mt-1 prose">{{ $words->workedOut() }}</p>
             <p class="actions no-print"><a class="button plain"
                 href="{{ route('findings.download', [$challenge, 'work', 'tries' => $findings->counting->value]) }}">
-                {{ Text::of('findings.work.the_numbers_as_csv') }}</a></p>
+                {{ Text::of('findings.work.the_numbers_as_csv') }}</a>
+                <a class="button plain"
+                    href="{{ route('findings.work-svg', [$challenge, 'by' => $by, 'tries' => $findings->counting->value]) }}">
+                    {{ Text::of('findings.work.the_figure_as_svg') }}</a></p>
         @endif
     </div>
 </x-layout>
