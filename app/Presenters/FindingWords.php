@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use App\Models\Car;
 use App\Models\Group;
+use App\ViewModels\ChoiceReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Counting;
@@ -184,6 +185,14 @@ final readonly class FindingWords
             fn(Effect $effect): array => [$this->effect($effect), $effect->cars()],
             array_values(array_filter($this->found->effects, fn(Effect $effect): bool => $effect->outcome === Outcome::Distance)),
         );
+    }
+
+    /** What changes together with it over the class. */
+    public function alongWith(ChoiceReading $choice): string
+    {
+        return Text::of('findings.choices.over_the_class_it_changes_together', [
+            'others' => Lists::and(array_map(static fn(CarAttribute $each): string => Label::of($each), $choice->alongWith)),
+        ]);
     }
 
     private function isTold(Effect $effect): bool

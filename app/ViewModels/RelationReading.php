@@ -39,21 +39,6 @@ final readonly class RelationReading
         $this->cars = $record->carsById();
     }
 
-    /**
-     * How many cars have both the factor and the outcome.
-     *
-     * @return array<string, int> by the value of the factor
-     */
-    public static function countCars(ClassRecord $record, Outcome $outcome): array
-    {
-        $counts = [];
-        foreach (CarAttribute::explaining() as $factor) {
-            $counts[$factor->value] = count($record->points($factor, $outcome));
-        }
-
-        return $counts;
-    }
-
     /** The factor to open with: of the numbers that vary, the one that distance follows most closely. */
     public static function mostTelling(ClassRecord $record, Outcome $outcome): CarAttribute
     {

@@ -52,7 +52,7 @@ final class FiguresTest extends BrowserTestCase
         (new WebDriverActions($browser->driver))->moveToElement($browser->find('g.point .halo'))->perform();
         self::assertStringContainsString('Bowline: 8 mm, 341 cm', $browser->text('.tip'));
 
-        $browser->driver->executeScript('document.querySelectorAll(".factors a")[document.querySelectorAll(".factors a").length - 1].focus()');
+        $browser->driver->executeScript('[...document.querySelectorAll("main a")].filter((link) => link.compareDocumentPosition(document.querySelector(".figure")) === 4).at(-1).focus()');
         $browser->keys(WebDriverKeys::TAB, WebDriverKeys::TAB);
         self::assertStringContainsString('Halyard: 9 mm, 423 cm', str_replace("\u{00A0}", ' ', $browser->focused()));
         self::assertStringContainsString('Halyard', $browser->text('.tip'));

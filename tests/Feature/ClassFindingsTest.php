@@ -146,6 +146,18 @@ final class ClassFindingsTest extends FeatureTestCase
         $as("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150'])->assertForbidden();
     }
 
+    public function testEveryChoiceHasItsVerdictItsLikeCarsAndWhatItChangesTogetherWith(): void
+    {
+        $challenge = $this->generated();
+        $page = $this->get("/challenges/{$challenge->id}/findings/choices")->assertOk();
+        $page->assertSeeInOrder(['data-choice="nozzle_bore"', 'A wider bore goes farther.', 'the runs of these'], false);
+        self::assertGreaterThanOrEqual(8, substr_count((string) $page->getContent(), '<circle'), 'every like car is a point');
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&cars=alike#one")->assertSeeInOrder(['Cars that are alike', 'A wider bore goes farther.', '8 groups ran cars that are alike but for nozzle bore.']);
+
+        $confounded = $this->withSheet(self::HEAD . $this->rows([[5, 150, 110], [6, 100, 160], [7, 70, 215], [8, 45, 260], [9, 30, 310]]));
+        $this->get("/challenges/{$confounded->id}/findings/choices")->assertSeeInOrder(['Can’t tell yet.', 'No cars are alike but for one of these.', 'Nozzle bore', 'changes together with mass', 'Mass', 'changes together with nozzle bore']);
+    }
+
     public function testTellingTheClassShowsTheAnswerOnTheBoardAndOnTheTabletsUntilItIsTakenBack(): void
     {
         $challenge = $this->generated();

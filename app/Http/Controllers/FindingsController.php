@@ -11,7 +11,9 @@ use App\Models\Challenge;
 use App\Presenters\FindingWords;
 use App\Presenters\SchoolWords;
 use App\Presenters\Text;
+use App\ViewModels\AnswerFigure;
 use App\ViewModels\AnswerReading;
+use App\ViewModels\ChoicesReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
@@ -25,6 +27,7 @@ use Illuminate\Http\Response;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Findings\Outcome;
+use Skivo\Core\Findings\Trends;
 
 /** What the class found out: together, choice by choice, beside the model, and who gets which award. */
 final class FindingsController
@@ -87,11 +90,16 @@ final class FindingsController
 
     public function choices(Request $request, Challenge $challenge): View
     {
-        [$record, $relation, $counts] = $this->relate($request, $challenge);
+        [$record, $relation] = $this->relate($request, $challenge);
         $findings = ClassFindings::of($record);
+        $choices = new ChoicesReading($findings->found, $relation->outcome);
+        $alike = $choices->effectOf($relation->factor);
 
         return view('findings.choices', [
-            'challenge' => $challenge, 'record' => $record, 'relation' => $relation, 'counts' => $counts,
+            'challenge' => $challenge, 'record' => $record, 'relation' => $relation, 'choices' => $choices,
+            'outcomes' => Trends::outcomes($findings->found->cars),
+            'alike' => $alike === null ? null : new AnswerFigure($record, $findings, $alike),
+            'cars' => $request->string('cars')->toString() === 'alike' ? 'alike' : 'all',
             'findings' => $findings, 'words' => new FindingWords($record, $findings),
             'holds' => $findings->found->claims->trend($relation->factor, $relation->outcome),
         ]);
@@ -158,14 +166,14 @@ final class FindingsController
         return response($json . "\n")->header('Content-Type', 'application/json')->header('Content-Disposition', 'attachment; filename="class.json"');
     }
 
-    /** @return array{ClassRecord, RelationReading, array<string, int>} */
+    /** @return array{ClassRecord, RelationReading} */
     private function relate(Request $request, Challenge $challenge): array
     {
         $record = ClassRecord::of($challenge);
         $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
         $against = CarAttribute::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
 
-        return [$record, new RelationReading($record, $against, $outcome), RelationReading::countCars($record, $outcome)];
+        return [$record, new RelationReading($record, $against, $outcome)];
     }
 
     /** @return array{ClassRecord, ClassFindings} */

@@ -1,51 +1,58 @@
 @php
     use Skivo\Core\Findings\Outcome;
     use App\Presenters\RelationWords;
+    use App\Presenters\Sentence;
     use Skivo\Core\Car\CarAttribute;
-    $timed = $record->hasTimes();
     $address = fn (CarAttribute $factor, Outcome $outcome) => route('findings.choices', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
 @endphp
 <x-layout
     :title="Text::of('findings.choices.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
     <x-findings-pages :challenge="$challenge" here="choices" />
-    @if ($words->effects() !== [])
-        <section class="findings-part no-top" aria-labelledby="mattered">
-            <h2 id="mattered">{{ Text::of('findings.choices.what_mattered') }}</h2>
-            <ul class="claims">@foreach ($words->effects() as [$sentence, $cars])
-                <x-claim :challenge="$challenge" :sentence="$sentence" :cars="$cars" />@endforeach</ul>
-        </section>
+    <div class="lead-in">
+        <div>
+            <h2>{{ Text::of('findings.choices.what_each_choice_does') }}</h2>
+            <p class="prose mt-1">{{ Text::of('findings.choices.like_cars_are_compared') }}</p>
+        </div>
+        @if (count($outcomes) > 1)<span class="switch no-print">@foreach ($outcomes as $outcome)<a
+            href="{{ $address($relation->factor, $outcome) }}"
+            aria-current="{{ $relation->outcome === $outcome ? 'true' : 'false' }}">{{ Label::title($outcome) }}</a>@endforeach</span>@endif
+    </div>
+    @if ($choices->spokenOf() !== [])
+        <ul class="choice-list" data-part="choices">@foreach ($choices->spokenOf() as $row)
+            <x-choice-row :challenge="$challenge" :row="$row" :words="$words" :most="$choices->most"
+                :address="$address($row->factor, $relation->outcome)" :chosen="$row->factor === $relation->factor" />@endforeach</ul>
     @endif
-    <nav class="factors" aria-label="{{ Text::of('findings.choices.what_to_set_against_distance') }}">
-        @if ($timed)
-            <span class="switch mr-3">
-                @foreach (Outcome::cases() as $outcome)
-                    <a
-                        href="{{ $address($relation->factor, $outcome) }}"
-                        aria-current="{{ $relation->outcome === $outcome ? 'true' : 'false' }}">{{ Label::title($outcome) }}</a>
-                @endforeach
-            </span>
-            <span class="of">{{ Text::of('findings.choices.against') }}</span>
-        @else
-            <span class="of">{{ Text::of('findings.choices.distance_against') }}</span>
-        @endif
-        @foreach (CarAttribute::explaining() as $factor)
-            @continue($counts[$factor->value] === 0 && $factor !== $relation->factor)
-            <a
-                href="{{ $address($factor, $relation->outcome) }}" @class(['none' => $counts[$factor->value] === 0])
-                aria-current="{{ $factor === $relation->factor ? 'true' : 'false' }}">{{ Label::of($factor) }}<span
-                    class="num">{{ $counts[$factor->value] }}</span></a>
-        @endforeach
-        @php($unknown = array_filter(CarAttribute::explaining(), fn ($factor) => $counts[$factor->value] === 0))
-        @if ($unknown !== [])<span class="small">{{ Text::of('findings.choices.on_record_for_no_car_that', [
-            'unknown' => \App\Presenters\Lists::and(array_map(fn ($factor) => Label::of($factor), $unknown), 20),
+    @if ($choices->open() !== [])
+        <p class="mt-3"><strong>{{ Text::of('findings.choices.cannot_tell_yet') }}</strong> {{ Text::of('findings.choices.no_cars_are_alike_but_for') }}</p>
+        <ul class="choice-open" data-part="open">@foreach ($choices->open() as $row)
+            <li data-choice="{{ $row->factor->value }}"><a class="choice-name"
+                href="{{ $address($row->factor, $relation->outcome) }}#one"
+                @if ($row->factor === $relation->factor) aria-current="true" @endif>{{ Label::title($row->factor) }}</a>
+            @if ($row->alongWith !== [])<span class="small">{{ $words->alongWith($row) }}</span>@endif</li>@endforeach</ul>
+    @endif
+    <nav class="small choice-others no-print" aria-label="{{ Text::of('findings.choices.what_else_to_draw') }}">
+        @foreach ($choices->others() as $key => $factors)@if ($factors !== [])<span>{{ Text::of("findings.choices.others.{$key}") }}
+            @foreach ($factors as $factor)<a href="{{ $address($factor, $relation->outcome) }}">{{ Label::of($factor) }}</a>@if (! $loop->last),
+            @endif @endforeach</span>@endif @endforeach
+        @if ($choices->unknown !== [])<span>{{ Text::of('findings.choices.on_record_for_no_car_that', [
+            'unknown' => \App\Presenters\Lists::and(array_map(fn ($factor) => Label::of($factor), $choices->unknown), 20),
         ]) }}</span>@endif
     </nav>
+    <div class="lead-in border-t border-rule pt-4" id="one">
+        <h2>{{ Text::of('findings.choices.against_2', ['outcome' => Label::title($relation->outcome), 'factor' => Label::of($relation->factor)]) }}</h2>
+        @if ($alike !== null)<span class="switch no-print">@foreach (['all', 'alike'] as $each)<a
+            href="{{ $address($relation->factor, $relation->outcome) }}&amp;cars={{ $each }}#one"
+            aria-current="{{ $each === $cars ? 'true' : 'false' }}">{{ Text::of("findings.choices.cars_{$each}") }}</a>@endforeach</span>@endif
+    </div>
     <div class="findings-layout" data-part="findings">
         <section
             class="min-w-0"
             aria-label="{{ Text::of('findings.choices.against_2',
                 ['outcome' => Label::title($relation->outcome), 'factor' => Label::of($relation->factor)]) }}">
+            @if ($cars === 'alike' && $alike !== null)
+            <x-answer-figure :challenge="$challenge" :figure="$alike" :counting="$findings->counting" :tools="false" />
+            @else
             <div class="figure" data-relation>
                 <script type="application/json">@json($relation->figure(Label::title($relation->factor)),
                     JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
@@ -57,6 +64,7 @@
                 {{ Text::of('findings.choices.the_line_is_the_least_squares') }} @endif
                 @if (! $relation->factor->explainsAsNumber()) {{ Text::of('findings.choices.the_bar_below_each_kind_is') }} @endif
             </p>
+            @endif
             <p class="actions no-print">
                 <button type="button" class="button plain"
                     data-save-svg="{{ $relation->factor->value }}">{{ Text::of('findings.choices.save_as_svg') }}</button><a
@@ -112,8 +120,13 @@
             </details>
         </section>
         <section class="said" aria-label="{{ Text::of('findings.choices.in_words') }}">
+            @if ($cars === 'alike' && $alike !== null)
+                <x-sentences :sentences="[$words->effect($alike->effect), new Sentence('', $words->howWeKnow($alike->effect))]" big />
+                <p><x-behind :challenge="$challenge" :cars="$alike->effect->cars()" /></p>
+            @else
             <x-sentences :sentences="(new RelationWords($relation, $holds))->finding()" big />
             <p class="small mt-5 border-t border-rule pt-3">{{ Text::of('findings.choices.cars_differ_in_more_than_one') }}</p>
+            @endif
         </section>
     </div>
 </x-layout>
