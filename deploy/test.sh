@@ -9,6 +9,11 @@ while [ $# -gt 0 ]; do
     case "$1" in
         --suite) suite="${2:-}"; shift 2 || fail "--suite wants a name: static, core, reference, feature, shell or browser." ;;
         --filter) filter=(--filter "${2:-}"); shift 2 || fail "--filter wants a part of a test's name." ;;
+        --classes)
+            [[ "${2:-}" =~ ^[1-9][0-9]{0,3}$ ]] || fail "--classes wants how many times as many, from 1 to 9999."
+            export SKIVO_CLASSES="$2"
+            shift 2
+            ;;
         *) fail "test does not know '$1'. See bin/skivo help." ;;
     esac
 done

@@ -8,6 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Challenge\ClassTries;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
@@ -32,24 +35,33 @@ final class ClaimsRatesTest extends TestCase
     private const BETWEEN_GROUPS_M = 0.3;
     private const OF_TRIES_M = 0.15;
 
+    /** Standard deviation, from car to car, of ln of the scatter of its tries. */
+    private float $unequal = 0.0;
+
+    /** Where the lane ends (m): farther runs are only known to have passed it. */
+    private float $laneM = INF;
+
     protected function setUp(): void
     {
         $this->seed(20261127);
     }
 
-    /** @return iterable<string, array{int}> how many groups rebuilt their cars */
+    /** @return iterable<string, array{int, float, float}> how many groups rebuilt their cars, how unequal scatter is, and where the lane ends (m) */
     public static function rebuilds(): iterable
     {
-        yield 'nobody rebuilt' => [0];
-        yield 'four rebuilt' => [4];
-        yield 'all rebuilt' => [8];
+        yield 'nobody rebuilt' => [0, 0.0, INF];
+        yield 'four rebuilt' => [4, 0.0, INF];
+        yield 'all rebuilt' => [8, 0.0, INF];
+        yield 'four rebuilt, unequal scatter' => [4, 0.4, INF];
+        yield 'four rebuilt, one run in six past the end' => [4, 0.0, 3.3];
     }
 
     /** The family is every attribute, every outcome and every way of looking: like cars, the regression, trends. */
     #[DataProvider('rebuilds')]
-    public function testWhereNothingMattersLittleIsClaimed(int $rebuilds): void
+    public function testWhereNothingMattersLittleIsClaimed(int $rebuilds, float $unequal, float $laneM): void
     {
-        $classes = 700;
+        [$this->unequal, $this->laneM] = [$unequal, $laneM];
+        $classes = self::many(600);
         $question = new Question(CarAttribute::NozzleBore);
         $wrongAnswers = $wrongClaims = $judged = 0;
         for ($class = 0; $class < $classes; $class++) {
@@ -80,13 +92,15 @@ final class ClaimsRatesTest extends TestCase
         self::assertGreaterThan(0.5, $judged / $classes, 'and there was something to judge');
     }
 
-    /** @return iterable<string, array{\Closure(self): list<ComparedCar>, float}> a class in which a wider bore goes 50 cm farther, and how often that is seen at least */
+    /** @return iterable<string, array{0: \Closure(self): list<ComparedCar>, 1: float, 2?: float}> a class in which a wider bore goes 50 cm farther, how often that is seen at least, and how unequal scatter is */
     public static function designs(): iterable
     {
         yield 'four of eight with the other bore' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.45];
         yield 'four rebuilt, rebuilding by nothing' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.0), 0.98];
         yield 'four rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.9];
         yield 'eight rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [0.006, 0.008], 0.1), 0.98];
+        yield 'four rebuilt, unequal scatter' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.85, 0.4];
+        yield 'four of eight, unequal scatter' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.42, 0.4];
         yield 'both ways, four rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006 + 0.002 * ($group % 2), 0.008 - 0.002 * ($group % 2)] : [0.006 + 0.002 * ($group % 2)], 0.1), 0.9];
         yield 'two groups changed alike' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 2 ? [0.006, 0.008] : [0.006], 0.1), 0.2];
         yield 'two groups changed alike, three times' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 2 ? [0.006, 0.008, 0.008, 0.008] : [0.006 + 0.002 * ($group % 2)], 0.1), 0.3];
@@ -94,9 +108,10 @@ final class ClaimsRatesTest extends TestCase
 
     /** @param \Closure(self): list<ComparedCar> $make */
     #[DataProvider('designs')]
-    public function testIntervalsCoverAndARealEffectIsSeen(\Closure $make, float $seenAtLeast): void
+    public function testIntervalsCoverAndARealEffectIsSeen(\Closure $make, float $seenAtLeast, float $unequal = 0.0): void
     {
-        $classes = 1500;
+        $this->unequal = $unequal;
+        $classes = self::many(1500);
         $covered = $seen = 0;
         for ($class = 0; $class < $classes; $class++) {
             $effect = Effect::of($make($this), CarAttribute::NozzleBore, Outcome::Distance, null, new NoAdjustment());
@@ -146,7 +161,30 @@ final class ClaimsRatesTest extends TestCase
             }
         }
 
-        return $cars;
+        return $this->laneM === INF ? $cars : $this->onALane($cars);
+    }
+
+    /**
+     * The same cars on a lane that ends: how far a run went that passed it is judged as the class's runs are.
+     *
+     * @param list<ComparedCar> $cars
+     *
+     * @return list<ComparedCar>
+     */
+    private function onALane(array $cars): array
+    {
+        $runs = array_map(fn(ComparedCar $car): array => array_map(
+            fn(float $distance, int $index): Run => new Run((string) $index, $index + 1, min($distance, $this->laneM), pastEnd: $distance > $this->laneM),
+            $car->sample->values,
+            array_keys($car->sample->values),
+        ), $cars);
+        $tries = ClassTries::of($runs, static fn(array $own, ?float $scatter): Tries => $scatter === null ? new Tries($own, 3) : new Tries($own, 3, scatter: $scatter));
+
+        return array_map(
+            static fn(ComparedCar $car, Tries $own): ComparedCar => new ComparedCar($car->id, $car->group, $car->version, $car->choices, $own->distances() ?? $car->sample, $car->others),
+            $cars,
+            $tries,
+        );
     }
 
     private function car(int $group, int $version, float $bore, float $mass, string $wheels, float $truth): ComparedCar
@@ -167,7 +205,7 @@ final class ClaimsRatesTest extends TestCase
                 [],
                 [CarAttribute::WheelKind->value => $wheels],
             ),
-            $tries($truth, self::OF_TRIES_M),
+            $tries($truth, self::OF_TRIES_M * exp($this->unequal * $this->normal())),
             [Outcome::Time->value => $tries(1.2 + 0.1 * $this->normal(), 0.05), Outcome::Straightness->value => $tries(0.03 + 0.01 * $this->normal(), 0.01)],
         );
     }

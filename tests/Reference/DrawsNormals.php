@@ -17,6 +17,12 @@ trait DrawsNormals
         $this->chance = new Randomizer(new PcgOneseq128XslRr64($seed));
     }
 
+    /** How many classes to simulate: more by bin/skivo test --classes, where somebody has the time. */
+    private static function many(int $usual): int
+    {
+        return $usual * max(1, (int) getenv('SKIVO_CLASSES'));
+    }
+
     /** From the standard normal distribution, by the polar method of Marsaglia. */
     private function normal(): float
     {

@@ -127,7 +127,7 @@ final class ForecastTest extends TestCase
             ['nozzle_bore' => 0.006, 'mass' => 0.06], ['nozzle_bore' => 0.007, 'mass' => 0.055], ['nozzle_bore' => 0.008, 'mass' => 0.075], ['nozzle_bore' => 0.009, 'mass' => 0.065],
         ]);
         $covered = $cars = 0;
-        for ($class = 0; $class < 60; $class++) {
+        for ($class = 0; $class < self::many(60); $class++) {
             $pressure = log(0.8) + 0.15 * $this->normal();
             $evidence = $tries = [];
             for ($car = 0; $car < 8; $car++) {

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
+use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
@@ -28,6 +29,9 @@ final class StandingsRatesTest extends TestCase
     private const FAR_M = 3.0;
     private const SCATTER = 0.08;
 
+    /** Where the lane ends (m): of a run that went farther it is only known that it passed it. */
+    private float $laneM = INF;
+
     protected function setUp(): void
     {
         $this->seed(20261126);
@@ -46,7 +50,7 @@ final class StandingsRatesTest extends TestCase
     public function testIntervalsOfMeansCoverTheTruth(int $tries, float $unequal, float $least, float $most): void
     {
         $covered = 0;
-        $classes = 1500;
+        $classes = self::many(1500);
         for ($class = 0; $class < $classes; $class++) {
             $truth = array_map(fn(): float => self::FAR_M * exp(0.3 * $this->normal()), range(1, self::CARS));
             $standings = $this->standings($this->runs($truth, $tries, $unequal));
@@ -62,22 +66,25 @@ final class StandingsRatesTest extends TestCase
         self::assertLessThan($most + $error, $share);
     }
 
-    /** @return iterable<string, array{list<float>, float, float}> truths over the best, how unequal scatter is, the share that may be wrong */
+    /** @return iterable<string, array{0: list<float>, 1: float, 2: float, 3?: float}> truths over the best, how unequal scatter is, the share that may be wrong, and where the lane ends (m) */
     public static function classes(): iterable
     {
         yield 'all equal' => [array_fill(0, 8, 1.0), 0.0, 0.055];
         yield 'one bad' => [[...array_fill(0, 7, 1.0), 0.5], 0.0, 0.055];
         yield 'half bad' => [[...array_fill(0, 4, 1.0), ...array_fill(0, 4, 0.5)], 0.0, 0.055];
+        yield 'all equal, one run in four past the end' => [array_fill(0, 8, 1.0), 0.0, 0.055, 3.15];
+        yield 'half bad, one run in eight past the end' => [[...array_fill(0, 4, 1.0), ...array_fill(0, 4, 0.5)], 0.0, 0.055, 3.15];
         // Two or three tries can't show that cars scatter unequally, so this is the price of it.
         yield 'all equal, unequal scatter' => [array_fill(0, 8, 1.0), 0.4, 0.09];
     }
 
     /** @param list<float> $truth */
     #[DataProvider('classes')]
-    public function testWhoeverIsAsGoodAsTheBestIsSeldomCalledBehind(array $truth, float $unequal, float $may): void
+    public function testWhoeverIsAsGoodAsTheBestIsSeldomCalledBehind(array $truth, float $unequal, float $may, float $laneM = INF): void
     {
+        $this->laneM = $laneM;
         $wrong = 0;
-        $classes = 1800;
+        $classes = self::many(1800);
         for ($class = 0; $class < $classes; $class++) {
             $behind = $this->behind($this->standings($this->runs(self::metres($truth), 3, $unequal)));
             $wrong += (int) (array_filter($behind, static fn(int $car): bool => $truth[$car] === 1.0) !== []);
@@ -99,7 +106,7 @@ final class StandingsRatesTest extends TestCase
     public function testARealDifferenceIsSaid(array $truth, int $car, float $must): void
     {
         $said = 0;
-        $classes = 1800;
+        $classes = self::many(1800);
         for ($class = 0; $class < $classes; $class++) {
             $said += (int) in_array($car, $this->behind($this->standings($this->runs(self::metres($truth), 3, 0.0))), true);
         }
@@ -120,7 +127,7 @@ final class StandingsRatesTest extends TestCase
     public function testChancesOfBeingFirstComeTrueAsOftenAsTheySay(Scoring $scoring, float $between, float $unequal): void
     {
         $said = $came = $count = ['50 to 70' => 0.0, '70 to 90' => 0.0];
-        for ($class = 0; $class < 800; $class++) {
+        for ($class = 0; $class < self::many(800); $class++) {
             $truth = array_map(fn(): float => self::FAR_M * exp($between * $this->normal()), range(1, self::CARS));
             $scatters = $this->scattersOf($unequal);
             $chances = ChanceOfFirst::of($this->standings($this->runsOf($truth, $scatters, 3), $scoring), $class, 300);
@@ -209,14 +216,15 @@ final class StandingsRatesTest extends TestCase
     /** @param list<list<float>> $runs */
     private function standings(array $runs, Scoring $scoring = Scoring::Mean): Standings
     {
-        $entrants = [];
-        foreach ($runs as $car => $distances) {
-            $entrants[] = new Entrant((string) $car, new Tries(array_map(
-                static fn(int $try, float $distance): Run => new Run("{$car}-{$try}", $try, $distance),
-                range(1, count($distances)),
-                $distances,
-            ), count($distances)));
-        }
+        $own = array_map(fn(array $distances): array => array_map(
+            fn(int $try, float $distance): Run => new Run((string) $try, $try, min($distance, $this->laneM), pastEnd: $distance > $this->laneM),
+            range(1, count($distances)),
+            $distances,
+        ), $runs);
+        $tries = ClassTries::of($own, static fn(array $of, ?float $scatter): Tries => $scatter === null
+            ? new Tries($of, count($of))
+            : new Tries($of, count($of), scatter: $scatter));
+        $entrants = array_map(static fn(int $car, Tries $each): Entrant => new Entrant((string) $car, $each), array_keys($tries), $tries);
 
         return Standings::of($entrants, new Award(Goal::Farthest), $scoring);
     }
