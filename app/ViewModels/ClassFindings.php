@@ -6,7 +6,9 @@ namespace App\ViewModels;
 
 use App\Models\BenchReading;
 use App\Models\Car;
+use App\Models\Challenge;
 use App\Models\Group;
+use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Car\CarAttribute;
@@ -26,6 +28,7 @@ use Skivo\Core\Statistics\Sample;
 final readonly class ClassFindings
 {
     private const KEEP_SECONDS = 86_400;
+    private const WORKING_SECONDS = 10;
 
     /**
      * @param array<string, array<string, float>> $chances of being first, by the goal and the id of the group
@@ -40,17 +43,37 @@ final readonly class ClassFindings
 
     public static function of(ClassRecord $record, Counting $counting = Counting::Rule): self
     {
-        $challenge = $record->challenge;
         // What another build of the program found is not asked again.
-        $key = "findings:{$challenge->id}:{$counting->value}:" . config('skivo.build');
-        $held = Cache::get($key);
-        if (is_array($held) && $held[0] === $record->revision && $held[1] instanceof self) {
-            return $held[1];
+        $key = "findings:{$record->challenge->id}:{$counting->value}:" . config('skivo.build');
+        $held = self::held($key, $record);
+        if ($held !== null) {
+            return $held;
         }
-        $findings = self::find($record, $counting);
-        Cache::put($key, [$record->revision, $findings], self::KEEP_SECONDS);
+        // A class that asks all at once has it worked out once.
+        $work = static function () use ($key, $record, $counting): self {
+            $findings = self::held($key, $record) ?? self::find($record, $counting);
+            Cache::put($key, [$record->revision, $findings], self::KEEP_SECONDS);
 
-        return $findings;
+            return $findings;
+        };
+        try {
+            return Cache::lock("{$key}:working", self::WORKING_SECONDS)->block(self::WORKING_SECONDS, $work);
+        } catch (LockTimeoutException) {
+            return $work();
+        }
+    }
+
+    /** Works it out once the answer is sent: after many designs came in at once, whoever looks next need not wait for all of them. */
+    public static function workAhead(Challenge $challenge): void
+    {
+        app()->terminating(static fn(): self => self::of(ClassRecord::of($challenge->refresh())));
+    }
+
+    private static function held(string $key, ClassRecord $record): ?self
+    {
+        $held = Cache::get($key);
+
+        return is_array($held) && $held[0] === $record->revision && $held[1] instanceof self ? $held[1] : null;
     }
 
     /** How the class stands to the core: everything that findings rest on. */

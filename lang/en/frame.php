@@ -35,6 +35,7 @@ return [
         'esc' => 'Esc',
         'leave_a_field_close_this' => 'leave a field, close this',
         'show_the_keys_outside_a_field' => 'show the keys (outside a field)',
+        'working_it_out' => 'Working it out …',
         'close' => 'Close',
     ],
     'moment' => [

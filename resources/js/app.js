@@ -6,6 +6,7 @@ import { attachKeys } from './pages/keys.js';
 import { attachMenus } from './pages/menu.js';
 import { attachFollow, attachPrint } from './pages/forms.js';
 import { attachTimes } from './pages/times.js';
+import { attachWaiting } from './pages/waiting.js';
 import { attachAway } from './run-day/away.js';
 
 /** What is loaded only where the page has something of it. */
@@ -31,6 +32,7 @@ attachMenus(document);
 attachTimes(document);
 attachFollow(document);
 attachPrint(document);
+attachWaiting(document);
 
 const parts = PARTS.filter(([selector]) => document.querySelector(selector) !== null).map(([, load]) => load());
 (async () => {

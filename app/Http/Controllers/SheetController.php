@@ -8,6 +8,7 @@ use App\Actions\ImportSheet;
 use App\Exports\SheetRows;
 use App\Models\Challenge;
 use App\Presenters\Text;
+use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -63,6 +64,8 @@ final class SheetController
                 ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan],
             );
         }
+
+        ClassFindings::workAhead($challenge);
 
         return redirect()->route('runs.show', $challenge)->with('status', Text::of('sheet.done.the_sheet_is_in', [
             'groups' => Text::plural('sheet.done.new_group_new_groups', count($plan->newGroups)),

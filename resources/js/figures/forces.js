@@ -7,7 +7,10 @@ import { drawTape, svg } from './tape.js';
 const LEFT = 52;
 const HEIGHT = 190;
 const FLOOR = HEIGHT + 20;
-const ROW = 26;
+const ROW = 40;
+
+// Bands that reach farther beyond the farthest stop than this are cut off, lest the designs themselves grow small.
+const BAND_ROOM = 1.5;
 
 // A moment of a run, as the server has it: time, distance, speed, push, rolling, drag.
 const TIME = 0;
@@ -54,10 +57,10 @@ export function drawForces(holder, { on, draws, answers, letters, tape }) {
         drawStop(canvas, answer, x, width);
     }
     rows.forEach((letter, index) => {
-        const at = FLOOR + 74 + index * ROW;
+        const at = FLOOR + 82 + index * ROW;
         svg('text', { x: 0, y: at + 5, class: 'axis-label' }, canvas).textContent = letter.toUpperCase();
         if (answers.get(letter) !== undefined && !overTime) {
-            drawBand(canvas, answers.get(letter), x, { at, width, isOn: letter === on });
+            drawBand(canvas, answers.get(letter), x, { at, isOn: letter === on });
         }
     });
     holder.replaceChildren(canvas);
@@ -68,7 +71,9 @@ function farthest(answer, answers, rows, overTime) {
         return (answer.trajectory[answer.trajectory.length - 1]?.[TIME] ?? 1) * 1.04;
     }
     const all = [...answers.values()].filter((each) => each !== undefined);
-    return Math.max(...all.map((each) => Math.max(each.distance, rows.length > 0 ? each.high : 0)), 1) * 1.06;
+    const stop = Math.max(...all.map((each) => each.distance), 1);
+    const high = rows.length > 0 ? Math.max(...all.map((each) => each.high)) : 0;
+    return Math.max(stop, Math.min(high, BAND_ROOM * stop)) * 1.06;
 }
 
 function tallest({ trajectory }, draws) {
@@ -132,12 +137,13 @@ function drawStop(canvas, answer, x, width) {
     svg('text', { ...place, class: 'axis-label' }, canvas).textContent = say('what_if.stop', { distance: answer.shown.distance });
 }
 
-/** Where a design would stop, with its band. */
-function drawBand(canvas, answer, x, { at, width, isOn }) {
-    const [low, stop, high] = [x(answer.low), x(answer.distance), Math.min(x.range()[1], x(answer.high))];
-    svg('path', { d: `M${low} ${at}H${high}M${low} ${at - 5}v10M${high} ${at - 5}v10`, class: 'band-line' }, canvas);
+/** Where a design would stop, with its band; an open end is beyond the figure. */
+function drawBand(canvas, answer, x, { at, isOn }) {
+    const end = x.range()[1];
+    const [low, stop, high] = [x(answer.low), x(answer.distance), Math.min(end, x(answer.high))];
+    const tip = x(answer.high) > end ? `M${end - 6} ${at - 5}l6 5l-6 5` : `M${high} ${at - 5}v10`;
+    svg('path', { d: `M${low} ${at}H${high}M${low} ${at - 5}v10${tip}`, class: 'band-line' }, canvas);
     svg('circle', { cx: stop, cy: at, r: 6, fill: isOn ? 'var(--color-do)' : 'var(--color-ink-2)' }, canvas);
-    const isBefore = high > width - 230;
-    const place = { x: isBefore ? Math.min(low, stop) - 12 : high + 12, y: at + 5, 'text-anchor': isBefore ? 'end' : 'start' };
-    svg('text', { ...place, class: 'plain-text' }, canvas).textContent = `${answer.shown.distance} (${answer.shown.band})`;
+    const said = svg('text', { x: LEFT, y: at - 12, class: 'plain-text' }, canvas);
+    said.textContent = `${answer.shown.distance} (${answer.shown.band})`;
 }

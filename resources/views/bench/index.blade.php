@@ -28,7 +28,7 @@
             </p>
         </div>
         <p class="actions no-print"><a class="button plain"
-            href="{{ route('bench.download', $challenge) }}">{{ Text::of('bench.index.every_reading_as_csv') }}</a><button type="button"
+            download href="{{ route('bench.download', $challenge) }}">{{ Text::of('bench.index.every_reading_as_csv') }}</a><button type="button"
             class="button plain" data-print>{{ Text::of('bench.index.print') }}</button>
         </p>
     </div>

@@ -13,7 +13,7 @@
 @if ($tools)
     <p class="actions no-print"><button type="button" class="button plain"
         data-save-svg="answer">{{ Text::of('findings.show.save_as_svg') }}</button><a class="button plain"
-        href="{{ route('findings.download',
+        download href="{{ route('findings.download',
         [$challenge, 'answer', 'tries' => $counting->value]) }}">{{ Text::of('findings.show.the_numbers_as_csv') }}</a>
     </p>
 @endif

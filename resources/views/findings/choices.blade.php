@@ -69,7 +69,7 @@
                 <button type="button" class="button plain"
                     data-save-svg="{{ $relation->factor->value }}">{{ Text::of('findings.choices.save_as_svg') }}</button><a
                     class="button plain"
-                    href="{{ route('findings.download',
+                    download href="{{ route('findings.download',
                         [$challenge, 'choice', 'against' => $relation->factor->value,
                         'of' => $relation->outcome->value]) }}">{{ Text::of('findings.choices.the_numbers_as_csv') }}</a>
             </p>

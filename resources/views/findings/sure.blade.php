@@ -61,7 +61,7 @@
                     <x-residuals :drawing="new \App\Drawings\ResidualsDrawing($judged)" :words="$words" />
                     <p class="actions no-print"><button type="button" class="button plain"
                         data-save-svg="model-and-reality">{{ Text::of('findings.model.save_as_svg') }}</button><a class="button plain"
-                        href="{{ route('findings.download',
+                        download href="{{ route('findings.download',
                         [$challenge, 'model', 'tries' => $findings->counting->value]) }}">{{ Text::of('findings.model.the_numbers_as_csv') }}</a>
                     </p>
                     <div
@@ -115,7 +115,7 @@
                 </ul>
                 <p class="small mt-2 prose">{{ Text::of('findings.model.what_like_cars_are') }}</p>
                 <p class="actions no-print"><a class="button plain"
-                    href="{{ route('findings.json', $challenge) }}">{{ Text::of('findings.model.the_class_as_json') }}</a></p>
+                    download href="{{ route('findings.json', $challenge) }}">{{ Text::of('findings.model.the_class_as_json') }}</a></p>
             </div>
         </section>
     @endif

@@ -18,10 +18,10 @@
             <x-work :drawing="$drawing" :works="$drawing->sorted($by)" :words="$words" :units="$challenge->units" />
             <p class="small mt-1 prose">{{ $words->workedOut() }}</p>
             <p class="actions no-print"><a class="button plain"
-                href="{{ route('findings.download', [$challenge, 'work', 'tries' => $findings->counting->value]) }}">
+                download href="{{ route('findings.download', [$challenge, 'work', 'tries' => $findings->counting->value]) }}">
                 {{ Text::of('findings.work.the_numbers_as_csv') }}</a>
                 <a class="button plain"
-                    href="{{ route('findings.work-svg', [$challenge, 'by' => $by, 'tries' => $findings->counting->value]) }}">
+                    download href="{{ route('findings.work-svg', [$challenge, 'by' => $by, 'tries' => $findings->counting->value]) }}">
                     {{ Text::of('findings.work.the_figure_as_svg') }}</a></p>
         @endif
     </div>

@@ -81,7 +81,7 @@
                 </div>
                 <p class="actions no-print">
                     <button class="button do">{{ Text::of('plan.materials.save_the_materials') }}</button>
-                    <a class="button" href="{{ route('materials.download', $challenge) }}">{{ Text::of('plan.materials.csv') }}</a>
+                    <a class="button" download href="{{ route('materials.download', $challenge) }}">{{ Text::of('plan.materials.csv') }}</a>
                     <a class="button" href="{{ route('materials.labels', $challenge) }}">{{ Text::of('plan.materials.kit_labels') }}</a>
                     <button type="button" class="button" data-print>{{ Text::of('plan.materials.print') }}</button>
                 </p>

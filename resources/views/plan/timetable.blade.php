@@ -12,7 +12,7 @@
             <h2 id="fits-title" class="sr-only">{{ Text::of('plan.timetable.does_it_fit') }}</h2>
             <div class="said prose"><x-sentences :sentences="$words->fit()" big /></div>
             <p class="actions no-print"><a class="button"
-                href="{{ route('timetable.calendar', $challenge) }}">{{ Text::of('plan.timetable.calendar_ics') }}</a><button type="button"
+                download href="{{ route('timetable.calendar', $challenge) }}">{{ Text::of('plan.timetable.calendar_ics') }}</a><button type="button"
                 class="button" data-print>{{ Text::of('plan.timetable.print') }}</button>
             </p>
         </div>

@@ -22,7 +22,7 @@
                 @foreach ([[Separator::Comma, Text::of('sheet.separator.comma')],
                     [Separator::Semicolon, Text::of('sheet.separator.semicolon')],
                     [Separator::Tab, Text::of('sheet.separator.tab')]] as [$separator, $label])
-                    <a class="button" href="{{ route('sheet.download', [$challenge, 'separator' => $separator->value]) }}">{{ $label }}</a>
+                    <a class="button" download href="{{ route('sheet.download', [$challenge, 'separator' => $separator->value]) }}">{{ $label }}</a>
                 @endforeach
             </p>
         </div>
