@@ -478,12 +478,16 @@ final readonly class FindingWords
         ]);
     }
 
-    /** Which edge of the blocks was worked out from the other three, over the class. */
-    public function workedOut(): string
+    /**
+     * Which edge of the blocks was worked out from the other three.
+     *
+     * @param array<array-key, Work>|null $works of the drawn cars; null for all of the class
+     */
+    public function workedOut(?array $works = null): string
     {
         $edges = array_count_values(array_map(
             static fn(Work $work): string => $work->push === Known::WorkedOut ? 'push' : 'hold',
-            array_values($this->found->works),
+            array_values($works ?? $this->found->works),
         ));
 
         $edge = match (true) {

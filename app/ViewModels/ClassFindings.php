@@ -18,6 +18,8 @@ use Skivo\Core\Challenge\Run;
 use Skivo\Core\Findings\ClassData;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Findings;
+use Skivo\Core\Findings\Known;
+use Skivo\Core\Findings\Work;
 use Skivo\Core\Statistics\Outlier;
 use Skivo\Core\Statistics\Sample;
 
@@ -67,6 +69,20 @@ final readonly class ClassFindings
     public static function workAhead(Challenge $challenge): void
     {
         app()->terminating(static fn(): self => self::of(ClassRecord::of($challenge->refresh())));
+    }
+
+    /** @return array<array-key, Work> why each version of a group's car stopped where it did, of those that ran, the newest first */
+    public function worksOf(Group $group): array
+    {
+        $works = [];
+        foreach ($group->cars->reverse() as $car) {
+            $work = $this->found->works[$car->id] ?? null;
+            if ($work?->distance === Known::Measured) {
+                $works[$car->id] = $work;
+            }
+        }
+
+        return $works;
     }
 
     private static function held(string $key, ClassRecord $record): ?self

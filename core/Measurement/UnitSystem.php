@@ -12,6 +12,12 @@ enum UnitSystem: string
     case Metric = 'metric';
     case Imperial = 'imperial';
 
+    /** The one that this is not: where classes compare, both stand side by side. */
+    public function other(): self
+    {
+        return $this === self::Metric ? self::Imperial : self::Metric;
+    }
+
     /** The unit of a scale, or null where it has none of our units (counts, areas). */
     public function unit(Scale $scale): ?Unit
     {

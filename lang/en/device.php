@@ -81,4 +81,9 @@ return [
         'back_to_our_car' => 'Back to our car',
         'not_told_yet' => 'The answer is not told yet. Ask your educator.',
     ],
+    'why' => [
+        'why_it_stopped_there' => 'Why it stopped there',
+        'why_our_car_stopped_where_it_did' => 'Why our car stopped where it did',
+        'nothing_to_draw_yet' => 'Nothing to draw yet: it takes a run that counts, and a nozzle and a balloon on record.',
+    ],
 ];

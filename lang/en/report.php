@@ -29,6 +29,7 @@ return [
         'draw_it_here' => 'Draw it here.',
         'what_we_changed_and_why' => 'What we changed, and why',
         'nothing_since_the_first_run' => 'Nothing since the first run.',
+        'why_it_stopped_where_it_did' => 'Why it stopped where it did',
         'our_runs' => 'Our runs',
         'try' => 'Try',
         'we_said' => 'We said',
@@ -38,7 +39,7 @@ return [
         'one_try' => 'one try',
         'tries' => ':n tries',
         'mean_of' => 'Mean of :tries: <strong>:mean</strong>',
-        'the_truth_lies_most_likely_from' => '; the true mean most likely lies from :low to :high',
+        'the_truth_lies_most_likely_from' => 'The true mean most likely lies from :low to :high.',
     ],
     'show' => [
         'report' => 'Report · :challenge',

@@ -142,6 +142,21 @@ final class BenchAndFindingsTest extends BrowserTestCase
         self::assertSame(DeviceRole::Board, $board->role);
     }
 
+    public function testWhoWaitsLongForAPageIsToldThatItIsWorkedOut(): void
+    {
+        $challenge = $this->found();
+        $this->signIn()->visit("/challenges/{$challenge->id}/findings")->settle();
+        $this->browser->driver->executeScript('const note = document.querySelector("[data-waiting]"); sessionStorage.clear();'
+            . 'new MutationObserver(() => sessionStorage.setItem(location.pathname, `${note.textContent} ${note.hidden}`)).observe(note, { attributes: true })');
+        $slow = fn(int $ms) => $this->browser->chromium('Network.emulateNetworkConditions', ['offline' => false, 'latency' => $ms, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $slow(2500);
+        $this->browser->press('How sure');
+        $slow(0);
+        $this->browser->waitFor('Model against reality');
+        self::assertSame('Working it out … false', $this->browser->driver->executeScript('return sessionStorage.getItem(arguments[0])', ["/challenges/{$challenge->id}/findings"]));
+        self::assertTrue($this->browser->driver->executeScript('return document.querySelector("[data-waiting]").hidden'));
+    }
+
     public function testTheReportIsTwoToFourPagesInEitherSystemAndNotebooksOneEach(): void
     {
         $challenge = $this->found();

@@ -187,10 +187,22 @@ final class ClassFindingsTest extends FeatureTestCase
         self::assertCount(2 * count(ClassFindings::of(ClassRecord::of($challenge))->found->works), $svg->xpath('//*[local-name()="rect"][@fill-opacity]') ?: []);
     }
 
+    public function testAGroupSeesWhyItsOwnCarStoppedOnItsPageAndItsSheet(): void
+    {
+        $challenge = $this->generated();
+        $group = $challenge->groups()->firstOrFail();
+        $this->get("/challenges/{$challenge->id}/groups/{$group->id}/own")->assertSee('Why it stopped there');
+        $own = (string) $this->get("/challenges/{$challenge->id}/groups/{$group->id}/why")->assertOk()->assertSee('Why our car stopped where it did')->assertSee('since both areas are equal')->getContent();
+        self::assertSame($group->cars()->count(), substr_count($own, 'class="work-row" data-car='), 'no car of another group');
+        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$group->id}")->assertSeeInOrder(['Our runs', 'Why it stopped where it did', 'push, while the balloon blew']);
+        $empty = $challenge->groups()->create(['name' => 'Idle', 'mark' => 'ring-9', 'position' => 99]);
+        $this->get("/challenges/{$challenge->id}/groups/{$empty->id}/why")->assertSee('Nothing to draw yet');
+    }
+
     public function testAwardsSayHowLikelyTheFirstIsFirst(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "> 99\u{00A0}%", 'first', 'Bowline', "< 1\u{00A0}%", 'clearly shorter']);
+        $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "> 99\u{00A0}%", 'first', 'Bowline', "< 1\u{00A0}%", 'clearly shorter'])->assertSee("423\u{00A0}cm")->assertSee("166.5\u{00A0}in");
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "423\u{00A0}cm"]);
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Presenters\FindingWords;
 use App\ViewModels\AnswerReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
@@ -38,6 +39,18 @@ final class OwnGroupController
         return view('devices.answer', [
             'challenge' => $challenge, 'record' => $record, 'group' => $group,
             'reading' => new AnswerReading($record, ClassFindings::of($record)),
+        ]);
+    }
+
+    /** Why the group's car stopped where it did, of every version of it that ran. */
+    public function why(Challenge $challenge, Group $group): View
+    {
+        $record = ClassRecord::of($challenge);
+        $findings = ClassFindings::of($record);
+
+        return view('devices.why', [
+            'challenge' => $challenge, 'record' => $record, 'group' => $group, 'works' => $findings->worksOf($group),
+            'words' => new FindingWords($record, $findings),
         ]);
     }
 }

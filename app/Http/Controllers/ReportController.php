@@ -41,10 +41,12 @@ final class ReportController
         $record = ClassRecord::of($challenge);
         $plan = ClassPlan::of($challenge);
         $asked = $request->integer('group');
+        $findings = ClassFindings::of($record);
         $groups = $record->groups->filter(static fn(Group $group): bool => $asked === 0 || $group->id === $asked)->values();
 
         return view('report.notebooks', [
             'challenge' => $challenge, 'record' => $record, 'groups' => $groups, 'predictions' => PredictionsReading::of($record),
+            'findings' => $findings, 'words' => new FindingWords($record, $findings),
             'drawn' => $groups->mapWithKeys(
                 static fn(Group $group): array => [
                     $group->id => $group->currentCar() === null

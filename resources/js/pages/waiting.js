@@ -4,6 +4,9 @@ const LONG = 1000;
 /** Says that the next page is being worked out, where that takes long. What is downloaded leaves no page. */
 export function attachWaiting(root) {
     const note = root.querySelector('[data-waiting]');
+    if (note === null) {
+        return;
+    }
     let timer = null;
     const begin = (event) => {
         const link = event.type === 'click' ? event.target.closest?.('a[href]') : null;

@@ -40,7 +40,8 @@
                         </th>
                         <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                         <td class="num">{{ $sample->n ?? 0 }}</td>
-                        <td class="num">{{ $tries->areBounds() ? '≥ ' : '' }}{{ $figure($sample?->mean()) }}</td>
+                        <td class="num">{{ $tries->areBounds() ? '≥ ' : '' }}{{ $figure($sample?->mean()) }}<x-other-units
+                            :units="$units" :si="$sample?->mean()" :scale="$scale" /></td>
                         <td class="num">{{ $figure($sample?->median()) }}</td>
                         <td class="num">{{ $figure($sample === null ? null : $challenge->goal->best($sample)) }}</td>
                         <td class="num">{{ $figure($sample?->standardDeviation()) }}</td>

@@ -37,7 +37,8 @@
         @endunless
     </div>
     <section class="pb-8" aria-labelledby="our-runs" data-part="runs">
-        <h2 id="our-runs" class="mb-2">{{ Text::of('device.group.our_runs') }}</h2>
+        <div class="lead-in"><h2 id="our-runs">{{ Text::of('device.group.our_runs') }}</h2>@if ($record->tries($car)->counted !== [])<a
+            class="button plain" href="{{ route('groups.why', [$challenge, $group]) }}">{{ Text::of('device.why.why_it_stopped_there') }}</a>@endif</div>
         <x-errors />
         @php($runs = $group->cars->flatMap(fn ($each) => $each->runs->map(fn ($run) => [$each, $run]))->reverse()->values())
         @if ($runs->isEmpty())<p>{{ Text::of('device.group.none_yet') }}</p>@endif

@@ -84,13 +84,19 @@
                         {!! Text::html('report.notebooks.mean_of', [
                             'tries' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
                             'mean' => $units->show($sample->mean(), Scale::Distance),
-                        ]) !!}@if ($interval !== null){{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
+                        ]) !!} <x-other-units :units="$units" :si="$sample->mean()" />.
+                        @if ($interval !== null)
+                        {{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
                             'low' => $units->show(max(0, $interval->low), Scale::Distance),
                             'high' => $units->show($interval->high, Scale::Distance),
-                        ]) }}@endif.
+                        ]) }}@endif
                     </p>@endif
                 </section>
             </div>
+            @if ($findings->worksOf($group) !== [])
+                <section class="notebook-why"><h3>{{ Text::of('report.notebooks.why_it_stopped_where_it_did') }}</h3>
+                    <x-own-work :challenge="$challenge" :works="$findings->worksOf($group)" :words="$words" /></section>
+            @endif
             <div class="notebook-blanks">
                 @foreach (__('report.ask') as $ask)<div><p>{{ $ask }}</p><span class="lines"></span></div>@endforeach
             </div>

@@ -69,7 +69,8 @@
                                 </th>
                                 <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                                 <td class="num">{{ $sample->n ?? 0 }}</td>
-                                <td class="num">{{ $sample === null ? '–' : $units->figure($sample->mean(), Scale::Distance) }}</td>
+                                <td class="num">{{ $sample === null ? '–' : $units->figure($sample->mean(), Scale::Distance) }}<x-other-units
+                                    :units="$units" :si="$sample?->mean()" /></td>
                                 <td class="num">@if (($interval = $record->interval(\Skivo\Core\Challenge\Goal::Farthest, $sample)) !== null)
                                     {{ $units->figure(max(0, $interval->low), Scale::Distance) }} –
                                     {{ $units->figure($interval->high, Scale::Distance) }}@else – @endif
