@@ -70,7 +70,34 @@ final readonly class ModelWords
             );
         }
 
-        return $said;
+        return [...$said, $this->checks()];
+    }
+
+    /** What failed checks do to what is expected, by other classes on record. */
+    private function checks(): Sentence
+    {
+        $shifts = $this->findings->found->forecast->shifts;
+        if ($shifts->cars === 0) {
+            return new Sentence(
+                Text::of('findings.model_words.failed_checks_change_nothing_yet'),
+                Text::of('findings.model_words.no_other_class_says_so'),
+            );
+        }
+        $each = [];
+        foreach ($shifts->shifts as $item => $shift) {
+            $each[] = Text::of('findings.model_words.times_for_a_check', [
+                'check' => Label::of(CheckItem::from($item)),
+                'times' => number_format(exp($shift->value), 2),
+                'between' => Text::of('findings.model_words.from_to', [
+                    'low' => number_format(exp($shift->interval()->low), 2), 'high' => number_format(exp($shift->interval()->high), 2),
+                ]),
+            ]);
+        }
+
+        return new Sentence(
+            Text::of('findings.model_words.failed_checks_change'),
+            Text::of('findings.model_words.over_other_classes', ['each' => Lists::and($each, 9), 'cars' => Text::plural('findings.model_words.cars', $shifts->cars)]),
+        );
     }
 
     /** @return list<array{ComparedCar, Forecast}> every car that ran, with what could be said of it before */

@@ -12,6 +12,7 @@ use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
@@ -20,6 +21,7 @@ use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\Work;
+use Skivo\Core\Forecast\CheckShifts;
 use Skivo\Core\Statistics\Outlier;
 use Skivo\Core\Statistics\Sample;
 
@@ -92,8 +94,12 @@ final readonly class ClassFindings
         return is_array($held) && $held[0] === $record->revision && $held[1] instanceof self ? $held[1] : null;
     }
 
-    /** How the class stands to the core: everything that findings rest on. */
-    public static function data(ClassRecord $record, Counting $counting = Counting::Rule): ClassData
+    /**
+     * How the class stands to the core: everything that findings rest on.
+     *
+     * @param CheckShifts|null $shifts as they were when it was last looked at; as they are now where null
+     */
+    public static function data(ClassRecord $record, Counting $counting = Counting::Rule, ?CheckShifts $shifts = null): ClassData
     {
         $challenge = $record->challenge;
         $readings = self::readings($record);
@@ -111,6 +117,7 @@ final readonly class ClassFindings
                     $readings[$car->id] ?? [],
                     $counting === Counting::Rule ? null : $counting->distances($tries, $odd[$car->id] ?? []),
                     !$group->is_withdrawn,
+                    self::failed($car, $challenge),
                 );
             }
         }
@@ -127,7 +134,17 @@ final readonly class ClassFindings
             $challenge->timed_length?->quantity->si(),
             self::mayBe($record),
             $challenge->id,
+            $shifts ?? ChecksOnRecord::besides($challenge),
         );
+    }
+
+    /** @return list<CheckItem>|null what a car failed of the checks that workmanship shows in; null where none of them was read */
+    private static function failed(Car $car, Challenge $challenge): ?array
+    {
+        $card = $car->checkCard($challenge->checkTolerances());
+        $read = array_filter(CheckShifts::LOOKED_AT, static fn(CheckItem $item): bool => $card->value($item) !== null);
+
+        return $read === [] ? null : $card->failed(CheckShifts::LOOKED_AT);
     }
 
     private static function find(ClassRecord $record, Counting $counting): self
@@ -135,6 +152,9 @@ final readonly class ClassFindings
         $kept = new KeptInCache($record->challenge);
         $found = Findings::of(self::data($record, $counting), $kept);
         $kept->save();
+        if ($counting === Counting::Rule) {
+            ChecksOnRecord::leave($record->challenge, $found->forecast->checked);
+        }
         $chances = [];
         foreach ($record->challenge->allAwards() as $award) {
             $chances[$award->goal->value] = $award->goal === $record->challenge->goal

@@ -39,6 +39,21 @@ final readonly class CheckCard
         return array_values(array_filter(CheckItem::cases(), fn(CheckItem $item): bool => $this->verdict($item) === $verdict));
     }
 
+    /**
+     * Those of some items that were read and are not good.
+     *
+     * @param list<CheckItem> $items
+     *
+     * @return list<CheckItem>
+     */
+    public function failed(array $items): array
+    {
+        return array_values(array_filter(
+            $items,
+            fn(CheckItem $item): bool => $this->value($item) !== null && $this->verdict($item) !== CheckVerdict::Pass,
+        ));
+    }
+
     public function done(): int
     {
         return count(CheckItem::cases()) - count($this->with(null));

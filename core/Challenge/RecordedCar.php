@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Challenge;
 
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Statistics\Sample;
 
 /** One version of a group's car with all that is on record of it. */
@@ -17,6 +18,7 @@ final readonly class RecordedCar
      * @param array<string, non-empty-list<list<float>>> $bench by the value of a BenchTest: repeats, each with its readings (SI)
      * @param Sample|null $distances of its tries (m), where other tries are looked at than the rule of the challenge counts
      * @param bool $isIn whether its group is still in and may rebuild it
+     * @param list<CheckItem>|null $failed what it failed of its check card; null where it was not checked
      */
     public function __construct(
         public string $id,
@@ -27,6 +29,7 @@ final readonly class RecordedCar
         public array $bench = [],
         public ?Sample $distances = null,
         public bool $isIn = true,
+        public ?array $failed = null,
     ) {}
 
     /** Of the balloon as filled for its counted tries (m), the mean; null where no try says. */

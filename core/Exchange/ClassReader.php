@@ -9,6 +9,9 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Reading;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Goal;
@@ -20,12 +23,14 @@ use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Findings\ClassData;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
+use Skivo\Core\Forecast\CheckShifts;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
+use Skivo\Core\Statistics\Estimate;
 
 /** Reads what a class has on record from the JSON of docs/class.schema.json. Whatever is not exactly that is named. */
 final readonly class ClassReader
@@ -36,7 +41,11 @@ final readonly class ClassReader
     private const LONGEST_RUN_M = 100.0;
     private const LONGEST_TIME_S = 600.0;
     private const GREATEST_SEED = 2_147_483_647;
-    private const CHECKS = ['spin_s', 'end_play_m', 'wobble_m', 'parallel_m', 'drift_m', 'airtight_m'];
+    private const GREATEST_SHIFT = 1.5;
+    private const CHECKS = [
+        'spin_s' => CheckItem::Spin, 'end_play_m' => CheckItem::EndPlay, 'wobble_m' => CheckItem::Wobble,
+        'parallel_m' => CheckItem::Parallel, 'drift_m' => CheckItem::Drift, 'airtight_m' => CheckItem::Airtight,
+    ];
     private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'past_end', 'void'];
 
     /**
@@ -46,14 +55,14 @@ final readonly class ClassReader
     public static function read(string $json): ClassData
     {
         $class = JsonObject::parse($json, 'a class', [
-            'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'award', 'seed', 'cars',
+            'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'award', 'seed', 'check_shifts', 'cars',
         ]);
         $allowed = (int) self::within($class->at('tries'), $class->whole('tries', 3), 1, 50);
         $retried = $class->oneOf('void_tries', ['again' => true, 'lost' => false], 'again');
         $zero = $class->oneOf('no_start', ['void' => false, 'zero' => true], 'void');
         $lane = self::length($class, 'lane_length_m');
         $given = $runs = [];
-        foreach ($class->objects('cars', ['id', 'group', 'version', 'is_in', 'attributes', 'bench', 'checks', 'runs']) as $car) {
+        foreach ($class->objects('cars', ['id', 'group', 'version', 'is_in', 'attributes', 'bench', 'checks', 'failed_checks', 'runs']) as $car) {
             $id = $car->text('id');
             if (isset($given[$id])) {
                 throw JsonFaultException::wrongType($car->at('id'), "its own: there are two cars \"{$id}\"");
@@ -68,18 +77,17 @@ final readonly class ClassReader
         foreach ($given as $id => $car) {
             $group = $car->text('group');
             $newest[$group] = $car->whole('version', ($newest[$group] ?? 0) + 1);
+            $choices = self::choices($car->object('attributes', null, isOptional: true));
             $cars[] = new RecordedCar(
                 (string) $id,
                 $group,
                 $newest[$group],
-                self::choices($car->object('attributes', null, isOptional: true)),
+                $choices,
                 $tries[$id],
                 self::bench($car),
                 isIn: !$car->has('is_in') || $car->yes('is_in'),
+                failed: self::failed($car, $choices->number(CarAttribute::Track)),
             );
-            foreach (($checks = $car->object('checks', self::CHECKS, isOptional: true))->keys() as $key) {
-                self::within($checks->at($key), $checks->number($key), 0.0, self::LONGEST_TIME_S);
-            }
         }
 
         return new ClassData(
@@ -92,7 +100,47 @@ final readonly class ClassReader
             temperatureC: $class->numberOrNull('temperature_c'),
             timedLengthM: self::length($class, 'timed_length_m'),
             seed: (int) self::within($class->at('seed'), $class->whole('seed', 1), 1, self::GREATEST_SEED),
+            shifts: self::shifts($class->object('check_shifts', array_map(self::checkKey(...), CheckShifts::LOOKED_AT), isOptional: true)),
         );
+    }
+
+    /** The name of a check in such a class. */
+    public static function checkKey(CheckItem $item): string
+    {
+        return str_replace('-', '_', $item->value);
+    }
+
+    private static function shifts(JsonObject $shifts): CheckShifts
+    {
+        $known = [];
+        foreach (CheckShifts::LOOKED_AT as $item) {
+            $key = self::checkKey($item);
+            if ($shifts->has($key)) {
+                $known[$item->value] = new Estimate(self::within($shifts->at($key), $shifts->number($key), -self::GREATEST_SHIFT, self::GREATEST_SHIFT), 0.0);
+            }
+        }
+
+        return new CheckShifts($known, $known === [] ? 0 : 1);
+    }
+
+    /** @return list<CheckItem>|null what it failed, as said or by the usual limits of its readings; null where it was not checked */
+    private static function failed(JsonObject $car, ?float $trackM): ?array
+    {
+        $checks = $car->object('checks', array_keys(self::CHECKS), isOptional: true);
+        $readings = [];
+        foreach ($checks->keys() as $key) {
+            $si = self::within($checks->at($key), $checks->number($key), 0.0, self::LONGEST_TIME_S);
+            $item = self::CHECKS[$key];
+            $entry = static fn(float $value): Entry => new Entry(Quantity::fromSi($value, $item->dimension()), (string) $value);
+            $readings[$item->value] = $item === CheckItem::Parallel
+                ? new Reading($item, $entry(0.0), $entry($si))
+                : new Reading($item, $entry($si));
+        }
+        if ($car->has('failed_checks')) {
+            return $car->several('failed_checks', array_combine(array_map(self::checkKey(...), CheckShifts::LOOKED_AT), CheckShifts::LOOKED_AT));
+        }
+
+        return $readings === [] ? null : (new CheckCard($readings, trackM: $trackM))->failed(CheckShifts::LOOKED_AT);
     }
 
     private static function award(JsonObject $class): Award

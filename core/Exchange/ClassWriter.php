@@ -11,6 +11,7 @@ use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\ClassData;
+use Skivo\Core\Forecast\CheckShifts;
 
 /**
  * What a class has on record as the JSON of docs/class.schema.json, for whoever analyses it with tools of their own. Parts that
@@ -43,6 +44,7 @@ final readonly class ClassWriter
                 static fn(float|string|null $value): bool => $value !== null,
             ),
             'seed' => $class->seed === 1 ? null : $class->seed,
+            'check_shifts' => self::shifts($class->shifts),
             'cars' => array_map(self::car(...), $class->cars),
         ], static fn(mixed $value): bool => $value !== null), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
     }
@@ -68,8 +70,22 @@ final readonly class ClassWriter
             'is_in' => $car->isIn ? null : false,
             'attributes' => $attributes === [] ? null : $attributes,
             'bench' => self::bench($car),
+            'failed_checks' => $car->failed === null ? null : array_map(ClassReader::checkKey(...), $car->failed),
             'runs' => self::runs($car->tries),
         ], static fn(mixed $value): bool => $value !== null);
+    }
+
+    /** @return array<string, float>|null by the name of the check */
+    private static function shifts(CheckShifts $shifts): ?array
+    {
+        $known = [];
+        foreach (CheckShifts::LOOKED_AT as $item) {
+            if (isset($shifts->shifts[$item->value])) {
+                $known[ClassReader::checkKey($item)] = $shifts->shifts[$item->value]->value;
+            }
+        }
+
+        return $known === [] ? null : $known;
     }
 
     /** @return list<array<string, float|string>>|null */

@@ -150,6 +150,30 @@ final readonly class JsonObject
             : throw JsonFaultException::wrongType($this->at($key), 'one of ' . implode(', ', array_keys($known)));
     }
 
+    /**
+     * Words that each stand for one of several things; an empty list too.
+     *
+     * @template T
+     *
+     * @param array<string, T> $known by their words
+     *
+     * @return list<T>
+     *
+     * @throws JsonFaultException
+     */
+    public function several(string $key, array $known): array
+    {
+        $words = $this->given($key);
+        $found = [];
+        foreach (is_array($words) ? array_values($words) : [null] as $word) {
+            $found[] = is_string($word) && array_key_exists($word, $known)
+                ? $known[$word]
+                : throw JsonFaultException::wrongType($this->at($key), 'a list of ' . implode(', ', array_keys($known)));
+        }
+
+        return $found;
+    }
+
     /** @throws JsonFaultException */
     private function given(string $key): mixed
     {

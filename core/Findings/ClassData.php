@@ -9,6 +9,7 @@ use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Forecast\CheckShifts;
 use Skivo\Core\Simulation\PumpCurve;
 
 /** Everything that findings rest on: what a class asked, by which rule it counts, and what is on record of its cars. */
@@ -22,6 +23,7 @@ final readonly class ClassData
      * @param float|null $timedLengthM over which times are taken
      * @param \Closure(ComparedCar, \Skivo\Core\Car\CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any of a group that is in where null
      * @param int $seed of what is drawn by chance
+     * @param CheckShifts $shifts of cars that failed checks, as other classes have them
      */
     public function __construct(
         public array $cars,
@@ -35,5 +37,6 @@ final readonly class ClassData
         public ?float $timedLengthM = null,
         public ?\Closure $mayBe = null,
         public int $seed = 1,
+        public CheckShifts $shifts = new CheckShifts(),
     ) {}
 }

@@ -63,7 +63,7 @@ final readonly class Findings
     /** @param int $draws of the chances of being first */
     public static function of(ClassData $class, Kept $kept = new KeptInMemory(), int $draws = ChanceOfFirst::DRAWS): self
     {
-        $forecast = ClassForecast::of($class->cars, $class->catalogue, $class->surface, $class->temperatureC, $class->pump, $kept);
+        $forecast = ClassForecast::of($class->cars, $class->catalogue, $class->surface, $class->temperatureC, $class->pump, $kept, $class->shifts);
         $cars = self::compared($class, $forecast);
         $adjustment = new ByModel($forecast, $kept, $class->timedLengthM);
         $question = $class->question;

@@ -42,6 +42,8 @@ final readonly class ClassForecast
      * @param array<array-key, Forecast> $forecasts of one more try, by the id of the car; of those that nothing is missing of
      * @param array<array-key, Forecast> $beforeRuns what could have been said before its first try, likewise; of those that ran
      * @param array<array-key, Forecast> $onceMeasured what one careful bench test of its friction would make of it; of those without
+     * @param CheckShifts $shifts by which cars that failed checks are expected to roll worse
+     * @param CheckedCars $checked what this class's own checks and frictions say to other classes
      */
     private function __construct(
         public array $models,
@@ -56,6 +58,8 @@ final readonly class ClassForecast
         public Hands $hands,
         public Repeatability $repeatability,
         public ?ModeratedScatter $scatter,
+        public CheckShifts $shifts,
+        public CheckedCars $checked,
     ) {}
 
     /**
@@ -63,6 +67,7 @@ final readonly class ClassForecast
      * @param string|null $surface on which they run, where a car has none of its own
      * @param float|null $temperatureC of the air
      * @param PumpCurve|null $pump as the class measured it
+     * @param CheckShifts $shifts as other classes have them
      */
     public static function of(
         array $cars,
@@ -71,6 +76,7 @@ final readonly class ClassForecast
         ?float $temperatureC,
         ?PumpCurve $pump,
         Kept $kept,
+        CheckShifts $shifts = new CheckShifts(),
     ): self {
         $models = $measured = $beyond = $missing = $forces = [];
         foreach ($cars as $car) {
@@ -95,7 +101,7 @@ final readonly class ClassForecast
             if ($model !== null) {
                 $forces[$car->id] = Forces::of($model, $car->bench, $repeats);
                 if (!isset($missing[$car->id])) {
-                    $evidence[$car->id] = self::evidence($car, $model, $forces[$car->id], $scatter, $kept);
+                    $evidence[$car->id] = self::evidence($car, $model, $forces[$car->id], $scatter, $kept, $shifts);
                 }
             }
         }
@@ -121,6 +127,8 @@ final readonly class ClassForecast
             $workmanship->hands(),
             $repeats,
             $scatter,
+            $shifts,
+            self::checked($cars, $evidence, $workmanship),
         );
     }
 
@@ -153,6 +161,7 @@ final readonly class ClassForecast
         Forces $forces,
         ?ModeratedScatter $scatter,
         Kept $kept,
+        CheckShifts $shifts,
     ): Evidence {
         $runs = [...$car->tries->counted, ...$car->tries->extra];
         $stopped = array_values(array_filter($runs, static fn(Run $run): bool => !$run->pastEnd && ($run->distanceM ?? 0.0) > 0.0));
@@ -170,7 +179,26 @@ final readonly class ClassForecast
             count(array_filter($runs, static fn(Run $run): bool => $run->distanceM === 0.0))
                 + count(array_filter($car->tries->void, static fn(Run $run): bool => $run->void === VoidReason::NoStart)),
             self::relative($sample, $scatter),
+            $shifts->of($car->failed ?? []),
         );
+    }
+
+    /**
+     * @param list<RecordedCar> $cars
+     * @param array<array-key, Evidence> $evidence by the id of the car
+     */
+    private static function checked(array $cars, array $evidence, Workmanship $workmanship): CheckedCars
+    {
+        $ofGroup = [];
+        foreach ($cars as $car) {
+            $reading = $car->failed === null || !isset($evidence[$car->id]) ? null : $workmanship->reading($evidence[$car->id]);
+            if ($reading !== null) {
+                // Versions share their group's faults: the newest speaks for it.
+                $ofGroup[$car->group] = [$car->failed ?? [], $reading];
+            }
+        }
+
+        return CheckedCars::of(array_values($ofGroup));
     }
 
     private static function relative(?Sample $sample, ?ModeratedScatter $scatter): float

@@ -125,7 +125,7 @@ final readonly class DistanceTable
      */
     public function steps(array $pressures, array $added, float $step): array
     {
-        $held = $this->kept->get("steps {$this->key}", function () use ($pressures, $added, $step): array {
+        $held = $this->kept->get("steps {$this->key} {$added[0]}", function () use ($pressures, $added, $step): array {
             $steps = [];
             foreach ($pressures as $pressure) {
                 foreach ($added as $friction) {

@@ -18,6 +18,7 @@ final readonly class Evidence
      * @param list<float> $atLeastM of tries that passed the end of the lane
      * @param int $noStarts tries in which it did not start
      * @param float $scatter of one try over how far the car goes (standard deviation)
+     * @param float $shift of ln w, by the checks that it failed
      */
     public function __construct(
         public string $id,
@@ -28,7 +29,14 @@ final readonly class Evidence
         public array $atLeastM = [],
         public int $noStarts = 0,
         public float $scatter = 0.08,
+        public float $shift = 0.0,
     ) {}
+
+    /** The same before its first try. */
+    public function beforeRuns(): self
+    {
+        return new self($this->id, $this->table, $this->friction, $this->pressure, scatter: $this->scatter, shift: $this->shift);
+    }
 
     /** Whether it says anything of workmanship that the parts do not. */
     public function saysMore(): bool

@@ -15,6 +15,8 @@ use Skivo\Core\Statistics\StudentT;
  * over the model's, ln p ~ N(ln P, 0.1²) with ln P ~ N(ln 0.8, 0.15²) (starting values from memory and trial; that rubber
  * gives back less than it took: Mullins, Rubber Chem. Technol. 42, 339, 1969).
  *
+ * A car that failed checks has ln w − s in that place of ln w, s being what they shift (CheckShifts).
+ *
  * All of it on grids: each car's evidence is a likelihood over its own w and p, the class's is the product of what remains
  * of them once w and p are summed out (Gelman et al., Bayesian Data Analysis, sections 5.3 and 10.1).
  */
@@ -42,6 +44,10 @@ final readonly class Workmanship
 
     /** What of the class is this much less likely than the likeliest adds nothing. */
     private const NOTHING = 1e-3;
+
+    /** A reading with so much of its weight at the ends of the grid is a bound, and one wider than this (of ln w) says nothing. */
+    private const BOUND = 0.01;
+    private const VAGUE = 0.8;
 
     /** What of a car is so much less likely (ln) than the likeliest is left out. */
     private const HARDLY = 14.0;
@@ -96,7 +102,7 @@ final readonly class Workmanship
     /** Of a car of this class, whether it has any evidence of its own or not. */
     public function stateOf(Evidence $car): State
     {
-        return $this->state($this->weightsOf($car->id, $this->likelihoods[$car->id] ?? null), $car->scatter);
+        return $this->state($this->weightsOf($car->id, $this->likelihoods[$car->id] ?? null), $car->scatter, $car->shift);
     }
 
     /** Of a car of which nothing is known but that this class builds it. */
@@ -113,10 +119,44 @@ final readonly class Workmanship
     /** What could be said of a car before its first try, from everything else in the class. */
     public function forecastBeforeRuns(Evidence $car): Forecast
     {
-        $before = new Evidence($car->id, $car->table, $car->friction, $car->pressure, scatter: $car->scatter);
+        $before = $car->beforeRuns();
         $saysAnything = $before->saysMore() || $before->pressure !== null;
+        $weights = $this->weightsOf($car->id, $saysAnything ? $this->likelihood($before) : null);
 
-        return $this->state($this->weightsOf($car->id, $saysAnything ? $this->likelihood($before) : null), $car->scatter)->forecast($car->table);
+        return $this->state($weights, $car->scatter, $car->shift)->forecast($car->table);
+    }
+
+    /**
+     * What a car's own evidence says of ln w, whatever the others are like; null where it only bounds it.
+     */
+    public function reading(Evidence $car): ?Estimate
+    {
+        $likelihood = $this->likelihoods[$car->id] ?? [];
+        $classes = array_fill(0, self::PRESSURES, 0.0);
+        foreach ($this->posterior as $byPressure) {
+            foreach ($byPressure as $q => $weight) {
+                $classes[$q] += $weight;
+            }
+        }
+        $sums = array_fill(0, count($this->w), 0.0);
+        foreach ($likelihood as $j => $row) {
+            $weight = 0.0;
+            foreach ($classes as $q => $class) {
+                $weight += $class * $this->ofP[$q][$j];
+            }
+            foreach ($row as $k => $each) {
+                $sums[$k] += $weight * $each;
+            }
+        }
+        $all = array_sum($sums);
+        if ($all <= 0.0 || ($sums[0] + $sums[count($sums) - 1]) / $all > self::BOUND) {
+            return null;
+        }
+        $logs = array_map(static fn(float $w): float => log($w) + $car->shift, $this->w);
+        $mean = array_sum(array_map(static fn(float $log, float $sum): float => $log * $sum, $logs, $sums)) / $all;
+        $variance = array_sum(array_map(static fn(float $log, float $sum): float => ($log - $mean) ** 2 * $sum, $logs, $sums)) / $all;
+
+        return sqrt($variance) > self::VAGUE ? null : new Estimate($mean, sqrt($variance));
     }
 
     /**
@@ -124,7 +164,7 @@ final readonly class Workmanship
      *
      * @param array<int, array<int, float>> $weights by p and w
      */
-    private function state(array $weights, float $scatter): State
+    private function state(array $weights, float $scatter, float $shift = 0.0): State
     {
         $columns = [];
         $sum = 0.0;
@@ -143,11 +183,14 @@ final readonly class Workmanship
                 while (count($draws) < self::DRAWS && count($draws) + 0.5 <= $before + $share) {
                     // Within a step every value is as likely as the next.
                     $part = $share > 0.0 ? (count($draws) + 0.5 - $before) / $share - 0.5 : 0.0;
-                    $draws[] = [$this->w[$k] * exp($part * (self::LOG_W[1] - self::LOG_W[0]) / (self::LOG_W[2] - 1)), $this->p[$j]];
+                    $draws[] = [$this->w[$k] * exp($shift + $part * (self::LOG_W[1] - self::LOG_W[0]) / (self::LOG_W[2] - 1)), $this->p[$j]];
                 }
                 $before += $share;
             }
         }
+
+        // Within a step the pairs come by pressure, each from its lower end.
+        usort($draws, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
         return new State($draws ?: throw new \LogicException('Weights that sum to something leave draws.'), $scatter);
     }
@@ -215,7 +258,7 @@ final readonly class Workmanship
     {
         $ofFriction = array_map(
             static fn(float $w): float => self::bench($car->friction, $car->table->partsFriction + $w, $car->table->partsFriction),
-            $this->w,
+            $this->wOf($car),
         );
         $ofTries = [];
         $rows = [];
@@ -244,7 +287,13 @@ final readonly class Workmanship
     /** @return list<list<int|null>> how far the car goes, in bins of its spread, by p and w; null where it does not start */
     private function reach(Evidence $car): array
     {
-        return $car->table->steps($this->p, $this->w, Spread::BIN);
+        return $car->table->steps($this->p, $this->wOf($car), Spread::BIN);
+    }
+
+    /** @return non-empty-list<float> workmanship at the steps of the grid, for what checks say of the car */
+    private function wOf(Evidence $car): array
+    {
+        return $car->shift === 0.0 ? $this->w : array_map(static fn(float $w): float => $w * exp($car->shift), $this->w);
     }
 
     /** Of what a bench read, at a friction; no more than a bound from above where it is hardly more than the parts have. */

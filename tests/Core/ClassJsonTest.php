@@ -7,6 +7,7 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Exchange\ClassReader;
 use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Exchange\FindingsReport;
@@ -55,6 +56,8 @@ final class ClassJsonTest extends TestCase
         yield 'no cars' => ['"cars"', '"cart"', 'cart is not part of a class'];
         yield 'an award of no such goal' => ['"rule":"mean"', '"award":{"goal":"best"}', 'award.goal must be one of farthest, fastest'];
         yield 'a seed that is none' => ['"rule":"mean"', '"seed":0', 'seed must be from 1 to 2147483647; it is 0'];
+        yield 'a failed check of no such name' => ['"checks":', '"failed_checks":["brakes"],"checks":', 'cars[0].failed_checks must be a list of spin, end_play, wobble, parallel'];
+        yield 'a shift beyond reason' => ['"rule":"mean"', '"check_shifts":{"spin":2}', 'check_shifts.spin must be from -1.5 to 1.5; it is 2'];
         yield 'a car without runs' => ['"runs"', '"ruins"', 'cars[0].ruins is not part of a class'];
         yield 'an unknown attribute' => ['"mass":', '"weight":', 'cars[0].attributes.weight is not part of a car'];
         yield 'grams for kilograms' => ['"mass":0.06', '"mass":60', 'cars[0].attributes.mass must be from 0.001 to 10; it is 60'];
@@ -107,11 +110,21 @@ final class ClassJsonTest extends TestCase
         self::assertSame([0.0], $zero->cars[0]->tries->distances()?->values);
     }
 
+    public function testReadingsAreJudgedByTheUsualLimits(): void
+    {
+        $of = static fn(string $checks, string $attributes = '{}'): ?array => ClassReader::read("{\"cars\":[{\"id\":\"a\",\"group\":\"g\",\"attributes\":{$attributes},\"checks\":{$checks},\"runs\":[]}]}")->cars[0]->failed;
+        self::assertSame([], $of('{"spin_s":3,"end_play_m":0.0015,"wobble_m":0.0005,"drift_m":0.5}'));
+        self::assertSame([CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble], $of('{"spin_s":1.5,"end_play_m":0.003,"wobble_m":0.002}'));
+        self::assertSame([CheckItem::Parallel], $of('{"parallel_m":0.0015}', '{"track":0.1}'), 'almost a degree');
+        self::assertSame([], $of('{"parallel_m":0.0015}'), 'without a track nobody can tell');
+        self::assertNull(ClassReader::read('{"cars":[{"id":"a","group":"g","runs":[]}]}')->cars[0]->failed);
+    }
+
     public function testWhatIsWrittenIsReadBack(): void
     {
-        $json = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,"award":{"goal":"nearest","length_m":2.5},"seed":7,'
+        $json = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,"award":{"goal":"nearest","length_m":2.5},"seed":7,"check_shifts":{"spin":0.25,"end_play":-0.1},'
             . '"cars":[{"id":"7","group":"3","version":1,"attributes":{"chassis_kind":"craft stick","wheel_kind":"caps","balloon_filled":0.19,"nozzle_bore":0.007,"nozzle_outlets":2,"mass":0.055},'
-            . '"bench":[{"test":"ramp_roll_out","release_height_m":0.1,"distance_m":1.5},{"test":"spin","turns_for_s":4.5}],'
+            . '"bench":[{"test":"ramp_roll_out","release_height_m":0.1,"distance_m":1.5},{"test":"spin","turns_for_s":4.5}],"failed_checks":["end_play","wobble"],'
             . '"runs":[{"distance_m":3.25,"time_s":1.5,"drift_m":-0.1,"limp_m":1.5,"fill_diameter_m":0.2},{"distance_m":6.5,"past_end":true},{"void":"burst"}]},'
             . '{"id":"8","group":"4","version":1,"is_in":false,"runs":[]}]}';
         $class = ClassReader::read($json);

@@ -106,7 +106,13 @@ final class ForecastTest extends TestCase
         self::assertEqualsWithDelta($high, $hands->workmanshipInterval->high, 0.12 * $high);
         self::assertEqualsWithDelta($next, $workmanship->forecast($unknown)->friction - $table->partsFriction, 0.05 * $next);
         // A measured car is where it was measured.
-        self::assertEqualsWithDelta(0.06, $workmanship->forecast($cars[0])->friction, 0.002);
+        foreach ($cars as $index => $car) {
+            self::assertEqualsWithDelta($measured[$index][0], $workmanship->forecast($car)->friction, 0.02 * $measured[$index][0] + 0.001);
+            $workmanships = array_column($workmanship->stateOf($car)->draws, 0);
+            $rising = $workmanships;
+            sort($rising);
+            self::assertSame($rising, $workmanships, 'so that the middle one is the middle');
+        }
     }
 
     /** @return iterable<string, array{float, float, int, float, float}> workmanship, its spread, how many of eight cars are measured, how often bands must cover */

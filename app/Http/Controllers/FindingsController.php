@@ -161,7 +161,10 @@ final class FindingsController
     public function json(Challenge $challenge): Response
     {
         $record = ClassRecord::of($challenge);
-        $json = ClassWriter::write(ClassFindings::data($record), $challenge->lane_length?->quantity->si());
+        $json = ClassWriter::write(
+            ClassFindings::data($record, shifts: ClassFindings::of($record)->found->forecast->shifts),
+            $challenge->lane_length?->quantity->si(),
+        );
 
         return response($json . "\n")->header('Content-Type', 'application/json')->header('Content-Disposition', 'attachment; filename="class.json"');
     }

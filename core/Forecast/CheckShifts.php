@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Forecast;
+
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Statistics\Estimate;
+use Skivo\Core\Statistics\LinearModel;
+
+/**
+ * By how much a check that a car failed shifts what is expected of its workmanship: ln w goes up by the sum over what it failed.
+ * Fitted over other classes by least squares with a prior of none for each (Hoerl and Kennard, Technometrics 12, 55, 1970;
+ * as the posterior mean of a normal prior: Gelman et al., Bayesian Data Analysis, section 14.8). Where there are no classes, it is none.
+ */
+final readonly class CheckShifts
+{
+    public const LOOKED_AT = [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble, CheckItem::Parallel];
+
+    /** How much a failed check may do (standard deviation of its shift of ln w) before any class has shown it. From memory. */
+    private const PRIOR = 0.5;
+
+    /** No car is shifted by more (of ln w): beyond, nobody has seen one. */
+    private const MOST = 1.5;
+
+    /**
+     * @param array<string, Estimate> $shifts of ln w, by the value of a CheckItem; none where it is not there
+     * @param int $cars over which they were fitted; 0 for none
+     */
+    public function __construct(
+        public array $shifts = [],
+        public int $cars = 0,
+    ) {}
+
+    /** @param list<CheckedCars> $classes */
+    public static function over(array $classes): self
+    {
+        $rows = $y = [];
+        foreach ($classes as $class) {
+            foreach ($class->rows as [$failed, $read]) {
+                $rows[] = $failed;
+                $y[] = $read;
+            }
+        }
+        $cars = count($rows);
+        foreach (array_keys(self::LOOKED_AT) as $item) {
+            $rows[] = array_map(static fn(int $each): float => $each === $item ? 1.0 / self::PRIOR : 0.0, array_keys(self::LOOKED_AT));
+            $y[] = 0.0;
+        }
+        $fit = $cars === 0 ? null : LinearModel::fit($rows, $y);
+        if ($fit === null || $fit->residualDeviation <= 0.0) {
+            return new self();
+        }
+        $shifts = [];
+        foreach (self::LOOKED_AT as $index => $item) {
+            $isSeen = array_filter($rows, static fn(array $row, int $at): bool => $at < $cars && $row[$index] !== 0.0, ARRAY_FILTER_USE_BOTH) !== [];
+            if ($isSeen) {
+                // How far readings scatter is known beforehand, and is not taken from what is left over.
+                $shifts[$item->value] = new Estimate($fit->coefficients[$index], $fit->errors[$index] / $fit->residualDeviation);
+            }
+        }
+
+        return new self($shifts, $cars);
+    }
+
+    /** @param list<CheckItem> $failed by a car */
+    public function of(array $failed): float
+    {
+        $shift = 0.0;
+        foreach ($failed as $item) {
+            $shift += $this->shifts[$item->value]->value ?? 0.0;
+        }
+
+        return max(-self::MOST, min(self::MOST, $shift));
+    }
+}
