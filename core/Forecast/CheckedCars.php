@@ -25,17 +25,18 @@ final readonly class CheckedCars
     public static function of(array $cars): self
     {
         $weights = array_map(static fn(array $car): float => 1.0 / (self::BETWEEN_CARS ** 2 + $car[1]->standardUncertainty ** 2), $cars);
-        $sum = array_sum($weights);
-        if (count($cars) < 2 || $sum <= 0.0) {
+        if (count($cars) < 2) {
             return new self([]);
         }
         $failed = array_map(static fn(array $car): array => array_map(
             static fn(CheckItem $item): float => in_array($item, $car[0], true) ? 1.0 : 0.0,
             CheckShifts::LOOKED_AT,
         ), $cars);
-        $middle = static fn(array $values): float => array_sum(array_map(static fn(float $value, float $weight): float => $value * $weight, $values, $weights)) / $sum;
-        $usual = array_map(static fn(int $item): float => $middle(array_column($failed, $item)), array_keys(CheckShifts::LOOKED_AT));
-        $mean = $middle(array_map(static fn(array $car): float => $car[1]->value, $cars));
+        $usual = array_map(
+            static fn(int $item): float => self::middle(array_map(static fn(array $own): float => $own[$item], $failed), $weights),
+            array_keys(CheckShifts::LOOKED_AT),
+        );
+        $mean = self::middle(array_map(static fn(array $car): float => $car[1]->value, $cars), $weights);
         $rows = [];
         foreach ($cars as $index => [, $read]) {
             $root = sqrt($weights[$index]);
@@ -46,5 +47,14 @@ final readonly class CheckedCars
         }
 
         return new self($rows);
+    }
+
+    /**
+     * @param list<float> $values
+     * @param list<float> $weights
+     */
+    private static function middle(array $values, array $weights): float
+    {
+        return array_sum(array_map(static fn(float $value, float $weight): float => $value * $weight, $values, $weights)) / array_sum($weights);
     }
 }
