@@ -12,6 +12,9 @@ const ROW = 40;
 // Bands that reach farther beyond the farthest stop than this are cut off, lest the designs themselves grow small.
 const BAND_ROOM = 1.5;
 
+// A word beside a line of the floor takes so much (px).
+const LIMP_ROOM = 95;
+
 // A moment of a run, as the server has it: time, distance, speed, push, rolling, drag.
 const TIME = 0;
 const DISTANCE = 1;
@@ -127,7 +130,10 @@ function drawStop(canvas, answer, x, width) {
     if (answer.limp !== null) {
         const limp = x(answer.limp);
         svg('line', { x1: limp, x2: limp, y1: 24, y2: FLOOR + 22, class: 'limp' }, canvas);
-        const said = svg('text', { x: limp + 5, y: FLOOR + 16, class: 'plain-text' }, canvas);
+        // Where the car stopped soon after, it is said on the other side, if there is room.
+        const isBefore = x(answer.distance) - limp < LIMP_ROOM && limp - LEFT > LIMP_ROOM;
+        const place = { x: limp + (isBefore ? -5 : 5), y: FLOOR + 16, 'text-anchor': isBefore ? 'end' : 'start' };
+        const said = svg('text', { ...place, class: 'plain-text' }, canvas);
         said.textContent = say('what_if.limp', { limp: answer.shown.limp });
     }
     const stop = x(answer.distance);

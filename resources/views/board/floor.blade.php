@@ -9,7 +9,8 @@
     $lastGroup = $record->lastGroup();
 @endphp
 <header class="board-head">
-    <h1><bdi>{{ $challenge->name }}</bdi></h1>
+    <div><h1><bdi>{{ $challenge->name }}</bdi></h1>@if ($challenge->question !== null)<p
+        class="board-question"><bdi>{{ $challenge->question }}</bdi></p>@endif</div>
     @if ($last !== null && $lastGroup !== null)
         <p class="board-last">{{ Glyph::of($lastGroup->mark) }} <bdi>{{ \Illuminate\Support\Str::limit($lastGroup->name, 24) }}</bdi>
         <span class="num">{{ $last->void !== null ? Text::of('board.floor.void')

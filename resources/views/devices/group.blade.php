@@ -6,7 +6,7 @@
     $car = $group->currentCar();
     $locked = $challenge->groups_are_locked;
 @endphp
-<x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->name" live="page">
+<x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name" live="page">
     <div data-part="told">@if ($challenge->answer_told_at !== null)<p class="told" role="status">{{ Text::of('device.answer.there_is_an_answer') }}
         <a class="button" href="{{ route('groups.answer', [$challenge, $group]) }}">{{ Text::of('device.answer.see_it') }}</a></p>@endif</div>
     <div class="lead-in">

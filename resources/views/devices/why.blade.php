@@ -1,4 +1,4 @@
-<x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->name">
+<x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name">
     <p class="actions mt-3"><a class="button" href="{{ route('groups.own', [$challenge, $group]) }}">{{ Text::of('device.answer.back_to_our_car') }}</a></p>
     <section class="pb-8" data-part="why" aria-labelledby="why">
         <h2 id="why">{{ Text::of('device.why.why_our_car_stopped_where_it_did') }}</h2>
