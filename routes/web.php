@@ -7,6 +7,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CarController;
+use App\Http\Controllers\CarsController;
 use App\Http\Controllers\ChallengeController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\CutSizesController;
@@ -100,6 +101,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
     Route::prefix('challenges/{challenge}')->middleware('can:update,challenge')->scopeBindings()->group(function (): void {
         Route::put('units', [UnitsController::class, 'update'])->name('units.update');
+        Route::post('copy', [ChallengeController::class, 'copy'])->name('challenges.copy');
 
         Route::prefix('plan')->group(function (): void {
             Route::controller(MaterialsController::class)->prefix('materials')->name('materials.')->group(function (): void {
@@ -126,6 +128,11 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('brief/{for}', [BriefController::class, 'show'])->name('brief.show')->whereIn('for', ['class', 'helpers']);
         });
 
+        Route::controller(CarsController::class)->prefix('cars')->name('cars.all')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+            Route::get('', 'edit');
+            Route::put('', 'update')->name('.update');
+            Route::get('{group}/drawing', 'draw')->name('.draw');
+        });
         Route::controller(GroupController::class)->prefix('groups')->name('groups.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
             Route::get('', 'index')->name('index');
             Route::post('', 'store')->name('store');

@@ -14,10 +14,26 @@ use Skivo\Core\Session\Caution;
 /** Sets a challenge, changes its rules, removes it and brings it back. */
 final class ChangeChallenge
 {
-    /** @param array<string, mixed> $plan by column */
-    public function set(User $educator, array $plan): Challenge
+    public function __construct(private readonly AddGroups $addGroups) {}
+
+    /**
+     * @param array<string, mixed> $plan by column
+     * @param list<string> $groups their names, until they have better ones
+     * @param array<string, mixed> $day by column of the session's plan
+     */
+    public function set(User $educator, array $plan, array $groups = [], array $day = []): Challenge
     {
-        return DB::transaction(static fn(): Challenge => $educator->challenges()->create($plan));
+        return DB::transaction(function () use ($educator, $plan, $groups, $day): Challenge {
+            $challenge = $educator->challenges()->create($plan);
+            if ($groups !== []) {
+                ($this->addGroups)($challenge, $groups);
+            }
+            if ($day !== []) {
+                $challenge->sessionPlan()->fill($day)->save();
+            }
+
+            return $challenge->refresh();
+        });
     }
 
     /** @param array<string, mixed> $plan by column, what is to change */

@@ -20,6 +20,7 @@ use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Car\Tolerance;
 use Skivo\Core\Car\Tolerances;
+use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Rules;
@@ -39,6 +40,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property int $user_id
  * @property string $name
  * @property string|null $question
+ * @property Age $age of the class
  * @property Goal $goal
  * @property Scoring $scoring
  * @property int $tries
@@ -80,7 +82,7 @@ final class Challenge extends Model
     use HoldsImmutableValues;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
+    protected $fillable = ['name', 'age', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
         'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
 
@@ -89,6 +91,7 @@ final class Challenge extends Model
         'asks_outcome' => Outcome::class,
         'asks_changed_at' => 'immutable_datetime',
         'answer_told_at' => 'immutable_datetime',
+        'age' => Age::class,
         'goal' => Goal::class,
         'scoring' => Scoring::class,
         'tries' => 'integer',

@@ -61,7 +61,8 @@ final readonly class ModelWords
                 Text::of('findings.model_words.of_the_models_pressure', ['between' => $between($hands->pressureInterval, 2)]),
             ),
         ];
-        $judged = $this->judged();
+        $forces = $this->findings->found->forecast->forces;
+        $judged = array_filter($this->judged(), static fn(array $row): bool => ($forces[$row[0]->id] ?? null)?->frictionIsMeasured() !== true);
         if ($judged !== []) {
             $inside = count(array_filter($judged, static fn(array $row): bool => $row[1]->band95->contains($row[0]->sample->mean())));
             $said[] = new Sentence(

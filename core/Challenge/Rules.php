@@ -31,6 +31,11 @@ final readonly class Rules
         'floor' => [CarAttribute::Surface],
     ];
 
+    /** What tells cars of free designs apart first. */
+    private const OF_FREE_DESIGNS = [
+        CarAttribute::WheelKind, CarAttribute::WheelDiameter, CarAttribute::BalloonSize, CarAttribute::NozzleKind, CarAttribute::NozzleBore,
+    ];
+
     /** The kinds of parts that a rule may limit to some. */
     private const LIMITED = [PartKind::Chassis, PartKind::Wheel, PartKind::Nozzle];
 
@@ -49,6 +54,22 @@ final readonly class Rules
         /** Where the parts are looked up by their names; the standard one where null. */
         private ?Catalogue $catalogue = null,
     ) {}
+
+    /**
+     * What is recorded of every car of such a challenge: what the class asks about, what groups may vary, and what a scale shows.
+     *
+     * @return list<CarAttribute> in the order in which cars are built
+     */
+    public function recorded(?CarAttribute $asked): array
+    {
+        $varied = $this->isFreeDesign() ? self::OF_FREE_DESIGNS : array_merge(...array_map(
+            static fn(Step $step): array => self::HELD[$step->value],
+            $this->free === [] ? [Step::Mass] : $this->free,
+        ));
+        $columns = array_filter([...$varied, CarAttribute::Mass, $asked]);
+
+        return array_values(array_filter(CarAttribute::recorded(), static fn(CarAttribute $each): bool => in_array($each, $columns, true)));
+    }
 
     /** @return list<VoidReason> why a try may be void */
     public function voidReasons(): array

@@ -116,7 +116,7 @@ final readonly class ClassForecast
             $states,
             $workmanship->usual($scatter === null ? self::USUAL_SCATTER : self::relative(null, $scatter)),
             array_map(static fn(Evidence $car): Forecast => $states[$car->id]->forecast($car->table), $evidence),
-            array_map($workmanship->forecastBeforeRuns(...), array_filter(
+            array_map(static fn(Evidence $car): Forecast => $workmanship->forecastBeforeRuns($car, self::versions($cars, $car->id)), array_filter(
                 $evidence,
                 static fn(Evidence $car): bool => $car->distancesM !== [] || $car->atLeastM !== [] || $car->noStarts > 0,
             )),
@@ -145,6 +145,24 @@ final readonly class ClassForecast
             $choices->has(CarAttribute::NozzleBore) || $choices->has(CarAttribute::NozzleKind) ? null : CarAttribute::NozzleBore,
             $choices->has(CarAttribute::BalloonSize) || $choices->has(CarAttribute::PumpStrokes) ? null : CarAttribute::BalloonSize,
         ]));
+    }
+
+    /**
+     * @param list<RecordedCar> $cars
+     *
+     * @return list<string> the ids of all versions of the group that has a car
+     */
+    private static function versions(array $cars, string $id): array
+    {
+        $group = null;
+        foreach ($cars as $car) {
+            $group = $car->id === $id ? $car->group : $group;
+        }
+
+        return array_values(array_map(
+            static fn(RecordedCar $car): string => $car->id,
+            array_filter($cars, static fn(RecordedCar $car): bool => $car->group === $group),
+        ));
     }
 
     /** A car as its tries were filled, where they say. */

@@ -116,12 +116,16 @@ final readonly class Workmanship
         return $this->stateOf($car)->forecast($car->table);
     }
 
-    /** What could be said of a car before its first try, from everything else in the class. */
-    public function forecastBeforeRuns(Evidence $car): Forecast
+    /**
+     * What could be said of a car before its first try, from its bench and everything that the other groups did.
+     *
+     * @param list<string> $ofGroup the ids of all versions of its group
+     */
+    public function forecastBeforeRuns(Evidence $car, array $ofGroup = []): Forecast
     {
         $before = $car->beforeRuns();
         $saysAnything = $before->saysMore() || $before->pressure !== null;
-        $weights = $this->weightsOf($car->id, $saysAnything ? $this->likelihood($before) : null);
+        $weights = $this->weightsOf($car->id, $saysAnything ? $this->likelihood($before) : null, $ofGroup);
 
         return $this->state($weights, $car->scatter, $car->shift)->forecast($car->table);
     }
@@ -218,23 +222,27 @@ final readonly class Workmanship
 
     /**
      * @param array<int, array<int, float>>|null $likelihood by p and w
+     * @param list<string> $without ids of further cars that the class is looked at without
      *
      * @return array<int, array<int, float>> weight of each p and w, not summing to anything
      */
-    private function weightsOf(string $id, ?array $likelihood): array
+    private function weightsOf(string $id, ?array $likelihood, array $without = []): array
     {
         $columns = [];
         foreach ($likelihood ?? [array_fill(0, count($this->w), 1.0)] as $row) {
             $columns += $row;
         }
         // What the class knows already holds what it knows of this car.
-        $remains = $this->remains[$id] ?? null;
+        $held = array_intersect_key($this->remains, [$id => true] + array_flip($without));
         $weights = [];
         foreach ($this->pressures as $q => $_) {
             $row = array_map(static fn(): float => 0.0, $columns);
             foreach ($this->posterior as $s => $byPressure) {
                 if ($byPressure[$q] > 0.0) {
-                    $weight = $byPressure[$q] / ($remains === null ? 1.0 : $remains[$s][$q]);
+                    $weight = $byPressure[$q];
+                    foreach ($held as $remains) {
+                        $weight /= $remains[$s][$q];
+                    }
                     $shares = $this->ofW[$s];
                     foreach ($columns as $k => $_) {
                         $row[$k] += $weight * $shares[$k];

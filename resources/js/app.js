@@ -6,7 +6,7 @@ import { attachKeys } from './pages/keys.js';
 import { attachMenus } from './pages/menu.js';
 import { attachFollow, attachPrint } from './pages/forms.js';
 import { attachTimes } from './pages/times.js';
-import { attachWaiting } from './pages/waiting.js';
+import { attachWorking } from './pages/working.js';
 import { attachAway } from './run-day/away.js';
 
 /** What is loaded only where the page has something of it. */
@@ -18,6 +18,7 @@ const PARTS = [
     ['[data-watch]', async () => (await import('./run-day/watch.js')).attachWatch],
     ['[data-live]', async () => (await import('./run-day/live.js')).attachLive],
     ['form[data-draw]', async () => (await import('./pages/build.js')).attachBuild],
+    ['[data-grid]', async () => (await import('./pages/grid.js')).attachGrid],
     ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
     ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
     ['[data-qr]', async () => (await import('./pages/qr.js')).attachCodes],
@@ -32,7 +33,7 @@ attachMenus(document);
 attachTimes(document);
 attachFollow(document);
 attachPrint(document);
-attachWaiting(document);
+attachWorking(document);
 
 const parts = PARTS.filter(([selector]) => document.querySelector(selector) !== null).map(([, load]) => load());
 (async () => {

@@ -26,7 +26,7 @@ final class AccessibilityTest extends BrowserTestCase
         $pages = [
             '/challenges', '/challenges/new', '/account', '/nothing-here',
             ...array_map(static fn(string $page): string => "/challenges/{$challenge->id}{$page}", [
-                '', '/plan', '/groups', "/groups/{$group->id}", "/groups/{$group->id}/car", '/runs', "/runs?edit={$run->id}",
+                '', '/plan', '/groups', '/cars', "/groups/{$group->id}", "/groups/{$group->id}/car", '/runs', "/runs?edit={$run->id}",
                 '/findings', '/findings/work', '/findings/beliefs', '/findings/choices?against=nozzle_bore', '/findings/choices?against=wheel_kind', '/findings/sure', '/findings/awards', '/sheet',
                 '/bench', "/groups/{$group->id}/bench", '/report', '/report/notebooks', '/report/certificates',
                 '/plan/materials', '/plan/materials/labels', '/plan/cuts', '/plan/timetable', '/plan/safety', '/plan/brief/class', '/plan/brief/helpers',

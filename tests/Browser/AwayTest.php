@@ -39,7 +39,7 @@ final class AwayTest extends TestCase
         self::assertSame(0, $this->skivo('start', '--port', (string) $port, '--name', 'lane.skivo.example', '--empty')[0]);
         $browser = $this->browsers[] = Browser::start((string) getenv('DRIVER'), "http://127.0.0.1:{$port}");
         $browser->visit('/register')->fill('name', 'Tester')->fill('email', 'tester@skivo.example')->fill('password', 'a long password')->fill('password_confirmation', 'a long password')->press('Create the account');
-        $browser->press('Set a challenge')->fill('name', 'Class')->fill('lane_length', '6 m')->press('Set the challenge')->press('Straight to safety')->press('I have read it');
+        $browser->press('Set a challenge')->fill('groups', '')->fill('lane_length', '6 m')->pick('safety', '1')->press('Set the challenge')->press('Build');
         $browser->fill('names', "Keel\nReef")->press('Add groups')->press('Run');
         $lane = $browser->path();
         $browser->wait(fn(): bool => $browser->driver->executeScript('return document.documentElement.dataset.keeps !== undefined') === true);

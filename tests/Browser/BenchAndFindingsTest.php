@@ -146,7 +146,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
     {
         $challenge = $this->found();
         $this->signIn()->visit("/challenges/{$challenge->id}/findings")->settle();
-        $this->browser->driver->executeScript('const note = document.querySelector("[data-waiting]"); sessionStorage.clear();'
+        $this->browser->driver->executeScript('const note = document.querySelector("[data-working]"); sessionStorage.clear();'
             . 'new MutationObserver(() => sessionStorage.setItem(location.pathname, `${note.textContent} ${note.hidden}`)).observe(note, { attributes: true })');
         $slow = fn(int $ms) => $this->browser->chromium('Network.emulateNetworkConditions', ['offline' => false, 'latency' => $ms, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
         $slow(2500);
@@ -154,7 +154,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $slow(0);
         $this->browser->waitFor('Model against reality');
         self::assertSame('Working it out … false', $this->browser->driver->executeScript('return sessionStorage.getItem(arguments[0])', ["/challenges/{$challenge->id}/findings"]));
-        self::assertTrue($this->browser->driver->executeScript('return document.querySelector("[data-waiting]").hidden'));
+        self::assertTrue($this->browser->driver->executeScript('return document.querySelector("[data-working]").hidden'));
     }
 
     public function testTheReportIsTwoToFourPagesInEitherSystemAndNotebooksOneEach(): void

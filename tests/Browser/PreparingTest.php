@@ -11,8 +11,8 @@ final class PreparingTest extends BrowserTestCase
 {
     public function testAClassOfNineGroupsIsPlannedFromTheIdeaToTheSafetySheet(): void
     {
-        $browser = $this->signIn()->visit('/challenges/new')->fill('name', 'Nine at the quay')->fill('lane_length', '5 m')->fill('lanes', '2')
-            ->pick('award_fastest', '1')->fill('timed_length', '2 m')->press('Set the challenge');
+        $browser = $this->signIn()->visit('/challenges/new')->fill('groups', '')->fill('lane_length', '5 m')
+            ->press('More rules')->fill('name', 'Nine at the quay')->fill('lanes', '2')->pick('award_fastest', '1')->fill('timed_length', '2 m')->press('Set the challenge');
 
         self::assertStringContainsString('To buy or collect', $browser->text());
         $browser->fill('groups', '9')->fill('group_size', '4')->press('Save the materials');

@@ -19,8 +19,8 @@ final class WholePathTest extends BrowserTestCase
         self::assertStringContainsString('Welcome, New educator', $browser->text());
 
         $browser->press('Set a challenge')
-            ->fill('name', 'Across the hall')->fill('question', 'Does a wider nozzle go farther?')
-            ->fill('lane_length', '20 ft')->pick('scoring', 'best')->press('Set the challenge');
+            ->fill('groups', '')->fill('lane_length', '20 ft')->press('More rules')
+            ->fill('name', 'Across the hall')->fill('question', 'Does a wider nozzle go farther?')->pick('scoring', 'best')->press('Set the challenge');
         self::assertStringContainsString('Next: what it takes to build the cars', $browser->text('.flash'));
         $browser->press('Straight to safety')->press('I have read it');
 

@@ -38,13 +38,13 @@ final class ChallengeTest extends FeatureTestCase
     {
         $this->from('/challenges/new')->post('/challenges', ['name' => '', 'tries' => '0', 'lane_length' => '6 kg', 'goal' => 'fastest', 'timed_length' => ''] + self::PLAN)
             ->assertSessionHasErrors([
-                'name' => 'Give the challenge a name.',
                 'tries' => 'Tries per group must be a whole number from 1 to 20.',
                 'lane_length' => '“kg” is not a unit of length here. Use mm, cm, m, in or ft.',
-                'timed_length' => 'A challenge for the fastest needs the length that is timed, such as 3 m.',
+                'timed_length' => 'Times need the length over which they are taken, such as 3 m.',
             ]);
         $this->get('/challenges/new')->assertSee('6 kg')->assertSee('vinyl');
         self::assertSame(0, Challenge::query()->where('user_id', $this->educator->id)->count());
+        $this->put("/challenges/{$this->class()->id}/plan", ['name' => ''] + self::PLAN)->assertSessionHasErrors(['name' => 'Give the challenge a name.']);
     }
 
     public function testThePlanIsChanged(): void
@@ -68,7 +68,7 @@ final class ChallengeTest extends FeatureTestCase
         self::assertSame('Is a lighter car better?', $challenge->refresh()->question, 'the educator’s own words stay');
         self::assertNull($challenge->asks_changed_at, 'nothing had run');
         foreach ([['time', 'Does a lighter car make the car faster?'], ['straightness', 'Does a lighter car make the car run straighter?']] as [$outcome, $question]) {
-            $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'asks_outcome' => $outcome] + self::PLAN)->assertSessionHasNoErrors();
+            $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'asks_outcome' => $outcome, 'timed_length' => '1 m'] + self::PLAN)->assertSessionHasNoErrors();
             self::assertSame([$outcome, $question], [$challenge->refresh()->asks_outcome?->value, $challenge->question]);
         }
         // Of kinds two are compared, and both must be named.

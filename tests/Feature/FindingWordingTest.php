@@ -192,7 +192,7 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertCount(9, $model->judged());
         $said = implode(' ', array_map(self::said(...), $model->hands()));
         self::assertMatchesRegularExpression('/^Hands add 0\.\d{3} to the friction of a usual car here, beyond what its parts have \(0\.\d{3} to 0\.\d{3}\)\./', $said);
-        self::assertStringContainsString('8 of 9 cars stopped inside their band,', $said);
+        self::assertStringContainsString('8 of 9 cars whose friction was not measured stopped inside their band,', $said);
         self::assertNotSame([], $findings->found->works);
     }
 

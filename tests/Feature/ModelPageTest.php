@@ -54,7 +54,7 @@ final class ModelPageTest extends FeatureTestCase
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]), self::SHEET);
         $page = $this->get("/challenges/{$challenge->id}/findings/sure")->assertOk();
-        $page->assertSee('Hands add')->assertSee('A usual balloon here gives')->assertSee('5 of 5 cars stopped inside their band,')->assertSee('Predicted before its runs')->assertSee('estimated');
+        $page->assertSee('Hands add')->assertSee('A usual balloon here gives')->assertSee('5 of 5 cars whose friction was not measured stopped inside their band,')->assertSee('Predicted before its runs')->assertSee('estimated');
         $before = ClassFindings::of(ClassRecord::of($challenge))->found->forecast;
         foreach ($challenge->groups()->get() as $group) {
             $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/tilt", ['r0_0' => '6 cm', 'r0_1' => '1 m']);

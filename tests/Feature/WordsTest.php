@@ -240,7 +240,7 @@ final class WordsTest extends FeatureTestCase
             "{$base}/plan/cuts", "{$base}/plan/timetable", "{$base}/plan/safety", "{$base}/plan/brief/class", "{$base}/plan/brief/helpers", "{$base}/groups", "{$base}/groups/{$group->id}",
             "{$base}/groups/{$group->id}/car", "{$base}/groups/{$rebuilt->id}/car/versions", "{$base}/groups/{$group->id}/own", "{$base}/check", "{$base}/check/tolerances",
             "{$base}/groups/{$group->id}/check", "{$base}/groups/{$group->id}/diagnosis?seen=veers", "{$base}/groups/{$group->id}/diagnosis?seen=does-not-start", "{$base}/bench",
-            "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet", "{$base}/findings", "{$base}/findings/choices",
+            "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet", "{$base}/findings", "{$base}/findings/choices", "{$base}/findings/work", "{$base}/findings/beliefs", "{$base}/cars", "{$base}/groups/{$group->id}/why",
             "{$base}/findings/choices?against=wheel_kind", "{$base}/findings/sure", "{$base}/findings/awards", "{$base}/report", "{$base}/report/notebooks", "{$base}/report/certificates", "{$base}/runs/{$run->id}/trace",
         ];
     }

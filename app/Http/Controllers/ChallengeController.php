@@ -5,17 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeChallenge;
+use App\Actions\CopyChallenge;
 use App\Actions\DeleteForGood;
 use App\Http\Requests\ChallengeRequest;
 use App\Models\Challenge;
 use App\Models\User;
 use App\Presenters\Text;
 use App\ViewModels\ChallengeList;
+use App\ViewModels\ClassPlan;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\LaneForecast;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Measurement\UnitSystem;
@@ -31,21 +34,37 @@ final class ChallengeController
         return view('challenges.index', ['list' => ChallengeList::of($user)]);
     }
 
-    public function create(): View
+    public function create(Request $request): View
     {
-        return view('challenges.create', ['challenge' => new Challenge([
+        /** @var User $user */
+        $user = $request->user();
+        $last = $user->challenges()->latest('id')->first();
+        $challenge = new Challenge([
             'goal' => Goal::Farthest,
             'scoring' => Scoring::Mean,
             'tries' => 3,
-            'units' => UnitSystem::Metric,
-        ])]);
+            'units' => $last->units ?? UnitSystem::Metric,
+            'age' => $last->age ?? Age::TenToFourteen,
+        ]);
+        $plan = ClassPlan::of($challenge);
+
+        return view('challenges.create', [
+            'challenge' => $challenge, 'cautions' => $plan->cautions(), 'groups' => $request->query('then') === 'sheet' ? null : $plan->plan->groups, 'minutes' => $plan->plan->session_min,
+        ]);
     }
 
     public function store(ChallengeRequest $request, ChangeChallenge $change): RedirectResponse
     {
         /** @var User $user */
         $user = $request->user();
-        $challenge = $change->set($user, $request->plan());
+        $groups = array_map(
+            static fn(int $number): string => Text::of('challenge.done.group', ['number' => $number]),
+            range(1, $request->groups() ?? 1),
+        );
+        $challenge = $change->set($user, $request->plan(), $request->groups() === null || $request->input('then') === 'sheet' ? [] : $groups, $request->day());
+        if ($request->boolean('safety')) {
+            $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->cautions());
+        }
 
         if ($request->input('then') === 'sheet') {
             return redirect()->to(route('sheet.show', $challenge) . '#bring')->with(
@@ -54,10 +73,15 @@ final class ChallengeController
             );
         }
 
-        return redirect()->route('materials.show', $challenge)->with(
-            'status',
-            Text::of('challenge.done.is_set_next_what_it_takes', ['challenge' => $challenge->name]),
-        );
+        return $request->groups() !== null && $challenge->safety_read_at !== null
+            ? redirect()->route('groups.index', $challenge)->with(
+                'status',
+                Text::of('challenge.done.is_set_with_its_groups', ['challenge' => $challenge->name]),
+            )
+            : redirect()->route('materials.show', $challenge)->with(
+                'status',
+                Text::of('challenge.done.is_set_next_what_it_takes', ['challenge' => $challenge->name]),
+            );
     }
 
     public function edit(Challenge $challenge): View
@@ -72,6 +96,17 @@ final class ChallengeController
         $change->rules($challenge, $request->plan());
 
         return redirect()->route('challenges.edit', $challenge)->with('status', Text::of('challenge.done.the_rules_are_saved'));
+    }
+
+    /** For the next class, or the next year. */
+    public function copy(Request $request, Challenge $challenge, CopyChallenge $copy): RedirectResponse
+    {
+        $name = mb_strimwidth(Text::of('challenge.done.name_of_a_copy', ['challenge' => $challenge->name]), 0, 120, '…');
+        $new = $copy($challenge, $name, $request->boolean('with_groups'));
+
+        return redirect()->route('challenges.edit', $new)->with('status', Text::of('challenge.done.is_set_like', [
+            'challenge' => $new->name, 'like' => $challenge->name,
+        ]));
     }
 
     public function destroy(Challenge $challenge, ChangeChallenge $change): RedirectResponse

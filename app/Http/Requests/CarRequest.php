@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Words;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -14,6 +15,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
@@ -35,22 +37,22 @@ final class CarRequest extends FormRequest
             'save_as' => ['nullable', Rule::in(['version', 'correction'])],
         ];
         foreach (CarAttribute::recorded() as $attribute) {
-            $rules[$attribute->value] = match (true) {
-                $attribute === CarAttribute::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
-                $attribute === CarAttribute::WheelHollow => ['nullable', Rule::enum(Hollow::class)],
-                $attribute->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
-                $attribute->isCount() => ['nullable', 'integer', 'between:' . implode(',', $attribute->range())],
-                default => [
-                    'nullable', 'string', new ReadsAs(
-                        TypedCar::bareUnit($attribute, $this->units()),
-                        $attribute->complaint(...),
-                        $this->units(),
-                    ),
-                ],
-            };
+            $rules[$attribute->value] = self::rule($attribute, $this->units());
         }
 
         return $rules;
+    }
+
+    /** @return list<mixed> by which what is typed for an attribute is judged; it may be left empty */
+    public static function rule(CarAttribute $attribute, UnitSystem $units): array
+    {
+        return match (true) {
+            $attribute === CarAttribute::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
+            $attribute === CarAttribute::WheelHollow => ['nullable', Rule::enum(Hollow::class)],
+            $attribute->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
+            $attribute->isCount() => ['nullable', 'integer', 'between:' . implode(',', $attribute->range())],
+            default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($attribute, $units), $attribute->complaint(...), $units)],
+        };
     }
 
     /** @return array<string, string> */
@@ -59,26 +61,39 @@ final class CarRequest extends FormRequest
         $messages = ['wheel_mount' => __('build.choose_mount'), 'wheel_hollow' => __('build.choose_hollow')];
         foreach (CarAttribute::recorded() as $attribute) {
             if ($attribute->isCount()) {
-                [$least, $greatest] = $attribute->range();
-                $messages["{$attribute->value}.*"] = $this->words()->say(new Remark(
-                    $attribute->scale() === Scale::Angle ? 'quantity.not_whole_degrees' : 'quantity.not_whole',
-                    ['attribute' => $attribute, 'least' => $least, 'greatest' => $greatest],
-                ));
+                $messages["{$attribute->value}.*"] = self::notACount($attribute, $this->words());
             }
         }
 
         return $messages;
     }
 
+    /** What is said of something that is no such count. */
+    public static function notACount(CarAttribute $attribute, Words $words): string
+    {
+        [$least, $greatest] = $attribute->range();
+
+        return $words->say(new Remark(
+            $attribute->scale() === Scale::Angle ? 'quantity.not_whole_degrees' : 'quantity.not_whole',
+            ['attribute' => $attribute, 'least' => $least, 'greatest' => $greatest],
+        ));
+    }
+
     protected function questions(): array
     {
+        return self::unusual($this->choices(), $this->words());
+    }
+
+    /** @return array<string, string> what is asked back of a car, by the value of the attribute */
+    public static function unusual(Car $car, Words $words): array
+    {
         $questions = [];
-        foreach ($this->choices()->quantities as $key => $entry) {
+        foreach ($car->quantities as $key => $entry) {
             $attribute = CarAttribute::from($key);
             $si = $entry->quantity->si();
             $usual = $attribute->facts()->usual;
             if ($usual !== null && $attribute->isUnusual($si)) {
-                $questions[$key] = $this->words()->say(new Remark($si < $usual[0] ? 'quantity.unusually_small' : 'quantity.unusually_large', [
+                $questions[$key] = $words->say(new Remark($si < $usual[0] ? 'quantity.unusually_small' : 'quantity.unusually_large', [
                     'attribute' => $attribute,
                     'value' => $attribute->shown($si, 0),
                     'least' => $attribute->shown($usual[0], 0),

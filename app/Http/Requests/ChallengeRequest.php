@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\AsksBack;
+use App\Models\Challenge;
 use App\Presenters\FactorWords;
+use App\Presenters\Moment;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
+use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\Step;
+use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Scoring;
@@ -41,7 +45,12 @@ final class ChallengeRequest extends FormRequest
         $lane = new ReadsAs($this->bareUnit(), Limits::laneComplaint(...), $units);
         $length = new ReadsAs($this->bareUnit(), static fn(float $metres): ?Remark => Limits::laneComplaint($metres, false), $units);
         $rules = [
-            'name' => ['required', 'string', 'max:120'],
+            'name' => [$this->isNew() ? 'nullable' : 'required', 'string', 'max:120'],
+            'age' => ['nullable', Rule::enum(Age::class)],
+            'groups' => ['nullable', 'integer', 'between:1,' . Limits::MOST_GROUPS],
+            'starts_at' => ['nullable', 'date_format:Y-m-d\TH:i'],
+            'session_min' => ['nullable', 'integer', 'between:10,1440'],
+            'safety' => ['nullable', 'boolean'],
             'question' => ['nullable', 'string', 'max:300'],
             'asks' => ['nullable', Rule::in(array_column(Question::askable(), 'value'))],
             'asks_outcome' => ['nullable', Rule::enum(Outcome::class)],
@@ -53,7 +62,7 @@ final class ChallengeRequest extends FormRequest
             'units' => ['required', Rule::enum(UnitSystem::class)],
             'lane_length' => ['required', 'string', $lane],
             'lanes' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
-            'timed_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::Fastest)), $length],
+            'timed_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::Fastest) || $this->asksOfTime()), $length],
             'mark_distance' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::NearestMark)), $length],
             'load_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::HeaviestLoad)), $length],
             'surface' => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
@@ -96,6 +105,10 @@ final class ChallengeRequest extends FormRequest
             'asks_outcome.*' => Text::of('challenge.form.choose_what_it_should_be_better_at'),
             'asks_from.*' => Text::of('challenge.form.name_the_two_kinds'),
             'asks_to.*' => Text::of('challenge.form.name_the_two_kinds'),
+            'age.*' => Text::of('challenge.form.choose_how_old_the_class_is'),
+            'groups.*' => Text::of('challenge.form.groups_must_be_a_whole_number', ['most' => Limits::MOST_GROUPS]),
+            'starts_at.*' => Text::of('plan.form.give_date_and_time_or_leave'),
+            'session_min.*' => Text::of('plan.form.the_session_must_be_from_10'),
             'name.required' => Text::of('challenge.form.give_the_challenge_a_name'),
             'goal.required' => Text::of('challenge.form.choose_what_the_class_is_after'),
             'scoring.required' => Text::of('challenge.form.choose_how_tries_count'),
@@ -111,10 +124,45 @@ final class ChallengeRequest extends FormRequest
         ];
     }
 
+    /** What is not said on the one screen of a new challenge is as usual. */
+    protected function prepareForValidation(): void
+    {
+        if ($this->isNew()) {
+            $this->mergeIfMissing(['goal' => Goal::Farthest->value, 'scoring' => Scoring::Mean->value, 'tries' => '3', 'units' => UnitSystem::Metric->value]);
+        }
+    }
+
+    /** Whether the challenge is only being set. */
+    private function isNew(): bool
+    {
+        return !$this->route('challenge') instanceof Challenge;
+    }
+
+    /** How many groups come; null where nobody said. */
+    public function groups(): ?int
+    {
+        return $this->input('groups') === null ? null : $this->integer('groups');
+    }
+
+    /** @return array<string, mixed> by column of the plan, what was said of the day */
+    public function day(): array
+    {
+        return array_filter([
+            'starts_at' => $this->date('starts_at', 'Y-m-d\TH:i'),
+            'session_min' => $this->input('session_min') === null ? null : $this->integer('session_min'),
+            'groups' => $this->groups(),
+        ], static fn(mixed $value): bool => $value !== null);
+    }
+
     /** Whether it is asked which of two kinds is better. */
     private function asksOfKinds(): bool
     {
         return $this->enum('asks', CarAttribute::class)?->explainsAsNumber() === false;
+    }
+
+    private function asksOfTime(): bool
+    {
+        return $this->input('asks') !== null && $this->enum('asks_outcome', Outcome::class) === Outcome::Time;
     }
 
     /** @return array<string, mixed> by column of the challenge */
@@ -138,7 +186,8 @@ final class ChallengeRequest extends FormRequest
         }
 
         return [
-            'name' => $this->string('name')->toString(),
+            'name' => $this->input('name') ?? Text::of('challenge.done.balloon_cars_on', ['day' => Moment::day(CarbonImmutable::now())]),
+            'age' => $this->enum('age', Age::class) ?? Age::TenToFourteen,
             'question' => $this->input('question') ?? ($asked === null ? null : FactorWords::question($asked)),
             'asks' => $asked?->attribute,
             'asks_outcome' => $asked->outcome ?? Outcome::Distance,

@@ -11,6 +11,8 @@
             <h2>{{ Text::of('build.index.groups_and_their_cars') }}</h2>
             <p class="small mt-1">{{ Text::of('build.index.balloon_wheel_and_nozzle_are_drawn') }}</p>
         </div>
+        @if ($record->groups->isNotEmpty())<a class="button plain"
+            href="{{ route('cars.all', $challenge) }}">{{ Text::of('build.index.all_cars_at_once') }}</a>@endif
         @if ($waiting !== null)
             <a class="button do" href="{{ route('cars.edit',
                 [$challenge, $waiting]) }}"><span>{!! Text::html('build.index.record_the_car_of',

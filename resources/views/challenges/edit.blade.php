@@ -8,6 +8,13 @@
             <a class="button plain" href="{{ route('materials.show', $challenge) }}">{{ Text::of('challenge.edit.to_the_materials') }}</a>
         </p>
     </form>
+    <form method="post" action="{{ route('challenges.copy', $challenge) }}" class="border-t border-rule py-5 no-print">
+        @csrf
+        <p class="actions"><button class="button">{{ Text::of('challenge.edit.copy_it') }}</button>
+            @if ($record->groups->isNotEmpty())<button
+                class="button" name="with_groups" value="1">{{ Text::of('challenge.edit.copy_it_with_its_groups') }}</button>@endif
+            <span class="small">{{ Text::of('challenge.edit.what_a_copy_has') }}</span></p>
+    </form>
     <form method="post" action="{{ route('challenges.destroy', $challenge) }}" class="border-t border-rule py-5 no-print">
         @csrf @method('delete')
         <button class="button">{{ Text::of('challenge.edit.remove_this_challenge') }}</button>

@@ -86,7 +86,7 @@
         {{ $slot }}
     </main>
     {{ $foot ?? '' }}
-    <p class="waiting" role="status" data-waiting hidden>{{ Text::of('frame.layout.working_it_out') }}</p>
+    <p class="working" role="status" data-working hidden>{{ Text::of('frame.layout.working_it_out') }}</p>
     <dialog class="keys" aria-labelledby="keys-title">
         <h2 id="keys-title">{{ Text::of('frame.layout.keys') }}</h2>
         <dl>

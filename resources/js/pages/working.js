@@ -2,8 +2,8 @@
 const LONG = 1000;
 
 /** Says that the next page is being worked out, where that takes long. What is downloaded leaves no page. */
-export function attachWaiting(root) {
-    const note = root.querySelector('[data-waiting]');
+export function attachWorking(root) {
+    const note = root.querySelector('[data-working]');
     if (note === null) {
         return;
     }

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Challenge;
+use App\Models\MaterialLine;
+use App\Models\OwnPart;
+use Illuminate\Support\Facades\DB;
+
+/** Sets a challenge like another, for the next class: its rules, kit, parts, limits and timetable, without what was recorded. */
+final class CopyChallenge
+{
+    /** What belongs to the class that had it. */
+    private const ITS_OWN = ['asks_changed_at', 'answer_told_at', 'groups_are_locked', 'deleted_at'];
+
+    public function __invoke(Challenge $from, string $name, bool $withGroups): Challenge
+    {
+        return DB::transaction(static function () use ($from, $name, $withGroups): Challenge {
+            $copy = $from->replicate(self::ITS_OWN);
+            $copy->name = $name;
+            $copy->save();
+            $plan = $from->sessionPlan()->replicate(['starts_at']);
+            $plan->setAttribute('challenge_id', $copy->id);
+            $plan->save();
+            foreach ([...$from->ownParts->all(), ...$from->materialLines->all()] as $line) {
+                /** @var OwnPart|MaterialLine $own */
+                $own = $line->replicate();
+                $own->setAttribute('challenge_id', $copy->id);
+                $own->save();
+            }
+            foreach ($withGroups ? $from->groups()->get() : [] as $group) {
+                $copy->groups()->create(['name' => $group->name, 'mark' => $group->mark, 'position' => $group->position]);
+            }
+
+            return $copy->refresh();
+        });
+    }
+}
