@@ -71,6 +71,7 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::put('groups/{group}/prediction', [PredictionController::class, 'update'])->name('predictions.update')->can('logRuns', 'group');
     Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
     Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
+    Route::put('groups/{group}/name', [OwnGroupController::class, 'rename'])->name('groups.rename')->can('build', 'group');
     Route::get('groups/{group}/why', [OwnGroupController::class, 'why'])->name('groups.why')->can('see', 'group');
     Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
         Route::get('', 'edit')->name('edit')->can('see', 'group');

@@ -478,6 +478,14 @@ final readonly class FindingWords
         ]);
     }
 
+    /** The same in few words and without forces, for a class that does not know them yet. */
+    public function workInShort(Work $work): string
+    {
+        return Text::of('findings.work.pushed_over_and_rolled', [
+            'stretch' => $this->distance($work->stretchM), 'distance' => $this->distance($work->distanceM),
+        ]);
+    }
+
     /**
      * Which edge of the blocks was worked out from the other three.
      *

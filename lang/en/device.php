@@ -5,6 +5,10 @@ declare(strict_types=1);
 // Tablets, the board, joining, a group’s own page.
 return [
     'group' => [
+        'change_our_name' => 'Change our name',
+        'our_name' => 'Our group’s name',
+        'that_is_our_name' => 'That is our name',
+        'you_are' => 'You are :group now.',
         'version' => ', version :version',
         'our_car' => 'Our car:version',
         'just_now_nothing_can_be_changed' => 'Just now nothing can be changed here.',

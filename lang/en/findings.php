@@ -469,6 +469,7 @@ return [
         'dashed_is_predicted' => 'dashed: predicted, not measured',
         'push_and_hold' => 'push :push · held back :hold mN',
         'pushed_over_and_held_back_over' => 'Pushed by :push mN over :stretch, held back by :hold mN over :distance.',
+        'pushed_over_and_rolled' => 'The balloon pushed it over :stretch; it rolled :distance.',
         'hold_is_worked_out' => 'What held a car back was worked out from its push, the stretch and the distance, since both areas are equal.',
         'push_is_worked_out' => 'The push was worked out from what held the car back, the stretch and the distance, since both areas are equal.',
         'either_is_worked_out' => 'Where friction was measured, the push was worked out from the other three; elsewhere what held the car back was, since both areas are equal.',

@@ -16,11 +16,12 @@ try {
     $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->press('Cross the Slipway');
     $class = $browser->path();
     foreach ([
-        'plan' => '/plan', 'materials' => '/plan/materials', 'cut-sizes' => '/plan/cuts', 'timetable' => '/plan/timetable',
+        'materials' => '/plan/materials', 'timetable' => '/plan/timetable', 'all-cars' => '/cars',
         'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=nozzle_bore', 'findings-work' => '/findings/work', 'report' => '/report',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
+    $browser->visit('/challenges/new')->pick('asks', 'nozzle_bore')->screenshot("{$folder}/set-a-challenge.png");
     $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
     $browser->size(1280, 800)->visit("{$class}/bench")->press('Measure')->screenshot("{$folder}/bench-car.png");
     $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Group;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Age;
+use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Findings\Outcome;
 use Tests\Scenario;
@@ -136,6 +140,46 @@ final class QuickStartTest extends FeatureTestCase
         self::assertSame(0, $second->runs()->count());
         // Nothing of the first one moved.
         self::assertGreaterThan(0, $challenge->runs()->count());
+    }
+
+    public function testAGroupNamesItselfAtItsTablet(): void
+    {
+        $challenge = $this->ready();
+        [$one, $two] = $challenge->groups()->get()->all();
+        [, $key] = Device::join($challenge, DeviceRole::Group, 'tablet', $one);
+        auth()->forgetGuards();
+        auth('web')->logout();
+        $as = function (string $path, string $name) use ($key): TestResponse {
+            auth()->forgetGuards();
+
+            return $this->withHeaders(['Authorization' => "Bearer {$key}"])->put($path, ['name' => $name]);
+        };
+        $own = "/challenges/{$challenge->id}/groups/{$one->id}/name";
+        $as($own, '  The  Pistons ')->assertRedirect()->assertSessionHas('status', 'You are The Pistons now.');
+        self::assertSame(['The Pistons', $one->mark], [$one->refresh()->name, $one->mark]);
+        $as($own, 'group 2')->assertSessionHasErrors('name');
+        $as($own, '')->assertSessionHasErrors('name');
+        $as("/challenges/{$challenge->id}/groups/{$two->id}/name", 'Mine')->assertNotFound();
+        DB::table('challenges')->where('id', $challenge->id)->update(['groups_are_locked' => true]);
+        $as($own, 'Late')->assertForbidden();
+    }
+
+    public function testTheClassesOwnPagesAreAsPlainAsItsAge(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group,nozzle bore (mm),mass (g),balloon diameter (cm),wheels,wheel diameter (mm),try,distance (cm)\nKeel,6,60,20,bottle caps,32,1,212\nReef,7,60,20,bottle caps,32,1,262\n");
+        $group = $challenge->groups()->where('name', 'Keel')->firstOrFail();
+        $pages = ["/challenges/{$challenge->id}/groups/{$group->id}/why", "/challenges/{$challenge->id}/report/notebooks?group={$group->id}"];
+        foreach ($pages as $page) {
+            $this->get($page)->assertOk()->assertSee('mN');
+        }
+        $this->get($pages[1])->assertSee('Ground clearance');
+        $challenge->update(['age' => Age::SevenToNine]);
+        foreach ($pages as $page) {
+            $this->get($page)->assertOk()->assertDontSee('mN')->assertSee('it rolled');
+        }
+        $this->get($pages[1])->assertDontSee('Ground clearance')->assertDontSee('>track');
+        // Whoever teaches sees all of it.
+        $this->get("/challenges/{$challenge->id}/findings/work")->assertSee('mN');
     }
 
     /** @param array<string, mixed> $differently */

@@ -26,7 +26,7 @@ final class GroupRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:' . Limits::GROUP_NAME_CHARACTERS, $this->isFree('name', ClassSheet::groupKey(...))],
-            'mark' => ['required', Rule::in(Mark::all()), $this->isFree('mark', static fn(string $mark): string => $mark)],
+            'mark' => [Rule::requiredIf($this->routeIs('groups.update')), Rule::in(Mark::all()), $this->isFree('mark', static fn(string $mark): string => $mark)],
         ];
     }
 

@@ -1,5 +1,5 @@
 {{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the lane. --}}
-@props(['layout', 'units', 'faults' => []])
+@props(['layout', 'units', 'faults' => [], 'terms' => true])
 @php
     use App\Drawings\CarDrawing;
     use Skivo\Core\Measurement\Scale;
@@ -15,7 +15,7 @@
         'chassis_width' => $body($l->chassisWidth), 'wheelbase' => $body($l->wheelbase), 'front_track' => $body($l->frontTrack)]) }}">
     <text class="view-name" x="0" y="14">{{ Text::of('build.car_drawing.from_the_side') }}</text>
     <x-car-side :drawing="$drawing" />
-    <g class="dimension">
+    @if ($terms)<g class="dimension">
         <line x1="{{ $drawing->x($l->frontAxle()) }}" x2="{{ $drawing->x($l->rearAxle) }}" y1="{{ $drawing->ground + 14 }}" y2="{{ $drawing->ground + 14 }}" />
         <text x="{{ ($drawing->x($l->frontAxle()) + $drawing->x($l->rearAxle)) / 2 }}" y="{{ $drawing->ground + 29 }}"
             text-anchor="middle">{{ $body($l->wheelbase) }}</text>
@@ -24,7 +24,7 @@
         <text x="0" y="{{ $drawing->ground + 70 }}">{{ Text::of('build.car_drawing.balloon_clears_the_floor_by', [
             'balloon_clearance' => $units->show(max(0, $l->balloonClearance()), Scale::Part),
         ]) }}</text>
-    </g>
+    </g>@endif
     <text class="view-name" x="0" y="{{ $drawing->ground + 98 }}">{{ Text::of('build.car_drawing.from_above') }}</text>
     @foreach ($drawing->axles() as [$at, $track, $length, $bearing])
         <rect
@@ -49,7 +49,7 @@
             height="{{ $drawing->size($exit['bore']) }}" />
     @endforeach
     <circle class="skin see-through" cx="{{ $drawing->x($drawing->balloonXM) }}" cy="{{ $drawing->z(0) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
-    <g class="dimension">
+    @if ($terms)<g class="dimension">
         <line x1="6" x2="6" y1="{{ $drawing->z(-$l->rearTrack / 2) }}" y2="{{ $drawing->z($l->rearTrack / 2) }}" />
         <text class="halo" x="0"
             y="{{ $drawing->z($l->rearTrack / 2) + 20 }}">{{ Text::of('build.car_drawing.track',
@@ -57,7 +57,7 @@
         <text x="{{ $drawing->x($l->chassisLength / 2) }}" y="{{ $drawing->height - 6 }}"
             text-anchor="middle">{{ Text::of('build.car_drawing.chassis_x',
             ['chassis_length' => $body($l->chassisLength), 'chassis_width' => $body($l->chassisWidth)]) }}</text>
-    </g>
+    </g>@endif
     @foreach ($drawing->faultMarks() as [$atX, $atY, $number, $stops])
         <g @class(['fault-mark', 'stops' => $stops])><circle cx="{{ $atX }}" cy="{{ $atY }}" r="10" />
             <text x="{{ $atX }}" y="{{ $atY + 4.5 }}" text-anchor="middle">{{ $number }}</text></g>

@@ -1,5 +1,5 @@
 {{-- Why cars stopped where they did: push and hold as blocks of equal area, a row a car, on one tape. --}}
-@props(['drawing', 'works', 'words', 'units'])
+@props(['drawing', 'works', 'words', 'units', 'terms' => true])
 @php
     use App\Drawings\WorkDrawing;
     use Skivo\Core\Measurement\Scale;
@@ -16,7 +16,7 @@
             <p class="work-who"><span class="with-mark">{{ Glyph::of($group->mark) }}<bdi
                 title="{{ $words->name($id) }}">{{ $words->name($id) }}</bdi></span>
                 <span class="small">{{ \App\Presenters\CarWords::brief($car->choices, $units) }}</span></p>
-            <svg class="work-blocks" role="img" aria-label="{{ $words->work($work) }}">
+            <svg class="work-blocks" role="img" aria-label="{{ $terms ? $words->work($work) : $words->workInShort($work) }}">
                 <rect class="floor-board" width="100%" height="100%" />
                 @foreach ($drawing->lines() as [$at])<line class="grid" x1="{{ $at }}%" x2="{{ $at }}%" y1="0" y2="100%" />@endforeach
                 <rect @class(['hold', 'dashed' => WorkDrawing::isDashed($work->hold, $work->distance)])
@@ -27,7 +27,7 @@
                     href="#mark-{{ $group->mark }}" x="-10" y="-21" width="20" height="20" /></svg>
             </svg>
             <p class="work-numbers"><span class="num">{{ $units->show($work->distanceM, Scale::Distance) }}</span>
-                <span class="small">{{ $words->forces($work) }}</span></p>
+                @if ($terms)<span class="small">{{ $words->forces($work) }}</span>@endif</p>
         </div>
     @endforeach
     <div class="work-row work-tape" aria-hidden="true"><p></p>

@@ -22,6 +22,15 @@
         <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)
             <div><dt>{{ $part }}</dt><dd><bdi>{{ $words }}</bdi></dd></div>@endforeach</dl>
     @endif
+    @unless ($locked)
+        <details class="disclosure pb-3" data-part="name" @error('name') open @enderror><summary>{{ Text::of('device.group.change_our_name') }}</summary>
+            <form method="post" action="{{ route('groups.rename', [$challenge, $group]) }}" class="prediction mt-2">
+                @csrf @method('put')
+                <x-field name="name" :label="Text::of('device.group.our_name')" :value="$group->name" maxlength="80" />
+                <button class="button">{{ Text::of('device.group.that_is_our_name') }}</button>
+            </form>
+        </details>
+    @endunless
     <div data-part="prediction">
         @unless ($locked)
             @php($nextTry = $record->tries($car)->next())

@@ -35,7 +35,8 @@
                     </h3>
                     @if ($car !== null && ! $car->choices->isEmpty())
                         @if ($drawn[$group->id] !== null)
-                            <x-car-drawing :layout="$drawn[$group->id]->layout" :faults="$drawn[$group->id]->faults" :units="$units" />
+                            <x-car-drawing :layout="$drawn[$group->id]->layout" :faults="$drawn[$group->id]->faults" :units="$units"
+                                :terms="$challenge->age->seesTerms()" />
                         @endif
                         <dl class="parts-list">@foreach (CarWords::parts($car->choices, $units) as $part => $said)
                             <div><dt>{{ $part }}</dt><dd>{{ $said }}</dd></div>@endforeach</dl>
