@@ -3,7 +3,7 @@
 
 const PAGES = 'skivo-pages';
 const ASSETS = 'skivo-assets';
-const LANE = /^\/challenges\/\d+(\/groups\/\d+\/own)?$/;
+const LANE = /^\/challenges\/\d+(\/groups\/\d+\/(own|notebook|car|at\/[a-z]+))?$/;
 
 self.addEventListener('install', () => self.skipWaiting());
 

@@ -6,6 +6,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
+use App\Http\Controllers\BuildStepsController;
 use App\Http\Controllers\CarController;
 use App\Http\Controllers\CarsController;
 use App\Http\Controllers\ChallengeController;
@@ -23,10 +24,12 @@ use App\Http\Controllers\PartController;
 use App\Http\Controllers\PredictionController;
 use App\Http\Controllers\RegistrationController;
 use App\Http\Controllers\ReportController;
+use App\Http\Controllers\RoomController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SafetyController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
+use App\Http\Controllers\StationController;
 use App\Http\Controllers\TimetableController;
 use App\Http\Controllers\TraceController;
 use App\Http\Controllers\UndoController;
@@ -51,6 +54,7 @@ Route::controller(JoinController::class)->group(function (): void {
     Route::get('join', 'create')->name('join');
     Route::post('join', 'store')->middleware('throttle:joining');
     Route::get('join/{code}', 'create')->name('join.scan')->where('code', '[A-Za-z0-9]{1,12}');
+    Route::post('join/mark', 'pick')->name('join.pick')->middleware('throttle:joining');
     Route::get('joined', 'home')->name('join.home');
 });
 // The board's link is its own key.
@@ -73,6 +77,14 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
     Route::put('groups/{group}/name', [OwnGroupController::class, 'rename'])->name('groups.rename')->can('build', 'group');
     Route::get('groups/{group}/why', [OwnGroupController::class, 'why'])->name('groups.why')->can('see', 'group');
+    Route::get('groups/{group}/steps', [BuildStepsController::class, 'own'])->name('groups.steps')->can('see', 'group')->middleware(OpenBuildAfterSafety::class);
+    Route::controller(StationController::class)->prefix('groups/{group}')->name('path.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+        Route::get('at/{station}', 'show')->name('show')->can('see', 'group');
+        Route::get('notebook', 'notebook')->name('notebook')->can('see', 'group');
+        Route::post('entries', 'store')->name('store')->can('build', 'group');
+        Route::get('entries/{entry}/photo', 'picture')->name('picture')->can('see', 'group')->whereUuid('entry');
+        Route::get('entries/{entry}/sketch', 'sketch')->name('sketch')->can('see', 'group')->whereUuid('entry');
+    });
     Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
         Route::get('', 'edit')->name('edit')->can('see', 'group');
         Route::put('', 'update')->name('update')->can('build', 'group');
@@ -111,11 +123,20 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
                 Route::post('', 'store')->name('store');
                 Route::get('csv', 'download')->name('download');
                 Route::get('labels', 'labels')->name('labels');
+                Route::get('note', 'note')->name('note');
+                Route::post('counts', 'count')->name('count');
+                Route::delete('counts/{key}', 'takeBackCount')->name('count.back');
                 Route::delete('{materialLine}', 'destroy')->name('destroy');
             });
             Route::controller(CutSizesController::class)->prefix('cuts')->name('cuts.')->group(function (): void {
                 Route::get('', 'show')->name('show');
                 Route::put('', 'update')->name('update');
+            });
+            Route::controller(BuildStepsController::class)->prefix('steps')->name('steps.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('', 'update')->name('update');
+                Route::get('booklet', 'booklet')->name('booklet');
+                Route::get('templates', 'templates')->name('templates');
             });
             Route::controller(TimetableController::class)->prefix('timetable')->name('timetable.')->group(function (): void {
                 Route::get('', 'show')->name('show');
@@ -168,6 +189,9 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
         Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
 
+        Route::put('sweep', [OrderController::class, 'sweep'])->name('order.sweep');
+        Route::delete('groups/{group}/sweep', [OrderController::class, 'stopSweep'])->name('order.sweep.stop');
+
         Route::controller(RunController::class)->name('runs.')->group(function (): void {
             Route::delete('runs/{run}', 'destroy')->name('destroy');
             Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
@@ -188,9 +212,20 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::delete('{ownPart}', 'destroy')->name('destroy');
         });
 
+        Route::controller(RoomController::class)->prefix('room')->name('room.')->group(function (): void {
+            Route::get('', 'show')->name('show');
+            Route::put('stations', 'stations')->name('stations');
+            Route::put('word', 'word')->name('word');
+            Route::put('closing', 'closing')->name('closing');
+            Route::put('groups/{group}/helped', 'helped')->name('helped');
+            Route::put('entries/{entry}', 'look')->name('look')->whereUuid('entry')->withoutScopedBindings();
+            Route::put('devices/{device}/let-in', 'letIn')->name('let-in');
+        });
+
         Route::controller(DeviceController::class)->prefix('devices')->name('devices.')->group(function (): void {
             Route::get('', 'index')->name('index');
             Route::post('', 'store')->name('store');
+            Route::get('cards', 'cards')->name('cards');
             Route::post('codes', 'openJoining')->name('open');
             Route::delete('codes/{joinCode}', 'closeJoining')->name('close');
             Route::put('lock', 'lock')->name('lock');

@@ -14,7 +14,7 @@ use Skivo\Core\Measurement\Quantity;
 trait BuildsCars
 {
     /** @param array<string, float|int|string|null> $values by choice, in mm, g, as counts, in degrees or as the name of a kind; null leaves one out */
-    private function car(array $values): Car
+    private static function car(array $values): Car
     {
         $quantities = $counts = $kinds = [];
         foreach ($values as $key => $value) {

@@ -14,6 +14,17 @@ use Skivo\Core\Challenge\DeviceRole;
 /** Lets devices without an account take part, and cuts them off. */
 final class AdmitDevices
 {
+    /** The code by which the tablets of all groups join; the one that holds, where there is one. */
+    public function openForClass(Challenge $challenge): JoinCode
+    {
+        return DB::transaction(static function () use ($challenge): JoinCode {
+            Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
+
+            return $challenge->joinCodes()->where('role', DeviceRole::Group)->whereNull('group_id')->where('expires_at', '>', now()->addHour())->first()
+                ?? $challenge->joinCodes()->create(['role' => DeviceRole::Group, 'code' => JoinCode::draw(), 'expires_at' => now()->addDays(JoinCode::CLASS_DAYS)]);
+        });
+    }
+
     /** A code by which helpers, or the devices of one group, can join for a while. */
     public function openJoining(Challenge $challenge, ?Group $group): JoinCode
     {
@@ -30,10 +41,22 @@ final class AdmitDevices
         DB::transaction(static fn(): ?bool => $code->delete());
     }
 
-    /** @return array{Device, string} with its token, which is not kept */
-    public function admit(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null): array
+    /**
+     * @param bool $mayWait whether it asks to be let in where the group has a tablet already
+     *
+     * @return array{Device, string} with its token, which is not kept
+     */
+    public function admit(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null, bool $mayWait = false): array
     {
-        return DB::transaction(static fn(): array => Device::join($challenge, $role, $name, $group));
+        return DB::transaction(static function () use ($challenge, $role, $name, $group, $mayWait): array {
+            if ($group !== null) {
+                Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
+            }
+            $isTaken = $group !== null && $mayWait
+                && Device::query()->where('group_id', $group->id)->where('role', DeviceRole::Group)->where('is_waiting', false)->whereNull('revoked_at')->exists();
+
+            return Device::join($challenge, $role, $name, $group, $isTaken);
+        });
     }
 
     public function cutOff(Device $device): void

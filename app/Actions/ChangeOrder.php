@@ -8,11 +8,12 @@ use App\Access\Actor;
 use App\Models\Act;
 use App\Models\Group;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Challenge\FillSweep;
 
 /** Says who repairs, is skipped, withdraws or comes back. */
 final class ChangeOrder
 {
-    private const COLUMNS = ['is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at'];
+    private const COLUMNS = ['is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep'];
 
     /** @param string $do repair, ready, skip, withdraw or return */
     public function __invoke(Group $group, string $do, Actor $by): Act
@@ -23,13 +24,34 @@ final class ChangeOrder
             $held->update(match ($do) {
                 'repair' => ['is_repairing' => true],
                 'ready' => ['is_repairing' => false, 'skipped_try' => null, 'skipped_at' => null],
-                'skip' => ['skipped_try' => ($held->currentCar()?->tries($held->challenge)->made() ?? 0) + 1, 'skipped_at' => now()],
+                'skip' => ['skipped_try' => self::turns($held) + 1, 'skipped_at' => now()],
                 'withdraw' => ['is_withdrawn' => true],
                 default => ['is_withdrawn' => false],
             });
 
             return $this->act($held, $by, $before);
         });
+    }
+
+    /** Puts a sweep over the fill after a car's tries; null takes it out. */
+    public function sweep(Group $group, ?FillSweep $sweep, Actor $by): Act
+    {
+        return DB::transaction(function () use ($group, $sweep, $by): Act {
+            $held = Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
+            $before = self::standing($held);
+            $held->update(['sweep' => $sweep?->json()]);
+
+            return $this->act($held, $by, $before);
+        });
+    }
+
+    /** How many of a group's turns are over: practice by rule, and tries. */
+    private static function turns(Group $group): int
+    {
+        $tries = $group->currentCar()?->tries($group->challenge);
+        $first = $group->challenge->practice_runs;
+
+        return $tries === null ? 0 : $first - $tries->practiceLeft($first) + $tries->made();
     }
 
     /** A group stands again as it stood before an act. */
@@ -57,6 +79,7 @@ final class ChangeOrder
             'is_withdrawn' => $group->is_withdrawn,
             'skipped_try' => $group->skipped_try,
             'skipped_at' => $group->skipped_at?->format('Y-m-d H:i:s.vP'),
+            'sweep' => $group->sweep,
         ];
     }
 

@@ -9,6 +9,7 @@ use App\Models\Act;
 use App\Models\Group;
 use App\Models\Run;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\RunRecord;
 
 /** Corrects, takes back or puts back a logged run. What stood there before stays on record. */
@@ -32,7 +33,7 @@ final class ChangeRun
             if ($run->car->group_id !== $group->id) {
                 $car = $group->carToRun();
                 $run->car()->associate($car);
-                $run->try = $car->tries($group->challenge)->next();
+                $run->try = $car->tries($group->challenge)->nextOf($run->record());
             }
             $this->keepTryFree($run);
             $this->save($run, $by, 'edited', $before);
@@ -117,8 +118,12 @@ final class ChangeRun
     /** A run that counts needs a try number that no other run of its car has. */
     private function keepTryFree(Run $run): void
     {
-        $taken = Run::query()->where('car_id', $run->car_id)->where('id', '<>', $run->id)->whereNull('void_reason')->pluck('try')->all();
-        if ($run->void_reason === null && in_array($run->try, $taken, true)) {
+        if ($run->void_reason !== null || !$run->record()->isTry()) {
+            return;
+        }
+        $taken = Run::query()->where('car_id', $run->car_id)->where('id', '<>', $run->id)->whereNull('void_reason')
+            ->where('kind', RunKind::Try)->whereNull('surface')->whereNull('ramp_m')->pluck('try')->all();
+        if (in_array($run->try, $taken, true)) {
             for ($try = 1; in_array($try, $taken, true); $try++);
             $run->try = $try;
         }

@@ -60,7 +60,7 @@ final class ImportSheet
                     if ($same !== []) {
                         unset($onRecord[array_key_first($same)]);
                         $alreadyThere++;
-                    } elseif ($row->run->record->void === null && $this->tryIsTaken($car, $row->run->try)) {
+                    } elseif ($row->run->record->void === null && $row->run->record->isTry() && $this->tryIsTaken($car, $row->run->try)) {
                         $problems[] = new Problem(
                             $row->line,
                             SheetField::Try->value,
@@ -155,6 +155,6 @@ final class ImportSheet
 
     private function tryIsTaken(?Car $car, int $try): bool
     {
-        return $car?->runs->contains(static fn(Run $run): bool => $run->try === $try && $run->void_reason === null) ?? false;
+        return $car?->runs->contains(static fn(Run $run): bool => $run->try === $try && $run->void_reason === null && $run->record()->isTry()) ?? false;
     }
 }

@@ -39,7 +39,7 @@ final class LogRun
             if ($twin !== null) {
                 throw new LooksLikeOneRunException($twin);
             }
-            $run = new Run(['id' => $id, 'try' => $car->tries($group->challenge)->next()]);
+            $run = new Run(['id' => $id, 'try' => $car->tries($group->challenge)->nextOf($record)]);
             $run->put($record);
             $car->runs()->save($run);
             if ($readings !== []) {

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Car;
 use App\Models\CheckReading;
+use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -44,6 +45,19 @@ final class RecordCheckCard
                     $row->save();
                 }
             }
+        });
+    }
+
+    /** Records one test of the card of the car that runs next. */
+    public function one(Group $group, Reading $reading, User|Device $by): void
+    {
+        DB::transaction(static function () use ($group, $reading, $by): void {
+            Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
+            $car = $group->carToRun();
+            $car->update(['card_edition' => $car->card_edition + 1]);
+            $row = $car->checkReadings()->where('item', $reading->item)->first() ?? $car->checkReadings()->make(['item' => $reading->item]);
+            $row->put($reading);
+            $row->fill(CheckReading::madeBy($by))->save();
         });
     }
 

@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace App\Drawings;
 
+use Skivo\Core\Car\ChassisForm;
 use Skivo\Core\Car\Fault;
 use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\NoseShape;
 use Skivo\Core\Car\Spot;
 
 /**
- * A car from the side, and from above where that is wanted, both to one scale, the balloon at full size. Forward is to
- * the right, as on the lane. In px; places and sizes come in m.
+ * A car from the side, and from above and from behind where that is wanted, all to one scale, the balloon at full size.
+ * Forward is to the right, as on the lane. In px; places and sizes come in m.
  */
 final readonly class CarDrawing
 {
     public const WIDTH = 560;
+    /** No drawing is taller, and no view from behind wider: where views stand beside each other, all have these. */
+    public const MOST_HEIGHT = 618;
+    public const MOST_END_WIDTH = 259;
     private const MOST_OUTLETS = 12;
     private const ROOM_BEHIND_M = 0.035;
     private const ROOM_BEFORE_M = 0.01;
@@ -75,6 +80,12 @@ final readonly class CarDrawing
         return round($this->middle + $m * $this->scale, 2);
     }
 
+    /** Beside the car's middle, seen from behind. */
+    public function e(float $m): float
+    {
+        return round(self::MOST_END_WIDTH / 2 + $m * $this->scale, 2);
+    }
+
     /** A size, never so small that it could not be seen. */
     public function size(float $m): float
     {
@@ -102,6 +113,75 @@ final readonly class CarDrawing
             [$l->frontAxle(), $l->frontTrack, $l->frontAxleLength, $l->frontBearing],
             [$l->rearAxle, $l->rearTrack, $l->rearAxleLength, $l->rearBearing],
         ];
+    }
+
+    /** The chassis from the side, as its form and its nose have it. */
+    public function chassisFromSide(): string
+    {
+        $l = $this->layout;
+        [$bottom, $top, $middle] = [$l->chassisBottom(), $l->chassisTop(), ($l->chassisBottom() + $l->chassisTop()) / 2];
+        $nose = min($l->chassisHeight, $l->chassisLength / 3);
+
+        return match (true) {
+            $l->form->isRound() => $this->along(fn(float $x): array => [
+                $middle + $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth, $middle - $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth,
+            ], $this->y(...)),
+            $l->form === ChassisForm::FoldedPlate => "M{$this->x(0)} {$this->y($bottom)}L{$this->x($l->chassisLength)} {$this->y($bottom)}"
+                . "L{$this->x($l->chassisLength)} {$this->y($middle)}Q{$this->x($l->chassisLength / 2)} {$this->y($top + ($top - $middle))} {$this->x(0)} {$this->y($middle)}Z",
+            default => $this->shape([
+                [0.0, $bottom], [0.0, $top],
+                ...match ($l->nose) {
+                    NoseShape::Flat => [[$l->chassisLength, $top], [$l->chassisLength, $bottom]],
+                    NoseShape::Wedge => [[$l->chassisLength - $nose, $top], [$l->chassisLength, $bottom]],
+                    NoseShape::Point => [[$l->chassisLength - $nose, $top], [$l->chassisLength, $middle], [$l->chassisLength - $nose, $bottom]],
+                    NoseShape::Round => array_map(static fn(int $step): array => [
+                        $l->chassisLength - $nose / 2 + $nose / 2 * sin(M_PI * $step / 8), $middle + ($top - $middle) * cos(M_PI * $step / 8),
+                    ], range(0, 8)),
+                },
+            ], $this->y(...)),
+        };
+    }
+
+    /** The chassis from above. */
+    public function chassisFromAbove(): string
+    {
+        return $this->along(fn(float $x): array => [-$this->layout->widthAt($x) / 2, $this->layout->widthAt($x) / 2], $this->z(...));
+    }
+
+    /** @return list<float> where the holes of a brick kit's beams are along the car */
+    public function studs(): array
+    {
+        $count = $this->layout->form === ChassisForm::BrickFrame ? (int) floor($this->layout->chassisLength / ChassisForm::STUD_M) : 0;
+        $first = ($this->layout->chassisLength - ($count - 1) * ChassisForm::STUD_M) / 2;
+
+        return array_map(fn(int $i): float => $this->x($first + $i * ChassisForm::STUD_M), $count > 0 ? range(0, $count - 1) : []);
+    }
+
+    /**
+     * A shape along the chassis, between what lies at either side of it at each place.
+     *
+     * @param \Closure(float): array{float, float} $sides
+     * @param callable(float): float $across
+     */
+    private function along(\Closure $sides, callable $across): string
+    {
+        $l = $this->layout;
+        $last = max(1, count($l->widths) - 1);
+        $places = array_map(static fn(int $i): float => $l->chassisLength * $i / $last, range(0, $last));
+
+        return $this->shape([
+            ...array_map(static fn(float $x): array => [$x, $sides($x)[0]], $places),
+            ...array_map(static fn(float $x): array => [$x, $sides($x)[1]], array_reverse($places)),
+        ], $across);
+    }
+
+    /**
+     * @param list<array{float, float}> $corners
+     * @param callable(float): float $across
+     */
+    private function shape(array $corners, callable $across): string
+    {
+        return 'M' . implode('L', array_map(fn(array $corner): string => "{$this->x($corner[0])} {$across($corner[1])}", $corners)) . 'Z';
     }
 
     /** The balloon with its neck: from the tube to where lines from it touch the round. */

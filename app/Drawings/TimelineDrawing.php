@@ -18,9 +18,24 @@ final readonly class TimelineDrawing
     private float $longestMin;
     private float $scale;
 
-    public function __construct(private Timetable $timetable)
+    /** How long this session is, and until when it is used (min). */
+    private float $sessionMin;
+    private float $usedMin;
+
+    /** @var list<Slot> */
+    public array $slots;
+
+    public function __construct(Timetable $timetable, int $session = 0)
     {
-        $this->longestMin = max($timetable->sessionMin, $timetable->lengthMin, 1.0);
+        $this->slots = array_values(array_filter($timetable->slots, static fn(Slot $slot): bool => $slot->session === $session));
+        $this->sessionMin = $timetable->sessionsMin[$session];
+        $isLast = $session === count($timetable->sessionsMin) - 1;
+        // What goes on setting after a session needs nobody there.
+        $this->usedMin = max(0.0, ...array_map(
+            static fn(Slot $slot): float => $slot->phase->waits() && !$isLast ? min($slot->toMin, $timetable->sessionsMin[$session]) : $slot->toMin,
+            $this->slots,
+        ));
+        $this->longestMin = max(1.0, $this->usedMin, ...$timetable->sessionsMin);
         $this->scale = (self::WIDTH - 12) / $this->longestMin;
     }
 
@@ -29,9 +44,15 @@ final readonly class TimelineDrawing
         return round($min * $this->scale, 2);
     }
 
+    /** Where the session ends. */
+    public function end(): float
+    {
+        return $this->x($this->sessionMin);
+    }
+
     public function width(Slot $slot): float
     {
-        return max(1.0, round($slot->lengthMin() * $this->scale, 2) - 1.5);
+        return max(1.0, round((min($slot->toMin, $this->longestMin) - $slot->fromMin) * $this->scale, 2) - 1.5);
     }
 
     public function y(Slot $slot): int
@@ -58,7 +79,7 @@ final readonly class TimelineDrawing
     /** What goes beyond the session (px); 0 where all of it fits. */
     public function over(): float
     {
-        return max(0.0, $this->x($this->timetable->lengthMin) - $this->x($this->timetable->sessionMin));
+        return max(0.0, $this->x($this->usedMin) - $this->end());
     }
 
     /** @return list<array{int, bool}> minutes at which the ruler has a line, and whether it has room for a number there */

@@ -63,6 +63,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property bool $push_is_foul
  * @property bool $void_is_retried
  * @property bool $no_start_is_zero
+ * @property int $practice_runs the first so many runs of a car are practice
  * @property CarAttribute|null $asks
  * @property Outcome|null $asks_outcome distance where none is set
  * @property string|null $asks_from of two kinds that are compared, the one
@@ -70,6 +71,10 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property CarbonImmutable|null $asks_changed_at when it was changed after runs had counted
  * @property CarbonImmutable|null $answer_told_at since when the class is shown the answer; null where it is not
  * @property bool $groups_are_locked
+ * @property list<string> $closed_stations of the groups' path
+ * @property string|null $word_to_all
+ * @property CarbonImmutable|null $word_at
+ * @property bool $closing_is_open whether groups are asked what they learnt
  * @property array<string, array<string, float|null>> $tolerances
  * @property CarbonImmutable|null $safety_read_at
  * @property list<string> $safety_read
@@ -84,7 +89,7 @@ final class Challenge extends Model
 
     protected $fillable = ['name', 'age', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
-        'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'groups_are_locked', 'tolerances', 'safety_read_at', 'safety_read'];
+        'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'practice_runs', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
         'asks' => CarAttribute::class,
@@ -112,7 +117,11 @@ final class Challenge extends Model
         'push_is_foul' => 'boolean',
         'void_is_retried' => 'boolean',
         'no_start_is_zero' => 'boolean',
+        'practice_runs' => 'integer',
         'groups_are_locked' => 'boolean',
+        'closed_stations' => 'array',
+        'word_at' => 'immutable_datetime',
+        'closing_is_open' => 'boolean',
         'tolerances' => 'array',
         'safety_read_at' => 'immutable_datetime',
         'safety_read' => 'array',
@@ -125,8 +134,8 @@ final class Challenge extends Model
     }
 
     protected $attributes = [
-        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
-        'groups_are_locked' => false,
+        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0, 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
+        'groups_are_locked' => false, 'closed_stations' => '[]', 'closing_is_open' => false,
     ];
 
     /** The plan of the session as it is kept, or the usual one as long as nothing is planned. */
@@ -205,6 +214,12 @@ final class Challenge extends Model
     public function materialLines(): HasMany
     {
         return $this->hasMany(MaterialLine::class)->orderBy('id');
+    }
+
+    /** @return HasMany<MaterialCount, $this> */
+    public function materialCounts(): HasMany
+    {
+        return $this->hasMany(MaterialCount::class)->orderBy('counted_on');
     }
 
     /** What the class set out to find; null for free designs. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\MadeBySomebody;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Skivo\Core\Car\CheckItem;
@@ -18,7 +19,7 @@ use Skivo\Core\Measurement\Side;
  *
  * @property int $id
  * @property int $car_id
- * @property int $user_id who filled it in
+ * @property int|null $user_id who filled it in, at a desk
  * @property CheckItem $item
  * @property Side|null $side
  * @property bool|null $answer
@@ -27,7 +28,9 @@ use Skivo\Core\Measurement\Side;
  */
 final class CheckReading extends Model
 {
-    protected $fillable = ['user_id', 'item'];
+    use MadeBySomebody;
+
+    protected $fillable = ['user_id', 'device_id', 'item'];
 
     protected $casts = ['item' => CheckItem::class, 'side' => Side::class, 'answer' => 'boolean', 'updated_at' => 'immutable_datetime'];
 

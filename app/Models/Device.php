@@ -24,6 +24,7 @@ use Skivo\Core\Challenge\DeviceRole;
  * @property DeviceRole $role
  * @property string $name
  * @property string $token_hash
+ * @property bool $is_waiting to be let in, because the mark that it picked is another tablet's
  * @property CarbonImmutable $created_at
  * @property CarbonImmutable|null $seen_at
  * @property CarbonImmutable|null $revoked_at
@@ -42,7 +43,7 @@ final class Device extends Model implements AuthenticatableContract, Authorizabl
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['role', 'group_id', 'name', 'token_hash', 'seen_at', 'revoked_at'];
+    protected $fillable = ['role', 'group_id', 'name', 'token_hash', 'seen_at', 'revoked_at', 'is_waiting'];
 
     protected $hidden = ['token_hash'];
 
@@ -51,17 +52,20 @@ final class Device extends Model implements AuthenticatableContract, Authorizabl
         'created_at' => 'immutable_datetime',
         'seen_at' => 'immutable_datetime',
         'revoked_at' => 'immutable_datetime',
+        'is_waiting' => 'boolean',
     ];
+
+    protected $attributes = ['is_waiting' => false];
 
     /**
      * Joins a device to a challenge.
      *
      * @return array{self, string} the device, and its token, which nobody can find out again
      */
-    public static function join(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null): array
+    public static function join(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null, bool $isWaiting = false): array
     {
         $token = Str::random(40);
-        $device = new self(['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => self::hash($token)]);
+        $device = new self(['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => self::hash($token), 'is_waiting' => $isWaiting]);
         $device->challenge()->associate($challenge);
         $device->save();
 
@@ -101,7 +105,7 @@ final class Device extends Model implements AuthenticatableContract, Authorizabl
 
     public function isFor(Challenge $challenge, DeviceRole ...$roles): bool
     {
-        return $this->challenge_id === $challenge->id && in_array($this->role, $roles, true);
+        return !$this->is_waiting && $this->challenge_id === $challenge->id && in_array($this->role, $roles, true);
     }
 
     /** It has none: its token is all it knows. */

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
@@ -24,6 +25,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property bool $is_withdrawn
  * @property int|null $skipped_try
  * @property CarbonImmutable|null $skipped_at
+ * @property string|null $sweep over the fill, as JSON (FillSweep)
  * @property-read Challenge $challenge
  * @property-read Collection<int, Car> $cars
  */
@@ -31,7 +33,7 @@ final class Group extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at'];
+    protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep'];
 
     protected $casts = [
         'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
@@ -57,6 +59,18 @@ final class Group extends Model
     public function runs(): HasManyThrough
     {
         return $this->hasManyThrough(Run::class, Car::class);
+    }
+
+    /** @return HasMany<Entry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class)->orderBy('made_at')->orderBy('id');
+    }
+
+    /** @return HasOne<GroupPlace, $this> */
+    public function place(): HasOne
+    {
+        return $this->hasOne(GroupPlace::class);
     }
 
     /** The car that a run is logged for: the newest version, or one of which nothing is recorded yet. */

@@ -33,6 +33,9 @@ final class JoinCode extends Model
     /** How long a code holds (min). */
     public const MINUTES = 180;
 
+    /** How long the class's own code holds, which is printed on cards (days). */
+    public const CLASS_DAYS = 14;
+
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
     protected $fillable = ['role', 'group_id', 'code', 'expires_at'];

@@ -19,12 +19,13 @@ use Skivo\Core\Session\Per;
  * @property string|null $unit
  * @property bool $is_early
  * @property float|null $price
+ * @property int|null $pack how many come in one
  */
 final class MaterialLine extends Model
 {
-    protected $fillable = ['key', 'name', 'amount', 'per', 'unit', 'is_early', 'price'];
+    protected $fillable = ['key', 'name', 'amount', 'per', 'unit', 'is_early', 'price', 'pack'];
 
-    protected $casts = ['amount' => 'float', 'per' => Per::class, 'is_early' => 'boolean', 'price' => 'float'];
+    protected $casts = ['amount' => 'float', 'per' => Per::class, 'is_early' => 'boolean', 'price' => 'float', 'pack' => 'integer'];
 
     /** A line of their own. */
     public function toCore(): Material
@@ -37,6 +38,7 @@ final class MaterialLine extends Model
             price: $this->price,
             ownName: (string) $this->name,
             ownUnit: $this->unit,
+            pack: $this->pack,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Skivo\Core\Car\ChassisForm;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
@@ -18,15 +19,16 @@ use Skivo\Core\Car\PartTrait;
  * @property array<string, float> $values
  * @property string $origin
  * @property list<string> $traits
+ * @property ChassisForm|null $form of a chassis
  */
 final class OwnPart extends Model
 {
     /** Where its values come from, in place of a source; the word for it stands in lang/. */
     public const ORIGIN = 'own';
 
-    protected $fillable = ['kind', 'name', 'values', 'traits', 'origin'];
+    protected $fillable = ['kind', 'name', 'values', 'traits', 'origin', 'form'];
 
-    protected $casts = ['kind' => PartKind::class, 'values' => 'array', 'traits' => 'array'];
+    protected $casts = ['kind' => PartKind::class, 'values' => 'array', 'traits' => 'array', 'form' => ChassisForm::class];
 
     public function toCore(): Part
     {
@@ -36,6 +38,7 @@ final class OwnPart extends Model
             array_map(floatval(...), $this->values),
             $this->origin,
             traits: array_map(PartTrait::from(...), $this->traits),
+            form: $this->form ?? ChassisForm::Board,
         );
     }
 }

@@ -10,7 +10,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Decoration;
 use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\Sets;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Session\Phase;
 
@@ -45,6 +47,12 @@ use Skivo\Core\Session\Phase;
  * @property float $heat_min
  * @property int $tries_again
  * @property array<string, float> $phases
+ * @property Decoration $decoration
+ * @property Sets $decorated_with
+ * @property Sets $bearings_by what holds the bearings
+ * @property CarbonImmutable|null $collect_by what households bring
+ * @property int $adults at hand while the class builds
+ * @property list<array{starts_at: string|null, minutes: int}> $further_sessions beside the first
  */
 final class Plan extends Model
 {
@@ -78,6 +86,12 @@ final class Plan extends Model
         'starts_at' => 'immutable_datetime',
         'heat_min' => 'float',
         'phases' => 'array',
+        'decoration' => Decoration::class,
+        'decorated_with' => Sets::class,
+        'bearings_by' => Sets::class,
+        'adults' => 'integer',
+        'collect_by' => 'immutable_date',
+        'further_sessions' => 'array',
     ];
 
     protected $attributes = [
@@ -97,6 +111,11 @@ final class Plan extends Model
         'heat_min' => 2,
         'tries_again' => 0,
         'phases' => '{}',
+        'decoration' => 'none',
+        'decorated_with' => 'pens',
+        'bearings_by' => 'tape',
+        'adults' => 1,
+        'further_sessions' => '[]',
     ];
 
     /** @return BelongsTo<Challenge, $this> */
@@ -116,6 +135,17 @@ final class Plan extends Model
             $this->kit_joint,
             $catalogue,
         );
+    }
+
+    /** When a session begins, on the clock of the place; null where it is not planned. Counted from 0. */
+    public function startOf(int $session): ?CarbonImmutable
+    {
+        if ($session === 0) {
+            return $this->starts_at;
+        }
+        $start = $this->further_sessions[$session - 1]['starts_at'] ?? null;
+
+        return $start === null ? null : CarbonImmutable::parse($start);
     }
 
     public function minutes(Phase $phase): float

@@ -9,6 +9,7 @@ use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Skivo\Core\Forecast\Direction;
 use Skivo\Core\Measurement\Entry;
 
 /**
@@ -19,6 +20,8 @@ use Skivo\Core\Measurement\Entry;
  * @property int $try
  * @property Entry $distance
  * @property CarbonImmutable $made_at
+ * @property string|null $reason
+ * @property Direction|null $direction that is expected of a changed car
  * @property-read Car $car
  */
 final class Prediction extends Model
@@ -29,9 +32,9 @@ final class Prediction extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['try', 'distance', 'made_at'];
+    protected $fillable = ['try', 'distance', 'made_at', 'reason', 'direction'];
 
-    protected $casts = ['try' => 'integer', 'distance' => AsEntry::class . ':length', 'made_at' => 'immutable_datetime'];
+    protected $casts = ['try' => 'integer', 'distance' => AsEntry::class . ':length', 'made_at' => 'immutable_datetime', 'direction' => Direction::class];
 
     /** @return BelongsTo<Car, $this> */
     public function car(): BelongsTo

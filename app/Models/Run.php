@@ -13,9 +13,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Skivo\Core\Car\FilledBy;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Run as CoreRun;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\Entry;
@@ -40,6 +42,12 @@ use Skivo\Core\Physics\SizeMeasure;
  * @property int|null $inflation_strokes
  * @property int|null $lane
  * @property bool $past_end
+ * @property FilledBy|null $filled_by what the balloon was filled with
+ * @property RunKind $kind
+ * @property bool $hit_wall
+ * @property string|null $surface where it ran on another one than the class's
+ * @property Entry|null $ramp height of the ramp that it started from
+ * @property int|null $race_id of whose heats it is one
  * @property int $edition goes up with every change
  * @property VoidReason|null $void_reason
  * @property string|null $note
@@ -56,7 +64,8 @@ final class Run extends Model
 
     /** The columns of what was recorded of a run. */
     private const RECORDED = ['car_id', 'try', 'distance_m', 'distance_entered', 'time_s', 'time_entered', 'total_time_s', 'total_time_entered', 'limp_m', 'limp_entered',
-        'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note', 'past_end'];
+        'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note', 'past_end', 'filled_by',
+        'kind', 'hit_wall', 'surface', 'ramp_m', 'ramp_entered'];
 
     public const CREATED_AT = 'logged_at';
 
@@ -68,7 +77,7 @@ final class Run extends Model
 
     protected $fillable = ['id', 'try', 'logged_at'];
 
-    protected $attributes = ['edition' => 1, 'past_end' => false];
+    protected $attributes = ['edition' => 1, 'past_end' => false, 'hit_wall' => false, 'kind' => 'try'];
 
     protected $casts = [
         'try' => 'integer',
@@ -84,6 +93,11 @@ final class Run extends Model
         'inflation_strokes' => 'integer',
         'lane' => 'integer',
         'past_end' => 'boolean',
+        'filled_by' => FilledBy::class,
+        'kind' => RunKind::class,
+        'hit_wall' => 'boolean',
+        'ramp' => AsEntry::class . ':length',
+        'race_id' => 'integer',
         'edition' => 'integer',
         'void_reason' => VoidReason::class,
         'logged_at' => 'immutable_datetime',
@@ -137,6 +151,11 @@ final class Run extends Model
             $this->total_time,
             $this->lane,
             $this->past_end,
+            $this->filled_by,
+            $this->kind,
+            $this->surface,
+            $this->ramp,
+            $this->hit_wall,
         );
     }
 
@@ -154,6 +173,11 @@ final class Run extends Model
         $this->total_time = $record->totalTime;
         $this->lane = $record->lane;
         $this->past_end = $record->pastEnd && $record->void === null && $record->distance !== null;
+        $this->hit_wall = $record->hitWall && $this->past_end;
+        $this->kind = $record->kind;
+        $this->surface = $record->surface;
+        $this->ramp = $record->ramp;
+        $this->filled_by = $record->filledBy;
         $this->void_reason = $record->void;
         $this->note = $record->note;
     }
@@ -166,7 +190,7 @@ final class Run extends Model
             $value = $this->attributes[$column] ?? null;
             $held[$column] = match (true) {
                 $value === null => null,
-                $column === 'past_end' => (bool) $value,
+                in_array($column, ['past_end', 'hit_wall'], true) => (bool) $value,
                 $value instanceof \BackedEnum => (string) $value->value,
                 preg_match('/_(m|s|kg)$/', $column) === 1 => (float) $value,
                 in_array($column, ['car_id', 'try', 'inflation_strokes', 'lane'], true) => (int) $value,
@@ -205,6 +229,8 @@ final class Run extends Model
             $total === null ? null : (float) $total,
             (bool) ($columns['past_end'] ?? false),
             self::fillDiameterM($columns),
+            RunKind::tryFrom((string) ($columns['kind'] ?? '')) ?? RunKind::Try,
+            ($columns['surface'] ?? null) !== null || ($columns['ramp_m'] ?? null) !== null,
         );
     }
 

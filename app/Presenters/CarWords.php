@@ -9,9 +9,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Change;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\SizeMeasure;
-use Skivo\Core\Physics\WheelMount;
 
 /** A car in a line. */
 final readonly class CarWords
@@ -94,11 +92,7 @@ final readonly class CarWords
     /** A kind in the reader's words where it is one of ours; as it was typed where it is not. */
     public static function kind(CarAttribute $attribute, string $kind): string
     {
-        $code = match ($attribute) {
-            CarAttribute::WheelMount => WheelMount::tryFrom($kind),
-            CarAttribute::WheelHollow => Hollow::tryFrom($kind),
-            default => null,
-        };
+        $code = array_values(array_filter($attribute->options(), static fn(\BackedEnum $each): bool => $each->value === $kind))[0] ?? null;
 
         return $code === null ? $kind : Label::of($code);
     }

@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
 use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -40,6 +41,15 @@ final readonly class CheckWords
             'check.check_words.good',
             ['good' => $good, 'cure' => $fix === [] ? '.' : Text::of('check.check_words.mend_it', ['fix' => Lists::or(array_values($fix))])],
         );
+    }
+
+    public function verdict(CheckVerdict $verdict): string
+    {
+        return Text::of(match ($verdict) {
+            CheckVerdict::Pass => 'check.card.pass',
+            CheckVerdict::Note => 'check.card.note_2',
+            CheckVerdict::Fix => 'check.card.fix',
+        });
     }
 
     /** What was found, where it is not what was typed: an angle, a drift for the distance. */

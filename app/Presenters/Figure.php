@@ -13,6 +13,12 @@ final readonly class Figure
         return rtrim(rtrim(number_format($number, 6, '.', ''), '0'), '.');
     }
 
+    /** As in "12 min". */
+    public static function minutes(float $minutes): string
+    {
+        return self::of(round($minutes, 1)) . "\u{00A0}" . Text::of('frame.min');
+    }
+
     /** As in "+12 %" and "−3 %". */
     public static function signedPercent(float $share): string
     {

@@ -15,6 +15,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\Alike;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Dose;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Known;
@@ -50,6 +51,18 @@ final readonly class FindingWords
         return $group === null || $model === null
             ? Text::of('findings.a_car')
             : $group->name . ($group->cars->count() > 1 ? Text::of('findings.finding_words.version', ['version' => $model->version]) : '');
+    }
+
+    /** Whether a medium fill takes a car farthest: only where the top lies inside what was tried, at the level that all such claims share. */
+    public function dose(Dose $dose): string
+    {
+        $show = fn(float $fill): string => $this->units->show($fill, Scale::Body);
+
+        return $dose->bestM === null || $dose->interval === null
+            ? Text::of('findings.dose.cant_tell', ['car' => $this->name($dose->car), 'tries' => count($dose->points)])
+            : Text::of('findings.dose.best', [
+                'car' => $this->name($dose->car), 'best' => $show($dose->bestM), 'low' => $show($dose->interval->low), 'high' => $show($dose->interval->high),
+            ]);
     }
 
     /** What the page says first. */

@@ -8,6 +8,7 @@ use App\ViewModels\ClassLine;
 use App\ViewModels\ClassRecord;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;
@@ -129,6 +130,7 @@ final readonly class FloorDrawing
                 ...array_map($this->drawn(...), $line->tries->counted),
                 ...array_map(fn(Run $run): array => ['extra' => true] + $this->drawn($run), $line->tries->extra),
                 ...array_map($this->drawn(...), $line->tries->void),
+                ...array_map(fn(Run $run): array => ['aside' => true] + $this->drawn($run), $line->tries->asides()),
             ],
         ];
     }
@@ -147,7 +149,12 @@ final readonly class FloorDrawing
 
     private function say(Run $run): string
     {
-        $said = Text::of('run.floor_drawing.try', ['try' => $run->try]);
+        $said = match (true) {
+            $run->isApart => Text::of('run.floor_drawing.apart', ['try' => $run->try]),
+            $run->kind === RunKind::Practice => Text::of('run.floor_drawing.practice', ['try' => $run->try]),
+            $run->kind === RunKind::Heat => Text::of('run.floor_drawing.heat', ['try' => $run->try]),
+            default => Text::of('run.floor_drawing.try', ['try' => $run->try]),
+        };
         if ($run->distanceM !== null) {
             $said .= ": {$this->show($run->distanceM)}" . ($run->pastEnd ? Text::of('run.floor_drawing.past_the_end') : '');
         }

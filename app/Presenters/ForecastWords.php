@@ -57,8 +57,11 @@ final readonly class ForecastWords
             return Text::of('what_if.forecast.usual_car_hardly_starts');
         }
 
+        $beyond = $lane->forecast->beyond($lane->laneM);
+
         return Text::of('what_if.forecast.usual_car', ['band' => $this->band($lane->forecast), 'lane' => $this->units->show($lane->laneM, Scale::Lane)])
-            . ' ' . Text::of($lane->isShort() ? 'what_if.forecast.lane_is_short' : 'what_if.forecast.lane_is_long_enough');
+            . ' ' . ($beyond < self::WORTH_SAYING ? '' : Text::of('what_if.forecast.passes_the_end', ['share' => max(1, (int) round(100 * $beyond))]) . ' ')
+            . Text::of($lane->isShort() ? 'what_if.forecast.lane_is_short' : 'what_if.forecast.lane_is_long_enough');
     }
 
     /** Whether a car stopped short: only outside the band of what could be said before its runs. */

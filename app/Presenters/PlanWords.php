@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Presenters;
 
 use App\ViewModels\ClassPlan;
+use Carbon\CarbonImmutable;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Session\Collecting;
+use Skivo\Core\Session\Headcount;
 use Skivo\Core\Session\Material;
 use Skivo\Core\Session\Materials;
+use Skivo\Core\Session\Phase;
 use Skivo\Core\Session\Remedy;
 use Skivo\Core\Session\RunOrder;
 use Skivo\Core\Session\Timetable;
@@ -34,6 +38,29 @@ final readonly class PlanWords
     public static function unit(Material $line, int $count = 2): string
     {
         return $line->ownName !== null && $line->ownUnit !== null ? $line->ownUnit : trans_choice("plan.unit.{$line->key}", $count);
+    }
+
+    /** As in "order 2 packs, 12 are over". */
+    public static function packs(Material $line, Headcount $class): string
+    {
+        [$packs, $over] = $line->packs($class) ?? [0, 0];
+
+        return Text::of('plan.materials.order', ['packs' => Text::plural('plan.materials.order_packs', $packs), 'over' => $over]);
+    }
+
+    /** How a collection goes, and whether it will be complete in time. */
+    public static function collecting(Collecting $collecting, ?CarbonImmutable $by): string
+    {
+        $on = $collecting->completeOn();
+        $day = $on === null ? null : CarbonImmutable::createFromTimestampUTC(86400 * $on);
+
+        return match (true) {
+            $collecting->isComplete() => Text::of('plan.collecting.complete'),
+            $day === null => Text::of($collecting->perDay() === null ? 'plan.collecting.count_twice' : 'plan.collecting.does_not_grow'),
+            $by === null => Text::of('plan.collecting.complete_on', ['day' => Moment::day($day)]),
+            $day->lessThanOrEqualTo($by) => Text::of('plan.collecting.in_time', ['day' => Moment::day($day), 'by' => Moment::day($by)]),
+            default => Text::of('plan.collecting.late', ['day' => Moment::day($day), 'by' => Moment::day($by)]),
+        };
     }
 
     /** @return list<string> what people use instead */
@@ -65,7 +92,7 @@ final readonly class PlanWords
                 Text::of(
                     'plan.plan_words.with_to_spare_of',
                     [
-                        'spare' => $this->minutes($spare), 'length_min' => $this->minutes($this->timetable->lengthMin), 'session_min' => $this->minutes($this->timetable->sessionMin),
+                        'spare' => Figure::minutes($spare), 'length_min' => Figure::minutes($this->timetable->lengthMin), 'session_min' => Figure::minutes($this->timetable->sessionMin),
                     ],
                 ),
             )
@@ -73,13 +100,13 @@ final readonly class PlanWords
                 Text::of('plan.plan_words.it_does_not_fit'),
                 Text::of(
                     'plan.plan_words.it_takes_more_than_there_are',
-                    ['length_min' => $this->minutes($this->timetable->lengthMin), 'spare' => $this->minutes(-$spare)],
+                    ['length_min' => Figure::minutes($this->timetable->lengthMin), 'spare' => Figure::minutes(-$spare)],
                 ),
             )];
         if ($this->timetable->idleMin > 0.0) {
             $said[] = new Sentence(
                 '',
-                Text::of('plan.plan_words.go_by_waiting_for_glue_and', ['idle_min' => $this->minutes($this->timetable->idleMin)]),
+                Text::of('plan.plan_words.go_by_waiting_for_glue_and', ['idle_min' => Figure::minutes($this->timetable->idleMin)]),
             );
         }
         $between = $this->order->heatsBetweenTries();
@@ -93,7 +120,7 @@ final readonly class PlanWords
                 '',
                 Text::of(
                     'plan.plan_words.between_two_tries_a_group_has',
-                    ['between' => $this->minutes($between * $this->plan->plan->heat_min)],
+                    ['between' => Figure::minutes($between * $this->plan->plan->heat_min)],
                 ),
             );
         }
@@ -117,11 +144,11 @@ final readonly class PlanWords
                     ? null
                     : Text::of(
                         'plan.plan_words.take_for_each_filling_of_the',
-                        ['minutes_per_heat' => $this->minutes($remedy->minutesPerHeat)],
+                        ['minutes_per_heat' => Figure::minutes($remedy->minutesPerHeat)],
                     ),
                 $remedy->shorterBuildMin === null
                     ? null
-                    : Text::of('plan.plan_words.build_for_less', ['shorter_build_min' => $this->minutes($remedy->shorterBuildMin)]),
+                    : Text::of('plan.plan_words.build_for_less', ['shorter_build_min' => Figure::minutes($remedy->shorterBuildMin)]),
                 $remedy->noSecondRound ? Text::of('plan.plan_words.leave_out_the_change_and_the') : null,
             ],
             static fn(?string $change): bool => $change !== null,
@@ -129,7 +156,7 @@ final readonly class PlanWords
 
         return Text::of(
             'plan.plan_words.then_it_takes',
-            ['changes' => ucfirst(Lists::and(array_values($changes))), 'length_min' => $this->minutes($remedy->lengthMin)],
+            ['changes' => ucfirst(Lists::and(array_values($changes))), 'length_min' => Figure::minutes($remedy->lengthMin)],
         );
     }
 
@@ -149,7 +176,7 @@ final readonly class PlanWords
                                        'plan.plan_words.times_lanes_are_filled',
                                        ['heats' => $heats, 'lanes' => $this->order->lanes],
                                    ),
-                'time' => $this->minutes($this->order->minutes($this->plan->plan->heat_min)),
+                'time' => Figure::minutes($this->order->minutes($this->plan->plan->heat_min)),
             ],
         );
 
@@ -218,8 +245,98 @@ final readonly class PlanWords
         ));
     }
 
-    private function minutes(float $minutes): string
+    /** A session, where there are several: as in "Session 2 · 14 May 2026, 09:00". */
+    public function session(int $session): string
     {
-        return rtrim(rtrim(number_format($minutes, 1), '0'), '.') . "\u{00A0}" . Text::of('frame.min');
+        $start = $this->plan->plan->startOf($session);
+
+        return Text::of('plan.timetable.session', ['n' => $session + 1]) . ($start === null ? '' : ' · ' . Moment::dayAndTime($start));
+    }
+
+    /** What stands around until the next session; null where that is nothing, or there is none. */
+    public function carriedOver(int $session): ?string
+    {
+        if ($session >= count($this->timetable->sessionsMin) - 1) {
+            return null;
+        }
+        $phases = $this->timetable->carriedOver($session);
+        $next = $this->plan->plan->startOf($session + 1);
+        $when = $next === null ? Text::of('plan.timetable.next_session') : Moment::dayAndTime($next);
+        $said = array_map(static fn(Phase $phase): string => Text::of($phase->waits() ? 'plan.timetable.sets_till' : 'plan.timetable.goes_on', [
+            'phase' => Label::of($phase), 'when' => $when,
+        ]), $phases);
+
+        return implode(' ', $said === [] ? [Text::of('plan.timetable.nothing_carried_over')] : $said);
+    }
+
+    /** @return array<string, int|float> what a remedy changes, by the name of its field */
+    public function changes(Remedy $remedy): array
+    {
+        $plan = $this->plan->plan;
+
+        return array_filter([
+            'lanes' => $remedy->lanes,
+            'tries' => $remedy->tries,
+            'heat_min' => $remedy->minutesPerHeat,
+            'phase_build' => $remedy->shorterBuildMin === null ? null : (int) ($plan->minutes(Phase::Build) - $remedy->shorterBuildMin),
+            'tries_again' => $remedy->noSecondRound ? 0 : null,
+            'phase_redesign' => $remedy->noSecondRound ? 0 : null,
+        ], static fn(int|float|null $value): bool => $value !== null);
+    }
+
+    /**
+     * What the build steps say of the build: how long it takes, how many adults are enough, how long to leave for setting.
+     *
+     * @return list<array{string, array<string, int|float>}> what is proposed, and what it changes by the name of its field
+     */
+    public function buildProposals(): array
+    {
+        $plan = $this->plan->plan;
+        $time = $this->plan->buildTime();
+        $proposals = [];
+        $needs = (int) (5 * ceil($time->buildMin() / 5));
+        if ($plan->minutes(Phase::Build) < $time->buildMin()) {
+            $proposals[] = [
+                Text::of($time->isHeldUpByAdults() ? 'plan.timetable.build_needs_for_adults' : 'plan.timetable.build_needs', [
+                    'needs' => Figure::minutes($needs), 'planned' => Figure::minutes($plan->minutes(Phase::Build)),
+                ]),
+                ['phase_build' => $needs],
+            ];
+        }
+        if ($time->isHeldUpByAdults() && $time->adultsEnough() > $time->adults) {
+            $proposals[] = [
+                Text::of('plan.timetable.more_adults', [
+                    'adults' => Text::plural('steps.time.adults', $time->adultsEnough()), 'hands' => Figure::minutes($time->handsMin),
+                ]),
+                ['adults' => $time->adultsEnough()],
+            ];
+        }
+        if ($time->idleMin > $plan->minutes(Phase::Set)) {
+            $sets = (int) ceil($time->idleMin);
+            $proposals[] = [Text::of('plan.timetable.setting_needs', ['needs' => Figure::minutes($sets)]), ['phase_set' => $sets]];
+        }
+
+        return $proposals;
+    }
+
+    /** @return array<string, string|int|float> the timetable as its form has it, by the name of a field */
+    public static function typed(ClassPlan $plan): array
+    {
+        $held = $plan->plan;
+        $fields = [
+            'starts_at' => $held->starts_at?->format('Y-m-d\TH:i') ?? '', 'session_min' => $held->session_min, 'heat_min' => $held->heat_min,
+            'tries_again' => $held->tries_again, 'lanes' => $plan->challenge->lanes, 'tries' => $plan->challenge->tries, 'adults' => $held->adults,
+        ];
+        foreach (Phase::cases() as $phase) {
+            if ($phase !== Phase::Runs && $phase !== Phase::RunsAgain) {
+                $fields["phase_{$phase->value}"] = (int) $held->minutes($phase);
+            }
+        }
+        foreach ($held->further_sessions as $number => $session) {
+            $fields['session_' . ($number + 2) . '_starts_at'] = $session['starts_at'] ?? '';
+            $fields['session_' . ($number + 2) . '_min'] = $session['minutes'];
+        }
+
+        return $fields;
     }
 }

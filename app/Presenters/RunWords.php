@@ -6,6 +6,8 @@ namespace App\Presenters;
 
 use App\Models\Act;
 use App\Models\Run;
+use Skivo\Core\Car\FilledBy;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Side;
@@ -17,10 +19,10 @@ final readonly class RunWords
     /** As in "Cleat, try 3, 318 cm". Needs car.group loaded. */
     public static function summary(Run $run, UnitSystem $units): string
     {
-        $parts = [$run->car->group->name, Text::of('run.run_words.try', ['try' => $run->try])];
+        $parts = [$run->car->group->name, self::number($run)];
         if ($run->distance !== null) {
             $distance = $units->show($run->distance->quantity->si(), Scale::Distance);
-            $parts[] = $run->past_end ? Text::of('run.run_words.past_the_end_at', ['distance' => $distance]) : $distance;
+            $parts[] = $run->past_end ? Text::of($run->hit_wall ? 'run.run_words.the_far_wall_at' : 'run.run_words.past_the_end_at', ['distance' => $distance]) : $distance;
         }
         if ($run->time !== null) {
             $parts[] = $units->show($run->time->quantity->si(), Scale::Stopwatch);
@@ -31,11 +33,25 @@ final readonly class RunWords
         if ($run->load !== null) {
             $parts[] = Text::of('run.run_words.carrying', ['si' => $units->show($run->load->quantity->si(), Scale::Weight)]);
         }
+        if ($run->surface !== null) {
+            $parts[] = Text::of('run.run_words.on', ['surface' => $run->surface]);
+        }
+        if ($run->ramp !== null) {
+            $parts[] = Text::of('run.run_words.from_a_ramp', ['height' => $units->show($run->ramp->quantity->si(), Scale::Distance)]);
+        }
         if ($run->void_reason !== null) {
             $parts[] = Text::of('run.run_words.void', ['void_reason' => Label::of($run->void_reason)]);
         }
 
         return implode(', ', $parts);
+    }
+
+    /** As in "try 3", or "practice 1". */
+    public static function number(Run $run): string
+    {
+        return Text::of(match ($run->kind) {
+            RunKind::Try => 'run.run_words.try', RunKind::Practice => 'run.run_words.practice', RunKind::Heat => 'run.run_words.heat',
+        }, ['try' => $run->try]);
     }
 
     /** As in "30 cm left"; empty where it was not measured. */
@@ -132,7 +148,12 @@ final readonly class RunWords
                 ? $together($text('inflation_kind'), $text('inflation_size_entered'), $text('inflation_strokes'))
                 : $text('balloon'),
             'lane' => $text('lane'),
+            'filled_by' => ($by = FilledBy::tryFrom($text('filled_by') ?? '')) === null ? null : Label::of($by),
             'past_end' => ($held['past_end'] ?? false) === true ? Text::of('run.run_words.yes') : null,
+            'far_wall' => ($held['hit_wall'] ?? false) === true ? Text::of('run.run_words.yes') : null,
+            'kind' => ($kind = RunKind::tryFrom($text('kind') ?? '')) === null || $kind === RunKind::Try ? null : Label::of($kind),
+            'surface' => $text('surface'),
+            'ramp' => $text('ramp_entered'),
             'void' => $void === null ? null : Label::of($void),
             'note' => $text('note'),
         ];

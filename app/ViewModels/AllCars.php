@@ -12,9 +12,6 @@ use Skivo\Core\Car\CarAttribute;
 /** The cars of all groups as one table: a row a group, a column for each thing that may differ. */
 final readonly class AllCars
 {
-    /** Chosen from a list of their own, and not typed. */
-    private const NOT_TYPED = [CarAttribute::WheelMount, CarAttribute::WheelHollow];
-
     /** @var list<CarAttribute> */
     public array $columns;
 
@@ -43,7 +40,8 @@ final readonly class AllCars
     {
         return array_values(array_filter(
             CarAttribute::recorded(),
-            static fn(CarAttribute $each): bool => !in_array($each, self::NOT_TYPED, true),
+            // An outline is drawn, not typed.
+            static fn(CarAttribute $each): bool => $each !== CarAttribute::ChassisOutline,
         ));
     }
 

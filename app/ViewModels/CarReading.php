@@ -8,8 +8,10 @@ use App\Models\Allowance;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Fault;
 use Skivo\Core\Car\Faults;
+use Skivo\Core\Car\KnownFrom;
 use Skivo\Core\Car\Layout;
 use Skivo\Core\Car\MassSum;
+use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Breach;
 use Skivo\Core\Simulation\CarModel;
 
@@ -30,7 +32,7 @@ final readonly class CarReading
     public MassSum $mass;
 
     /** @param iterable<Allowance> $allowances */
-    public function __construct(public Car $car, private ClassPlan $plan, Car $kit, iterable $allowances = [])
+    public function __construct(public Car $car, private ClassPlan $plan, private Car $kit, iterable $allowances = [])
     {
         $faults = new Faults($car, $plan->catalogue, $plan->kit);
         $this->layout = $faults->layout;
@@ -50,6 +52,17 @@ final readonly class CarReading
         }
         $this->breaches = $breaches;
         $this->allowed = $allowed;
+    }
+
+    /** @return array<string, KnownFrom> how well each part is known, by the value of a Step */
+    public function known(): array
+    {
+        $known = [];
+        foreach (Step::cases() as $step) {
+            $known[$step->value] = KnownFrom::of($this->car, $this->kit, $step);
+        }
+
+        return $known;
     }
 
     /** @return array<string, float> what is recorded and the run model can't compute with, by CarAttribute (SI) */

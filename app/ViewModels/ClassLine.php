@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\Car;
 use App\Models\Group;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Tries;
@@ -26,9 +27,15 @@ final readonly class ClassLine
         public Standing $standing,
     ) {}
 
+    /** Whether its score is but a bound: every try passed the end, or one did and the mark lies before it. */
+    public function isBound(Goal $goal): bool
+    {
+        return $this->tries->areBounds() || $goal === Goal::NearestMark && $this->tries->passedTheEnd();
+    }
+
     /** @return list<Run> */
     public function allRuns(): array
     {
-        return [...$this->tries->counted, ...$this->tries->extra, ...$this->tries->void];
+        return [...$this->tries->counted, ...$this->tries->extra, ...$this->tries->void, ...$this->tries->asides()];
     }
 }

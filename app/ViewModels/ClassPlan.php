@@ -5,16 +5,25 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Challenge;
+use App\Models\MaterialCount;
 use App\Models\MaterialLine;
 use App\Models\Plan;
+use Carbon\CarbonImmutable;
+use Skivo\Core\Car\BearingHold;
+use Skivo\Core\Car\BuildSteps;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\Decoration;
 use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\Layout;
 use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Sets;
 use Skivo\Core\Car\Step;
+use Skivo\Core\Session\BuildTime;
 use Skivo\Core\Session\Caution;
+use Skivo\Core\Session\Collecting;
 use Skivo\Core\Session\CutPlan;
 use Skivo\Core\Session\DoesNotFitException;
 use Skivo\Core\Session\Headcount;
@@ -102,7 +111,7 @@ final readonly class ClassPlan
     {
         $lines = $this->challenge->materialLines;
         $changes = $lines->whereNotNull('key')->mapWithKeys(
-            static fn(MaterialLine $line): array => [(string) $line->key => [$line->amount, $line->price]],
+            static fn(MaterialLine $line): array => [(string) $line->key => [$line->amount, $line->price, $line->pack]],
         )->all();
         $own = array_values($lines->whereNull('key')->map(static fn(MaterialLine $line): Material => $line->toCore())->all());
 
@@ -114,7 +123,26 @@ final readonly class ClassPlan
             $own,
             $this->plan->by_mouth,
             in_array(Step::Mass, $this->challenge->rules()->free, true),
+            $this->plan->bearings_by,
+            $this->plan->decoration === Decoration::None ? null : $this->plan->decorated_with,
         );
+    }
+
+    /** How far the collection of a line has come. Days are counted from the year 1970. */
+    public function collecting(Material $line, Materials $materials): Collecting
+    {
+        $counts = $this->challenge->materialCounts->where('key', $line->key)->sortBy('counted_on')->values();
+
+        return new Collecting(
+            array_values($counts->map(static fn(MaterialCount $count): array => [intdiv($count->counted_on->getTimestamp(), 86400), $count->count])->all()),
+            $line->total($materials->class),
+        );
+    }
+
+    /** By when everything is to be collected: as planned, or a week before the first session; null where neither has a date. */
+    public function collectBy(): ?CarbonImmutable
+    {
+        return $this->plan->collect_by ?? $this->plan->starts_at?->subWeek()->startOfDay();
     }
 
     /** What a car built of the kit is like: what a build sheet starts from and held parts must equal. */
@@ -123,10 +151,73 @@ final readonly class ClassPlan
         return $this->kit->car($this->challenge->units, $this->sizes);
     }
 
+    /** The steps in which the kit's car is built. */
+    public function steps(): BuildSteps
+    {
+        return $this->stepsOf($this->kit, $this->kitLayout(), $this->sizes->endPlayM, $this->cuts()?->nozzleM);
+    }
+
+    public function kitLayout(): Layout
+    {
+        return Layout::of($this->kitCar(), $this->catalogue, $this->kit);
+    }
+
+    /** The kit with what a car was built of in place of its own parts. */
+    public function kitOf(Car $car): Kit
+    {
+        return new Kit(
+            $car->kind(CarAttribute::Chassis) ?? $this->kit->chassis,
+            $car->kind(CarAttribute::WheelKind) ?? $this->kit->wheels,
+            $car->kind(CarAttribute::Bearing) ?? $this->kit->bearing,
+            $car->kind(CarAttribute::NozzleKind) ?? $this->kit->nozzle,
+            $this->kit->balloon,
+            $car->kind(CarAttribute::Joint) ?? $this->kit->joint,
+            $this->catalogue,
+        );
+    }
+
+    /** The steps in which one car is built: its own parts and sizes, and the kit's where it has none. */
+    public function stepsOfCar(Car $car): BuildSteps
+    {
+        $kit = $this->kitOf($car);
+        $nozzle = $kit->blowsThroughStraws() ? $car->number(CarAttribute::NozzleLength) ?? $this->cuts()?->nozzleM : null;
+
+        return $this->stepsOf($kit, $this->layoutOf($car), $car->number(CarAttribute::EndPlay) ?? $this->sizes->endPlayM, $nozzle, $car);
+    }
+
+    public function layoutOf(Car $car): Layout
+    {
+        return Layout::of($car->completedBy($this->kitOf($car)->car($this->challenge->units, $this->sizes)), $this->catalogue, $this->kit);
+    }
+
+    public function buildTime(): BuildTime
+    {
+        return new BuildTime($this->steps(), max(1, $this->class->groups), $this->plan->adults);
+    }
+
+    private function stepsOf(Kit $kit, Layout $layout, float $endPlayM, ?float $nozzleM, ?Car $car = null): BuildSteps
+    {
+        $held = BearingHold::tryFrom($car?->kind(CarAttribute::BearingHold) ?? '');
+
+        return BuildSteps::of(
+            $kit,
+            $layout,
+            $endPlayM,
+            $nozzleM,
+            Decoration::tryFrom($car?->kind(CarAttribute::Decoration) ?? '') ?? $this->plan->decoration,
+            match ($held) {
+                BearingHold::Tape => Sets::Tape,
+                BearingHold::Glue => $this->plan->bearings_by === Sets::CraftGlue ? Sets::CraftGlue : Sets::HotGlue,
+                default => $this->plan->bearings_by,
+            },
+            $this->plan->decorated_with,
+        );
+    }
+
     /** @return list<Caution> */
     public function cautions(): array
     {
-        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free);
+        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free, $this->plan->bearings_by);
     }
 
     /**
@@ -165,6 +256,7 @@ final readonly class ClassPlan
             $this->plan->tries_again > 0 ? new RunOrder($runs->groups, $this->plan->tries_again, $this->challenge->lanes) : null,
             $this->plan->heat_min,
             (float) $this->plan->session_min,
+            array_map(static fn(array $session): float => (float) $session['minutes'], $this->plan->further_sessions),
         );
     }
 

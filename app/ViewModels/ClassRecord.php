@@ -33,7 +33,7 @@ final readonly class ClassRecord
 {
     private const COLUMNS = [
         'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason', 'past_end', 'lane',
-        'inflation_kind', 'inflation_size_m',
+        'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'kind', 'surface', 'ramp_m',
     ];
 
     /** The challenge's revision before anything was read: what is here is at least as new. */
@@ -159,10 +159,10 @@ final readonly class ClassRecord
         return $this->triesByCar[$car->id ?? 0] ?? new Tries([], $this->challenge->tries);
     }
 
-    /** What a car's counted tries show of an outcome; null where none has it. */
+    /** What a car's counted tries and heats show of an outcome, as findings look at it; null where none has it. */
     public function measure(Outcome $outcome, ?Car $car): ?Sample
     {
-        return $outcome->measure($this->tries($car), $this->challenge->timed_length?->quantity->si());
+        return $outcome->measure($this->tries($car)->withHeats(), $this->challenge->timed_length?->quantity->si());
     }
 
     /** The run that was logged last and still stands. */
@@ -200,6 +200,30 @@ final readonly class ClassRecord
         return $latest;
     }
 
+    /** @return array{kind: string, size: string, strokes: string}|null how full the balloon of a group's car was the last time; null where nobody said */
+    public function lastFill(Group $group): ?array
+    {
+        $fills = once(function (): array {
+            $fills = [];
+            foreach ($this->runs as $run) {
+                if ($run->inflation_kind !== null) {
+                    $fills[$run->car_id] = ['kind' => (string) $run->inflation_kind, 'size' => (string) $run->inflation_size_entered, 'strokes' => (string) $run->inflation_strokes];
+                }
+            }
+
+            return $fills;
+        });
+
+        return $fills[$group->currentCar()->id ?? 0] ?? null;
+    }
+
+    /** Whether anybody says how full the balloons are. */
+    public function tellsFills(): bool
+    {
+        return array_filter($this->runs, static fn(\stdClass $run): bool => $run->inflation_kind !== null) !== []
+            || $this->groups->contains(static fn(Group $group): bool => $group->sweep !== null);
+    }
+
     /** The group that ran last. */
     public function lastGroup(): ?Group
     {
@@ -223,7 +247,7 @@ final readonly class ClassRecord
     {
         $farthest = 0.0;
         foreach ($this->triesByCar as $tries) {
-            foreach ([...$tries->counted, ...$tries->extra, ...$tries->void] as $run) {
+            foreach ([...$tries->counted, ...$tries->extra, ...$tries->void, ...$tries->asides()] as $run) {
                 $farthest = max($farthest, $run->distanceM ?? 0.0);
             }
         }

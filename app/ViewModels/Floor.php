@@ -30,6 +30,9 @@ final readonly class Floor
 
     public bool $isOver;
 
+    /** @var array<int, NextRun> by the id of the group */
+    public array $nextRuns;
+
     /** @var list<int> */
     private array $coming;
 
@@ -42,26 +45,30 @@ final readonly class Floor
             $this->next = $this->repairing = [];
             $this->proposed = null;
             $this->isOver = true;
-            $this->coming = [];
+            $this->coming = $this->nextRuns = [];
 
             return;
         }
+        $nextRuns = array_map(static fn(Group $group): NextRun => NextRun::of($record, $group), $groups);
         $runners = array_map(
-            static fn(Group $group): Runner => new Runner(
-                $record->tries($group->currentCar())->made(),
+            static fn(Group $group, NextRun $next): Runner => new Runner(
+                $next->made,
                 $group->is_repairing,
                 $group->is_withdrawn,
                 $group->skipped_try,
                 $group->skipped_at?->getTimestamp() ?? 0,
+                $next->turns,
             ),
             $groups,
+            $nextRuns,
         );
+        $this->nextRuns = array_combine(array_map(static fn(Group $group): int => $group->id, $groups), $nextRuns);
         $lastGroup = $record->lastGroup();
         $last = $lastGroup === null
             ? null
             : array_search($lastGroup->id, array_map(static fn(Group $group): int => $group->id, $groups), true);
         $order = new FloorOrder(
-            new RunOrder(count($groups), $record->challenge->tries, $record->challenge->lanes),
+            new RunOrder(count($groups), max(array_map(static fn(NextRun $next): int => $next->turns, $nextRuns)), $record->challenge->lanes),
             $runners,
             $last === false ? null : $last,
             $record->lanesUsedAt(),

@@ -6,9 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\Challenge;
 use App\Models\Group;
-use App\Presenters\Text;
 use Illuminate\Support\Facades\Cache;
-use Skivo\Core\Challenge\Tries;
 
 /**
  * What every screen at the floor shows just now, drawn once for all of them: kept with the challenge's revision, so
@@ -41,7 +39,10 @@ final readonly class FloorState
                 'groups' => $record->groups->map(static fn(Group $group): array => [
                     'id' => $group->id,
                     'name' => $group->name,
-                    'try' => self::tryInWords($record->tries($group->currentCar())),
+                    'try' => $floor->nextRuns[$group->id]->words,
+                    'practice' => $floor->nextRuns[$group->id]->isPractice,
+                    'sweep' => $floor->nextRuns[$group->id]->isSweep,
+                    'fill' => $floor->nextRuns[$group->id]->fill,
                     'lane' => $floor->laneOf($group),
                 ])->values()->all(),
                 'next' => $floor->proposedGroup()?->id,
@@ -95,10 +96,5 @@ final readonly class FloorState
         }
 
         return is_array($held) ? $held : $drawn();
-    }
-
-    public static function tryInWords(Tries $tries): string
-    {
-        return Text::of('run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]);
     }
 }

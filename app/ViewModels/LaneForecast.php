@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Forecast\Forecast;
-use Skivo\Core\Forecast\Prediction;
-use Skivo\Core\Measurement\OutOfRangeException;
-use Skivo\Core\Simulation\CarModel;
 
 /** How far a usual car of the challenge's kit will go, beside its lane: whether that is long enough is asked before the day. */
 final readonly class LaneForecast
@@ -24,16 +20,12 @@ final readonly class LaneForecast
         $challenge = $record->challenge;
         $lane = $challenge->lane_length?->quantity->si();
         $kit = ClassPlan::of($challenge)->kitCar();
-        if ($lane === null || !($kit->has(CarAttribute::NozzleBore) || $kit->has(CarAttribute::NozzleKind))) {
+        if ($lane === null) {
             return null;
         }
-        $model = CarModel::of($kit, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
-        $state = ClassFindings::of($record)->found->forecast->usual;
-        try {
-            return new self(Prediction::of(Prediction::begin($model->settings, $state), $state, false)->forecast, $lane);
-        } catch (OutOfRangeException) {
-            return null;
-        }
+        $forecast = DesignForecast::of($record, $kit);
+
+        return $forecast === null ? null : new self($forecast, $lane);
     }
 
     /** Whether more than one try in forty may pass its end. */

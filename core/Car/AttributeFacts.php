@@ -27,6 +27,7 @@ final readonly class AttributeFacts
      * @param Explains|null $explains how it may explain results; null where it is not set against them
      * @param Ruler|null $ruler how it enters the run model; null where the model does not know it
      * @param CarAttribute|null $ofBothAxles what it stands in for on the rear axle
+     * @param class-string<\BackedEnum>|null $options among which a kind is chosen; null where any word may be typed
      */
     public function __construct(
         public ?Step $step = null,
@@ -41,5 +42,6 @@ final readonly class AttributeFacts
         public ?Explains $explains = null,
         public ?Ruler $ruler = null,
         public ?CarAttribute $ofBothAxles = null,
+        public ?string $options = null,
     ) {}
 }

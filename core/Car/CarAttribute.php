@@ -11,6 +11,8 @@ use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Physics\Hollow;
+use Skivo\Core\Physics\WheelMount;
 
 /**
  * Everything that is known of a car, in the order in which a car is built: what its build sheet records, what follows
@@ -29,6 +31,9 @@ enum CarAttribute: string
 {
     #[AttributeFacts(Step::Chassis, column: 'chassis', isColumnAlwaysThere: true, explains: Explains::AsKind)]
     case Chassis = 'chassis';
+
+    #[AttributeFacts(Step::Chassis, column: 'form of the chassis', options: ChassisForm::class)]
+    case ChassisForm = 'chassis_form';
 
     #[AttributeFacts(
         Step::Chassis,
@@ -64,17 +69,32 @@ enum CarAttribute: string
     )]
     case ChassisHeight = 'chassis_height';
 
+    #[AttributeFacts(Step::Chassis, isMain: false, column: 'outline of the chassis')]
+    case ChassisOutline = 'chassis_outline';
+
+    #[AttributeFacts(Step::Chassis, column: 'nose', explains: Explains::AsKind, options: NoseShape::class)]
+    case Nose = 'nose';
+
+    #[AttributeFacts(range: [0.1, 2.0], ruler: new Ruler(0.3, 1.3, 1.05, 0.05))]
+    case NoseDrag = 'nose_drag';
+
     #[AttributeFacts(Step::Chassis, Scale::Weight, [0.0001, 5.0], isMain: false, column: 'mass of the chassis')]
     case ChassisMass = 'chassis_mass';
 
     #[AttributeFacts(Step::Axles, column: 'axle and bearing', explains: Explains::AsKind)]
     case Bearing = 'bearing';
 
+    #[AttributeFacts(Step::Axles, column: 'bearings held by', explains: Explains::AsKind, options: BearingHold::class)]
+    case BearingHold = 'bearing_hold';
+
     #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'wheelbase', explains: Explains::AsNumber)]
     case Wheelbase = 'wheelbase';
 
     #[AttributeFacts(Step::Axles, Scale::Body, [0.0, 1.0], isMain: false, column: 'rear axle, from the rear end')]
     case RearAxlePlace = 'rear_axle_place';
+
+    #[AttributeFacts(Step::Axles, Scale::Body, [0.0, 1.0], isMain: false, column: 'front axle, from the front end')]
+    case FrontAxlePlace = 'front_axle_place';
 
     #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 0.8], usual: [0.03, 0.3], column: 'track', explains: Explains::AsNumber)]
     case Track = 'track';
@@ -203,17 +223,35 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Wheels, Scale::Part, [0.0003, 0.1], column: 'wheel hub', part: PartKind::Wheel, isLeftToPart: true)]
     case WheelHub = 'wheel_hub';
 
-    #[AttributeFacts(Step::Wheels, column: 'wheel hollow')]
+    #[AttributeFacts(Step::Wheels, column: 'wheel hollow', options: Hollow::class)]
     case WheelHollow = 'wheel_hollow';
+
+    #[AttributeFacts(
+        Step::Wheels,
+        Scale::Part,
+        [0.0005, 0.05],
+        isMain: false,
+        column: 'hole in the wheel',
+        part: PartKind::Wheel,
+        isLeftToPart: true,
+    )]
+    case WheelBore = 'wheel_bore';
 
     #[AttributeFacts(
         Step::Wheels,
         column: 'wheel mount',
         isColumnAlwaysThere: true,
         explains: Explains::AsKind,
+        options: WheelMount::class,
         ruler: new Ruler(0.0, 1.0, 0.0, 1.0, limits: [0.0, 1.0]),
     )]
     case WheelMount = 'wheel_mount';
+
+    #[AttributeFacts(Step::Wheels, column: 'wheels held by', explains: Explains::AsKind, options: WheelHold::class)]
+    case WheelHold = 'wheel_hold';
+
+    #[AttributeFacts(Step::Wheels, column: 'tyres', explains: Explains::AsKind, options: Tyre::class)]
+    case Tyre = 'tyre';
 
     #[AttributeFacts(
         Step::Power,
@@ -236,6 +274,15 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
     )]
     case BalloonNominal = 'balloon_nominal';
+
+    #[AttributeFacts(Step::Power, column: 'balloon shape', options: BalloonShape::class)]
+    case BalloonShape = 'balloon_shape';
+
+    #[AttributeFacts(Step::Power, isMain: false, column: 'balloon make')]
+    case BalloonMake = 'balloon_make';
+
+    #[AttributeFacts(Step::Power, column: 'balloon stretched first', explains: Explains::AsKind, options: YesNo::class)]
+    case BalloonStretched = 'balloon_stretched';
 
     #[AttributeFacts(
         Step::Power,
@@ -282,11 +329,20 @@ enum CarAttribute: string
     )]
     case PumpStrokes = 'pump_strokes';
 
+    #[AttributeFacts(Step::Power, column: 'filled by', explains: Explains::AsKind, options: FilledBy::class)]
+    case FilledBy = 'filled_by';
+
     #[AttributeFacts(Step::Power, Scale::Weight, [0.0001, 0.1], isMain: false, column: 'mass of one balloon')]
     case BalloonMass = 'balloon_mass';
 
     #[AttributeFacts(Step::Power, column: 'joint', explains: Explains::AsKind)]
     case Joint = 'joint';
+
+    #[AttributeFacts(Step::Power, column: 'lip of the balloon cut off', explains: Explains::AsKind, options: YesNo::class)]
+    case LipCut = 'lip_cut';
+
+    #[AttributeFacts(Step::Power, Scale::Part, [0.002, 0.15], column: 'tube in the neck', explains: Explains::AsNumber)]
+    case NeckDepth = 'neck_depth';
 
     #[AttributeFacts(Step::Power, Scale::Count, [1.0, 30.0], column: 'turns of the band', explains: Explains::AsNumber)]
     case BandTurns = 'band_turns';
@@ -324,6 +380,17 @@ enum CarAttribute: string
     #[AttributeFacts(
         Step::Nozzle,
         Scale::Part,
+        [0.0005, 0.12],
+        isMain: false,
+        column: 'nozzle outside',
+        part: PartKind::Nozzle,
+        isLeftToPart: true,
+    )]
+    case NozzleOutside = 'nozzle_outside';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Part,
         [0.0005, 0.1],
         usual: [0.003, 0.04],
         isMain: false,
@@ -334,6 +401,17 @@ enum CarAttribute: string
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
     )]
     case WiderBore = 'wider_bore';
+
+    #[AttributeFacts(
+        Step::Nozzle,
+        Scale::Part,
+        [0.0005, 0.12],
+        isMain: false,
+        column: 'wider tube outside',
+        part: PartKind::Nozzle,
+        isLeftToPart: true,
+    )]
+    case WiderOutside = 'wider_outside';
 
     #[AttributeFacts(
         Step::Nozzle,
@@ -392,11 +470,20 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle sticks out behind')]
     case NozzleOverhang = 'nozzle_overhang';
 
+    #[AttributeFacts(Step::Nozzle, column: 'let go by', explains: Explains::AsKind, options: Release::class)]
+    case Release = 'release';
+
     #[AttributeFacts(Step::Nozzle, Scale::Weight, [0.0001, 0.5], isMain: false, column: 'mass of the nozzle')]
     case NozzleMass = 'nozzle_mass';
 
     #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 5.0], isMain: false, column: 'mass of everything else')]
     case ExtrasMass = 'extras_mass';
+
+    #[AttributeFacts(Step::Mass, column: 'decorated', options: Decoration::class)]
+    case Decoration = 'decoration';
+
+    #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 2.0], isMain: false, column: 'mass of the decoration')]
+    case DecorationMass = 'decoration_mass';
 
     #[AttributeFacts(
         Step::Mass,
@@ -476,6 +563,16 @@ enum CarAttribute: string
     public function isKind(): bool
     {
         return $this->facts()->range === null;
+    }
+
+    /**
+     * Those among which it is chosen; none where any word may be typed.
+     *
+     * @return list<\BackedEnum>
+     */
+    public function options(): array
+    {
+        return $this->facts()->options === null ? [] : $this->facts()->options::cases();
     }
 
     /**

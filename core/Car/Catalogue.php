@@ -56,17 +56,21 @@ final readonly class Catalogue
     private static function nozzles(): array
     {
         return [
-            self::nozzle('drinking straw', 0.006, 0.15, [PartTrait::Straw, PartTrait::DrinkingStraw], ['straw']),
-            self::nozzle('wide straw', 0.008, 0.15, [PartTrait::Straw]),
-            self::nozzle('bundle of straws', 0.006, 0.12, [PartTrait::Straw, PartTrait::DrinkingStraw]),
+            self::nozzle('drinking straw', 0.006, 0.15, [PartTrait::Straw, PartTrait::DrinkingStraw], ['straw'], outside: 0.0064),
+            self::nozzle('wide straw', 0.008, 0.15, [PartTrait::Straw], outside: 0.0085),
+            self::nozzle('bundle of straws', 0.006, 0.12, [PartTrait::Straw, PartTrait::DrinkingStraw], outside: 0.0064),
             self::nozzle(
                 'stepped tubes',
                 0.00635,
                 0.10,
-                wider: [CarAttribute::WiderBore->value => 0.0095, CarAttribute::WidestBore->value => 0.0127],
+                wider: [
+                    CarAttribute::WiderBore->value => 0.009525, CarAttribute::WiderOutside->value => 0.0127,
+                    CarAttribute::WidestBore->value => 0.0127,
+                ],
+                outside: 0.009525,
             ),
-            self::nozzle('plastic tube', 0.0095, 0.15),
-            self::nozzle('baster tube', 0.006, 0.16),
+            self::nozzle('plastic tube', 0.0095, 0.15, outside: 0.0127),
+            self::nozzle('baster tube', 0.006, 0.16, outside: 0.008),
             self::nozzle('balloon neck', 0.012, 0.03),
         ];
     }
@@ -103,11 +107,13 @@ final readonly class Catalogue
         return [
             self::oneChassis('corrugated card', 0.15, 0.075, 0.004, also: ['card']),
             self::oneChassis('foam board', 0.13, 0.10, 0.005),
-            self::oneChassis('packing foam', 0.15, 0.075, 0.025, [PartTrait::Collected]),
-            self::oneChassis('plastic bottle', 0.20, 0.065, 0.065, [PartTrait::Collected], ['bottle']),
-            self::oneChassis('paper cup', 0.10, 0.08, 0.08, [PartTrait::Collected]),
-            self::oneChassis('craft stick', 0.15, 0.02, 0.002),
-            self::oneChassis('brick kit', 0.13, 0.065, 0.02),
+            self::oneChassis('packing foam', 0.15, 0.075, 0.025, [PartTrait::Collected], form: ChassisForm::Block),
+            self::oneChassis('wooden block', 0.13, 0.0762, 0.02, also: ['block'], form: ChassisForm::Block),
+            self::oneChassis('folded paper plate', 0.18, 0.08, 0.012, also: ['paper plate'], form: ChassisForm::FoldedPlate),
+            self::oneChassis('plastic bottle', 0.20, 0.065, 0.065, [PartTrait::Collected], ['bottle'], ChassisForm::Bottle),
+            self::oneChassis('paper cup', 0.10, 0.08, 0.08, [PartTrait::Collected], form: ChassisForm::Cup),
+            self::oneChassis('craft stick', 0.15, 0.02, 0.002, form: ChassisForm::Stick),
+            self::oneChassis('brick kit', 0.128, 0.064, 0.0096, form: ChassisForm::BrickFrame),
         ];
     }
 
@@ -152,7 +158,7 @@ final readonly class Catalogue
      * @param list<string> $also
      * @param array<string, float> $wider
      */
-    private static function nozzle(string $name, float $bore, float $length, array $traits = [], array $also = [], array $wider = []): Part
+    private static function nozzle(string $name, float $bore, float $length, array $traits = [], array $also = [], array $wider = [], ?float $outside = null): Part
     {
         return new Part(
             PartKind::Nozzle,
@@ -160,7 +166,7 @@ final readonly class Catalogue
             [
                 CarAttribute::NozzleBore->value => $bore,
                 CarAttribute::NozzleLength->value => $length,
-            ] + $wider,
+            ] + ($outside === null ? [] : [CarAttribute::NozzleOutside->value => $outside]) + $wider,
             $wider === [] ? self::STRAW : 'stepped',
             $also,
             $traits,
@@ -223,8 +229,15 @@ final readonly class Catalogue
      * @param list<PartTrait> $traits
      * @param list<string> $also
      */
-    private static function oneChassis(string $name, float $length, float $width, float $height, array $traits = [], array $also = []): Part
-    {
+    private static function oneChassis(
+        string $name,
+        float $length,
+        float $width,
+        float $height,
+        array $traits = [],
+        array $also = [],
+        ChassisForm $form = ChassisForm::Board,
+    ): Part {
         return new Part(
             PartKind::Chassis,
             $name,
@@ -236,6 +249,7 @@ final readonly class Catalogue
             self::SIZE,
             $also,
             $traits,
+            $form,
         );
     }
 
@@ -291,6 +305,9 @@ final readonly class Catalogue
      */
     public function namesOf(CarAttribute $attribute): array
     {
+        if ($attribute->options() !== []) {
+            return array_map(static fn(\BackedEnum $each): string => (string) $each->value, $attribute->options());
+        }
         if ($attribute === CarAttribute::Joint) {
             return array_column(Joint::cases(), 'value');
         }

@@ -7,6 +7,7 @@ namespace Skivo\Core\Car;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Physics\Hollow;
+use Skivo\Core\Physics\WheelMount;
 
 /**
  * What cannot work on a car, from its recorded measures and geometry. A fault is only found where the measures
@@ -55,6 +56,15 @@ final readonly class Faults
                 Spot::FrontAxle,
             );
         }
+        if ($this->knows(CarAttribute::AxleDiameter, CarAttribute::BearingBore)
+            && Fit::ofTurning($this->layout->axleDiameter, $this->layout->bearingBore) === Fit::Loose) {
+            $faults[] = Fault::of(
+                'axle-knocks-about',
+                ['axle' => $this->part($this->layout->axleDiameter), 'bore' => $this->part($this->layout->bearingBore)],
+                false,
+                Spot::FrontAxle,
+            );
+        }
         foreach ([
             [
                 'front', CarAttribute::AxleLength, CarAttribute::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing, Spot::FrontAxle,
@@ -84,6 +94,24 @@ final readonly class Faults
     private function wheels(): array
     {
         $faults = [];
+        $spins = $this->car->kind(CarAttribute::WheelMount) === WheelMount::Spinning->value;
+        if ($this->knows(CarAttribute::WheelBore, CarAttribute::AxleDiameter) && $this->car->kind(CarAttribute::WheelMount) !== null) {
+            $hole = (float) $this->car->number(CarAttribute::WheelBore);
+            $fit = $spins ? Fit::ofTurning($this->layout->axleDiameter, $hole) : Fit::ofFixed($this->layout->axleDiameter, $hole);
+            if ($fit === Fit::TooThick || $fit === ($spins ? Fit::Snug : Fit::Loose)) {
+                $faults[] = Fault::of(
+                    match (true) {
+                        $fit === Fit::TooThick => 'axle-too-thick-for-the-wheel',
+                        $spins => 'wheel-binds',
+                        default => 'wheel-slips',
+                    },
+                    ['axle' => $this->part($this->layout->axleDiameter), 'hole' => $this->part($hole)],
+                    $fit === Fit::TooThick,
+                    Spot::FrontWheels,
+                    'wheel-on-axle',
+                );
+            }
+        }
         foreach ([
             [
                 'front', CarAttribute::Track, CarAttribute::BearingLength, CarAttribute::EndPlay, $this->layout->frontGap(), $this->layout->frontTrack, Spot::FrontWheels,
@@ -176,6 +204,17 @@ final readonly class Faults
                 'off-the-chassis',
             );
         }
+        if ($this->knows(CarAttribute::ChassisLength)) {
+            [$from, $to] = array_map(fn(float $share): float => $share * $this->layout->chassisLength, $this->layout->form->axlesBetween());
+            foreach ([
+                ['rear', $this->layout->rearAxle, $this->knows(CarAttribute::RearAxlePlace), Spot::RearAxle],
+                ['front', $this->layout->frontAxle(), $this->knows(CarAttribute::FrontAxlePlace) || $this->knows(CarAttribute::RearAxlePlace, CarAttribute::Wheelbase), Spot::FrontAxle],
+            ] as [$which, $at, $isKnown, $spot]) {
+                if ($isKnown && $faults === [] && ($at < $from - 1e-9 || $at > $to + 1e-9) && $at >= 0.0 && $at <= $this->layout->chassisLength) {
+                    $faults[] = Fault::of("{$which}-axle-misses", ['from' => $this->body($from), 'to' => $this->body($to)], true, $spot, 'axle-misses');
+                }
+            }
+        }
         if ($this->knows(CarAttribute::WheelDiameter, CarAttribute::BearingBore) && $this->layout->groundClearance() <= 0.0) {
             $faults[] = Fault::of('no-clearance', [], true, Spot::FrontAxle);
         }
@@ -201,6 +240,20 @@ final readonly class Faults
             }
             if ($this->layout->wheelClearance() < 0.0) {
                 $faults[] = Fault::of('balloon-rubs', [], false, Spot::Balloon);
+            }
+        }
+        if ($this->knows(CarAttribute::NozzleOutside, CarAttribute::NeckWidth) && !$this->knows(CarAttribute::JointWidth)) {
+            $outside = $this->car->number(CarAttribute::NozzleOutside) ?? 0.0;
+            $neck = $this->car->number(CarAttribute::NeckWidth) ?? 0.0;
+            $fit = Fit::inNeck($outside, $neck);
+            if ($fit !== Fit::Snug) {
+                $faults[] = Fault::of(
+                    $fit === Fit::TooThick ? 'tube-too-thick-for-the-neck' : 'neck-is-loose',
+                    ['tube' => $this->part($outside), 'neck' => $this->part($neck)],
+                    $fit === Fit::TooThick,
+                    Spot::Neck,
+                    'tube-in-the-neck',
+                );
             }
         }
         if ($this->knows(CarAttribute::JointWidth, CarAttribute::NeckWidth)) {
@@ -235,6 +288,20 @@ final readonly class Faults
         );
         if ($narrower !== []) {
             $faults[] = Fault::of('tubes-out-of-order', [], true, Spot::Nozzle);
+        }
+        foreach ([[CarAttribute::NozzleOutside, CarAttribute::WiderBore], [CarAttribute::WiderOutside, CarAttribute::WidestBore]] as [$outside, $bore]) {
+            $fit = $this->knows($outside, $bore)
+                ? Fit::ofTube((float) $this->car->number($outside), (float) $this->car->number($bore))
+                : Fit::Snug;
+            if ($fit !== Fit::Snug) {
+                $faults[] = Fault::of(
+                    $fit === Fit::TooThick ? 'tube-too-thick' : 'tube-is-loose',
+                    ['tube' => $this->part((float) $this->car->number($outside)), 'bore' => $this->part((float) $this->car->number($bore))],
+                    $fit === Fit::TooThick,
+                    Spot::Nozzle,
+                    'tube-in-tube',
+                );
+            }
         }
 
         return $faults;

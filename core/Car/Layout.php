@@ -56,6 +56,12 @@ final readonly class Layout
         public float $overhang,
         /** At the hub, where the axle goes through; as at the rim where the wheel is solid. */
         public float $hubThickness,
+        public ChassisForm $form = ChassisForm::Board,
+        /** @var non-empty-list<float> how wide the chassis is along its length, as shares of its width, from the rear, evenly spaced */
+        public array $widths = [1.0, 1.0],
+        public NoseShape $nose = NoseShape::Flat,
+        /** How far the tube goes into the balloon's neck; null where nobody has measured it. */
+        public ?float $neckDepth = null,
     ) {}
 
     public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
@@ -68,7 +74,8 @@ final readonly class Layout
         $length = $car->number(CarAttribute::ChassisLength) ?? $chassis->value(CarAttribute::ChassisLength);
         $width = $car->number(CarAttribute::ChassisWidth) ?? $chassis->value(CarAttribute::ChassisWidth);
         $thickness = $car->number(CarAttribute::WheelThickness) ?? $wheel->value(CarAttribute::WheelThickness);
-        $wheelbase = $car->number(CarAttribute::Wheelbase) ?? self::WHEELBASE * $length;
+        $form = ChassisForm::tryFrom($car->kind(CarAttribute::ChassisForm) ?? '') ?? $chassis->form;
+        [$rear, $wheelbase] = self::axlePlaces($car, $form, $length);
         $usual = new CutSizes(min(0.6, max(0.005, $width)), min(0.1, max(0.0003, $thickness)));
         $bores = array_values(array_filter(
             [
@@ -85,7 +92,7 @@ final readonly class Layout
             $length,
             $width,
             $car->number(CarAttribute::ChassisHeight) ?? $chassis->value(CarAttribute::ChassisHeight),
-            $car->number(CarAttribute::RearAxlePlace) ?? max(0.0, ($length - $wheelbase) / 2),
+            $rear,
             $wheelbase,
             $car->number(CarAttribute::Track) ?? $usual->trackM(),
             $car->ofRear(CarAttribute::RearTrack) ?? $usual->trackM(),
@@ -106,7 +113,35 @@ final readonly class Layout
             $car->number(CarAttribute::NozzleHeight),
             $car->number(CarAttribute::NozzleOverhang) ?? self::usualOverhang($length, $tube, count($bores)),
             $car->number(CarAttribute::WheelHub) ?? min($thickness, $wheel->value(CarAttribute::WheelHub)),
+            $form,
+            ($form === ChassisForm::Outline ? Outline::read($car->kind(CarAttribute::ChassisOutline)) : null)?->widths() ?? $form->widths(),
+            NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '') ?? NoseShape::Flat,
+            $car->number(CarAttribute::NeckDepth),
         );
+    }
+
+    /**
+     * Where the rear axle is, and how far before it the front one (m): as recorded, by two of the three measures, or where they
+     * usually are on such a chassis.
+     *
+     * @return array{float, float}
+     */
+    private static function axlePlaces(Car $car, ChassisForm $form, float $length): array
+    {
+        $rear = $car->number(CarAttribute::RearAxlePlace);
+        $front = $car->number(CarAttribute::FrontAxlePlace);
+        $wheelbase = $car->number(CarAttribute::Wheelbase);
+        [$usualRear, $usualFront] = $form->usualAxles();
+        if ($wheelbase === null && $front !== null) {
+            $rear ??= $usualRear * $length;
+
+            return [$rear, max(0.0, $length - $front - $rear)];
+        }
+        if ($rear === null && $wheelbase !== null) {
+            $rear = $front !== null ? $length - $front - $wheelbase : ($usualRear + $usualFront) / 2 * $length - $wheelbase / 2;
+        }
+
+        return [max(0.0, $rear ?? $usualRear * $length), $wheelbase ?? ($usualFront - $usualRear) * $length];
     }
 
     /** So much of the tubes sticks out behind (m) that the balloon lies on the chassis. */
@@ -125,15 +160,27 @@ final readonly class Layout
         return $this->wheelDiameter / 2;
     }
 
-    /** Under the bearings, the lowest that does not turn. */
+    /** Under the bearings or the chassis, the lowest that does not turn. */
     public function groundClearance(): float
     {
-        return $this->wheelRadius() - $this->bearingBore / 2;
+        return min($this->wheelRadius() - $this->bearingBore / 2, $this->chassisBottom());
     }
 
     public function chassisBottom(): float
     {
-        return $this->wheelRadius() + $this->bearingBore / 2;
+        return $this->form->axleHeight() > 0.0
+            ? $this->wheelRadius() - $this->form->axleHeight() * $this->chassisHeight
+            : $this->wheelRadius() + $this->bearingBore / 2;
+    }
+
+    /** How wide the chassis is (m) at a place from its rear end. */
+    public function widthAt(float $x): float
+    {
+        $last = count($this->widths) - 1;
+        $at = max(0.0, min(1.0, $x / $this->chassisLength)) * $last;
+        $before = (int) min(max(0, $last - 1), floor($at));
+
+        return $this->chassisWidth * ($this->widths[$before] + ($at - $before) * ($this->widths[min($last, $before + 1)] - $this->widths[$before]));
     }
 
     public function chassisTop(): float

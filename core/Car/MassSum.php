@@ -13,6 +13,9 @@ final readonly class MassSum
     private const WHEELS = 4;
     private const AXLES = 2;
 
+    /** What a car may be without. */
+    private const BESIDES = [CarAttribute::ExtrasMass, CarAttribute::DecorationMass];
+
     /**
      * @param array<string, float> $parts kg, by the label of the choice; only those that were weighed
      * @param list<CarAttribute> $missing those that were not
@@ -30,7 +33,7 @@ final readonly class MassSum
         $balloons = (int) ($car->number(CarAttribute::Balloons) ?? 1);
         foreach ([
             [CarAttribute::ChassisMass, 1], [CarAttribute::AxleMass, self::AXLES], [CarAttribute::WheelMass, self::WHEELS],
-            [CarAttribute::BalloonMass, $balloons], [CarAttribute::NozzleMass, 1], [CarAttribute::ExtrasMass, 1],
+            [CarAttribute::BalloonMass, $balloons], [CarAttribute::NozzleMass, 1], [CarAttribute::ExtrasMass, 1], [CarAttribute::DecorationMass, 1],
         ] as [$choice, $count]) {
             $one = $car->number($choice);
             if ($one === null) {
@@ -52,7 +55,8 @@ final readonly class MassSum
     /** Whether every part was weighed; what is glued on besides may be left out. */
     public function isComplete(): bool
     {
-        return $this->parts !== [] && ($this->missing === [] || $this->missing === [CarAttribute::ExtrasMass]);
+        return $this->parts !== []
+            && array_filter($this->missing, static fn(CarAttribute $each): bool => !in_array($each, self::BESIDES, true)) === [];
     }
 
     /** What the scale shows beyond the parts (kg): glue, tape, or a slip; null unless both are there. */

@@ -13,6 +13,7 @@ final readonly class Part
      * @param string $origin where the values come from, by the key under which lang/ says it
      * @param list<string> $alsoCalled other names under which a build sheet may have it
      * @param list<PartTrait> $traits
+     * @param ChassisForm $form of a chassis
      */
     public function __construct(
         public PartKind $kind,
@@ -21,6 +22,7 @@ final readonly class Part
         public string $origin,
         public array $alsoCalled = [],
         public array $traits = [],
+        public ChassisForm $form = ChassisForm::Board,
     ) {}
 
     /** In SI; null for a tube that is not there. */

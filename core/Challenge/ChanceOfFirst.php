@@ -58,12 +58,7 @@ final readonly class ChanceOfFirst
     /** @return array<string, float> by the id of the entrant, summing to 1; empty where no car has two tries yet */
     public static function of(Standings $standings, int $seed = 1, int $draws = self::DRAWS): array
     {
-        $places = [];
-        foreach ($standings->places as $place) {
-            if ($place->sample !== null) {
-                $places[$place->entrant->id] = $place;
-            }
-        }
+        $places = self::scored($standings);
         if ($places === [] || $standings->scatter === null) {
             return [];
         }
@@ -72,6 +67,56 @@ final readonly class ChanceOfFirst
             new Randomizer(new Xoshiro256StarStar($seed)),
             $draws,
         );
+    }
+
+    /**
+     * What the cars can do as it may well be, drawn as often as asked; more is better.
+     *
+     * @return list<array<string, array{float, float}>> by the id of the entrant: its truth, and how one try scatters about it
+     */
+    public static function truths(Standings $standings, int $draws, int $seed = 1): array
+    {
+        $places = self::scored($standings);
+        if ($places === [] || $standings->scatter === null) {
+            return [];
+        }
+        $of = new self($places, $standings->award, $standings->scoring, $standings->scatter);
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $betweens = $of->betweens();
+        $drawn = [];
+        for ($draw = 0; $draw < $draws; $draw++) {
+            [$between, $middle, $error] = self::pick($betweens, ($draw + 0.5) / $draws);
+            $class = $middle + $error * self::normal($random);
+            $truths = [];
+            foreach ($of->scatters as $id => $scatter) {
+                $truths[$id] = [$of->truth((string) $id, $between, $class, $random), $scatter];
+            }
+            $drawn[] = $truths;
+        }
+
+        return $drawn;
+    }
+
+    /** What a car can do, between what it showed and what its class does. */
+    private function truth(string $id, float $between, float $class, Randomizer $random): float
+    {
+        $own = 1.0 / $this->errors[$id];
+        $all = 1.0 / $between ** 2;
+
+        return ($own * $this->shown[$id] + $all * $class) / ($own + $all) + self::normal($random) / sqrt($own + $all);
+    }
+
+    /** @return array<string, Standing> by the id of the entrant */
+    private static function scored(Standings $standings): array
+    {
+        $places = [];
+        foreach ($standings->places as $place) {
+            if ($place->sample !== null) {
+                $places[$place->entrant->id] = $place;
+            }
+        }
+
+        return $places;
     }
 
     /** @return array<string, float> */
@@ -90,10 +135,7 @@ final readonly class ChanceOfFirst
             $best = -INF;
             $first = [];
             foreach ($inPlay as $id) {
-                $own = 1.0 / $this->errors[$id];
-                $all = 1.0 / $between ** 2;
-                $truth = ($own * $this->shown[$id] + $all * $class) / ($own + $all) + self::normal($random) / sqrt($own + $all);
-                $score = $this->score($id, $truth, $random);
+                $score = $this->score($id, $this->truth($id, $between, $class, $random), $random);
                 if ($score > $best) {
                     $best = $score;
                     $first = [$id];

@@ -30,12 +30,22 @@ final readonly class Limits
     public const SHORTEST_STRETCH_M = 0.1;
     public const HEAVIEST_LOAD_KG = 20.0;
     public const MOST_LANES = 12;
+    public const MOST_PRACTICE_RUNS = 5;
+    public const HIGHEST_RAMP_M = 3.0;
+    public const SURFACE_CHARACTERS = 60;
 
     /** What is wrong with a distance in m, and the cure; null where it is fine. */
     public static function distanceComplaint(float $metres): ?Remark
     {
         return $metres <= self::LONGEST_DISTANCE_M ? null
             : new Remark('quantity.distance_too_long', ['greatest' => new Shown(self::LONGEST_DISTANCE_M, Scale::Lane)]);
+    }
+
+    /** What is wrong with the height of a ramp in m, and the cure; null where it is fine. */
+    public static function rampComplaint(float $metres): ?Remark
+    {
+        return $metres <= self::HIGHEST_RAMP_M ? null
+            : new Remark('quantity.ramp_too_high', ['greatest' => new Shown(self::HIGHEST_RAMP_M, Scale::Distance)]);
     }
 
     /** What is wrong with a time in s, and the cure; null where it is fine. */

@@ -11,6 +11,9 @@ use Skivo\Core\Statistics\Sample;
 /** One version of a group's car with all that is on record of it. */
 final readonly class RecordedCar
 {
+    /** Its tries with the heats of its races among them. */
+    public Tries $runs;
+
     /**
      * @param string $id names it to whoever asks
      * @param string $group whose car it is
@@ -30,11 +33,19 @@ final readonly class RecordedCar
         public ?Sample $distances = null,
         public bool $isIn = true,
         public ?array $failed = null,
-    ) {}
+    ) {
+        $this->runs = $tries->withHeats();
+    }
+
+    /** Distances that findings look at (m): of its tries and of its heats; null where there are none. */
+    public function sample(): ?Sample
+    {
+        return $this->distances ?? $this->runs->distances();
+    }
 
     /** Of the balloon as filled for its counted tries (m), the mean; null where no try says. */
     public function filledDiameterM(): ?float
     {
-        return $this->tries->each(static fn(Run $run): ?float => $run->fillDiameterM)?->mean();
+        return $this->runs->each(static fn(Run $run): ?float => $run->fillDiameterM)?->mean();
     }
 }

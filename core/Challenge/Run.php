@@ -30,11 +30,38 @@ final readonly class Run
         public bool $pastEnd = false,
         /** Of the balloon as filled for this try (m); null where it was not measured. */
         public ?float $fillDiameterM = null,
+        public RunKind $kind = RunKind::Try,
+        /** Whether it ran under other conditions than the class's, on another floor or from a ramp: nothing is compared with it. */
+        public bool $isApart = false,
     ) {}
+
+    /** Whether it is one of the tries by which cars are placed, void or not. */
+    public function isTry(): bool
+    {
+        return $this->kind === RunKind::Try && !$this->isApart;
+    }
 
     /** The same run, as one that counts and went no distance at all. */
     public function asZero(): self
     {
         return new self($this->id, $this->try, 0.0, null, null, null, $this->loadKg);
+    }
+
+    /** The same run, as one of the tries. */
+    public function asTry(): self
+    {
+        return new self(
+            $this->id,
+            $this->try,
+            $this->distanceM,
+            $this->timeS,
+            $this->void,
+            $this->driftM,
+            $this->loadKg,
+            $this->limpM,
+            $this->totalTimeS,
+            $this->pastEnd,
+            $this->fillDiameterM,
+        );
     }
 }

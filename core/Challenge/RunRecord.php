@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Car\FilledBy;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Side;
 
@@ -30,7 +31,28 @@ final readonly class RunRecord
         public ?int $lane = null,
         /** Whether it passed the end of the lane: then the distance is one that it reached. */
         public bool $pastEnd = false,
+        /** What the balloon was filled with; null where nobody said. */
+        public ?FilledBy $filledBy = null,
+        public RunKind $kind = RunKind::Try,
+        /** Where it ran on another floor than the class's. */
+        public ?string $surface = null,
+        /** Height of the ramp that it started from; null where it started level. */
+        public ?Entry $ramp = null,
+        /** Whether the far wall stopped it: it is past the end as well. */
+        public bool $hitWall = false,
     ) {}
+
+    /** Whether it ran under other conditions than the class's. */
+    public function isApart(): bool
+    {
+        return $this->surface !== null || $this->ramp !== null;
+    }
+
+    /** Whether it is one of the tries, whose numbers are each taken once. */
+    public function isTry(): bool
+    {
+        return $this->kind === RunKind::Try && !$this->isApart();
+    }
 
     /** Two readings of one stop by two people differ by less (share of the distance, and m). Common practice, no source. */
     private const ALIKE_SHARE = 0.05;
@@ -56,7 +78,8 @@ final readonly class RunRecord
             default => $a === $b,
         };
 
-        return $this->void === $other->void && $this->side === $other->side && $this->pastEnd === $other->pastEnd
+        return $this->void === $other->void && $this->side === $other->side && $this->pastEnd === $other->pastEnd && $this->hitWall === $other->hitWall
+            && $this->kind === $other->kind && $this->surface === $other->surface && $same($this->ramp, $other->ramp)
             && $same($this->distance, $other->distance) && $same($this->time, $other->time)
             && $same($this->drift, $other->drift) && $same($this->load, $other->load)
             && $same($this->inflation, $other->inflation) && $same($this->limp, $other->limp) && $same($this->totalTime, $other->totalTime);

@@ -10,7 +10,7 @@ use Skivo\Core\Statistics\Sample;
 /**
  * The runs of one car, sorted by the rule of the challenge: the first so many that are not void count,
  * any beyond them are extra, void ones are kept but never counted. Whether a car that did not start makes a void try or one
- * of no distance is a rule of the challenge.
+ * of no distance is a rule of the challenge. Practice, heats of races and runs under other conditions stand beside them.
  */
 final readonly class Tries
 {
@@ -26,6 +26,15 @@ final readonly class Tries
     /** @var list<Run> */
     public array $void;
 
+    /** @var list<Run> void or not */
+    public array $practice;
+
+    /** @var list<Run> of races, void or not */
+    public array $heats;
+
+    /** @var list<Run> under other conditions, void or not */
+    public array $apart;
+
     private ?Sample $distances;
 
     /**
@@ -39,8 +48,13 @@ final readonly class Tries
         public int $allowed,
         public bool $voidIsRetried = true,
         bool $noStartIsZero = false,
-        float $scatter = self::USUAL_SCATTER,
+        private float $scatter = self::USUAL_SCATTER,
     ) {
+        $of = static fn(RunKind $kind): array => array_values(array_filter($runs, static fn(Run $run): bool => $run->kind === $kind && !$run->isApart));
+        $this->practice = $of(RunKind::Practice);
+        $this->heats = $of(RunKind::Heat);
+        $this->apart = array_values(array_filter($runs, static fn(Run $run): bool => $run->isApart));
+        $runs = $of(RunKind::Try);
         if ($noStartIsZero) {
             $runs = array_map(static fn(Run $run): Run => $run->void === VoidReason::NoStart ? $run->asZero() : $run, $runs);
         }
@@ -53,7 +67,7 @@ final readonly class Tries
         $this->distances = self::completed(
             self::sample(array_map(static fn(Run $run): ?float => $run->distanceM, $this->counted)),
             array_keys(array_filter($this->counted, static fn(Run $run): bool => $run->pastEnd)),
-            $scatter,
+            $this->scatter,
         );
     }
 
@@ -67,6 +81,17 @@ final readonly class Tries
         for ($try = 1; in_array($try, $taken, true); $try++);
 
         return $try;
+    }
+
+    /** The number of a run that is to come: of a try the next one's, of others how many there are of its kind, and one. */
+    public function nextOf(RunRecord $record): int
+    {
+        return match (true) {
+            $record->isApart() => count($this->apart) + 1,
+            $record->kind === RunKind::Practice => count($this->practice) + 1,
+            $record->kind === RunKind::Heat => count($this->heats) + 1,
+            default => $this->next(),
+        };
     }
 
     public function areComplete(): bool
@@ -83,6 +108,31 @@ final readonly class Tries
     private function lost(): int
     {
         return $this->voidIsRetried ? 0 : min($this->allowed, count($this->void));
+    }
+
+    /** With the heats of its races among the tries that count: findings ask how cars run, not where they are placed. */
+    public function withHeats(): self
+    {
+        $heats = array_values(array_filter($this->heats, static fn(Run $run): bool => $run->void === null && $run->distanceM !== null));
+
+        return $heats === [] ? $this : new self(
+            [...$this->counted, ...$this->void, ...array_map(static fn(Run $run): Run => $run->asTry(), $heats)],
+            $this->allowed + count($heats),
+            $this->voidIsRetried,
+            scatter: $this->scatter,
+        );
+    }
+
+    /** @return list<Run> that stand beside the tries: practice, heats, and what ran under other conditions */
+    public function asides(): array
+    {
+        return [...$this->practice, ...$this->heats, ...$this->apart];
+    }
+
+    /** How many runs of a car are still practice where its first so many are. */
+    public function practiceLeft(int $first): int
+    {
+        return $this->made() > 0 || $this->extra !== [] ? 0 : max(0, $first - count(array_filter($this->practice, static fn(Run $run): bool => $run->void === null)));
     }
 
     /** Whether every counted try passed the end of the lane, so that its distances are but bounds. */

@@ -17,6 +17,7 @@ use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Challenge\VoidReason;
@@ -29,7 +30,6 @@ use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Physics\SizeMeasure;
-use Skivo\Core\Physics\WheelMount;
 use Skivo\Core\Statistics\Estimate;
 
 /** Reads what a class has on record from the JSON of docs/class.schema.json. Whatever is not exactly that is named. */
@@ -46,7 +46,7 @@ final readonly class ClassReader
         'spin_s' => CheckItem::Spin, 'end_play_m' => CheckItem::EndPlay, 'wobble_m' => CheckItem::Wobble,
         'parallel_m' => CheckItem::Parallel, 'drift_m' => CheckItem::Drift, 'airtight_m' => CheckItem::Airtight,
     ];
-    private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'past_end', 'void'];
+    private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'past_end', 'kind', 'apart', 'void'];
 
     /**
      * @throws JsonFaultException where it is not JSON, or has unknown or missing keys or wrong types
@@ -174,9 +174,9 @@ final readonly class ClassReader
         foreach ($attributes->keys() as $key) {
             $attribute = $known[$key] ?? throw JsonFaultException::unknownKey($attributes->at($key), 'a car');
             if ($attribute->isKind()) {
-                $kinds[$attribute->value] = $attribute === CarAttribute::WheelMount
-                    ? $attributes->oneOf($key, self::byValue(WheelMount::cases()))->value
-                    : $attributes->text($key);
+                $kinds[$attribute->value] = $attribute->options() === []
+                    ? $attributes->text($key)
+                    : (string) $attributes->oneOf($key, self::byValue($attribute->options()))->value;
                 continue;
             }
             $value = $attribute->isCount() ? (float) $attributes->whole($key) : $attributes->number($key);
@@ -215,6 +215,8 @@ final readonly class ClassReader
                 self::seconds($run, 'total_time_s'),
                 $pastEnd,
                 $run->has('fill_diameter_m') ? self::within($run->at('fill_diameter_m'), $run->number('fill_diameter_m'), 0.02, 0.6) : null,
+                $run->oneOf('kind', self::byValue(RunKind::cases()), RunKind::Try->value),
+                $run->yes('apart'),
             );
         }
 

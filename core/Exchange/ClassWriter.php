@@ -9,6 +9,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\ClassData;
 use Skivo\Core\Forecast\CheckShifts;
@@ -118,7 +119,9 @@ final readonly class ClassWriter
             'load_kg' => $run->loadKg,
             'fill_diameter_m' => $run->fillDiameterM,
             'past_end' => $run->pastEnd ? true : null,
+            'kind' => $run->kind === RunKind::Try ? null : $run->kind->value,
+            'apart' => $run->isApart ? true : null,
             'void' => $run->void === null ? null : str_replace(' ', '_', $run->void->value),
-        ], static fn(mixed $value): bool => $value !== null), [...$tries->counted, ...$tries->extra, ...$tries->void]);
+        ], static fn(mixed $value): bool => $value !== null), [...$tries->counted, ...$tries->extra, ...$tries->void, ...$tries->practice, ...$tries->heats, ...$tries->apart]);
     }
 }

@@ -24,6 +24,11 @@ enum SheetField: string
     case Filled = 'filled';
     case Lane = 'lane';
     case PastEnd = 'past the end';
+    case FilledBy = 'try filled by';
+    case RunKind = 'run kind';
+    case FarWall = 'far wall';
+    case Surface = 'try surface';
+    case Ramp = 'ramp height';
     case Void = 'void';
     case RunNote = 'run note';
 
@@ -46,7 +51,7 @@ enum SheetField: string
     public function scale(): ?Scale
     {
         return match ($this) {
-            self::Distance, self::Drift, self::LimpMark => Scale::Distance,
+            self::Distance, self::Drift, self::LimpMark, self::Ramp => Scale::Distance,
             self::Time, self::TotalTime => Scale::Stopwatch,
             self::Load => Scale::Weight,
             default => null,

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\FilledBy;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\DecimalMark;
@@ -19,9 +20,7 @@ use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\SizeMeasure;
-use Skivo\Core\Physics\WheelMount;
 
 /**
  * Reads a class sheet from CSV as spreadsheets save it: comma, semicolon or tab between cells, decimal
@@ -236,7 +235,8 @@ final class SheetReader
         $before = count($this->problems);
         $group = '';
         $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = $total = $limp = $filled = $lane = null;
-        $pastEnd = false;
+        $pastEnd = $farWall = false;
+        $filledBy = $kind = $surface = $ramp = null;
         $version = 1;
         $quantities = $counts = $kinds = [];
         $measure = null;
@@ -266,6 +266,11 @@ final class SheetReader
                     SheetField::Filled => $filled = Inflation::read($cell, $this->quantities, $this->units),
                     SheetField::Lane => $lane = self::whole($cell, 1, Limits::MOST_LANES),
                     SheetField::PastEnd => $pastEnd = self::yes($cell),
+                    SheetField::FilledBy => $filledBy = FilledBy::from(self::option($cell, FilledBy::cases())),
+                    SheetField::RunKind => $kind = RunKind::from(self::option($cell, RunKind::cases())),
+                    SheetField::FarWall => $farWall = self::yes($cell),
+                    SheetField::Surface => $surface = $this->short($cell, Limits::SURFACE_CHARACTERS),
+                    SheetField::Ramp => $ramp = $this->quantity($cell, $unit, Limits::rampComplaint(...)),
                     SheetField::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
                     SheetField::DriftSide => $side = Side::tryFrom(mb_strtolower($cell))
                         ?? throw UnreadableCellException::because('not_a_side', ['text' => $cell]),
@@ -280,7 +285,7 @@ final class SheetReader
             $this->problems[] = self::problem($line, SheetField::Group->value, 'group_missing');
         }
         $hasRun = array_filter(
-            [$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane],
+            [$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane, $filledBy, $kind, $surface, $ramp],
             static fn($each): bool => $each !== null,
         ) !== [];
         if ($isHeaderSound && $hasRun && $distance === null && $void === null && count($this->problems) === $before) {
@@ -314,7 +319,12 @@ final class SheetReader
                         $limp,
                         $total,
                         $lane,
-                        $pastEnd && $distance !== null && $void === null,
+                        ($pastEnd || $farWall) && $distance !== null && $void === null,
+                        $filledBy,
+                        $kind ?? RunKind::Try,
+                        $surface,
+                        $ramp,
+                        $farWall && $distance !== null && $void === null,
                     ),
                 )
                 : null,
@@ -358,13 +368,9 @@ final class SheetReader
         } elseif ($attribute->isCount()) {
             $counts[$attribute->value] = self::whole($cell, (int) $attribute->range()[0], (int) $attribute->range()[1]);
         } else {
-            $kinds[$attribute->value] = match ($attribute) {
-                CarAttribute::WheelMount => self::mount($cell)->value,
-                CarAttribute::WheelHollow => (
-                    Hollow::tryFrom(mb_strtolower($cell)) ?? throw UnreadableCellException::because('not_a_hollow', ['text' => $cell])
-                )->value,
-                default => $this->short($cell, Limits::KIND_CHARACTERS),
-            };
+            $kinds[$attribute->value] = $attribute->options() === []
+                ? $this->short($cell, Limits::KIND_CHARACTERS)
+                : self::option($cell, $attribute->options());
         }
     }
 
@@ -408,15 +414,24 @@ final class SheetReader
         return "{$shape}-{$fill}";
     }
 
-    private static function mount(string $cell): WheelMount
+    /**
+     * The one that is written, or that alone begins with the first word written.
+     *
+     * @param list<\BackedEnum> $options
+     */
+    private static function option(string $cell, array $options): string
     {
-        $word = explode(' ', mb_strtolower($cell))[0];
-        foreach (WheelMount::cases() as $mount) {
-            if (explode(' ', $mount->value)[0] === $word) {
-                return $mount;
-            }
+        $values = array_map(static fn(\BackedEnum $each): string => (string) $each->value, $options);
+        $written = mb_strtolower(trim($cell));
+        if (in_array($written, $values, true)) {
+            return $written;
         }
-        throw UnreadableCellException::because('not_a_mount', ['text' => $cell]);
+        $word = explode(' ', $written)[0];
+        $found = array_values(array_filter($values, static fn(string $value): bool => explode(' ', $value)[0] === $word));
+
+        return count($found) === 1
+            ? $found[0]
+            : throw UnreadableCellException::because('not_an_option', ['text' => $cell, 'options' => implode(', ', $values)]);
     }
 
     private static function void(string $cell): VoidReason
@@ -444,7 +459,7 @@ final class SheetReader
     {
         $taken = [];
         foreach ($rows as $row) {
-            if ($row->run !== null && $row->run->try > 0 && $row->run->record->void === null) {
+            if ($row->run !== null && $row->run->try > 0 && $row->run->record->void === null && $row->run->record->isTry()) {
                 $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
                 if (isset($taken[$key][$row->run->try])) {
                     $this->problems[] = self::problem(
@@ -465,7 +480,7 @@ final class SheetReader
                 }
                 $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
                 for ($try = 1; isset($taken[$key][$try]); $try++);
-                if ($row->run->record->void === null) {
+                if ($row->run->record->void === null && $row->run->record->isTry()) {
                     $taken[$key][$try] = $row->line;
                 }
                 $run = new RunRow($try, $row->run->record);

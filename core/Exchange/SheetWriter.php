@@ -7,6 +7,7 @@ namespace Skivo\Core\Exchange;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Mark;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Measurement\DecimalMark;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\QuantityReader;
@@ -93,6 +94,11 @@ final readonly class SheetWriter
             SheetField::Filled => Csv::text($record?->inflation?->asWritten() ?? ''),
             SheetField::Lane => (string) ($record->lane ?? ''),
             SheetField::PastEnd => $record?->pastEnd === true ? 'yes' : '',
+            SheetField::FilledBy => $record->filledBy->value ?? '',
+            SheetField::RunKind => $record === null || $record->kind === RunKind::Try ? '' : $record->kind->value,
+            SheetField::FarWall => $record?->hitWall === true ? 'yes' : '',
+            SheetField::Surface => Csv::text($record->surface ?? ''),
+            SheetField::Ramp => $this->number($record?->ramp, $column),
             SheetField::Void => $record?->void->value ?? '',
             SheetField::RunNote => Csv::text($record->note ?? ''),
             null => '',

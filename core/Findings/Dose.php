@@ -23,7 +23,7 @@ final readonly class Dose
 
     /**
      * @param string $car its id
-     * @param list<array{float, float}> $points fill (diameter, m) and distance (m) of each try
+     * @param non-empty-list<array{float, float}> $points fill (diameter, m) and distance (m) of each try
      * @param list<float> $curve of the parabola over the fill, lowest power first; none where the tries fix no parabola
      * @param float|null $bestM fill that goes farthest (m); null where there is none inside what was tried
      * @param Interval|null $interval of that, likewise
@@ -93,8 +93,8 @@ final readonly class Dose
     private static function points(Tries $tries): array
     {
         $points = [];
-        foreach ([...$tries->counted, ...$tries->extra] as $run) {
-            if ($run->fillDiameterM !== null && $run->distanceM !== null && !$run->pastEnd) {
+        foreach ([...$tries->counted, ...$tries->extra, ...$tries->practice] as $run) {
+            if ($run->fillDiameterM !== null && $run->distanceM !== null && $run->void === null && !$run->pastEnd) {
                 $points[] = [$run->fillDiameterM, $run->distanceM];
             }
         }

@@ -80,7 +80,7 @@ final readonly class Findings
         $confounded = Confounding::among($cars);
         $typical = self::typical($forecast);
         $standings = self::standings($class);
-        $tries = array_map(static fn(RecordedCar $car): Tries => $car->tries, self::byId($class));
+        $tries = array_map(static fn(RecordedCar $car): Tries => $car->runs, self::byId($class));
 
         $next = NextTest::propose(
             $cars,
@@ -137,8 +137,8 @@ final readonly class Findings
         foreach ($class->cars as $car) {
             $work = $model->work(
                 $car->id,
-                ($car->distances ?? $car->tries->distances())?->mean(),
-                $car->tries->each(static fn(Run $run): ?float => $run->limpM)?->mean(),
+                $car->sample()?->mean(),
+                $car->runs->each(static fn(Run $run): ?float => $run->limpM)?->mean(),
             );
             if ($work !== null) {
                 $works[$car->id] = $work;
@@ -163,13 +163,13 @@ final readonly class Findings
     {
         $cars = [];
         foreach ($class->cars as $car) {
-            $distances = $car->distances ?? $car->tries->distances();
+            $distances = $car->sample();
             if ($distances === null) {
                 continue;
             }
             $others = [];
             foreach ([Outcome::Time, Outcome::Straightness] as $outcome) {
-                $sample = $outcome->measure($car->tries, $class->timedLengthM);
+                $sample = $outcome->measure($car->runs, $class->timedLengthM);
                 if ($sample !== null) {
                     $others[$outcome->value] = $sample;
                 }

@@ -89,9 +89,10 @@ final readonly class LikeCars
         if (self::unrecorded($able, $tested) !== []) {
             return [[], []];
         }
+        $all = $beside;
         [$able, $beside] = self::complete($able, $beside, $tested);
         $sets = $taken = [];
-        foreach (self::candidates($able, $beside) as [$group, $members]) {
+        foreach (self::candidates($able, $beside, array_values(array_udiff($all, $beside, static fn(CarAttribute $one, CarAttribute $other): int => $one->value <=> $other->value))) as [$group, $members]) {
             $set = self::of($group, $members, $tested, $outcome, $kinds, $beside, $adjustment);
             if ($set !== null) {
                 $sets[] = $set;
@@ -203,15 +204,24 @@ final readonly class LikeCars
     /**
      * @param list<ComparedCar> $cars
      * @param list<CarAttribute> $beside
+     * @param list<CarAttribute> $little what fewer have: cars that say something else of it are still no like cars
      *
      * @return list<array{string|null, list<ComparedCar>}> the versions of each group, then one car of each group, by their kinds
      */
-    private static function candidates(array $cars, array $beside): array
+    private static function candidates(array $cars, array $beside, array $little): array
     {
-        $kinds = array_values(array_filter($beside, static fn(CarAttribute $each): bool => !$each->explainsAsNumber()));
+        $isKind = static fn(CarAttribute $each): bool => !$each->explainsAsNumber();
+        $said = static fn(ComparedCar $car, CarAttribute $each): string => mb_strtolower(trim((string) self::value($car, $each)));
+        $usual = [];
+        foreach (array_filter($little, $isKind) as $each) {
+            $counts = array_count_values(array_filter(array_map(static fn(ComparedCar $car): string => $said($car, $each), $cars), static fn(string $one): bool => $one !== ''));
+            ksort($counts);
+            arsort($counts);
+            $usual[$each->value] = (string) array_key_first($counts);
+        }
         $key = static fn(ComparedCar $car): string => implode("\n", array_map(
-            static fn(CarAttribute $each): string => mb_strtolower(trim((string) self::value($car, $each))),
-            $kinds,
+            static fn(CarAttribute $each): string => $said($car, $each) === ($usual[$each->value] ?? null) ? '' : $said($car, $each),
+            array_values(array_filter([...$beside, ...$little], $isKind)),
         ));
         $versions = $newest = [];
         foreach ($cars as $car) {

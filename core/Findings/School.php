@@ -22,6 +22,12 @@ enum School: string
     case LongWheelbase = 'long_wheelbase';
     case WideTrack = 'wide_track';
     case WideChassis = 'wide_chassis';
+    case Release = 'release';
+    case LipCut = 'lip_cut';
+    case DeepNeck = 'deep_neck';
+    case WheelsHeld = 'wheels_held';
+    case BearingsHeld = 'bearings_held';
+    case FilledBy = 'filled_by';
 
     public function factor(): CarAttribute
     {
@@ -39,6 +45,12 @@ enum School: string
             self::LongWheelbase => CarAttribute::Wheelbase,
             self::WideTrack => CarAttribute::Track,
             self::WideChassis => CarAttribute::ChassisWidth,
+            self::Release => CarAttribute::Release,
+            self::LipCut => CarAttribute::LipCut,
+            self::DeepNeck => CarAttribute::NeckDepth,
+            self::WheelsHeld => CarAttribute::WheelHold,
+            self::BearingsHeld => CarAttribute::BearingHold,
+            self::FilledBy => CarAttribute::FilledBy,
         };
     }
 
@@ -58,7 +70,8 @@ enum School: string
         return match ($this) {
             self::LongWheelbase, self::WideTrack => [Outcome::Straightness, Outcome::Distance],
             self::WideChassis => [Outcome::Distance, Outcome::Straightness],
-            self::Joint, self::NozzleDown => [Outcome::Distance],
+            self::Joint, self::NozzleDown, self::Release, self::LipCut, self::DeepNeck, self::FilledBy => [Outcome::Distance],
+            self::WheelsHeld, self::BearingsHeld => [Outcome::Distance, Outcome::Straightness],
             self::ClearGap => [Outcome::Distance, Outcome::Straightness],
             default => [Outcome::Distance, Outcome::Time],
         };
@@ -71,7 +84,7 @@ enum School: string
             self::LighterCar => -1,
             // Of the two kinds "fixed" comes first in the alphabet, so "more" is spinning.
             self::TurningAxle => -1,
-            self::Joint => 0,
+            self::Joint, self::Release, self::LipCut, self::WheelsHeld, self::BearingsHeld, self::FilledBy => 0,
             default => 1,
         };
     }
@@ -79,7 +92,7 @@ enum School: string
     /** As in "wider_nozzle_farther". */
     public function code(Outcome $outcome): string
     {
-        return $this->value . ($this->direction() === 0 ? '_matters' : match ($outcome) {
+        return $this->value . ($this->direction() === 0 ? '_matters' . ($outcome === Outcome::Distance ? '' : "_{$outcome->value}") : match ($outcome) {
             Outcome::Distance => '_farther',
             Outcome::Time => '_faster',
             Outcome::Straightness => '_straighter',

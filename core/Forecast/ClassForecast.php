@@ -29,6 +29,9 @@ final readonly class ClassForecast
     /** What a careful bench test of friction is off by (standard uncertainty, of f). From memory. */
     private const CAREFUL = 0.04;
 
+    /** A fill within so much of a car's usual one is the same. */
+    private const SAME_FILL = 0.025;
+
     /** More than this and it is no scatter of tries. */
     private const GREATEST_SCATTER = 0.6;
 
@@ -173,6 +176,17 @@ final readonly class ClassForecast
         return $filled === null ? $car->choices : $car->choices->with(CarAttribute::BalloonSize, $filled);
     }
 
+    /** @return list<Run> that say how far it goes: practice as well, where it was filled as for its tries */
+    private static function runs(RecordedCar $car): array
+    {
+        $usual = $car->filledDiameterM();
+
+        return [...$car->runs->counted, ...$car->tries->extra, ...array_filter(
+            $car->tries->practice,
+            static fn(Run $run): bool => $run->void === null && ($run->fillDiameterM === null || $usual !== null && abs($run->fillDiameterM - $usual) <= self::SAME_FILL * $usual),
+        )];
+    }
+
     private static function evidence(
         RecordedCar $car,
         CarModel $model,
@@ -181,11 +195,11 @@ final readonly class ClassForecast
         Kept $kept,
         CheckShifts $shifts,
     ): Evidence {
-        $runs = [...$car->tries->counted, ...$car->tries->extra];
+        $runs = self::runs($car);
         $stopped = array_values(array_filter($runs, static fn(Run $run): bool => !$run->pastEnd && ($run->distanceM ?? 0.0) > 0.0));
         $past = array_values(array_filter($runs, static fn(Run $run): bool => $run->pastEnd && ($run->distanceM ?? 0.0) > 0.0));
         $distances = array_map(static fn(Run $run): float => (float) $run->distanceM, $stopped);
-        $sample = $car->tries->distances();
+        $sample = $car->runs->distances();
 
         return new Evidence(
             $car->id,
@@ -195,7 +209,7 @@ final readonly class ClassForecast
             $distances,
             array_map(static fn(Run $run): float => (float) $run->distanceM, $past),
             count(array_filter($runs, static fn(Run $run): bool => $run->distanceM === 0.0))
-                + count(array_filter($car->tries->void, static fn(Run $run): bool => $run->void === VoidReason::NoStart)),
+                + count(array_filter([...$car->tries->void, ...$car->tries->practice], static fn(Run $run): bool => $run->void === VoidReason::NoStart)),
             self::relative($sample, $scatter),
             $shifts->of($car->failed ?? []),
         );

@@ -20,6 +20,8 @@ enum Unit: string
     case Inch = 'in';
     case Foot = 'ft';
     case Yard = 'yd';
+    /** From hole to hole of a brick kit's beams. From memory, no source. */
+    case Stud = 'stud';
     case Gram = 'g';
     case Kilogram = 'kg';
     case Ounce = 'oz';
@@ -30,7 +32,7 @@ enum Unit: string
     public function dimension(): Dimension
     {
         return match ($this) {
-            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Foot, self::Yard => Dimension::Length,
+            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Foot, self::Yard, self::Stud => Dimension::Length,
             self::Gram, self::Kilogram, self::Ounce, self::Pound => Dimension::Mass,
             self::Second, self::Minute => Dimension::Time,
         };
@@ -58,6 +60,7 @@ enum Unit: string
             self::Inch => '0.0254',
             self::Foot => '0.3048',
             self::Yard => '0.9144',
+            self::Stud => '0.008',
             self::Gram => '0.001',
             self::Kilogram => '1',
             self::Ounce => '0.028349523125',
@@ -94,6 +97,7 @@ enum Unit: string
             'in', 'ins', 'inch', 'inches', '"', '″', '”', '“', "''", '′′', '’’' => self::Inch,
             'ft', 'foot', 'feet', "'", '′', '’' => self::Foot,
             'yd', 'yds', 'yard', 'yards' => self::Yard,
+            'stud', 'studs' => self::Stud,
             'g', 'gr', 'gram', 'grams', 'gramme', 'grammes' => self::Gram,
             'kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms' => self::Kilogram,
             'oz', 'ozs', 'ounce', 'ounces' => self::Ounce,

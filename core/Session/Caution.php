@@ -7,6 +7,7 @@ namespace Skivo\Core\Session;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Car\Sets;
 
 /** What can hurt someone, and what is usually done about it. Common practice, no source, unless one is named. */
 enum Caution: string
@@ -27,14 +28,15 @@ enum Caution: string
      *
      * @param bool $byMouth whether balloons are filled by mouth
      * @param bool $latexFree whether all balloons are free of latex
+     * @param Sets $bearings what they are held by
      *
      * @return list<self>
      */
-    public static function for(Kit $kit, bool $byMouth, bool $latexFree): array
+    public static function for(Kit $kit, bool $byMouth, bool $latexFree, Sets $bearings = Sets::Tape): array
     {
         return array_values(array_filter(self::cases(), static fn(self $caution): bool => match ($caution) {
             self::Points => $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand),
-            self::Glue => $kit->usesHotGlue(),
+            self::Glue => $kit->usesHotGlue() || $bearings === Sets::HotGlue,
             self::Discs => $kit->has(PartKind::Wheel, PartTrait::Shatters),
             self::Latex => !$latexFree,
             self::Mouths => $byMouth,

@@ -16,6 +16,7 @@ final readonly class Material
      * @param list<string> $alternatives other parts that people use instead, by their names
      * @param float|null $price of one, in whatever money the educator counts in
      * @param int|null $fixed the total where it comes from elsewhere, such as the cutting of straws
+     * @param int|null $pack how many come in one pack; null where they are bought one by one
      * @param string|null $ownName of a line that an educator added, and what is counted of it
      */
     public function __construct(
@@ -30,9 +31,10 @@ final readonly class Material
         public ?int $fixed = null,
         public ?string $ownName = null,
         public ?string $ownUnit = null,
+        public ?int $pack = null,
     ) {}
 
-    public function with(?float $amount, ?float $price): self
+    public function with(?float $amount, ?float $price, ?int $pack = null): self
     {
         return new self(
             $this->key,
@@ -46,6 +48,7 @@ final readonly class Material
             $amount === null ? $this->fixed : null,
             $this->ownName,
             $this->ownUnit,
+            $pack ?? $this->pack,
         );
     }
 
@@ -60,9 +63,24 @@ final readonly class Material
         return (int) ceil($whole - 1e-9);
     }
 
-    /** What the total costs; null where no price is given. */
+    /**
+     * How many packs to order, with what is over then; null where it comes in no packs.
+     *
+     * @return array{int, int}|null
+     */
+    public function packs(Headcount $class): ?array
+    {
+        if ($this->pack === null) {
+            return null;
+        }
+        $packs = (int) ceil($this->total($class) / $this->pack);
+
+        return [$packs, $packs * $this->pack - $this->total($class)];
+    }
+
+    /** What the total costs, by whole packs where it comes in packs; null where no price is given. */
     public function cost(Headcount $class): ?float
     {
-        return $this->price === null ? null : $this->price * $this->total($class);
+        return $this->price === null ? null : $this->price * ($this->total($class) + ($this->packs($class)[1] ?? 0));
     }
 }

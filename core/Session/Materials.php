@@ -8,6 +8,7 @@ use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Car\Sets;
 
 /**
  * What a class needs for the kit that was chosen: what to buy or collect, and what lies in each group's kit.
@@ -25,10 +26,12 @@ final readonly class Materials
 
     /**
      * @param CutPlan|null $cuts null where the lengths don't fit what they are cut from
-     * @param array<string, array{float|null, float|null}> $changes amount and price, by the key of a line
+     * @param array<string, array{0: float|null, 1: float|null, 2?: int|null}> $changes amount, price and pack, by the key of a line
      * @param list<Material> $own further lines
      * @param bool $byMouth whether balloons are filled by mouth
      * @param bool $massVaries whether groups may choose how heavy their car is
+     * @param Sets $bearings what they are held by
+     * @param Sets|null $colour what cars are decorated with; null where they are not
      */
     public static function of(
         Kit $kit,
@@ -38,7 +41,10 @@ final readonly class Materials
         array $own = [],
         bool $byMouth = false,
         bool $massVaries = false,
+        Sets $bearings = Sets::Tape,
+        ?Sets $colour = null,
     ): self {
+        $glues = $kit->usesHotGlue() || $bearings === Sets::HotGlue;
         $of = static fn(PartKind $kind): array => ['part' => $kit->name($kind), 'alternatives' => self::others($kind, $kit)];
         $lines = [
             new Material(
@@ -58,15 +64,20 @@ final readonly class Materials
                 isEarly: $kit->has(PartKind::Wheel, PartTrait::Collected),
             ),
             self::axles($kit, $class, $cuts),
-            new Material('balloons', 2, Per::Group, ...$of(PartKind::Balloon), isSpared: true),
+            // By mouth each child has its own: nobody shares a mouthpiece.
+            $byMouth
+                ? new Material('balloons', 1, Per::Learner, ...$of(PartKind::Balloon), isSpared: true)
+                : new Material('balloons', 2, Per::Group, ...$of(PartKind::Balloon), isSpared: true),
             ...self::nozzle($kit, $class, $cuts),
             new Material('bands', 2, Per::Group, isSpared: true),
             new Material('tape', 0.5, Per::Group),
             ...(
-                $kit->usesHotGlue()
+                $glues
                     ? [new Material('glue-gun', 0.25, Per::Group), new Material('glue-sticks', 1, Per::Group, isSpared: true)]
                     : []
             ),
+            ...($bearings === Sets::CraftGlue ? [new Material('craft-glue', 0.5, Per::Group)] : []),
+            ...($colour === Sets::Paint ? [new Material('paint', 0.25, Per::Group), new Material('brushes', 2, Per::Group)] : []),
             new Material('scissors', 1, Per::Group),
             ...(
                 $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)

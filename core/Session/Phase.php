@@ -36,6 +36,15 @@ enum Phase: string
         return $this === self::Set;
     }
 
+    /** Whether it can be broken off at the end of a session and taken up in the next. */
+    public function canBeContinued(): bool
+    {
+        return match ($this) {
+            self::Build, self::Runs, self::Redesign, self::RunsAgain => true,
+            default => false,
+        };
+    }
+
     /** Whether the car must be dry and whole for it. */
     public function needsTheCar(): bool
     {

@@ -17,11 +17,20 @@ final readonly class Timetable
     /** @var list<Slot> */
     public array $slots;
 
-    /** From the first phase to the last (min). */
+    /** Of all sessions, from the first phase to the last (min). */
     public float $lengthMin;
 
     /** Of the length, spent waiting for glue and paint with nothing else planned (min). */
     public float $idleMin;
+
+    /** All sessions together (min). */
+    public float $sessionMin;
+
+    /** @var non-empty-list<float> how long each session is (min) */
+    public array $sessionsMin;
+
+    /** A part of a phase shorter than this is not begun at the end of a session (min). Common practice, no source. */
+    private const LEAST_PART_MIN = 5.0;
 
     /**
      * @param array<string, float> $minutes by the value of a Phase; those left out or 0 do not take place. Runs are
@@ -29,39 +38,82 @@ final readonly class Timetable
      * @param RunOrder|null $runs null where there is no group or no try yet
      * @param RunOrder|null $runsAgain after the redesign; null for none
      * @param float $minutesPerHeat from one start to the next on the same lane
-     * @param float $sessionMin how long there is
+     * @param float $firstMin how long the first session is
+     * @param list<float> $furtherMin how long each further one is; from one to the next everything sets and dries
      */
     public function __construct(
         private array $minutes,
         private ?RunOrder $runs,
         private ?RunOrder $runsAgain,
         private float $minutesPerHeat,
-        public float $sessionMin,
+        float $firstMin,
+        private array $furtherMin = [],
     ) {
-        $now = 0.0;
-        $dryAt = 0.0;
-        $idle = 0.0;
+        $this->sessionsMin = [$firstMin, ...$furtherMin];
+        $this->sessionMin = array_sum($this->sessionsMin);
+        $now = $dryAt = $idle = 0.0;
+        $session = 0;
+        $last = count($this->sessionsMin) - 1;
         $slots = [];
         foreach (Phase::cases() as $phase) {
-            $length = $this->minutesOf($phase);
-            if ($length <= 0.0) {
+            $left = $this->minutesOf($phase);
+            if ($left <= 0.0) {
                 continue;
             }
             if ($phase->waits()) {
-                $dryAt = $now + $length;
-                $slots[] = new Slot($phase, $now, $dryAt);
+                $dryAt = $now + $left;
+                $slots[] = new Slot($phase, $now, $dryAt, $session);
                 continue;
             }
             if ($phase->needsTheCar() && $dryAt > $now) {
-                $idle += $dryAt - $now;
-                $now = $dryAt;
+                if ($session < $last && $dryAt + min($left, self::LEAST_PART_MIN) > $this->sessionsMin[$session]) {
+                    [$session, $now, $dryAt] = [$session + 1, 0.0, 0.0];
+                } else {
+                    $idle += $dryAt - $now;
+                    $now = $dryAt;
+                }
             }
-            $slots[] = new Slot($phase, $now, $now + $length);
-            $now += $length;
+            while ($session < $last && $now + $left > $this->sessionsMin[$session] + 1e-9) {
+                $part = $this->part($phase, $this->sessionsMin[$session] - $now);
+                if ($part > 0.0) {
+                    $slots[] = new Slot($phase, $now, $now + $part, $session);
+                    $left -= $part;
+                }
+                [$session, $now, $dryAt] = [$session + 1, 0.0, 0.0];
+            }
+            $slots[] = new Slot($phase, $now, $now + $left, $session);
+            $now += $left;
         }
         $this->slots = $slots;
-        $this->lengthMin = max($now, $dryAt);
-        $this->idleMin = $idle + max(0.0, $dryAt - $now);
+        $this->lengthMin = array_sum(array_slice($this->sessionsMin, 0, $session)) + max($now, $session < $last ? 0.0 : $dryAt);
+        $this->idleMin = $idle + ($session < $last ? 0.0 : max(0.0, $dryAt - $now));
+    }
+
+    /** How much of a phase is done in what is left of a session (min): runs by whole heats. */
+    private function part(Phase $phase, float $left): float
+    {
+        $part = match ($phase) {
+            Phase::Runs, Phase::RunsAgain => floor($left / $this->minutesPerHeat + 1e-9) * $this->minutesPerHeat,
+            default => $phase->canBeContinued() ? $left : 0.0,
+        };
+
+        return $part >= self::LEAST_PART_MIN ? $part : 0.0;
+    }
+
+    /**
+     * What is carried over from a session to the next.
+     *
+     * @return list<Phase> what was begun and is not over
+     */
+    public function carriedOver(int $session): array
+    {
+        $begun = array_filter($this->slots, static fn(Slot $slot): bool => $slot->session === $session);
+        $then = array_map(static fn(Slot $slot): Phase => $slot->phase, array_filter($this->slots, static fn(Slot $slot): bool => $slot->session > $session));
+
+        return array_values(array_map(static fn(Slot $slot): Phase => $slot->phase, array_filter(
+            $begun,
+            fn(Slot $slot): bool => $slot->phase->waits() ? $slot->toMin > $this->sessionsMin[$session] : in_array($slot->phase, $then, true),
+        )));
     }
 
     public function fits(): bool
@@ -94,13 +146,13 @@ final readonly class Timetable
             $found[] = self::first(range($runs->lanes, max($runs->lanes, $most)), fn(int $lanes): ?Remedy => $this->with($lanes, null));
             $found[] = self::first(range($runs->tries, 1), fn(int $tries): ?Remedy => $this->with(null, $tries));
             $found[] = self::first(range((int) floor(2 * $this->minutesPerHeat), 2), fn(int $halves): ?Remedy => $this->remedy(
-                new self($this->minutes, $runs, $this->runsAgain, $halves / 2, $this->sessionMin),
+                new self($this->minutes, $runs, $this->runsAgain, $halves / 2, $this->sessionsMin[0], $this->furtherMin),
                 minutesPerHeat: $halves / 2,
             ));
         }
         if ($this->runsAgain !== null) {
             $found[] = $this->remedy(
-                new self([Phase::Redesign->value => 0.0] + $this->minutes, $runs, null, $this->minutesPerHeat, $this->sessionMin),
+                new self([Phase::Redesign->value => 0.0] + $this->minutes, $runs, null, $this->minutesPerHeat, $this->sessionsMin[0], $this->furtherMin),
                 noSecondRound: true,
             );
         }
@@ -111,7 +163,8 @@ final readonly class Timetable
                 $runs,
                 $this->runsAgain,
                 $this->minutesPerHeat,
-                $this->sessionMin,
+                $this->sessionsMin[0],
+                $this->furtherMin,
             ),
             shorterBuildMin: (float) $less,
         ));
@@ -138,7 +191,7 @@ final readonly class Timetable
         );
 
         return $this->remedy(
-            new self($this->minutes, $order($this->runs, $tries), $order($this->runsAgain, null), $this->minutesPerHeat, $this->sessionMin),
+            new self($this->minutes, $order($this->runs, $tries), $order($this->runsAgain, null), $this->minutesPerHeat, $this->sessionsMin[0], $this->furtherMin),
             $lanes,
             $tries,
         );

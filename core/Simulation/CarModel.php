@@ -8,6 +8,7 @@ use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\MassSum;
+use Skivo\Core\Car\NoseShape;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Physics\Balloon;
@@ -72,6 +73,7 @@ final readonly class CarModel
                     CarAttribute::WheelMount => $car->kind($attribute) === null
                         ? null
                         : (float) ($car->kind($attribute) === WheelMount::Spinning->value),
+                    CarAttribute::NoseDrag => NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '')?->dragCoefficient(),
                     default => $car->number($attribute),
                 },
                 Origin::Measured,

@@ -18,9 +18,6 @@ use Skivo\Core\Physics\Vehicle;
 /** One value for every attribute that the run model knows, and the design that follows from them. */
 final readonly class Settings
 {
-    /** Box face-on (standard engineering tables). */
-    private const BOX_DRAG = 1.05;
-
     /** A hole without a tube is drawn as a tube this long (m), or nobody would see it. */
     private const SHORTEST_DRAWN_TUBE = 0.005;
 
@@ -175,7 +172,7 @@ final readonly class Settings
                 self::WHEELS * $this->get(CarAttribute::WheelMass) * $this->get(CarAttribute::WheelInertia),
                 $this->get(CarAttribute::BreakawayRatio),
                 // What the wind meets: the chassis, and the upper half of the wheels below it.
-                self::BOX_DRAG * $this->get(CarAttribute::ChassisWidth) * (
+                $this->get(CarAttribute::NoseDrag) * $this->get(CarAttribute::ChassisWidth) * (
                     $this->get(CarAttribute::ChassisHeight) + $this->get(CarAttribute::WheelDiameter) / 2
                 ),
             ),

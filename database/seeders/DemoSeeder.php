@@ -200,6 +200,7 @@ final class DemoSeeder extends Seeder
         $change->edit($run, Actor::at($educator), $cars['Reef 3']->group, fn(): RunRecord => new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
         $run->changes()->update(['made_at' => $time->addMinute()]);
         $this->watch($cars['Reef 3'], $run->refresh(), $time);
+        (new DemoNotebooks())->fill($challenge, $educator, CarbonImmutable::parse('2026-05-08 09:00:00 UTC'), $time->addMinutes(6));
     }
 
     /** @param array{string, int, string, string, string, string, string, string, string, string} $choices */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 // The board.
 return [
+    'start' => [
+        'join_with' => 'Open /join and type',
+    ],
     'floor' => [
         'void' => 'void',
         'too_close_to_call' => 'too close to call',

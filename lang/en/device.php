@@ -26,7 +26,17 @@ return [
         'save' => 'Save',
         'time' => 'Time',
     ],
+    'cards' => [
+        'title' => 'Table cards · :challenge',
+        'table_cards' => 'Table cards',
+        'one_for_each_table' => 'One for each group’s table. The code holds until :day.',
+        'print' => 'Print the cards',
+        'scan_or_type' => 'Scan it, or open <code>:address</code> and type:',
+    ],
     'index' => [
+        'all_groups_one_code' => 'all groups: one code, each taps its mark',
+        'all_groups' => 'all groups',
+        'the_room' => 'The room',
         'tablets_and_the_board' => 'Tablets and the board · :challenge',
         'tablets_and_the_board_2' => 'Tablets and the board',
         'a_tablet_on_the_same_network' => 'A tablet on the same network opens <strong class="num">:reached/join</strong> and types a code, or scans it. It needs no account. Codes work for :minutes hours.',
@@ -65,6 +75,7 @@ return [
         'such_as_lane_2_never_a' => 'such as “lane 2”. Never a child’s name.',
     ],
     'done' => [
+        'all_groups_can_join_now' => 'All groups can join now: each taps its mark.',
         'choose_who_is_to_join' => 'Choose who is to join.',
         'a_helper_can_join_now' => 'A helper can join now.',
         'can_join_now' => ':group can join now.',
@@ -80,8 +91,6 @@ return [
         'helper' => 'Helper :count',
     ],
     'answer' => [
-        'there_is_an_answer' => 'The class has an answer to its question.',
-        'see_it' => 'See it',
         'back_to_our_car' => 'Back to our car',
         'not_told_yet' => 'The answer is not told yet. Ask your educator.',
     ],

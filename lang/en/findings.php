@@ -476,6 +476,12 @@ return [
         'the_numbers_as_csv' => 'The numbers as CSV',
         'the_figure_as_svg' => 'The figure as SVG',
     ],
+    'dose' => [
+        'is_medium_best' => 'Is medium best?',
+        'lead' => 'Cars that ran with several fills: how far each went, and where the best fill may lie.',
+        'best' => ':car goes farthest filled to about :best (95 % interval :low to :high): medium is best.',
+        'cant_tell' => ':car ran :tries times with different fills, and they do not show a best one between the least and the most.',
+    ],
     'beliefs' => [
         'findings' => 'Some say … · :challenge',
         'people_disagree' => 'People disagree about what makes a good car. Here is what this class’s own cars say.',

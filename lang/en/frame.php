@@ -11,6 +11,7 @@ return [
     ],
     'field' => [
         'optional' => '(optional)',
+        'in' => 'in :unit',
     ],
     'layout' => [
         'skivo' => ':title · Skivo',
@@ -22,6 +23,7 @@ return [
         'all_challenges' => 'All challenges',
         'every_run_on_record' => 'Every run on record',
         'class_sheet_csv' => 'Class sheet (CSV)',
+        'the_room' => 'The room: who is at which station',
         'tablets_and_the_board' => 'Tablets and the board',
         'what_if' => 'What if…',
         'parts_list' => 'Parts list',
@@ -78,6 +80,7 @@ return [
         'in' => 'inches',
         'ft' => 'feet',
         'yd' => 'yards',
+        'stud' => 'studs',
         'g' => 'grams',
         'kg' => 'kilograms',
         'oz' => 'ounces',

@@ -138,6 +138,12 @@ return [
             'long_wheelbase' => 'Axles far apart run straighter',
             'wide_track' => 'Wheels far apart run straighter',
             'wide_chassis' => 'A wide chassis goes farther',
+            'release' => 'It matters how the air is let go',
+            'lip_cut' => 'It matters whether the balloon’s lip is cut off',
+            'deep_neck' => 'A tube pushed deep into the neck goes farther',
+            'wheels_held' => 'It matters what holds the wheels on their axles',
+            'bearings_held' => 'It matters whether bearings are glued or taped',
+            'filled_by' => 'It matters whether balloons are filled by pump or by mouth',
         ],
         'time_claim' => [
             'more_air' => 'The fuller the balloon, the faster',
@@ -151,6 +157,8 @@ return [
         'straightness_claim' => [
             'clear_gap' => 'A clear gap at the axle runs straighter',
             'wide_chassis' => 'A wide chassis runs straighter',
+            'wheels_held' => 'What holds the wheels decides how straight it runs',
+            'bearings_held' => 'Glue or tape on the bearings decides how straight it runs',
         ],
         'distance_claim' => [
             'long_wheelbase' => 'Axles far apart go farther',
@@ -170,6 +178,12 @@ return [
             'long_wheelbase' => 'where the axles are makes no difference',
             'wide_track' => 'long axles bend and rub',
             'wide_chassis' => 'it hardly does, or narrow is lighter',
+            'release' => 'a pinch, a peg or a fingertip is all the same',
+            'lip_cut' => 'the lip seals as well as the neck',
+            'deep_neck' => 'two centimetres hold as well',
+            'wheels_held' => 'tight is tight',
+            'bearings_held' => 'what does not move will do',
+            'filled_by' => 'air is air',
         ],
     ],
     'caution' => [
@@ -306,6 +320,154 @@ return [
             'beyond' => 'recorded, but beyond the model',
         ],
     ],
+    'build_step' => [
+        'label' => [
+            'points_off' => 'Points off',
+            'build_frame' => 'The frame',
+            'cut_chassis' => 'The board',
+            'fold_chassis' => 'Fold the plate',
+            'pierce_chassis' => 'Holes for the axles',
+            'mark_axles' => 'Mark the axles',
+            'cut_bearings' => 'Cut the bearings',
+            'cut_axles' => 'Cut the axles',
+            'pierce_wheels' => 'Holes in the wheels',
+            'bearings_on' => 'Bearings on',
+            'bearings_through' => 'Bearings through',
+            'bearings_set' => 'Let it set',
+            'first_wheels' => 'First wheels',
+            'axles_through' => 'Axles through',
+            'second_wheels' => 'Second wheels',
+            'roll' => 'Let it roll',
+            'decorate' => 'Decorate it',
+            'paint_dries' => 'Let it dry',
+            'cut_nozzle' => 'Cut the nozzle',
+            'stretch_balloon' => 'Stretch the balloon',
+            'join_balloon' => 'Balloon on its tube',
+            'joint_sets' => 'Let it set',
+            'airtight' => 'Does it leak?',
+            'power_on' => 'Balloon on the car',
+            'clearance' => 'Room to run',
+        ],
+    ],
+    'build_tool' => [
+        'label' => [
+            'cutters' => 'side cutters',
+            'scissors' => 'scissors',
+            'pin' => 'push pin and putty',
+            'tape' => 'tape',
+            'glue_gun' => 'glue gun, low temperature',
+            'glue' => 'craft glue',
+            'pens' => 'pens and a ruler',
+            'paint' => 'paint and brush',
+            'pump' => 'balloon pump',
+        ],
+    ],
+    'build_hand' => [
+        'label' => [
+            'child' => 'you',
+            'adult_beside' => 'an adult beside you',
+            'adult' => 'an adult does this',
+        ],
+    ],
+    'sets' => [
+        'label' => [
+            'tape' => 'tape',
+            'hot_glue' => 'hot glue (sets in 4 min)',
+            'craft_glue' => 'craft glue (sets in 20 min)',
+            'pens' => 'pens and stickers',
+            'paint' => 'paint (dries in 30 min)',
+        ],
+    ],
+    'fit' => [
+        'label' => [
+            'too_thick' => 'too thick',
+            'snug' => 'sits snugly',
+            'free' => 'turns freely',
+            'loose' => 'loose: tape round it first',
+        ],
+    ],
+    'known_from' => [
+        'label' => [
+            'measured' => 'measured',
+            'kit' => 'as in the kit',
+            'nothing' => 'not known',
+        ],
+    ],
+    'chassis_form' => [
+        'label' => [
+            'board' => 'flat board',
+            'block' => 'block',
+            'folded_plate' => 'folded plate',
+            'bottle' => 'bottle',
+            'cup' => 'cup',
+            'stick' => 'stick',
+            'brick_frame' => 'brick frame',
+            'outline' => 'outline of its own',
+        ],
+    ],
+    'nose_shape' => [
+        'label' => [
+            'flat' => 'flat',
+            'round' => 'round',
+            'wedge' => 'wedge',
+            'point' => 'pointed',
+        ],
+    ],
+    'bearing_hold' => [
+        'label' => [
+            'tape' => 'tape',
+            'glue' => 'glue',
+            'holes' => 'holes through the walls',
+            'frame' => 'the frame itself',
+        ],
+    ],
+    'wheel_hold' => [
+        'label' => [
+            'tight_hole' => 'a tight hole',
+            'glue' => 'glue on the outside',
+            'stops' => 'putty or elastic on each side',
+        ],
+    ],
+    'tyre' => [
+        'label' => [
+            'none' => 'none',
+            'rubber_band' => 'rubber bands',
+            'balloon_strip' => 'strips of a balloon',
+        ],
+    ],
+    'balloon_shape' => [
+        'label' => [
+            'round' => 'round',
+            'pear' => 'pear',
+            'long' => 'long',
+        ],
+    ],
+    'yes_no' => [
+        'label' => [
+            'yes' => 'yes',
+            'no' => 'no',
+        ],
+    ],
+    'filled_by' => [
+        'label' => [
+            'pump' => 'pump',
+            'mouth' => 'mouth',
+        ],
+    ],
+    'release' => [
+        'label' => [
+            'finger' => 'a fingertip on the end',
+            'pinch' => 'pinching the tube',
+            'peg' => 'a peg on the bent tube',
+        ],
+    ],
+    'decoration' => [
+        'label' => [
+            'none' => 'none',
+            'first' => 'first, before the balloon goes on',
+            'last' => 'last, over the finished car',
+        ],
+    ],
     'wheel_mount' => [
         'label' => [
             'fixed' => 'fixed to the axle',
@@ -322,6 +484,13 @@ return [
         'label' => [
             'left' => 'left',
             'right' => 'right',
+        ],
+    ],
+    'run_kind' => [
+        'label' => [
+            'try' => 'try',
+            'practice' => 'practice',
+            'heat' => 'heat of a race',
         ],
     ],
     'void_reason' => [

@@ -22,6 +22,7 @@ return [
     'not_whole_degrees' => ':Attribute must be a whole number from :least to :greatest degrees.',
     'unusually_small' => ':Attribute: :value is far less than :least, the least that cars like this have. Is the unit right?',
     'unusually_large' => ':Attribute: :value is far more than :greatest, the most that cars like this have. Is the unit right?',
+    'ramp_too_high' => 'A ramp can be at most :greatest high. Check the unit.',
     'distance_too_long' => 'A distance can be at most :greatest. Check the unit.',
     'time_out_of_range' => 'A time must be from :least to :greatest.',
     'load_too_heavy' => 'A load can be at most :greatest. Check the unit.',

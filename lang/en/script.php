@@ -5,6 +5,9 @@ declare(strict_types=1);
 return [
     'entry' => [
         'past_the_end' => 'past the end',
+        'far_wall' => 'the far wall',
+        'practice' => 'practice',
+        'other_fill' => 'Filled to :before before. A car filled otherwise is another car: only like fills can be compared.',
         'less' => 'Less',
         'more' => 'More',
         'from_instruments' => 'From the instruments: :said',
@@ -29,6 +32,11 @@ return [
         'start' => 'Start',
         'split' => 'Split',
         'stop' => 'Stop',
+    ],
+    'outbox' => [
+        'one_waits' => 'One thing waits for the network. It is safe here.',
+        'some_wait' => ':count things wait for the network. They are safe here.',
+        'choose_a_photo' => 'Choose a photo first.',
     ],
     'queue' => [
         'refused' => 'The server did not take this run.',

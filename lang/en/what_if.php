@@ -5,6 +5,10 @@ declare(strict_types=1);
 // What if, and the parts list.
 return [
     'parts' => [
+        'picture' => 'Picture',
+        'like' => 'Like this',
+        'one_like' => 'Like this: :part',
+        'what_fits_what' => 'What fits what',
         'in_unless_you_type_a_unit' => 'in :units unless you type a unit',
         'as_at_the_rim' => 'as at the rim',
         'as_usual' => ':attribute, as usual',
@@ -61,6 +65,7 @@ return [
         'is_out_of_the_parts_list' => '“:own_part” is out of the parts list.',
     ],
     'form' => [
+        'choose_one_of_the_forms' => 'Choose one of the forms of chassis.',
         'choose_the_kind_of_part' => 'Choose the kind of part.',
         'give_the_part_a_name' => 'Give the part a name.',
         'the_run_model_starts_from_this' => 'The run model starts from this value: measure it, or take it from a part like it.',
@@ -109,6 +114,7 @@ return [
         'missing' => 'Nothing can be said yet of how far it will go: :what is not on record.',
         'usual_car' => 'A usual car of this kit goes :band. Your lane has :lane.',
         'usual_car_hardly_starts' => 'By the cars of this class, a usual car of this kit would hardly start: make it lighter, or its nozzle wider.',
+        'passes_the_end' => 'About :share tries in 100 pass its end.',
         'lane_is_short' => 'Measure one on the bench, fill balloons less, or log runs as past the end.',
         'lane_is_long_enough' => 'That is long enough.',
         'inside_its_band' => 'This car stopped at :mean, and 95 of 100 such cars stop at :band: nothing says that it is short.',

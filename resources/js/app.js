@@ -21,6 +21,13 @@ const PARTS = [
     ['[data-grid]', async () => (await import('./pages/grid.js')).attachGrid],
     ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
     ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
+    ['form[data-outbox]', async () => (await import('./group/outbox.js')).attachOutbox],
+    ['form[data-sketch]', async () => (await import('./group/sketch.js')).attachSketch],
+    ['[data-guess-slider]', async () => (await import('./group/station.js')).attachGuess],
+    ['[data-why]', async () => (await import('./group/station.js')).attachWhy],
+    ['[data-clock]', async () => (await import('./group/station.js')).attachClocks],
+    ['[data-again]', async () => (await import('./group/station.js')).attachAgain],
+    ['[data-room]', async () => (await import('./group/room.js')).attachRoom],
     ['[data-qr]', async () => (await import('./pages/qr.js')).attachCodes],
 ];
 

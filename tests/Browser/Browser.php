@@ -109,7 +109,10 @@ final class Browser
 
     public function fill(string $name, string $value): self
     {
-        $field = $this->find("main [name='{$name}'], .entry [name='{$name}']");
+        $fields = $this->all("main [name='{$name}']:not([type=hidden]), .entry [name='{$name}']:not([type=hidden])");
+        // The same field may stand in a form that is folded away.
+        $field = array_values(array_filter($fields, fn(RemoteWebElement $each): bool => $each->isDisplayed()))[0] ?? $fields[0]
+            ?? throw new \RuntimeException("No field {$name} on {$this->path()}.");
         $field->clear();
         $field->sendKeys($value);
 

@@ -48,7 +48,7 @@ final class PreparingTest extends BrowserTestCase
     {
         $challenge = $this->class(sheet: "group\nKeel\nReef\n");
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
-        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/car")->press('Fill in from the kit');
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/car")->press('Fill in from the kit')->press('Everything');
         self::assertStringContainsString('nothing is recorded yet', $browser->text());
         $browser->fill('track', '88 mm');
         $browser->wait(fn(): bool => str_contains($browser->text('[data-drawing]'), 'rub on the chassis'));
@@ -69,7 +69,7 @@ final class PreparingTest extends BrowserTestCase
     {
         $challenge = $this->class(sheet: "group\nKeel\n");
         $keel = $challenge->groups()->sole();
-        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/car")->fill('wheelbase', '10 cm')->fill('track', '8 cm')->press('Record this car');
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/car")->press('Everything')->fill('wheelbase', '10 cm')->fill('track', '8 cm')->press('Record this car');
         $browser->press('To the checks')->press('Check Keel')
             ->fill('spin_first', '4')->fill('parallel_first', '98')->fill('parallel_second', '100')->fill('drift_first', '40')->fill('drift_second', '200')->pick('points_answer', '1')
             ->press('Save the card');

@@ -33,7 +33,7 @@ final class RunDayTest extends BrowserTestCase
         $challenge = $this->class(['awards' => ['fastest', 'straightest'], 'timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]);
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         $asked = array_filter($browser->all('.entry input, .entry select'), static fn($field): bool => $field->isDisplayed());
-        $toType = array_filter($asked, static fn($field): bool => !in_array($field->getAttribute('name'), ['group', 'drift_side', 'past_end'], true));
+        $toType = array_filter($asked, static fn($field): bool => !in_array($field->getAttribute('name'), ['group', 'drift_side', 'past_end', 'hit_wall', 'practice', null], true));
         self::assertCount(3, $toType, 'distance, time and drift; whose turn it is stands there already');
 
         $browser->keys('140', WebDriverKeys::TAB, '1.2', WebDriverKeys::TAB, '5', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3, 140 cm, 1.20 s, 5 cm left.', '.flash');
@@ -53,6 +53,78 @@ final class RunDayTest extends BrowserTestCase
 
         $browser->keys(WebDriverKeys::ESCAPE, 'p')->find('.entry .log')->click();
         $browser->wait(static fn(): bool => $challenge->runs()->where('past_end', true)->count() === 2);
+    }
+
+    /** What happens most takes one tap, and one takes it back. */
+    public function testOneTapSaysWhyATryIsVoidAndAnotherTakesItBack(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $before = $challenge->runs()->count();
+        $browser->find('[name=void_now][value="wheel off"]')->click();
+        $browser->waitFor('void: wheel off', '.flash');
+        $browser->wait(static fn(): bool => $challenge->runs()->where('void_reason', 'wheel off')->count() === 1);
+        $browser->keys(WebDriverKeys::ESCAPE, 'u')->wait(static fn(): bool => $challenge->runs()->count() === $before);
+        self::assertSame([], $browser->consoleErrors());
+    }
+
+    public function testPracticeStaysOnUntilItIsSwitchedOff(): void
+    {
+        $challenge = $this->class(['tries' => 5]);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $browser->find('.entry-switch')->click();
+        $browser->fill('distance', '131')->logRun('practice');
+        self::assertTrue($browser->find('[name=practice]')->isSelected());
+        $browser->fill('distance', '132')->logRun('practice 1, 132');
+        self::assertSame(2, $challenge->runs()->where('kind', 'practice')->count());
+        $browser->wait(fn(): bool => count($browser->all('.lane .aside')) === 2);
+        $browser->find('.entry-switch')->click();
+        $browser->fill('distance', '133')->logRun('try');
+        self::assertSame(2, $challenge->runs()->where('kind', 'practice')->count());
+    }
+
+    /** "Is medium best?": six runs that the strip proposes with their fill, to the answer on the findings. */
+    public function testASweepOverTheFillIsRunThroughTheStrip(): void
+    {
+        $challenge = $this->class(['tries' => 1], "group,nozzle bore (mm),balloon diameter (cm),mass (g),wheels,try,distance (cm)\nKeel,6,20,60,bottle caps,1,200\nReef,7,20,60,bottle caps,1,210\n");
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $browser->driver->executeScript('document.querySelector("details:has([name=sweep_group])").open = true; document.querySelector("[name=small]").scrollIntoView({ block: "center" })');
+        $browser->fill('small', '14')->fill('medium', '17')->fill('full', '20')->press('Put it into the order');
+        foreach ([['14', '210'], ['17', '330'], ['20', '260'], ['20', '255'], ['17', '325'], ['14', '205']] as $index => [$fill, $distance]) {
+            $browser->waitFor('sweep ' . ($index + 1) . ' of 6', '.entry');
+            self::assertSame("{$fill} cm", $browser->find('[name=inflation_size]')->getDomProperty('value'));
+            $browser->fill('distance', $distance)->logRun('practice');
+        }
+        $browser->wait(static fn(): bool => $challenge->runs()->where('kind', 'practice')->count() === 6);
+        $browser->visit("/challenges/{$challenge->id}/findings/beliefs");
+        self::assertStringContainsString('Keel goes farthest filled to about 17', $browser->text('.doses'));
+
+        // Another fill than before is pointed out before the run.
+        $browser->visit("/challenges/{$challenge->id}")->press('More')->fill('inflation_size', '11');
+        self::assertStringContainsString('only like fills can be compared', $browser->text('[data-fill-note]'));
+        $browser->fill('inflation_size', '14.1');
+        self::assertSame('', $browser->text('[data-fill-note]'));
+    }
+
+    /** Each of two adults holds a lane: whoever stands there is proposed, whatever the other logs. */
+    public function testTwoAdultsEachHoldALane(): void
+    {
+        $challenge = $this->class(['lanes' => 2, 'tries' => 5]);
+        $first = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $second = $this->another()->signIn($this->educator->email, Scenario::PASSWORD)->visit("/challenges/{$challenge->id}");
+        foreach ([[$first, '1'], [$second, '2']] as [$adult, $lane]) {
+            $adult->find("[data-hold-lane] option[value='{$lane}']")->click();
+        }
+        for ($turn = 0; $turn < 3; $turn++) {
+            foreach ([[$first, '1'], [$second, '2']] as [$adult, $lane]) {
+                $stands = static fn(): string => $adult->find("[data-stand][data-lane-number='{$lane}']")->getAttribute('data-stand') ?? '';
+                $adult->wait(fn(): bool => $adult->find('select[name=group]')->getDomProperty('value') === $stands());
+                $distance = 100 * (int) $lane + 30 * $turn;
+                $adult->fill('distance', (string) $distance)->logRun((string) $distance);
+                $adult->wait(static fn(): bool => $challenge->runs()->where('distance_m', $distance / 100)->where('lane', (int) $lane)->count() === 1);
+            }
+        }
+        self::assertSame([3, 3], [$challenge->runs()->where('lane', 1)->count(), $challenge->runs()->where('lane', 2)->count()]);
     }
 
     public function testTheStopwatchFillsTheRun(): void
@@ -96,7 +168,8 @@ final class RunDayTest extends BrowserTestCase
     {
         $challenge = $this->class();
         [, $boardToken] = Device::join($challenge, DeviceRole::Board, 'board');
-        $this->signIn()->visit("/challenges/{$challenge->id}/devices")->press('Open joining');
+        $this->signIn()->visit("/challenges/{$challenge->id}/devices")->find('[name=for] [value=log]')->click();
+        $this->browser->press('Open joining');
         self::assertCount(1, $this->browser->settle()->all('.qr svg'), 'a code to scan');
         $code = $challenge->joinCodes()->sole()->code;
         $this->browser->visit("/challenges/{$challenge->id}");

@@ -29,7 +29,7 @@ final class WholePathTest extends BrowserTestCase
 
         foreach (['8 mm', '9 mm', '3/16 in', '6'] as $index => $bore) {
             $browser->press($index === 0 ? 'Record the car of Bowline' : 'Record the car of');
-            $browser->fill('nozzle_bore', $bore)->fill('mass', '2 oz')->pick('wheel_mount', 'fixed to the axle')->press('Record this car');
+            $browser->press('Everything')->fill('nozzle_bore', $bore)->fill('mass', '2 oz')->pick('wheel_mount', 'fixed to the axle')->press('Record this car');
         }
         self::assertStringContainsString('bore 4.8 mm', $browser->text());
 

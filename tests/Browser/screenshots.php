@@ -16,13 +16,16 @@ try {
     $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->press('Cross the Slipway');
     $class = $browser->path();
     foreach ([
-        'materials' => '/plan/materials', 'timetable' => '/plan/timetable', 'all-cars' => '/cars',
-        'build' => '/groups', 'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-choice' => '/findings/choices?against=nozzle_bore', 'findings-work' => '/findings/work', 'report' => '/report',
+        'build-steps' => '/plan/steps', 'all-cars' => '/cars',
+        'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-work' => '/findings/work', 'report' => '/report', 'room' => '/room',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
     $browser->visit('/challenges/new')->pick('asks', 'nozzle_bore')->screenshot("{$folder}/set-a-challenge.png");
     $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
+    // Children's pages: an idea drawn and guessed at, and why a run stopped where it did, once it has played.
+    $browser->visit("{$class}/groups/2/at/idea")->screenshot("{$folder}/group-idea.png");
+    $browser->visit("{$class}/groups/2/at/why")->wait(static fn(): bool => abs((float) $browser->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6)->screenshot("{$folder}/group-why.png");
     $browser->size(1280, 800)->visit("{$class}/bench")->press('Measure')->screenshot("{$folder}/bench-car.png");
     $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
     $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="Card: Reef"]'))->click();

@@ -75,7 +75,7 @@ final class CarModelTest extends TestCase
     {
         $model = CarModel::of(new Car([], [], [CarAttribute::NozzleKind->value => 'Stepped tubes']), Catalogue::standard());
 
-        self::assertSame([0.0127, 0.0095, 0.00635], array_map(static fn($tube): float => $tube->boreM, $model->settings->design()->nozzle->segments));
+        self::assertSame([0.0127, 0.009525, 0.00635], array_map(static fn($tube): float => $tube->boreM, $model->settings->design()->nozzle->segments));
     }
 
     public function testACarOfWhichNothingIsKnownStillRuns(): void
@@ -99,7 +99,7 @@ final class CarModelTest extends TestCase
             self::assertNotSame('', $part->origin);
             foreach (CarAttribute::ofPart($part->kind) as $attribute) {
                 $value = $part->find($attribute);
-                self::assertTrue($value !== null || in_array($attribute, CarAttribute::bores(), true), "{$part->name} {$attribute->value}");
+                self::assertTrue($value !== null || in_array($attribute, [...CarAttribute::bores(), CarAttribute::WheelBore, CarAttribute::NozzleOutside, CarAttribute::WiderOutside], true), "{$part->name} {$attribute->value}");
                 self::assertNull($value === null ? null : $attribute->complaint($value), "{$part->name} {$attribute->value}");
             }
             self::assertSame([], array_udiff($part->traits, PartTrait::of($part->kind), static fn(PartTrait $a, PartTrait $b): int => $a->value <=> $b->value));

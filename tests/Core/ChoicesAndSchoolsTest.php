@@ -37,13 +37,13 @@ final class ChoicesAndSchoolsTest extends TestCase
     {
         $entry = static fn(CarAttribute $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), (string) $si);
         $quantities = [];
-        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleLength, 0.12], [CarAttribute::BalloonSize, 0.628], [CarAttribute::BalloonNominal, 0.3], [CarAttribute::Mass, 0.06], [CarAttribute::WheelDiameter, 0.032], [CarAttribute::EndPlay, 0.0015], [CarAttribute::ChassisLength, 0.15], [CarAttribute::ChassisWidth, 0.075], [CarAttribute::Wheelbase, 0.09], [CarAttribute::Track, 0.097], [CarAttribute::WiderBore, 0.0095], [CarAttribute::WidestBore, 0.0127], [CarAttribute::NozzleHeight, 0.04]] as [$choice, $si]) {
+        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleLength, 0.12], [CarAttribute::BalloonSize, 0.628], [CarAttribute::BalloonNominal, 0.3], [CarAttribute::Mass, 0.06], [CarAttribute::WheelDiameter, 0.032], [CarAttribute::EndPlay, 0.0015], [CarAttribute::ChassisLength, 0.15], [CarAttribute::ChassisWidth, 0.075], [CarAttribute::Wheelbase, 0.09], [CarAttribute::Track, 0.097], [CarAttribute::WiderBore, 0.0095], [CarAttribute::WidestBore, 0.0127], [CarAttribute::NozzleHeight, 0.04], [CarAttribute::NeckDepth, 0.025]] as [$choice, $si]) {
             $quantities[$choice->value] = $entry($choice, $si);
         }
         $car = new Car(
             $quantities,
             [CarAttribute::NozzleOutlets->value => 3, CarAttribute::PumpStrokes->value => 12, CarAttribute::Balloons->value => 2, CarAttribute::NozzleAngle->value => 10, CarAttribute::BandTurns->value => 4],
-            [CarAttribute::NozzleKind->value => 'bundle', CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle', CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw', CarAttribute::Joint->value => 'tape'],
+            [CarAttribute::NozzleKind->value => 'bundle', CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle', CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw', CarAttribute::Joint->value => 'tape', CarAttribute::Nose->value => 'flat', CarAttribute::BearingHold->value => 'tape', CarAttribute::WheelHold->value => 'glue', CarAttribute::Tyre->value => 'none', CarAttribute::BalloonStretched->value => 'yes', CarAttribute::FilledBy->value => 'pump', CarAttribute::LipCut->value => 'no', CarAttribute::Release->value => 'finger'],
             SizeMeasure::Circumference,
         );
         foreach (CarAttribute::explaining() as $factor) {

@@ -109,7 +109,7 @@ final class BuildTest extends FeatureTestCase
                 'nozzle_bore' => "Nozzle bore must be from 0.5\u{00A0}mm to 100\u{00A0}mm. Check the unit.",
                 'mass' => '“light” is not a mass. Type a number and a unit, such as 58 g or 2 oz.',
                 'pump_strokes' => 'Pump strokes must be a whole number from 1 to 500.',
-                'wheel_mount' => 'Choose one of the two ways of mounting wheels.',
+                'wheel_mount' => 'Choose one of those offered for the wheel mounting, or none.',
             ]);
         $this->get("{$path}/car")->assertSee('80 cm')->assertSee('light')->assertSee('4 things to look at');
         self::assertSame(0, $group->cars()->count());

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Device;
+use App\Models\Group;
 use App\Models\Prediction;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Counting;
 use App\ViewModels\PredictionsReading;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Skivo\Core\Challenge\DeviceRole;
@@ -218,6 +221,22 @@ final class ClassFindingsTest extends FeatureTestCase
         $group = $challenge->groups()->firstOrFail();
         $one = $this->get("/challenges/{$challenge->id}/report/notebooks?group={$group->id}")->assertOk();
         self::assertSame(1, substr_count((string) $one->getContent(), 'class="sheet notebook"'));
+    }
+
+    /** A guess about the kit is judged by the simulated run, and by the class's own cars once they can say it. */
+    public function testWarmUpsAreJudgedByTheClassWhereItCanSay(): void
+    {
+        putenv('DEMO_PASSWORD=' . Scenario::PASSWORD);
+        Artisan::call('skivo:demo');
+        $challenge = Challenge::query()->where('name', 'Cross the Slipway')->firstOrFail();
+        $this->actingAs($challenge->user);
+        $halyard = $challenge->groups()->where('name', 'Halyard')->firstOrFail();
+        $page = fn(): string => (string) $this->get("/challenges/{$challenge->id}/groups/{$halyard->id}/at/idea")->assertOk()->assertSee('In a simulated run')->getContent();
+        self::assertSame(1, substr_count($page(), 'own cars show it'), 'of nozzles alone');
+        self::assertStringContainsString('own cars show it: farther.', $page());
+        $challenge->groups()->where('name', '<>', 'Halyard')->with('cars')->get()->each(static fn(Group $group) => $group->cars->each(static fn(Car $car) => $car->runs()->delete()));
+        $this->settle();
+        self::assertStringNotContainsString('own cars show it', $page());
     }
 
     public function testAFullClassIsReadWithFewQueries(): void

@@ -62,7 +62,7 @@ final class DeviceTest extends FeatureTestCase
         $path = "/challenges/{$challenge->id}";
 
         $this->get("{$path}/groups/{$keel->id}/own")->assertOk()->assertSee('Our runs')->assertSee('118')->assertDontSee('Halyard');
-        $this->put("{$path}/groups/{$keel->id}/car", ['nozzle_bore' => '6', 'save_as' => 'correction'])->assertRedirect("{$path}/groups/{$keel->id}/own");
+        $this->put("{$path}/groups/{$keel->id}/car", ['nozzle_bore' => '6', 'save_as' => 'correction'])->assertRedirect("{$path}/groups/{$keel->id}/at/build");
         $this->log($challenge, 'Keel', ['distance' => '150', 'back' => 'group'])->assertRedirect("{$path}/groups/{$keel->id}/own");
         $this->put("{$path}/runs/{$ours->id}", ['group' => $keel->id, 'distance' => '119', 'back' => 'group'])->assertSessionHasNoErrors();
         self::assertSame('119 cm', $ours->refresh()->distance?->text);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
+use App\Models\Group;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Support\Facades\Auth;
@@ -42,6 +43,11 @@ abstract class FeatureTestCase extends TestCase
     protected function class(): Challenge
     {
         return Scenario::withClass(Scenario::challenge($this->educator));
+    }
+
+    protected function named(Challenge $challenge, string $name): Group
+    {
+        return $challenge->groups()->where('name', $name)->sole();
     }
 
     /** @param array<string, mixed> $typed */

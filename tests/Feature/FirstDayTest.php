@@ -49,7 +49,7 @@ final class FirstDayTest extends FeatureTestCase
         self::assertEqualsWithDelta(2.41, (float) $group->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::Mass), 0.01);
         $this->put($path, ['save_as' => 'version'])->assertSessionHas('status', 'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.');
         self::assertSame(1, $group->cars()->count());
-        $this->get($path)->assertSee('in inches unless you type a unit')->assertDontSee('in in unless');
+        $this->get($path)->assertSee('in inches')->assertDontSee('in in unless');
     }
 
     public function testADistanceInAnotherUnitIsQuestionedFromTheThirdRunOn(): void
@@ -169,16 +169,31 @@ final class FirstDayTest extends FeatureTestCase
         \Illuminate\Support\Facades\Auth::shouldUse('device');
         $this->actingAs($device, 'device');
         $own = "/challenges/{$challenge->id}/groups/{$keel->id}/own";
-        foreach ([$own, "/challenges/{$challenge->id}/groups/{$keel->id}/car"] as $page) {
-            $html = (string) $this->get($page)->assertOk()->getContent();
-            preg_match_all('~href="(http://localhost)?(/[^"#]*)["#]~', $html, $links);
-            self::assertNotSame([], $links[2]);
-            foreach (array_unique(array_filter($links[2], static fn(string $link): bool => !str_starts_with($link, '/build/') && $link !== '/icon.svg')) as $link) {
-                $answer = $this->get(html_entity_decode($link));
-                self::assertContains($answer->getStatusCode(), [200, 302], "{$page} leads to {$link}");
-                self::assertStringNotContainsString('sign-in', (string) $answer->headers->get('Location'), "{$page} leads to {$link}");
+        // Every page that a group may open is crawled: no link leads where it may not go.
+        $open = ['/joined' => ''];
+        $seen = [];
+        while ($open !== []) {
+            [$page, $from] = [array_key_first($open), reset($open)];
+            unset($open[$page]);
+            $seen[$page] = true;
+            $answer = $this->get($page);
+            $leads = (string) $answer->headers->get('Location');
+            self::assertContains($answer->getStatusCode(), [200, 302], "{$from} leads to {$page}: " . substr((string) $answer->exception?->getMessage(), 0, 300));
+            self::assertStringNotContainsString('sign-in', $leads, "{$from} leads to {$page}");
+            $links = [[], [], $leads === '' ? [] : [$leads]];
+            if ($answer->getStatusCode() === 200 && str_contains((string) $answer->headers->get('Content-Type'), 'html')) {
+                preg_match_all('~href="(http://localhost)?(/[^"#]*)["#]~', (string) $answer->getContent(), $links);
+            }
+            foreach ($links[2] as $link) {
+                $link = html_entity_decode(str_replace('http://localhost', '', $link));
+                if (!isset($seen[$link]) && !str_starts_with($link, '/build/') && $link !== '/icon.svg') {
+                    $open[$link] ??= (string) $page;
+                }
             }
         }
+        self::assertGreaterThan(20, count($seen));
+        self::assertArrayHasKey("/challenges/{$challenge->id}/groups/{$keel->id}/at/why", $seen);
+        self::assertArrayHasKey("/challenges/{$challenge->id}/groups/{$keel->id}/notebook", $seen);
         // The try that was asked about has been run meanwhile: nothing is noted under another number.
         $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150', 'try' => '2'])->assertSessionHas('status', 'Try 2 has been run in the meantime, so the prediction was not kept. Predict the next one.');
         self::assertSame(0, $keel->newestCar()?->predictions()->count());

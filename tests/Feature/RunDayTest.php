@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
-use App\Models\Group;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Scenario;
@@ -205,10 +204,5 @@ final class RunDayTest extends FeatureTestCase
         $this->getJson("/challenges/{$challenge->id}/floor")->assertOk();
 
         self::assertLessThanOrEqual(4, $queries);
-    }
-
-    private function named(Challenge $challenge, string $name): Group
-    {
-        return $challenge->groups()->where('name', $name)->sole();
     }
 }

@@ -225,6 +225,7 @@ final class WordsTest extends FeatureTestCase
         // What a correction changed stays on record.
         DB::table('acts')->where('kind', 'edited')->update(['before' => DB::raw("before - 'note'"), 'after' => DB::raw("after - 'note'")]);
         DB::table('allowances')->update(['reason' => 'ναι']);
+        DB::table('entries')->whereIn('kind', ['note', 'wish'])->update(['payload' => DB::raw("jsonb_build_object('text', 'ναι')")]);
     }
 
     /** @return list<string> */
@@ -237,11 +238,12 @@ final class WordsTest extends FeatureTestCase
 
         return [
             '/challenges', '/challenges/new', '/account', $base, "{$base}/runs", "{$base}/runs?edit={$run->id}", "{$base}/plan", "{$base}/plan/materials", "{$base}/plan/materials/labels",
-            "{$base}/plan/cuts", "{$base}/plan/timetable", "{$base}/plan/safety", "{$base}/plan/brief/class", "{$base}/plan/brief/helpers", "{$base}/groups", "{$base}/groups/{$group->id}",
+            "{$base}/plan/cuts", "{$base}/plan/steps", "{$base}/plan/steps/booklet", "{$base}/plan/steps/templates", "{$base}/plan/materials/note", "{$base}/groups/{$group->id}/steps", "{$base}/plan/timetable", "{$base}/plan/safety", "{$base}/plan/brief/class", "{$base}/plan/brief/helpers", "{$base}/groups", "{$base}/groups/{$group->id}",
             "{$base}/groups/{$group->id}/car", "{$base}/groups/{$rebuilt->id}/car/versions", "{$base}/groups/{$group->id}/own", "{$base}/check", "{$base}/check/tolerances",
             "{$base}/groups/{$group->id}/check", "{$base}/groups/{$group->id}/diagnosis?seen=veers", "{$base}/groups/{$group->id}/diagnosis?seen=does-not-start", "{$base}/bench",
             "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet", "{$base}/findings", "{$base}/findings/choices", "{$base}/findings/work", "{$base}/findings/beliefs", "{$base}/cars", "{$base}/groups/{$group->id}/why",
             "{$base}/findings/choices?against=wheel_kind", "{$base}/findings/sure", "{$base}/findings/awards", "{$base}/report", "{$base}/report/notebooks", "{$base}/report/certificates", "{$base}/runs/{$run->id}/trace",
+            ...array_map(static fn(string $station): string => "{$base}/groups/{$rebuilt->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "{$base}/groups/{$rebuilt->id}/notebook", "{$base}/room", "{$base}/devices/cards",
         ];
     }
 

@@ -22,6 +22,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Station;
 use Skivo\Core\Exchange\SheetReader;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
@@ -97,10 +98,12 @@ final class Bench extends Command
                 self::REQUESTS,
             ),
         );
+        $own = '/groups/' . $challenge->groups()->value('id');
+        $stations = array_column(array_filter(Station::cases(), static fn(Station $station): bool => $station !== Station::Run), 'value');
         $this->pages($client, $kernel, $educator, $challenge, $static, [
-            'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => '/groups/'
-                . $challenge->groups()->value('id')
-                . '/car',
+            'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => "{$own}/car",
+            'own page' => "{$own}/own", ...array_combine($stations, array_map(static fn(string $station): string => "{$own}/at/{$station}", $stations)),
+            'notebook' => "{$own}/notebook", 'room' => '/room',
             'checks' => '/check', 'bench' => '/bench', 'materials' => '/plan/materials', 'timetable' => '/plan/timetable',
         ]);
         $many = $this->challenge($educator, self::RUNS);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Challenge;
+use App\Presenters\StepWords;
 use App\ViewModels\ClassPlan;
 use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
@@ -24,6 +25,7 @@ final class BriefController
             'challenge' => $challenge,
             'record' => $record,
             'plan' => $plan,
+            'steps' => new StepWords($plan->steps(), $plan->kit, $challenge->units),
             'order' => $plan->runOrder($record->groups->count()),
             'timetable' => $plan->timetable($record->groups->count()),
         ]);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\AllowBreach;
 use App\Actions\CarHasChangedException;
 use App\Actions\RecordCar;
+use App\Drawings\GuessTape;
 use App\Http\Requests\CarRequest;
 use App\Http\Requests\TypedCar;
 use App\Models\Car;
@@ -16,15 +17,19 @@ use App\Models\Group;
 use App\Models\User;
 use App\Presenters\CarWords;
 use App\Presenters\Phrase;
+use App\Presenters\PriceWords;
 use App\Presenters\Text;
 use App\ViewModels\CarReading;
 use App\ViewModels\ClassPlan;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\DesignForecast;
+use App\ViewModels\GroupsOwnPath;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Challenge\Station;
 use Skivo\Core\Measurement\UnitSystem;
 
 /** A group's build sheet, its drawing, and what became of it from version to version. */
@@ -34,6 +39,7 @@ final class CarController
     {
         $group->load(['cars.runs', 'cars.allowances.user']);
         $plan = ClassPlan::of($challenge);
+        $record = ClassRecord::of($challenge);
         $car = $group->currentCar();
         $kit = $plan->kitCar();
         $fromKit = $request->boolean('kit');
@@ -41,10 +47,11 @@ final class CarController
 
         return view('build.car', [
             'challenge' => $challenge,
-            'record' => ClassRecord::of($challenge),
+            'record' => $record,
             'group' => $group,
             'car' => $car,
             'kit' => $kit,
+            'plan' => $plan,
             'fromKit' => $fromKit,
             'scale' => $challenge->readings()->where('kind', 'mass')->whereNull('run_id')->where(
                 'measured_at',
@@ -52,6 +59,9 @@ final class CarController
                 now()->subMinutes(10),
             )->reorder('measured_at', 'desc')->first(),
             'reading' => new CarReading($shown, $plan, $kit, $car->allowances ?? []),
+            'price' => PriceWords::of($record, $shown, $car),
+            'own' => $request->user() instanceof Device ? new GroupsOwnPath($record, $record->groups->firstWhere('id', $group->id) ?? $group, $plan) : null,
+            'tape' => self::tape($record, $shown),
         ]);
     }
 
@@ -116,7 +126,7 @@ final class CarController
         return redirect()
             ->to(
                 $user instanceof Device
-                    ? route('groups.own', [$challenge, $group])
+                    ? route('path.show', [$challenge, $group, Station::Build])
                     : (
                         $next === null
                             ? (
@@ -134,11 +144,14 @@ final class CarController
     public function draw(Request $request, Challenge $challenge, Group $group): View
     {
         $plan = ClassPlan::of($challenge);
+        $record = ClassRecord::of($challenge);
         $car = TypedCar::read($request->query(), $request->enum('typed_in', UnitSystem::class) ?? $challenge->units, true);
 
         return view('build.drawing', [
             'challenge' => $challenge,
             'reading' => new CarReading($car, $plan, $plan->kitCar(), $group->newestCar()->allowances ?? []),
+            'price' => PriceWords::of($record, $car, $group->newestCar()),
+            'tape' => self::tape($record, $car),
         ]);
     }
 
@@ -174,6 +187,14 @@ final class CarController
         return redirect()->to(
             route('cars.edit', [$challenge, $group]) . '#rules',
         )->with('status', Text::of('build.done.no_longer_allowed'));
+    }
+
+    /** Where such a car will stop, on the lane's tape; null where too little is known of it. */
+    private static function tape(ClassRecord $record, Choices $car): ?GuessTape
+    {
+        $forecast = DesignForecast::of($record, $car);
+
+        return $forecast === null ? null : new GuessTape($record->challenge->units, $record->challenge->lane_length->quantity->si(), $forecast);
     }
 
     private static function sheet(Challenge $challenge, Group $group): string

@@ -43,6 +43,11 @@ final class DeviceController
             ['for.*' => Text::of('device.done.choose_who_is_to_join')],
         );
         $for = $request->string('for')->toString();
+        if ($for === 'class') {
+            $devices->openForClass($challenge);
+
+            return redirect()->route('devices.index', $challenge)->with('status', Text::of('device.done.all_groups_can_join_now'));
+        }
         $group = $for === 'log' ? null : $challenge->groups()->findOrFail((int) $for);
         $devices->openJoining($challenge, $group);
 
@@ -52,6 +57,17 @@ final class DeviceController
                 ? Text::of('device.done.a_helper_can_join_now')
                 : Text::of('device.done.can_join_now', ['group' => $group->name]),
         );
+    }
+
+    /** A card for each group's table: a code to scan that names the group already. */
+    public function cards(Request $request, Challenge $challenge, AdmitDevices $devices): View
+    {
+        return view('devices.cards', [
+            'challenge' => $challenge,
+            'record' => ClassRecord::of($challenge),
+            'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),
+            'code' => $devices->openForClass($challenge),
+        ]);
     }
 
     public function closeJoining(Challenge $challenge, JoinCode $joinCode, AdmitDevices $devices): RedirectResponse

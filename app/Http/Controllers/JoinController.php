@@ -6,19 +6,59 @@ namespace App\Http\Controllers;
 
 use App\Actions\AdmitDevices;
 use App\Models\Device;
+use App\Models\GroupPlace;
 use App\Models\JoinCode;
 use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\Challenge\Station;
 
 /** A tablet joins a challenge with a code. */
 final class JoinController
 {
-    public function create(?string $code = null): View
+    /** Where a code is typed; with the class's own code, the marks of its groups to tap. A card names its group along. */
+    public function create(Request $request, ?string $code = null): View
     {
-        return view('devices.join', ['code' => $code]);
+        $held = $code === null ? null : JoinCode::holding($code);
+        if ($held === null || $held->role !== DeviceRole::Group || $held->group !== null) {
+            return view('devices.join', ['code' => $code]);
+        }
+        $groups = $held->challenge->groups()->get();
+        $named = $groups->firstWhere('id', $request->integer('group'));
+
+        return view('devices.pick', [
+            'challenge' => $held->challenge,
+            'code' => $held->code,
+            'groups' => $named === null ? $groups : collect([$named]),
+            'taken' => $held->challenge->devices()->where('role', DeviceRole::Group)->where('is_waiting', false)->whereNull('revoked_at')->pluck('group_id')->all(),
+        ]);
+    }
+
+    /** A tablet picks its group's mark; where that has a tablet already, it asks to be let in. */
+    public function pick(Request $request, AdmitDevices $devices): RedirectResponse
+    {
+        $code = JoinCode::holding($request->string('code')->toString());
+        if ($code === null || $code->role !== DeviceRole::Group) {
+            return redirect()->route('join')->withErrors(['code' => Text::of('device.done.this_code_does_not_hold_or')]);
+        }
+        $group = $code->challenge->groups()->find($request->integer('group'));
+        if ($group === null) {
+            return redirect()->route('join.scan', $code->code)->withErrors(['group' => Text::of('path.join.tap_your_mark')]);
+        }
+        // Known again: the tablet that had this mark goes on where it was.
+        $own = Device::withToken(is_string($held = $request->cookie(Device::COOKIE)) ? $held : null);
+        if ($own !== null && $own->challenge_id === $code->challenge_id && $own->group_id === $group->id) {
+            return redirect()->route('join.home');
+        }
+
+        return $this->in($devices->admit($code->challenge, DeviceRole::Group, $group->name, $group, mayWait: true)[1]);
+    }
+
+    private function in(string $token): RedirectResponse
+    {
+        return redirect()->route('join.home')->withCookie(cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'));
     }
 
     public function store(Request $request, AdmitDevices $devices): RedirectResponse
@@ -34,6 +74,9 @@ final class JoinController
         if ($code === null) {
             return redirect()->route('join')->withInput()->withErrors(['code' => Text::of('device.done.this_code_does_not_hold_or')]);
         }
+        if ($code->role === DeviceRole::Group && $code->group === null) {
+            return redirect()->route('join.scan', $code->code);
+        }
         $name = $request->input('name');
         $name = is_string($name)
             ? $name
@@ -45,20 +88,27 @@ final class JoinController
             );
         [, $token] = $devices->admit($code->challenge, $code->role, mb_strimwidth($name, 0, 80), $code->group);
 
-        return redirect()->route('join.home')->withCookie(
-            cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'),
-        );
+        return $this->in($token);
     }
 
     /** Where a device that has joined belongs. */
-    public function home(Request $request): RedirectResponse
+    public function home(Request $request): View|RedirectResponse
     {
         $device = $request->user('device');
 
         return match (true) {
             !$device instanceof Device => redirect()->route('join'),
-            $device->role === DeviceRole::Group => redirect()->route('groups.own', [$device->challenge_id, $device->group_id]),
+            $device->is_waiting => view('devices.waiting', ['challenge' => $device->challenge, 'group' => $device->group]),
+            $device->role === DeviceRole::Group => redirect()->route(...self::station($device)),
             default => redirect()->route('runs.show', $device->challenge_id),
         };
+    }
+
+    /** @return array{string, list<mixed>} the route of the station at which the device's group stands */
+    private static function station(Device $device): array
+    {
+        $station = GroupPlace::query()->find($device->group_id)->station ?? Station::Idea;
+
+        return ['path.show', [$device->challenge_id, $device->group_id, $station]];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\PrepareSession;
 use App\Exports\MaterialsSheet;
+use App\Http\Requests\MaterialCountRequest;
 use App\Http\Requests\MaterialLineRequest;
 use App\Http\Requests\MaterialsRequest;
 use App\Models\Challenge;
@@ -56,6 +57,26 @@ final class MaterialsController
             'status',
             Text::of('plan.done.is_off_the_list', ['material_line' => $materialLine->name]),
         );
+    }
+
+    /** What families are asked to collect, on a sheet to take home. */
+    public function note(Challenge $challenge): View
+    {
+        return $this->page('plan.note-home', $challenge);
+    }
+
+    public function count(MaterialCountRequest $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
+    {
+        $prepare->count($challenge, $request->string('key')->toString(), $request->integer('count'), $request->countedOn());
+
+        return redirect()->to(route('materials.show', $challenge) . '#collecting')->with('status', Text::of('plan.done.counted'));
+    }
+
+    public function takeBackCount(Challenge $challenge, string $key, PrepareSession $prepare): RedirectResponse
+    {
+        $prepare->takeBackCount($challenge, $key);
+
+        return redirect()->to(route('materials.show', $challenge) . '#collecting')->with('status', Text::of('plan.done.count_taken_back'));
     }
 
     public function download(Challenge $challenge): Response

@@ -7,10 +7,13 @@ namespace App\Http\Controllers;
 use App\Access\Actor;
 use App\Actions\ChangeOrder;
 use App\Http\Requests\OrderRequest;
+use App\Http\Requests\SweepRequest;
 use App\Models\Challenge;
+use App\Models\Group;
 use App\Presenters\Text;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** Who repairs, is skipped, withdraws or comes back. */
 final class OrderController
@@ -30,5 +33,23 @@ final class OrderController
         return $request->expectsJson()
             ? response()->json(['said' => $said])
             : redirect()->route('runs.show', $challenge)->with('status', $said)->with('undo', $act->id);
+    }
+
+    /** Small, medium, full, twice each, for one car after its tries. */
+    public function sweep(SweepRequest $request, Challenge $challenge, ChangeOrder $change): RedirectResponse
+    {
+        $group = $request->group();
+        $act = $change->sweep($group, $request->sweep($group), Actor::of($request));
+
+        return redirect()->route('runs.show', $challenge)
+            ->with('status', Text::of('run.done.sweeps', ['group' => $group->name]))->with('undo', $act->id);
+    }
+
+    public function stopSweep(Request $request, Challenge $challenge, Group $group, ChangeOrder $change): RedirectResponse
+    {
+        $act = $change->sweep($group, null, Actor::of($request));
+
+        return redirect()->route('runs.show', $challenge)
+            ->with('status', Text::of('run.done.sweeps_no_more', ['group' => $group->name]))->with('undo', $act->id);
     }
 }

@@ -5,23 +5,33 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeGroup;
+use App\Actions\LeadClass;
 use App\Http\Requests\GroupRequest;
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Group;
 use App\Presenters\FindingWords;
+use App\Presenters\PathWords;
 use App\Presenters\Text;
 use App\ViewModels\AnswerReading;
 use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassPlan;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Floor;
+use App\ViewModels\GroupsOwnPath;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Skivo\Core\Challenge\Station;
 
 /** What a group's own tablet shows: its car and its runs. */
 final class OwnGroupController
 {
-    public function show(Challenge $challenge, Group $group): View
+    public function show(Request $request, Challenge $challenge, Group $group, LeadClass $class): View
     {
+        if ($request->user() instanceof Device && !$request->hasHeader('X-Beside')) {
+            $class->arrive($group, Station::Run);
+        }
         $record = ClassRecord::of($challenge)->withRuns();
         $own = $record->groups->firstWhere('id', $group->id) ?? $group;
         $car = $own->currentCar();
@@ -29,7 +39,10 @@ final class OwnGroupController
         return view('devices.group', [
             'challenge' => $challenge,
             'record' => $record,
-            'floor' => new Floor($record),
+            'floor' => $floor = new Floor($record),
+            'own' => $path = new GroupsOwnPath($record, $own, ClassPlan::of($challenge)),
+            'before' => $path->carsBefore($floor),
+            'words' => new PathWords($challenge->age),
             'group' => $own,
             'expected' => $car?->predictions()->where('try', $record->tries($car)->next())->first(),
         ]);

@@ -12,6 +12,7 @@ use App\Presenters\Text;
 use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Skivo\Core\Car\Fits;
 
 /** The catalogue of parts, and what an educator adds to it for a challenge. */
 final class PartController
@@ -23,6 +24,7 @@ final class PartController
             'record' => ClassRecord::of($challenge),
             'catalogue' => $challenge->catalogue(),
             'own' => $challenge->ownParts()->get(),
+            'fits' => Fits::in($challenge->catalogue()),
         ]);
     }
 

@@ -8,14 +8,17 @@ use App\Drawings\WorkDrawing;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Presenters\FindingWords;
+use App\Presenters\PathWords;
 use App\ViewModels\AnswerReading;
 use App\ViewModels\CarReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassPlan;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\Notebook;
 use App\ViewModels\PredictionsReading;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 
 /** What goes home on paper: the report of the class, a notebook sheet for each group, certificates. */
@@ -44,9 +47,12 @@ final class ReportController
         $findings = ClassFindings::of($record);
         $groups = $record->groups->filter(static fn(Group $group): bool => $asked === 0 || $group->id === $asked)->values();
 
+        (new Collection($groups->all()))->load('entries.picture');
+
         return view('report.notebooks', [
             'challenge' => $challenge, 'record' => $record, 'groups' => $groups, 'predictions' => PredictionsReading::of($record),
-            'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'findings' => $findings, 'words' => new FindingWords($record, $findings), 'path' => new PathWords($challenge->age),
+            'written' => $groups->mapWithKeys(static fn(Group $group): array => [$group->id => Notebook::written($group)])->all(),
             'drawn' => $groups->mapWithKeys(
                 static fn(Group $group): array => [
                     $group->id => $group->currentCar() === null

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Presenters\Text;
 use Closure;
 use Illuminate\Http\Request;
@@ -18,7 +19,12 @@ final class OpenBuildAfterSafety
     {
         $challenge = $request->route('challenge');
 
-        return $challenge instanceof Challenge && $challenge->safety_read_at === null
+        $isClosed = $challenge instanceof Challenge && $challenge->safety_read_at === null;
+        if ($isClosed && $request->user() instanceof Device) {
+            return response()->view('devices.not-open', ['challenge' => $challenge]);
+        }
+
+        return $isClosed
             ? redirect()->route('safety.show', $challenge)->with(
                 'status',
                 Text::of('frame.open_build_after_safety.read_the_safety_sheet_first_then'),

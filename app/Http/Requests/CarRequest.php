@@ -6,19 +6,20 @@ namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Presenters\Label;
+use App\Presenters\Text;
 use App\Presenters\Words;
 use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Outline;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\SizeMeasure;
-use Skivo\Core\Physics\WheelMount;
 
 /** A build sheet, as typed. Every field may be left empty. */
 final class CarRequest extends FormRequest
@@ -47,8 +48,8 @@ final class CarRequest extends FormRequest
     public static function rule(CarAttribute $attribute, UnitSystem $units): array
     {
         return match (true) {
-            $attribute === CarAttribute::WheelMount => ['nullable', Rule::enum(WheelMount::class)],
-            $attribute === CarAttribute::WheelHollow => ['nullable', Rule::enum(Hollow::class)],
+            $attribute->options() !== [] => ['nullable', Rule::in(array_column($attribute->options(), 'value'))],
+            $attribute === CarAttribute::ChassisOutline => ['nullable', 'string', self::outline(...)],
             $attribute->isKind() => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
             $attribute->isCount() => ['nullable', 'integer', 'between:' . implode(',', $attribute->range())],
             default => ['nullable', 'string', new ReadsAs(TypedCar::bareUnit($attribute, $units), $attribute->complaint(...), $units)],
@@ -58,14 +59,24 @@ final class CarRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        $messages = ['wheel_mount' => __('build.choose_mount'), 'wheel_hollow' => __('build.choose_hollow')];
+        $messages = [];
         foreach (CarAttribute::recorded() as $attribute) {
+            if ($attribute->options() !== []) {
+                $messages["{$attribute->value}.*"] = Text::of('build.choose_one', ['attribute' => Label::inside($attribute)]);
+            }
             if ($attribute->isCount()) {
                 $messages["{$attribute->value}.*"] = self::notACount($attribute, $this->words());
             }
         }
 
         return $messages;
+    }
+
+    private static function outline(string $attribute, mixed $value, \Closure $fail): void
+    {
+        if (Outline::read(is_string($value) ? $value : null) === null) {
+            $fail(Text::of('build.not_an_outline', ['least' => Outline::LEAST]));
+        }
     }
 
     /** What is said of something that is no such count. */

@@ -71,6 +71,7 @@ final class ChallengeRequest extends FormRequest
             'push_is_foul' => ['nullable', 'boolean'],
             'void_is_retried' => ['nullable', 'boolean'],
             'no_start_is_zero' => ['nullable', 'boolean'],
+            'practice_runs' => ['nullable', 'integer', 'between:0,' . Limits::MOST_PRACTICE_RUNS],
             'most_balloons' => ['nullable', 'integer', 'between:1,6'],
             'most_straws' => ['nullable', 'integer', 'between:1,60'],
             'heaviest' => [
@@ -114,6 +115,7 @@ final class ChallengeRequest extends FormRequest
             'scoring.required' => Text::of('challenge.form.choose_how_tries_count'),
             'units.required' => Text::of('challenge.form.choose_the_units_the_class_works'),
             'tries.*' => Text::of('challenge.form.tries_per_group_must_be_a', ['most_tries' => Limits::MOST_TRIES]),
+            'practice_runs.*' => Text::of('challenge.form.practice_runs_from_to', ['most' => Limits::MOST_PRACTICE_RUNS]),
             'lanes.*' => Text::of('challenge.form.lanes_must_be_a_whole_number', ['most_lanes' => Limits::MOST_LANES]),
             'lane_length.required' => Text::of('challenge.form.say_how_long_the_lane_is'),
             'timed_length.required' => Text::of('challenge.form.a_challenge_for_the_fastest_needs'),
@@ -223,6 +225,7 @@ final class ChallengeRequest extends FormRequest
             'push_is_foul' => $this->input('push_is_foul') === null || $this->boolean('push_is_foul'),
             'void_is_retried' => $this->input('void_is_retried') === null || $this->boolean('void_is_retried'),
             'no_start_is_zero' => $this->boolean('no_start_is_zero'),
+            'practice_runs' => $this->integer('practice_runs'),
             'most_balloons' => $this->input('most_balloons'),
             'most_straws' => $this->input('most_straws'),
             'heaviest' => ReadsAs::read($this->input('heaviest'), $this->unitSystem()->unit(Scale::Weight) ?? Unit::Gram),

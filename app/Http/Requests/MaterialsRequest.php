@@ -28,6 +28,7 @@ final class MaterialsRequest extends FormRequest
             'spares_percent' => ['required', 'integer', 'between:0,200'],
             'by_mouth' => ['required', 'boolean'],
             'latex_free' => ['required', 'boolean'],
+            'collect_by' => ['nullable', 'date_format:Y-m-d'],
         ];
         foreach (['chassis', 'wheels', 'bearing', 'nozzle', 'balloon', 'joint'] as $part) {
             $rules["kit_{$part}"] = ['required', 'string', 'max:80'];
@@ -35,6 +36,7 @@ final class MaterialsRequest extends FormRequest
         foreach ($this->lines() as $key) {
             $rules["amount_{$key}"] = ['nullable', 'numeric', 'between:0,10000'];
             $rules["price_{$key}"] = ['nullable', 'numeric', 'between:0,100000'];
+            $rules["pack_{$key}"] = ['nullable', 'integer', 'between:1,10000'];
         }
 
         return $rules;
@@ -48,6 +50,8 @@ final class MaterialsRequest extends FormRequest
             'group_size.*' => Text::of('plan.form.learners_in_a_group_must_be'),
             'spares_percent.*' => Text::of('plan.form.spares_must_be_a_whole_number'),
             'amount_*.*' => Text::of('plan.form.an_amount_must_be_a_number'),
+            'pack_*.*' => Text::of('plan.form.a_pack_must_be'),
+            'collect_by.*' => Text::of('plan.form.give_a_date'),
             'price_*.*' => Text::of('plan.form.a_price_must_be_a_number'),
             'kit_*.*' => Text::of('plan.form.choose_one_of_the_parts'),
             '*.required' => Text::of('plan.form.choose_one_of_the_two'),
@@ -64,21 +68,25 @@ final class MaterialsRequest extends FormRequest
     /** @return array<string, mixed> by column of the plan */
     public function plan(): array
     {
-        return $this->safe()->only(
+        return ['collect_by' => $this->date('collect_by', 'Y-m-d')] + $this->safe()->only(
             [
                 'groups', 'group_size', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint',
             ],
         );
     }
 
-    /** @return array<string, array{float|null, float|null}> amount and price by line, both null for the usual one */
+    /** @return array<string, array{float|null, float|null, int|null}> amount, price and pack by line, null for the usual one */
     public function changes(): array
     {
         $changes = [];
         foreach ($this->lines() as $key) {
             $amount = $this->input("amount_{$key}");
             $price = $this->input("price_{$key}");
-            $changes[$key] = [is_numeric($amount) ? (float) $amount : null, is_numeric($price) ? (float) $price : null];
+            $changes[$key] = [
+                is_numeric($amount) ? (float) $amount : null,
+                is_numeric($price) ? (float) $price : null,
+                $this->filled("pack_{$key}") ? $this->integer("pack_{$key}") : null,
+            ];
         }
 
         return $changes;

@@ -14,6 +14,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\ChassisForm;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
 use Skivo\Core\Measurement\Remark;
@@ -33,6 +34,7 @@ final class PartRequest extends FormRequest
         foreach ($this->known() as $attribute) {
             $rules[$attribute->value] = [$attribute->facts()->isLeftToPart ? 'nullable' : 'required', 'string', $this->reads($attribute)];
         }
+        $rules['form'] = ['nullable', Rule::enum(ChassisForm::class)];
         $rules['traits'] = ['nullable', 'array'];
         $rules['traits.*'] = [Rule::enum(PartTrait::class)];
 
@@ -43,6 +45,7 @@ final class PartRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'form.*' => Text::of('what_if.form.choose_one_of_the_forms'),
             'kind.*' => Text::of('what_if.form.choose_the_kind_of_part'),
             'name.required' => Text::of('what_if.form.give_the_part_a_name'),
             '*.required' => Text::of('what_if.form.the_run_model_starts_from_this'),
@@ -61,6 +64,7 @@ final class PartRequest extends FormRequest
             $value = match (true) {
                 // Of a wheel without one, the hub is as thick as the rim; tubes that are not there stay away.
                 $typed === '' && $attribute === CarAttribute::WheelHub => $values[CarAttribute::WheelThickness->value],
+                $typed === '' && in_array($attribute, [CarAttribute::WheelBore, CarAttribute::NozzleOutside, CarAttribute::WiderOutside], true) => null,
                 $typed === '' => Catalogue::standard()->usual($kind)->find($attribute),
                 $unit === null => (float) str_replace(',', '.', $typed),
                 default => ReadsAs::read($typed, $unit)?->quantity->si(),
@@ -73,6 +77,7 @@ final class PartRequest extends FormRequest
 
         return [
             'kind' => $kind, 'name' => $this->string('name')->toString(), 'values' => $values, 'traits' => array_values($traits), 'origin' => OwnPart::ORIGIN,
+            'form' => $kind === PartKind::Chassis ? $this->enum('form', ChassisForm::class) : null,
         ];
     }
 

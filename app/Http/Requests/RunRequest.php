@@ -16,12 +16,15 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\FilledBy;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Plausibility;
+use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Side;
@@ -52,7 +55,7 @@ final class RunRequest extends FormRequest
             'distance' => [
                 'nullable',
                 'string',
-                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end')),
+                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end') && !$this->boolean('hit_wall')),
                 new ReadsAs($this->bareUnit(), $distance, $units),
             ],
             'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
@@ -80,12 +83,26 @@ final class RunRequest extends FormRequest
             ],
             'void' => ['nullable', Rule::enum(VoidReason::class)],
             'past_end' => ['nullable', 'boolean'],
+            'hit_wall' => ['nullable', 'boolean'],
+            'practice' => ['nullable', 'boolean'],
+            'kind' => ['nullable', Rule::enum(RunKind::class)],
+            'surface' => ['nullable', 'string', 'max:' . Limits::SURFACE_CHARACTERS],
+            'ramp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), Limits::rampComplaint(...), $units)],
+            'filled_by' => ['nullable', Rule::enum(FilledBy::class)],
             'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
             'confirmed' => ['nullable', 'string', 'max:200'],
             'edition' => ['nullable', 'integer'],
             'readings' => ['nullable', 'string', 'max:4000'],
             'typed_in' => ['nullable', Rule::enum(UnitSystem::class)],
         ];
+    }
+
+    /** One tap at the strip says why a run is void. */
+    protected function prepareForValidation(): void
+    {
+        if ($this->filled('void_now')) {
+            $this->merge(['void' => $this->input('void_now')]);
+        }
     }
 
     /** @return array<string, string> */
@@ -96,6 +113,8 @@ final class RunRequest extends FormRequest
             'group.*' => Text::of('run.form.this_group_is_not_in_the'),
             'distance.required' => Text::of('run.form.type_where_the_car_stopped_or'),
             'void' => Text::of('run.form.choose_one_of_the_reasons'),
+            'kind' => Text::of('run.form.choose_a_kind'),
+            'surface.*' => Text::of('run.form.the_floor_in_few_words'),
             'lane.*' => Text::of('run.form.the_lane_must_be_a_whole', ['most_lanes' => Limits::MOST_LANES]),
             'inflation_strokes.*' => Text::of('run.form.pump_strokes_must_be_a_whole'),
             'inflation_size.required_if' => Text::of('run.form.type_how_large_the_balloon_was'),
@@ -137,7 +156,8 @@ final class RunRequest extends FormRequest
     {
         $held = $now?->record() ?? new RunRecord();
         $note = $this->input('note');
-        $pastEnd = $this->has('past_end') ? $this->boolean('past_end') : $held->pastEnd;
+        $hitWall = $this->has('hit_wall') ? $this->boolean('hit_wall') : $held->hitWall;
+        $pastEnd = $hitWall || ($this->has('past_end') ? $this->boolean('past_end') : $held->pastEnd);
         $distance = $this->has('distance') ? ReadsAs::read($this->input('distance'), $this->bareUnit()) : $held->distance;
         $record = new RunRecord(
             // Past the end without a distance: at least as far as the lane is long.
@@ -153,12 +173,37 @@ final class RunRequest extends FormRequest
             $this->has('total_time') ? ReadsAs::read($this->input('total_time'), Unit::Second) : $held->totalTime,
             $this->has('lane') ? ($this->input('lane') === null ? null : $this->integer('lane')) : $held->lane,
             $pastEnd,
+            $this->has('filled_by') ? $this->enum('filled_by', FilledBy::class) : $held->filledBy,
+            match (true) {
+                $this->has('kind') => $this->enum('kind', RunKind::class) ?? RunKind::Try,
+                $this->has('practice') => $this->boolean('practice') ? RunKind::Practice : RunKind::Try,
+                default => $held->kind,
+            },
+            $this->has('surface') ? $this->surface() : $held->surface,
+            $this->has('ramp') ? $this->ramp() : $held->ramp,
+            $hitWall,
         );
         if ($record->distance === null && $record->void === null) {
             throw ValidationException::withMessages(['distance' => $this->messages()['distance.required']]);
         }
 
         return $record;
+    }
+
+    /** Null where it is the class's own: then nothing is other. */
+    private function surface(): ?string
+    {
+        $typed = trim($this->string('surface')->toString());
+
+        return $typed === '' || mb_strtolower($typed) === mb_strtolower($this->challenge()->surface ?? '') ? null : $typed;
+    }
+
+    /** Null where it started level. */
+    private function ramp(): ?Entry
+    {
+        $ramp = ReadsAs::read($this->input('ramp'), $this->bareUnit());
+
+        return $ramp === null || $ramp->quantity->si() === 0.0 ? null : $ramp;
     }
 
     private function inflation(): ?Inflation

@@ -87,8 +87,8 @@ function drawRow(lane, row, height, scale, tip, width) {
             row.mark,
             scale(run.x),
             middle,
-            size * (run.older ? 0.75 : 1),
-            run.older ? 'older' : run.extra ? 'extra' : run.fresh ? 'fresh-run' : '',
+            size * (run.older || run.aside ? 0.75 : 1),
+            run.older ? 'older' : run.aside ? 'aside' : run.extra ? 'extra' : run.fresh ? 'fresh-run' : '',
         );
         if (run.fresh) {
             mark.style.setProperty('--from', `${scale(run.x)}px`);
@@ -103,7 +103,7 @@ function drawRow(lane, row, height, scale, tip, width) {
             svg('circle', { cx: scale(run.x), cy: middle, r: size * 0.8, class: 'lane-interval' }, ink);
         }
     }
-    const voids = row.runs.filter((each) => each.void);
+    const voids = row.runs.filter((each) => each.void && !each.aside);
     voids.forEach((run, index) => {
         const x = 12 + index * (size * 0.9);
         const outline = svg('circle', { cx: x, cy: height - size * 0.55, r: size * 0.34, class: 'lane-void' }, lane);

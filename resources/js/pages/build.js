@@ -1,4 +1,7 @@
-/** The build sheet: draws the car anew as it is typed. */
+import { attachParts } from './parts.js';
+import { attachRules } from './rules.js';
+
+/** The build sheet: draws the car anew as it is typed, and shows the part that is tapped in the drawing. */
 export function attachBuild(root) {
     const form = root.querySelector('form[data-draw]');
     const drawing = root.querySelector('[data-drawing]');
@@ -19,17 +22,31 @@ export function attachBuild(root) {
             const response = await fetch(`${form.dataset.draw}?${typed}`, { headers: { Accept: 'text/html', 'X-Beside': 'yes' } });
             if (response.ok && mine === asked) {
                 drawing.innerHTML = await response.text();
+                parts.mark();
             }
         } catch {
             // Without a connection the drawing stays as it was; nothing typed is lost.
         }
     };
-    for (const button of form.querySelectorAll('[data-fill]')) {
-        button.addEventListener('click', () => {
-            form.elements[button.dataset.fill].value = button.dataset.value;
-            form.dispatchEvent(new Event('input'));
-        });
-    }
+    const parts = attachParts(root, form);
+    attachRules(form);
+    form.addEventListener('click', (event) => {
+        const button = event.target.closest('[data-fill]');
+        if (button === null) {
+            return;
+        }
+        form.elements[button.dataset.fill].value = button.dataset.value;
+        for (const other of form.querySelectorAll(`[data-fill='${button.dataset.fill}'][aria-pressed]`)) {
+            other.setAttribute('aria-pressed', String(other === button));
+        }
+        // What a part usually measures stands pale where nothing was measured.
+        for (const [name, size] of Object.entries(JSON.parse(button.dataset.sizes ?? '{}'))) {
+            if (form.elements[name] instanceof HTMLInputElement && name !== button.dataset.fill) {
+                form.elements[name].placeholder = size;
+            }
+        }
+        form.dispatchEvent(new Event('input'));
+    });
     form.addEventListener('input', () => {
         clearTimeout(waiting);
         waiting = setTimeout(draw, 180);

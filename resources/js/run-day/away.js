@@ -11,8 +11,8 @@ export function attachAway(root) {
     navigator.serviceWorker
         .register('/service-worker.js')
         .then(async () => {
-            const entry = root.querySelector('[data-entry]');
-            if (entry === null) {
+            const path = [...root.querySelectorAll('.stations a, .path-foot a')].map((link) => new URL(link.href).pathname);
+            if (root.querySelector('[data-entry]') === null && path.length === 0) {
                 return;
             }
             // The first visit was loaded past the worker: what it needs is kept now, before the network goes.
@@ -22,13 +22,17 @@ export function attachAway(root) {
                 .map((each) => each.name)
                 .filter((name) => name.startsWith(`${location.origin}/build/`));
             const [pages, assets] = await Promise.all([caches.open('skivo-pages'), caches.open('skivo-assets')]);
-            await Promise.all([
-                fetch(location.pathname, { headers: { Accept: 'text/html', 'X-Beside': 'yes' }, credentials: 'same-origin' }).then(
-                    (response) =>
-                        response.ok && !response.redirected && response.headers.get('X-Served-By') === 'Skivo'
-                            ? pages.put(location.pathname, response)
+            const keep = (address) =>
+                fetch(address, { headers: { Accept: 'text/html', 'X-Beside': 'yes' }, credentials: 'same-origin' }).then(
+                    async (response) =>
+                        response.ok && response.headers.get('X-Served-By') === 'Skivo'
+                            ? // As an answer of its own: one that was led elsewhere opens no page.
+                              pages.put(address, new Response(await response.blob(), { headers: response.headers }))
                             : null,
-                ),
+                );
+            await Promise.all([
+                // A group goes on from station to station, also without a network.
+                ...[...new Set([location.pathname, ...path])].map(keep),
                 ...files.map(async (file) => (await assets.match(file)) ?? assets.add(file)),
             ]);
             root.documentElement.dataset.keeps = '';

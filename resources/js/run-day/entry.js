@@ -1,3 +1,4 @@
+import { randomId } from './ids.js';
 import { announce } from './announce.js';
 import { Instruments } from './instruments.js';
 import { RunQueue } from './queue.js';
@@ -23,6 +24,7 @@ class Entry {
     #handing = 0;
     #unsent = 0;
     #loggedAt = 0;
+    #lastRan = null;
     #waiting = [];
 
     constructor(element) {
@@ -49,7 +51,7 @@ class Entry {
         this.fields.group.addEventListener?.('change', () => this.#choose());
         this.strip.form.addEventListener('submit', (event) => {
             event.preventDefault();
-            this.#log();
+            this.#log(event.submitter?.name === 'void_now' ? event.submitter.value : undefined);
         });
         document.addEventListener('skivo:state', ({ detail }) => this.#hear(detail));
         document.addEventListener('click', (event) => {
@@ -61,6 +63,9 @@ class Entry {
             }
         });
         this.#keepOpen();
+        if (this.fields.distance.value === '') {
+            this.#holdLane();
+        }
         this.#sayTry();
         // Ready to type; the floor must not scroll away for it.
         const wrong = this.strip.form.querySelector('[aria-invalid="true"]');
@@ -93,8 +98,8 @@ class Entry {
         this.instruments.show();
     }
 
-    async #log() {
-        const run = this.strip.typed();
+    async #log(reason) {
+        const run = this.strip.typed(reason);
         if (run.distance === undefined && run.void === undefined && !this.strip.isTyped) {
             // A second tap on what has just been handed over is none.
             if (this.#handing === 0 && this.#waiting.length === 0) {
@@ -117,11 +122,13 @@ class Entry {
     }
 
     #clear() {
-        this.strip.clear(newId());
+        this.strip.clear(randomId());
         this.#isByHand = false;
-        this.turns.ran(Number(this.fields.group.value));
-        if (this.strip.choosesGroup && this.turns.next !== null) {
-            this.fields.group.value = this.turns.next;
+        this.#lastRan = Number(this.fields.group.value);
+        this.turns.ran(this.#lastRan);
+        const next = this.#atMyLane() ?? this.turns.next;
+        if (this.strip.choosesGroup && next !== null) {
+            this.fields.group.value = next;
         }
         this.#sayTry();
         document.dispatchEvent(new CustomEvent('skivo:cleared'));
@@ -185,6 +192,7 @@ class Entry {
         // What was asked before the last run was stored would call its group again.
         const isOld = state.asked < this.#loggedAt;
         if (!typing && !isOld) {
+            this.#lastRan = this.#waiting.length === 0 ? null : this.#lastRan;
             this.turns.hear(
                 state.coming,
                 this.#waiting.map((run) => Number(run.fields.group)),
@@ -204,24 +212,50 @@ class Entry {
             option = new Option(group.name, group.id);
             this.fields.group.add(option);
         }
-        if (option) {
-            option.dataset.try = group.try;
-            option.dataset.lane = group.lane ?? '';
+        const own = String(group.id) === this.fields.group.value && !this.strip.choosesGroup ? this.fields.group : null;
+        for (const place of [option, own].filter((each) => each)) {
+            place.dataset.try = group.try;
+            place.dataset.lane = group.lane ?? '';
+            place.dataset.practice = group.practice ? '1' : '';
+            place.dataset.sweep = group.sweep ? '1' : '';
+            place.dataset.fill = JSON.stringify(group.fill);
         }
     }
 
-    #call(next) {
+    /** Who stands at the lane that is held here, where one is. */
+    #atMyLane() {
+        const held = this.strip.lane;
+        if (held === '') {
+            return null;
+        }
+        const standing = [...document.querySelectorAll('[data-stand]')];
+        const [mine, others] = [true, false].map((isMine) =>
+            standing.filter((each) => (each.dataset.laneNumber === held) === isMine).map((each) => Number(each.dataset.stand)),
+        );
+        // Who has just run has had its turn; then it is the next one that does not stand at another lane.
+        return mine.find((group) => group !== this.#lastRan) ?? this.turns.coming.find((group) => !others.includes(group)) ?? null;
+    }
+
+    #holdLane() {
+        const select = this.element.querySelector('[data-hold-lane]');
+        const key = `skivo-lane ${this.element.dataset.challenge}`;
+        if (select === null) {
+            return;
+        }
+        select.value = localStorage.getItem(key) ?? '';
+        select.addEventListener('change', () => {
+            localStorage.setItem(key, select.value);
+            this.#isByHand = false;
+            this.#call(this.turns.next);
+            this.#sayTry();
+        });
+        this.#call(this.turns.next);
+    }
+
+    #call(proposed) {
+        const next = this.#atMyLane() ?? proposed;
         if (next !== null && !this.#isByHand && this.strip.choosesGroup && this.strip.errors.hidden) {
             this.fields.group.value = next;
         }
     }
-}
-
-/** A random id (RFC 4122, version 4). On plain http there is no crypto.randomUUID. */
-function newId() {
-    const bytes = crypto.getRandomValues(new Uint8Array(16));
-    bytes[6] = (bytes[6] & 0x0f) | 0x40;
-    bytes[8] = (bytes[8] & 0x3f) | 0x80;
-    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-    return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }

@@ -1,5 +1,4 @@
 import { Idiomorph } from 'idiomorph/dist/idiomorph.esm.js';
-import { attachFloors } from '../figures/floor.js';
 import { attachTimes } from '../pages/times.js';
 
 /** Whether somebody has typed in a field, or chosen, what has not been sent yet. */
@@ -42,7 +41,9 @@ export function morph(piece, html) {
             beforeAttributeUpdated: (name, node) => !(name === 'open' && node.tagName === 'DETAILS'),
         },
     });
-    attachFloors(piece);
+    if (piece.querySelector('[data-floor]') !== null) {
+        import('../figures/floor.js').then(({ attachFloors }) => attachFloors(piece));
+    }
     attachTimes(piece);
     if (piece.querySelector('[data-relation]') !== null) {
         import('../figures/figure.js').then(({ attachFigures }) => attachFigures(piece));

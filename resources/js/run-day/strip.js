@@ -2,7 +2,10 @@ import { say } from '../words.js';
 import { button } from './waiting.js';
 
 /** What stays in the strip from one run to the next. */
-const KEPT = ['group', 'drift_side', 'inflation_kind', 'inflation_size', 'inflation_strokes'];
+const KEPT = ['group', 'drift_side', 'filled_by'];
+
+/** Fills that differ by less (of the one before) are the same. */
+const SAME_FILL = 0.025;
 
 /** The form of the entry strip: what is typed in it, what is said about that, and what of it is shown. */
 export class Strip {
@@ -18,7 +21,25 @@ export class Strip {
             delete event.target.dataset.filled;
             this.fields.confirmed.value = '';
         });
+        // Practice that is switched on stays on; switched off where it is due, it is off for this run.
+        this.isPractising = false;
+        this.fields.practice?.addEventListener('change', (event) => {
+            this.isPractising = event.target.checked;
+        });
+        this.fields.hit_wall.addEventListener('change', (event) => {
+            this.fields.past_end.checked = event.target.checked;
+        });
+        this.form.addEventListener('input', (event) => {
+            if (event.target.name?.startsWith('inflation_')) {
+                this.#noteFill();
+            }
+        });
         this.openWhereFilled();
+    }
+
+    /** The lane that is held here; empty where none is. */
+    get lane() {
+        return this.element.querySelector('[data-hold-lane]')?.value ?? '';
     }
 
     /** Whether the group is chosen here; on a group's own tablet it is not. */
@@ -33,19 +54,32 @@ export class Strip {
     }
 
     openWhereFilled() {
-        const isHidden = (field) => field.closest('.more') !== null && field.value !== '' && !['lane', 'drift_side'].includes(field.name);
+        const isHidden = (field) =>
+            field.closest('.more') !== null &&
+            field.value !== '' &&
+            !['lane', 'drift_side'].includes(field.name) &&
+            !field.name.startsWith('inflation_');
         if ([...this.fields].some((field) => isHidden(field))) {
             this.open(true);
         }
     }
 
-    typed() {
-        return Object.fromEntries([...new FormData(this.form)].filter(([name, value]) => value !== '' && name !== '_token'));
+    /** @param {string|undefined} reason for which it is void, where that was tapped */
+    typed(reason) {
+        const typed = Object.fromEntries([...new FormData(this.form)].filter(([name, value]) => value !== '' && name !== '_token'));
+        if (reason !== undefined) {
+            typed.void = reason;
+        }
+        if (this.fields.practice !== undefined) {
+            typed.practice = this.fields.practice.checked ? '1' : '0';
+        }
+        return typed;
     }
 
     inWords(of) {
-        const what = of.distance ?? of.void ?? (of.past_end === undefined ? undefined : say('entry.past_the_end'));
-        return [this.fields.group.selectedOptions?.[0]?.textContent.trim() ?? '', what].join(', ');
+        const end = of.hit_wall === undefined ? (of.past_end === undefined ? undefined : say('entry.past_the_end')) : say('entry.far_wall');
+        const who = this.fields.group.selectedOptions?.[0]?.textContent.trim() ?? '';
+        return [who, ...(of.practice === '1' ? [say('entry.practice')] : []), of.distance ?? of.void ?? end].join(', ');
     }
 
     /** Whether somebody typed something of a run; what instruments filled in does not count. */
@@ -64,8 +98,37 @@ export class Strip {
         const tries = this.element.querySelector('[data-next-try]');
         if (chosen !== undefined && tries !== null) {
             tries.textContent = chosen.dataset.try ?? '';
-            this.fields.lane.value = chosen.dataset.lane ?? '';
+            this.fields.lane.value = this.lane === '' ? (chosen.dataset.lane ?? '') : this.lane;
         }
+        this.#propose((chosen ?? this.fields.group).dataset);
+    }
+
+    /** Practice where it is due, and the balloon as full as the last time. */
+    #propose({ practice = '', fill = 'null', sweep = '' }) {
+        if (this.fields.practice !== undefined) {
+            this.fields.practice.checked = this.isPractising || practice === '1';
+        }
+        const last = JSON.parse(fill);
+        if (this.proposed !== fill + this.fields.group.value) {
+            this.proposed = fill + this.fields.group.value;
+            for (const name of ['kind', 'size', 'strokes']) {
+                this.fields[`inflation_${name}`].value = last?.[name] ?? '';
+            }
+        }
+        this.last = sweep === '1' ? null : last;
+        this.#noteFill();
+    }
+
+    /** Fills of one car that differ are pointed out before the run, not after it. */
+    #noteFill() {
+        const note = this.element.querySelector('[data-fill-note]');
+        const field = this.last?.kind === 'strokes' ? 'strokes' : 'size';
+        const now = this.fields[`inflation_${field}`].value;
+        const [was, is] = [this.last?.[field] ?? '', now].map((text) => parseFloat(text.replace(',', '.')));
+        const isOther =
+            this.fields.inflation_kind.value !== '' &&
+            (this.fields.inflation_kind.value !== this.last?.kind || Math.abs(is - was) > SAME_FILL * was);
+        note.textContent = this.last && isOther ? say('entry.other_fill', { before: this.last[field] || this.last.kind }) : '';
     }
 
     /** What is wrong, or in question; with a way out where it may be a run that was logged already. */
@@ -104,7 +167,12 @@ export class Strip {
         for (const field of this.fields) {
             if (field.type === 'checkbox') {
                 field.checked = false;
-            } else if (field.type !== 'hidden' && !KEPT.includes(field.name)) {
+            } else if (
+                field.type !== 'hidden' &&
+                field.type !== 'submit' &&
+                !KEPT.includes(field.name) &&
+                !field.name.startsWith('inflation_')
+            ) {
                 field.value = '';
                 delete field.dataset.filled;
             }
@@ -122,10 +190,11 @@ export class Strip {
         for (const field of this.fields) {
             if (field.type === 'checkbox') {
                 field.checked = run.fields[field.name] === field.value;
-            } else if (field.name !== '_token' && field.name !== 'typed_in') {
+            } else if (field.name !== '_token' && field.name !== 'typed_in' && field.type !== 'submit') {
                 field.value = this.#inItsUnit(run, field.name) ?? (field.name === 'drift_side' ? 'left' : '');
             }
         }
+        this.isPractising = run.fields.practice === '1';
         this.fields.confirmed.value = '';
     }
 
@@ -139,7 +208,12 @@ export class Strip {
     /** As a plain form: for a browser that keeps nothing. */
     submit(run) {
         for (const [name, value] of Object.entries(run)) {
-            this.fields[name].value = value;
+            const field = this.fields[name];
+            if (field.type === 'checkbox') {
+                field.checked = value === '1';
+            } else {
+                field.value = value;
+            }
         }
         this.form.submit();
     }

@@ -18,6 +18,7 @@
         </p>
     @endif
 </header>
+@if ($last === null)<x-board-start :challenge="$challenge" :start="\App\ViewModels\BoardStart::of($record)" />@endif
 <x-floor :record="$record" :fresh="$last?->id" />
 <div class="board-foot">
     @foreach ($challenge->allAwards() as $award)

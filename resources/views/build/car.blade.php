@@ -2,7 +2,7 @@
     use Skivo\Core\Physics\SizeMeasure;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\Step;
-    use Skivo\Core\Physics\WheelMount;
+    use Skivo\Core\Car\PartKind;
     $units = $challenge->units;
     $choices = $reading->car;
     $say = new Words($units);
@@ -33,12 +33,20 @@
         'wheel_hub' => Text::of('build.car.where_the_axle_goes_through_a'),
         'band_turns' => Text::of('build.car.three_or_four_hold_the_neck'),
     ];
-    $hint = fn (CarAttribute $choice) => $hints[$choice->value]
-        ?? ($choice->isQuantity()
-        ? Text::of('build.car.in_unless_you_type_a_unit', ['units' => \App\Presenters\Phrase::unit($choice->bareUnit($units))]) : null);
+    $hint = fn (CarAttribute $choice) => $hints[$choice->value] ?? null;
+    $kindOf = fn (Step $step) => match ($step) {
+        Step::Chassis => PartKind::Chassis, Step::Axles => PartKind::Bearing, Step::Wheels => PartKind::Wheel,
+        Step::Power => PartKind::Balloon, Step::Nozzle => PartKind::Nozzle, Step::Floor => PartKind::Surface, default => null,
+    };
+    $known = $reading->known();
+    // A group is asked for what it may vary; the rest is the kit's.
+    $asked = $isOwn && ! $challenge->rules()->isFreeDesign() && $challenge->rules()->free !== [] ? $challenge->rules()->free : Step::cases();
+    $outline = \Skivo\Core\Car\Outline::read($choices->kind(CarAttribute::ChassisOutline))->percent ?? [100, 100, 100, 80, 40];
     $recorded = fn (Step $step) => count(array_filter($step->attributes(), fn ($choice) => $choices->has($choice)));
 @endphp
 <x-layout :title="Text::of('build.car.car_of', ['group' => $group->name])" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
+    @if ($isOwn)<x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="new \App\Presenters\PathWords($challenge->age)"
+        :here="\Skivo\Core\Challenge\Station::Idea" />@endif
     <div class="lead-in">
         <div>
             <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('build.car.the_car_of', [
@@ -54,7 +62,7 @@
                 href="{{ route('cars.versions', [$challenge, $group]) }}">{{ Text::of('build.car.its_versions') }}</a>@endif
             @if (! $isOwn && $car !== null && ! $car->choices->isEmpty())<a class="button plain"
                 href="{{ route('checks.edit', [$challenge, $group]) }}">{{ Text::of('build.car.its_check_card') }}</a>@endif
-            @unless ($fromKit)<a class="button"
+            @unless ($fromKit || $isOwn)<a class="button"
                 href="{{ route('cars.edit',
                 [$challenge, $group, 'kit' => 1]) }}">{{ Text::of('build.car.fill_in_from_the_kit') }}</a>@endunless
         </p>
@@ -62,11 +70,13 @@
     <x-errors />
     @if ($fromKit && ! $errors->any())<p class="flash" role="status">{{ Text::of('build.car.the_kits_values_stand_in_the') }}</p>@endif
     <nav class="steps no-print" aria-label="{{ Text::of('build.car.steps_of_the_build') }}">
-        <ol>@foreach (Step::cases() as $step)<li><a href="#{{ $step->value }}">{{ Label::of($step) }}
+        <ol>@foreach ($asked as $step)<li><a href="#{{ $step->value }}" data-part="{{ $step->value }}">{{ Label::of($step) }}
         <span class="num">{{ $recorded($step) === 0 ? Text::of('build.car.later') : $recorded($step) }}</span></a>
-            </li>@endforeach</ol>
+            </li>@endforeach
+            <li><a href="#all" data-part="all">{{ Text::of('build.car.everything') }}</a></li></ol>
     </nav>
     <div class="build-sheet">
+        <section class="drawn" data-drawing aria-label="{{ Text::of('build.car.the_car_as_recorded') }}">@include('build.drawing')</section>
         <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}">
             @csrf @method('put')<x-sent-with :units="$challenge->units" />
             <input type="hidden" name="edition" value="{{ \App\Actions\RecordCar::edition($car) }}">
@@ -81,55 +91,33 @@
                     <p>{{ Text::of('build.car.what_you_typed_is_below_record') }}</p>
                 </div>
             @endif
-            @foreach (Step::cases() as $step)
+            @foreach ($asked as $step)
                 @php($main = array_filter($step->attributes(), fn ($choice) => $choice->facts()->isMain))
                 @php($more = array_filter($step->attributes(), fn ($choice) => ! $choice->facts()->isMain))
-                <section class="step" id="{{ $step->value }}" aria-labelledby="{{ $step->value }}-title">
-                    <h3 id="{{ $step->value }}-title">{{ Label::of($step) }}</h3>
+                <section class="step" id="{{ $step->value }}" aria-labelledby="{{ $step->value }}-title" tabindex="-1">
+                    <h3 id="{{ $step->value }}-title">{{ Label::of($step) }}
+                        <span class="is-{{ $known[$step->value]->value }}">{{ Label::of($known[$step->value]) }}</span></h3>
                     <div class="form-grid narrow">
+                        @if ($kindOf($step) !== null)
+                        <x-part-pictures
+                            :kind="$kindOf($step)"
+                                :offers="\App\ViewModels\PartOffer::of($kindOf($step), $catalogue, $plan->kit, $units,
+                                    $isOwn ? $challenge->rules()->allowed : [])"
+                            :held="old($kindOf($step)->named()->value, $held($kindOf($step)->named()))" />
+                        @endif
                         @foreach ($main as $choice)
-                            @if ($choice === CarAttribute::WheelMount)
-                                <fieldset class="wide">
-                                    <legend class="field-label mb-1">{{ Text::of('build.car.wheels_are') }}</legend>
-                                    <div class="choices">
-                                        <x-choice name="wheel_mount" value="" :checked="$held($choice) === null">
-                                            {{ Text::of('build.car.not_noted') }}</x-choice>
-                                        <x-choice
-                                            name="wheel_mount" :value="WheelMount::Fixed->value"
-                                            :checked="$held($choice) === WheelMount::Fixed->value"
-                                            :hint="Text::of('build.car.the_axle_turns_in_its_bearing')">
-                                            {{ Text::of('build.car.fixed_to_the_axle') }}</x-choice>
-                                        <x-choice
-                                            name="wheel_mount" :value="WheelMount::Spinning->value"
-                                            :checked="$held($choice) === WheelMount::Spinning->value"
-                                            :hint="Text::of('build.car.the_axle_stands_still')">
-                                            {{ Text::of('build.car.spinning_on_the_axle') }}</x-choice>
-                                    </div>
-                                    @error('wheel_mount')<p class="error">{{ $message }}</p>@enderror
-                                </fieldset>
-                            @elseif ($choice === CarAttribute::WheelHollow)
-                                <div class="field">
-                                    <label for="f-wheel_hollow">{{ Label::title($choice) }}</label>
-                                    <select id="f-wheel_hollow" name="wheel_hollow" class="input">
-                                        <option value="">{{ Text::of('build.car.not_noted_or_not_hollow') }}</option>
-                                        @foreach (\Skivo\Core\Physics\Hollow::cases() as $way)
-                                        <option value="{{ $way->value }}" @selected(old('wheel_hollow', $held($choice)) === $way->value)>
-                                            {{ Label::of($way) }}</option>@endforeach
-                                    </select>
-                                    <p class="hint">{{ Text::of('build.car.of_a_cap_or_lid') }}</p>
-                                </div>
+                            @if ($choice->options() !== [])
+                                <x-tick-choice :choice="$choice" :held="$held($choice)" />
                             @else
-                                <x-field
-                                    :name="$choice->value" :label="Label::title($choice)" :value="$held($choice)"
-                                    :suggestions="$catalogue->namesOf($choice)"
-                                    :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)"
-                                    :placeholder="$usual($choice)" />
+                                <x-car-field
+                                    :choice="$choice" :car="$choices" :kit="$kit" :units="$units" :held="$held($choice)" :usual="$usual($choice)"
+                                    :hint="$hint($choice)" :suggestions="$catalogue->namesOf($choice)" />
                             @endif
                             @if ($choice === CarAttribute::BalloonSize)
                                 <fieldset>
                                     <legend class="field-label mb-1">{{ Text::of('build.car.measured') }}</legend>
                                     @php($as = $choices->balloonMeasuredAs ?? SizeMeasure::Diameter)
-                                    <div class="choices grid-cols-1">
+                                    <div class="quick-ticks">
                                         <x-choice name="balloon_measured_as" value="diameter" :checked="$as === SizeMeasure::Diameter">
                                             {{ Text::of('build.car.across_diameter') }}</x-choice>
                                         <x-choice name="balloon_measured_as" value="circumference" :checked="$as === SizeMeasure::Circumference">
@@ -139,6 +127,18 @@
                             @endif
                         @endforeach
                     </div>
+                    @if ($step === Step::Chassis)
+                        <fieldset class="outline-editor">
+                            <legend class="field-label">{{ Text::of('build.car.your_outline') }}</legend>
+                            <p class="hint">{{ Text::of('build.car.how_wide_at_five_places') }}</p>
+                            <div class="outline-rules">
+                            @foreach ($outline as $place => $percent)
+                                <label><input type="range" min="{{ \Skivo\Core\Car\Outline::LEAST }}" max="100" step="5" value="{{ $percent }}" data-outline>
+                                    <span>{{ Text::of("build.car.outline_{$place}") }}</span></label>
+                            @endforeach
+                            </div>
+                        </fieldset>
+                    @endif
                     @if ($more !== [])
                         @php($open = array_filter($more, fn ($choice) => $held($choice) !== null || $errors->has($choice->value)) !== [])
                         <details class="disclosure" @if ($open) open @endif>
@@ -150,10 +150,9 @@
                             </summary>
                             <div class="form-grid narrow mt-2">
                                 @foreach ($more as $choice)
-                                    <x-field
-                                        :name="$choice->value" :label="Label::title($choice)" :value="$held($choice)"
-                                        :inputmode="$choice->isCount() ? 'numeric' : 'text'" :hint="$hint($choice)"
-                                        :placeholder="$usual($choice)" />
+                                    <x-car-field
+                                        :choice="$choice" :car="$choices" :kit="$kit" :units="$units" :held="$held($choice)" :usual="$usual($choice)"
+                                        :hint="$hint($choice)" />
                                 @endforeach
                             </div>
                         </details>
@@ -203,10 +202,8 @@
                     : route('groups.index', $challenge) }}">{{ Text::of('build.car.back_without_saving') }}</a>
             </p>
         </form>
-        <aside class="beside" aria-label="{{ Text::of('build.car.the_car_as_recorded') }}">
-            <div data-drawing aria-live="polite">@include('build.drawing')</div>
             @if (! $isOwn && $car !== null && ($reading->breaches !== [] || $reading->allowed !== []))
-                <section id="rules" class="mt-4 border-t border-rule pt-3">
+                <section id="rules" class="against-rules">
                     <h3>{{ Text::of('build.car.against_the_rules') }}</h3>
                     @foreach ($reading->breaches as $breach)
                         <form method="post" action="{{ route('cars.allow', [$challenge, $group, $breach->rule]) }}" class="mt-3">
@@ -235,6 +232,5 @@
                     @endforeach
                 </section>
             @endif
-        </aside>
     </div>
 </x-layout>

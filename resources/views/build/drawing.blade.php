@@ -4,8 +4,17 @@
     $say = new Words($units);
     $mass = $reading->mass;
     $difference = $mass->differenceKg();
+    $drawing = new \App\Drawings\CarDrawing($reading->layout, $reading->faults);
+    $known = $reading->known();
 @endphp
-<x-car-drawing :layout="$reading->layout" :faults="$reading->faults" :units="$units" />
+<div class="car-views">
+    <x-car-drawing :layout="$reading->layout" :faults="$reading->faults" :units="$units" :drawing="$drawing" :known="$known" leads />
+    <x-car-end :drawing="$drawing" :known="$known" leads />
+</div>
+<div class="car-says">
+@if (($tape ?? null)?->band !== null)<p class="small">{{ Text::of('path.page.somewhere_here') }}</p><x-guess-tape :drawing="$tape" />@endif
+<p class="known-key small">@foreach (\Skivo\Core\Car\KnownFrom::cases() as $from)<span
+    class="is-{{ $from->value }}">{{ Label::of($from) }}</span>@endforeach</p>
 @if ($reading->faults !== [])
     <ol class="faults">@foreach ($reading->faults as $fault)<li @class(['stops' => $fault->stops])>{{ $say->say($fault->remark) }}</li>@endforeach</ol>
 @else
@@ -33,3 +42,5 @@
 @if ($reading->breaches !== [])
     <ul class="breaches">@foreach ($reading->breaches as $breach)<li>{{ $say->say($breach->remark) }}</li>@endforeach</ul>
 @endif
+@if (($price ?? null) !== null)<p class="mt-2" data-price>{{ $price }}</p>@endif
+</div>

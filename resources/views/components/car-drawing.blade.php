@@ -1,20 +1,22 @@
 {{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the lane. --}}
-@props(['layout', 'units', 'faults' => [], 'terms' => true])
+@props(['layout', 'units', 'faults' => [], 'terms' => true, 'known' => [], 'leads' => false, 'drawing' => null])
 @php
     use App\Drawings\CarDrawing;
+    use Skivo\Core\Car\Step;
     use Skivo\Core\Measurement\Scale;
-    $drawing = new CarDrawing($layout, $faults);
+    $drawing ??= new CarDrawing($layout, $faults);
     $l = $layout;
     $exit = $drawing->exit;
     $body = fn (float $m) => $units->show($m, Scale::Body);
 @endphp
 <svg
-    class="drawing car-drawing" viewBox="0 0 {{ CarDrawing::WIDTH }} {{ $drawing->height }}" role="img"
+    class="drawing car-drawing" viewBox="0 0 {{ CarDrawing::WIDTH }} {{ $leads ? CarDrawing::MOST_HEIGHT : $drawing->height }}"
+    role="{{ $leads ? 'group' : 'img' }}"
     aria-label="{{ Text::of('build.car_drawing.the_car_to_scale_from_the',
         ['r' => $body(2 * $drawing->balloonRadiusM), 'chassis_length' => $body($l->chassisLength),
         'chassis_width' => $body($l->chassisWidth), 'wheelbase' => $body($l->wheelbase), 'front_track' => $body($l->frontTrack)]) }}">
     <text class="view-name" x="0" y="14">{{ Text::of('build.car_drawing.from_the_side') }}</text>
-    <x-car-side :drawing="$drawing" />
+    <x-car-side :drawing="$drawing" :known="$known" :leads="$leads" />
     @if ($terms)<g class="dimension">
         <line x1="{{ $drawing->x($l->frontAxle()) }}" x2="{{ $drawing->x($l->rearAxle) }}" y1="{{ $drawing->ground + 14 }}" y2="{{ $drawing->ground + 14 }}" />
         <text x="{{ ($drawing->x($l->frontAxle()) + $drawing->x($l->rearAxle)) / 2 }}" y="{{ $drawing->ground + 29 }}"
@@ -26,7 +28,10 @@
         ]) }}</text>
     </g>@endif
     <text class="view-name" x="0" y="{{ $drawing->ground + 98 }}">{{ Text::of('build.car_drawing.from_above') }}</text>
+    <x-car-part :step="Step::Axles" :known="$known" :leads="$leads">
     @foreach ($drawing->axles() as [$at, $track, $length, $bearing])
+        @if ($leads)<rect
+            class="reach" x="{{ $drawing->x($at) - 9 }}" y="{{ $drawing->z(-$length / 2) }}" width="18" height="{{ $drawing->size($length) }}" />@endif
         <rect
             class="rod" x="{{ $drawing->before($drawing->x($at), $l->axleDiameter) }}" y="{{ $drawing->z(-$length / 2) }}"
             width="{{ $drawing->size($l->axleDiameter) }}" height="{{ $drawing->size($length) }}" />
@@ -34,9 +39,9 @@
             class="straw" x="{{ $drawing->before($drawing->x($at), $l->bearingBore) }}" y="{{ $drawing->z(-$bearing / 2) }}"
             width="{{ $drawing->size($l->bearingBore) }}" height="{{ $drawing->size($bearing) }}" />
     @endforeach
-    <rect
-        class="card see-through" x="{{ $drawing->x(0) }}" y="{{ $drawing->z(-$l->chassisWidth / 2) }}" width="{{ $drawing->size($l->chassisLength) }}"
-        height="{{ $drawing->size($l->chassisWidth) }}" />
+    </x-car-part>
+    <x-car-part :step="Step::Chassis" :known="$known" :leads="$leads"><path class="card see-through" d="{{ $drawing->chassisFromAbove() }}" /></x-car-part>
+    <x-car-part :step="Step::Wheels" :known="$known" :leads="$leads">
     @foreach ($drawing->axles() as [$at, $track])
         @foreach ([-1, 1] as $side)
         <rect
@@ -44,11 +49,16 @@
             width="{{ $drawing->size(2 * $drawing->wheelRadiusM) }}" height="{{ $drawing->size($l->wheelThickness) }}" />
         @endforeach
     @endforeach
+    </x-car-part>
+    <x-car-part :step="Step::Nozzle" :known="$known" :leads="$leads">
     @foreach ($drawing->outlets() as $y)
         <rect class="tube" x="{{ $drawing->x($exit['x']) }}" y="{{ $y }}" width="{{ $drawing->size($exit['length']) }}"
             height="{{ $drawing->size($exit['bore']) }}" />
     @endforeach
+    </x-car-part>
+    <x-car-part :step="Step::Power" :known="$known">
     <circle class="skin see-through" cx="{{ $drawing->x($drawing->balloonXM) }}" cy="{{ $drawing->z(0) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
+    </x-car-part>
     @if ($terms)<g class="dimension">
         <line x1="6" x2="6" y1="{{ $drawing->z(-$l->rearTrack / 2) }}" y2="{{ $drawing->z($l->rearTrack / 2) }}" />
         <text class="halo" x="0"

@@ -1,7 +1,10 @@
 @props(['name', 'label', 'value' => null, 'hint' => null, 'optional' => false, 'type' => 'text', 'suggestions' => [], 'scale' => null, 'units' => null])
 @php($id = 'f-' . $name)
 <div {{ $attributes->only('class')->class('field') }}>
-    <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">{{ Text::of('frame.field.optional') }}</span>@endif</label>
+    <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">{{ Text::of('frame.field.optional') }}</span>@endif
+        @if ($scale !== null && $units->unit($scale) !== null)<span class="sr-only">{{ Text::of('frame.field.in', [
+            'unit' => \App\Presenters\Phrase::unit($units->unit($scale)),
+        ]) }}</span>@endif</label>
     <div @class(['unit-in' => $scale !== null])>
         <input
             id="{{ $id }}" name="{{ $name }}" type="{{ $type }}"

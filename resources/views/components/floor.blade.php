@@ -40,7 +40,7 @@
                     <td class="lane" data-lane="{{ $line->group->id }}"><span class="sr-only">{{ $drawing->inWords($line) }}</span></td>
                     <td class="number">
                         @if ($standing->score !== null)
-                            <span class="score">{{ $line->tries->areBounds() ? '≥ ' : '' }}{{ $units->figure($standing->score, $scale) }}</span>
+                            <span class="score">{{ $line->isBound($challenge->goal) ? '≥ ' : '' }}{{ $units->figure($standing->score, $scale) }}</span>
                         @else
                             <span class="score score-none">{{ count($line->tries->counted) > 0 ? GoalWords::missing($challenge->goal)
                                 : Text::of('run.floor.no_run') }}</span>

@@ -51,6 +51,7 @@
                         @if ($challenge?->exists)
                             <a href="{{ route('runs.index', $challenge) }}">{{ Text::of('frame.layout.every_run_on_record') }}</a>
                             <a href="{{ route('sheet.show', $challenge) }}">{{ Text::of('frame.layout.class_sheet_csv') }}</a>
+                            <a href="{{ route('room.show', $challenge) }}">{{ Text::of('frame.layout.the_room') }}</a>
                             <a href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a>
                             <a href="{{ route('what-if.show', $challenge) }}">{{ Text::of('frame.layout.what_if') }}</a>
                             <a href="{{ route('parts.index', $challenge) }}">{{ Text::of('frame.layout.parts_list') }}</a>

@@ -4,6 +4,8 @@
         'rules' => [Text::of('plan.plan_pages.rules'), route('challenges.edit', $challenge)],
         'materials' => [Text::of('plan.plan_pages.materials'), route('materials.show', $challenge)],
         'cuts' => [Text::of('plan.plan_pages.cut_sizes'), route('cuts.show', $challenge)],
+        'steps' => [Text::of('plan.plan_pages.build_steps'), route('steps.show', $challenge)],
+        'templates' => [Text::of('plan.plan_pages.templates'), route('steps.templates', $challenge)],
         'timetable' => [Text::of('plan.plan_pages.timetable'), route('timetable.show', $challenge)],
         'safety' => [Text::of('plan.plan_pages.safety',
             ['to_read' => $challenge->safety_read_at === null ? ' ' . Text::of('plan.plan_pages.to_read') : '']),

@@ -1,10 +1,10 @@
 {{-- The phases of a session along a ruler of minutes; what waits runs in the row below. --}}
-@props(['timetable', 'start' => null])
+@props(['timetable', 'start' => null, 'session' => 0])
 @php
     use App\Drawings\TimelineDrawing;
-    $drawing = new TimelineDrawing($timetable);
+    $drawing = new TimelineDrawing($timetable, $session);
     $width = TimelineDrawing::WIDTH;
-    $end = $drawing->x($timetable->sessionMin);
+    $end = $drawing->end();
     $clock = fn (float $min) => Moment::atMinute($start, $min);
 @endphp
 <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('plan.timeline.the_session_as_a_line_of') }}">
@@ -13,9 +13,9 @@
         aria-label="{{ implode(', ',
             array_map(fn ($slot) => Text::of('plan.timeline.to',
             ['phase' => Label::of($slot->phase), 'from_min' => $clock($slot->fromMin), 'to_min' => $clock($slot->toMin)]),
-            $timetable->slots)) }}">
+            $drawing->slots)) }}">
         @if ($drawing->over() > 0)<rect class="over" x="{{ $end }}" y="0" width="{{ $drawing->over() }}" height="90" />@endif
-        @foreach ($timetable->slots as $slot)
+        @foreach ($drawing->slots as $slot)
             <g class="phase phase-{{ $slot->phase->value }}">
                 <rect x="{{ $drawing->x($slot->fromMin) }}" y="{{ $drawing->y($slot) }}" width="{{ $drawing->width($slot) }}"
                     height="{{ $drawing->height($slot) }}" />

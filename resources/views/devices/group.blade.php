@@ -7,8 +7,10 @@
     $locked = $challenge->groups_are_locked;
 @endphp
 <x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name" live="page">
-    <div data-part="told">@if ($challenge->answer_told_at !== null)<p class="told" role="status">{{ Text::of('device.answer.there_is_an_answer') }}
-        <a class="button" href="{{ route('groups.answer', [$challenge, $group]) }}">{{ Text::of('device.answer.see_it') }}</a></p>@endif</div>
+    <x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="$words" :here="\Skivo\Core\Challenge\Station::Run" />
+    <div data-part="queue">@if ($before !== null)<p class="queue-place"><strong>{{ match (true) {
+        $group->is_repairing => $words->say('at_run.repair'), $before === 0 => $words->say('at_run.now'), $before === 1 => $words->say('at_run.next'),
+        default => $words->say('at_run.before_you', ['count' => $before]) } }}</strong> {{ $words->say('at_run.how') }}</p>@endif</div>
     <div class="lead-in">
         <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{{ Text::of('device.group.our_car', [
             'version' => ($car->version ?? 1) > 1 ? Text::of('device.group.version', ['version' => $car->version]) : '',
@@ -17,6 +19,7 @@
         @if ($locked)<p class="small">{{ Text::of('device.group.just_now_nothing_can_be_changed') }}</p>@else<a class="button"
             href="{{ route('cars.edit', [$challenge, $group]) }}">{{ $car === null || $car->choices->isEmpty()
             ? Text::of('device.group.record_our_car') : Text::of('device.group.change_our_car') }}</a>@endif
+        <a class="button" href="{{ route('groups.steps', [$challenge, $group]) }}">{{ Text::of('steps.own.our_steps') }}</a>
     </div>
     @if ($car !== null && ! $car->choices->isEmpty())
         <dl class="parts-list pb-4">@foreach (CarWords::parts($car->choices, $units) as $part => $words)
@@ -99,6 +102,7 @@
             @endforeach
         </ul>
     </section>
+    <x-path-foot :challenge="$challenge" :group="$group" :wants="$own->wantsAdult" />
     @unless ($locked)<x-slot:foot>@include('run.entry', ['groups' => collect([$group]), 'only' => $group])</x-slot:foot>
     @endunless
 </x-layout>

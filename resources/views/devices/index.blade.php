@@ -30,13 +30,16 @@
             <form method="post" action="{{ route('devices.open', $challenge) }}" class="flex flex-wrap gap-3 items-end">
                 @csrf
                 <div class="field"><label for="f-for">{{ Text::of('device.index.who_is_to_join') }}</label>
-                    <select id="f-for" name="for" class="input"><option value="log">
+                    <select id="f-for" name="for" class="input"><option value="class">{{ Text::of('device.index.all_groups_one_code') }}</option><option
+                        value="log">
                             {{ Text::of('device.index.a_helper_logs_the_runs_of') }}</option>@foreach ($record->groups as $group)
                         <option value="{{ $group->id }}">
                             {{ Text::of('device.index.its_own_car_and_runs', ['group' => \Illuminate\Support\Str::limit($group->name, 40)]) }}
                         </option>@endforeach</select>
                 </div>
                 <button @class(['button', 'do' => $codes->isEmpty()])>{{ Text::of('device.index.open_joining') }}</button>
+                <a class="button" href="{{ route('devices.cards', $challenge) }}">{{ Text::of('device.cards.table_cards') }}</a>
+                <a class="button" href="{{ route('room.show', $challenge) }}">{{ Text::of('device.index.the_room') }}</a>
             </form>
             @error('for')<p class="error">{{ $message }}</p>@enderror
             <div class="codes">
@@ -48,7 +51,8 @@
                         </div>
                         <div>
                             <p class="code-letters num">{{ substr($code->code, 0, 3) }} {{ substr($code->code, 3) }}</p>
-                            <p>{{ $code->group === null ? Text::of('device.index.helper') : $code->group->name }}</p>
+                            <p>{{ $code->role === DeviceRole::Group && $code->group === null ? Text::of('device.index.all_groups')
+                                : ($code->group === null ? Text::of('device.index.helper') : $code->group->name) }}</p>
                             <p class="small">{!! Text::html('device.index.until', ['at' => Moment::of($code->expires_at)]) !!}</p>
                             <form method="post" action="{{ route('devices.close', [$challenge, $code]) }}">@csrf @method('delete')<button
                                 class="button plain -ml-3"
@@ -69,6 +73,11 @@
                 @foreach ($devices as $device)
                     <li>
                         <span><bdi>{{ $device->name }}</bdi>
+                        @if ($device->is_waiting)<form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="inline">@csrf
+                            @method('put')
+                            <button class="button do"
+                                aria-label="{{ Text::of('room.let_in_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.let_in') }}</button>
+                        </form>@endif
                         <span class="small">{{ $device->role === DeviceRole::Group
                             ? Text::of('device.index.group', ['group' => $device->group?->name])
                             : Label::of($device->role) }}{{ $device->seen_at === null ? Text::of('device.index.not_seen_yet')

@@ -41,6 +41,15 @@
                 </tbody>
             </table>
         </div>
+        @if ($findings->found->doses !== [])
+            <section class="mt-6" aria-labelledby="dose-title">
+                <h2 id="dose-title">{{ Text::of('findings.dose.is_medium_best') }}</h2>
+                <p class="small prose">{{ Text::of('findings.dose.lead') }}</p>
+                <div class="doses">@foreach ($findings->found->doses as $dose)<figure>
+                    <figcaption class="prose">{{ $words->dose($dose) }} <x-behind :challenge="$challenge" :cars="[$dose->car]" /></figcaption>
+                    <x-dose :drawing="new \App\Drawings\DoseDrawing($dose, $challenge->units)" :label="$words->dose($dose)" /></figure>@endforeach</div>
+            </section>
+        @endif
         @if ($open->isNotEmpty())
             <details class="disclosure mt-4">
                 <summary>{{ Text::plural('findings.beliefs.these_runs_cant_speak_to', $open->count()) }}</summary>

@@ -1,7 +1,6 @@
 @php
     use App\Presenters\GoalWords;
     use App\Presenters\PlanWords;
-    use Skivo\Core\Measurement\Scale;
     $words = new PlanWords($plan, $timetable, $order);
 @endphp
 <x-layout :title="Text::of('plan.brief_class.class_sheet', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
@@ -19,15 +18,11 @@
                 <ul>@foreach (PlanWords::kit($plan->materials(), $challenge->units) as [$name, $count])
                     <li><span class="num">{{ $count }} ×</span> {{ $name }}</li>@endforeach</ul></section>
             <section><h3>{{ Text::of('plan.brief_class.when') }}</h3><ul>@foreach ($timetable->slots as $slot)
-                    <li><span class="num">{{ Moment::atMinute($plan->plan->starts_at, $slot->fromMin) }}</span>
+                    <li><span class="num">{{ Moment::atMinute($plan->plan->startOf($slot->session), $slot->fromMin) }}</span>
                     {{ Label::of($slot->phase) }}</li>@endforeach</ul>
             </section>
             <section><h3>{{ Text::of('plan.brief_class.how_to_build') }}</h3><ol>
-                <li>{{ Text::of('plan.brief_class.tape_the_bearings_to_the_chassis') }}</li>
-                <li>{{ Text::of('plan.brief_class.push_the_axles_through_put_the') }}</li>
-                <li>{{ Text::of('plan.brief_class.let_glue_set_then_decorate_before') }}</li>
-                <li>{{ Text::of('plan.brief_class.stretch_the_balloon_push_the_nozzle', ['body' => $challenge->units->show(0.025, Scale::Body)]) }}</li>
-                <li>{{ Text::of('plan.brief_class.tape_the_nozzle_on_so_that') }}</li>
+                @foreach ($steps->steps->tasks as $task)<li>{{ $steps->say($task) }}</li>@endforeach
                 <li>{{ Text::of('plan.brief_class.predict_how_far_it_will_go') }}</li>
             </ol></section>
             <section><h3>{{ Text::of('plan.brief_class.take_care') }}</h3>

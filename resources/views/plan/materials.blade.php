@@ -55,6 +55,8 @@
                             <option value="1" @selected((string) old('by_mouth', (int) $plan->plan->by_mouth) === '1')>
                                 {{ Text::of('plan.materials.by_mouth') }}</option></select>
                     </div>
+                    <x-field name="collect_by" type="date" :label="Text::of('plan.materials.collect_by')" optional
+                        :value="$plan->collectBy()?->format('Y-m-d')" />
                     <div class="field">
                         <label for="f-latex_free">{{ Text::of('plan.materials.balloons_are_of') }}</label>
                         <select id="f-latex_free" name="latex_free" class="input"><option value="0">
@@ -83,6 +85,7 @@
                     <button class="button do">{{ Text::of('plan.materials.save_the_materials') }}</button>
                     <a class="button" download href="{{ route('materials.download', $challenge) }}">{{ Text::of('plan.materials.csv') }}</a>
                     <a class="button" href="{{ route('materials.labels', $challenge) }}">{{ Text::of('plan.materials.kit_labels') }}</a>
+                    <a class="button" href="{{ route('materials.note', $challenge) }}">{{ Text::of('plan.materials.note_home') }}</a>
                     <button type="button" class="button" data-print>{{ Text::of('plan.materials.print') }}</button>
                 </p>
             </div>
@@ -107,6 +110,7 @@
                             <th scope="col"><span class="sr-only">{{ Text::of('plan.materials.unit') }}</span></th>
                             <th scope="col" class="no-print">{{ Text::of('plan.materials.amount') }}</th>
                             <th scope="col" class="no-print">{{ Text::of('plan.materials.price_of_one') }}</th>
+                            <th scope="col" class="no-print">{{ Text::of('plan.materials.pack_of') }}</th>
                             <th scope="col" class="num">{{ Text::of('plan.materials.cost') }}</th>
                             <th scope="col" class="verdict">{{ Text::of('plan.materials.or_instead') }}</th></tr></thead>
                     <tbody>
@@ -118,7 +122,8 @@
                                 <span class="small block">{{ Text::of('plan.materials.collect_early') }}</span>@endif
                                 </th>
                                 <td class="num big-figure">{{ $line->total($class) }}</td>
-                                <td class="small">{{ PlanWords::unit($line, $line->total($class)) }}</td>
+                                <td class="small">{{ PlanWords::unit($line, $line->total($class)) }}@if ($line->packs($class) !== null)
+                                    <span class="block">{{ PlanWords::packs($line, $class) }}</span>@endif</td>
                                 <td class="no-print">
                                     @if ($own)
                                         <span class="small">{{ $number($line->amount) }} {{ $per[$line->per->value] }}</span>
@@ -145,6 +150,11 @@
                                         @error("price_{$line->key}") aria-invalid="true" @enderror>
                                     @endif
                                 </td>
+                                <td class="no-print">@unless ($own)<input
+                                    class="input short num" name="pack_{{ $line->key }}" inputmode="numeric"
+                                    aria-label="{{ Text::of('plan.materials.pack_of_2', ['line' => PlanWords::material($line)]) }}"
+                                    value="{{ old("pack_{$line->key}", $line->pack) }}"
+                                    @error("pack_{$line->key}") aria-invalid="true" @enderror>@endunless</td>
                                 <td class="num">{{ $line->cost($class) === null ? '–' : number_format($line->cost($class), 2) }}</td>
                                 <td class="small verdict"><bdi>{{ implode(', ', array_slice(PlanWords::instead($line), 0, 4)) }}</bdi></td>
                             </tr>
@@ -154,14 +164,43 @@
                                 {{ Text::of('plan.materials.all_together', [
                                     'of_what' => $materials->isPricedInPart() ? Text::of('plan.materials.of_what_has_a_price') : '',
                                 ]) }}
-                            </th><td class="no-print"></td><td class="no-print"></td><td class="num big-figure">
+                            </th><td class="no-print"></td><td class="no-print"></td><td class="no-print"></td><td class="num big-figure">
                                 {{ number_format($cost, 2) }}</td><td></td></tr></tfoot>@endif
                 </table>
             </div>
-            @foreach (array_unique([...$errors->get('amount_*'), ...$errors->get('price_*')], SORT_REGULAR) as $messages)@foreach ($messages as $message)
+            @foreach (array_unique([...$errors->get('amount_*'), ...$errors->get('price_*'), ...$errors->get('pack_*')], SORT_REGULAR)
+                as $messages)@foreach ($messages as $message)
             <p class="error mt-2">{{ $message }}</p>@endforeach @endforeach
         </section>
     </form>
+    @if ($materials->early() !== [])
+    <section class="form-part no-print" id="collecting">
+        <h2>{{ Text::of('plan.materials.collecting') }}</h2>
+        <ul class="collecting">
+            @foreach ($materials->early() as $line)
+                @php($collecting = $plan->collecting($line, $materials))
+                <li>
+                    <p><strong><bdi>{{ PlanWords::material($line) }}</bdi></strong>
+                        <span class="num big-figure">{{ $collecting->have }}</span> {{ Text::of('plan.materials.of_need', ['need' => $collecting->need]) }}</p>
+                    <progress max="{{ $collecting->need }}" value="{{ min($collecting->need, $collecting->have) }}"
+                        aria-label="{{ PlanWords::material($line) }}"></progress>
+                    <p class="small">{{ PlanWords::collecting($collecting, $plan->collectBy()) }}</p>
+                    <form method="post" action="{{ route('materials.count', $challenge) }}" class="actions">
+                        @csrf<input type="hidden" name="key" value="{{ $line->key }}">
+                        <label>{{ Text::of('plan.materials.there_are') }}
+                            <input class="input short num" name="count" inputmode="numeric"
+                                value="{{ old('key') === $line->key ? old('count') : '' }}"></label>
+                        <label>{{ Text::of('plan.materials.on') }}
+                            <input class="input" type="date" name="counted_on" value="{{ now()->format('Y-m-d') }}"></label>
+                        <button class="button">{{ Text::of('plan.materials.count_them') }}</button>
+                    </form>
+                    @if ($collecting->have > 0)<form method="post" action="{{ route('materials.count.back', [$challenge, $line->key]) }}">
+                        @csrf @method('delete')<button class="button plain">{{ Text::of('plan.materials.take_back') }}</button></form>@endif
+                </li>
+            @endforeach
+        </ul>
+    </section>
+    @endif
     <section class="form-part no-print" id="own">
         <h2>{{ Text::of('plan.materials.lines_of_your_own') }}</h2>
         <div class="grid gap-4">

@@ -16,11 +16,22 @@
                 class="button" data-print>{{ Text::of('plan.timetable.print') }}</button>
             </p>
         </div>
-        <x-timeline :timetable="$timetable" :start="$plan->plan->starts_at" />
+        @foreach ($timetable->sessionsMin as $session => $minutes)
+            @if (count($timetable->sessionsMin) > 1)<h3 class="mt-3">{{ $words->session($session) }}</h3>@endif
+            <x-timeline :timetable="$timetable" :start="$plan->plan->startOf($session)" :session="$session" />
+            @if ($words->carriedOver($session) !== null)<p class="small mt-1">{{ $words->carriedOver($session) }}</p>@endif
+        @endforeach
         @if ($remedies !== [])
             <h3 class="mt-4 mb-2">{{ Text::of('plan.timetable.any_one_of_these_makes_it') }}</h3>
-            <ul class="remedies">@foreach ($remedies as $remedy)<li>{{ $words->remedy($remedy) }}</li>@endforeach</ul>
-        @elseif (! $timetable->fits())
+            <ul class="remedies">@foreach ($remedies as $remedy)<li><x-take-proposal
+                :challenge="$challenge" :plan="$plan" :says="$words->remedy($remedy)" :changes="$words->changes($remedy)" /></li>@endforeach</ul>
+        @endif
+        @if ($words->buildProposals() !== [])
+            <h3 class="mt-4 mb-2">{{ Text::of('plan.timetable.the_build_steps_say') }}</h3>
+            <ul class="remedies">@foreach ($words->buildProposals() as [$says, $changes])<li><x-take-proposal
+                :challenge="$challenge" :plan="$plan" :says="$says" :changes="$changes" /></li>@endforeach</ul>
+        @endif
+        @if ($remedies === [] && ! $timetable->fits())
             <p class="mt-4">{{ Text::of('plan.timetable.neither_more_lanes_nor_fewer_tries') }}</p>
         @endif
     </section>
@@ -33,7 +44,24 @@
                     name="starts_at" type="datetime-local" :label="Text::of('plan.timetable.begins')" optional
                     :value="$plan->plan->starts_at?->format('Y-m-d\TH:i')" />
                 <x-field name="session_min" :label="Text::of('plan.timetable.minutes_in_all')" :value="$plan->plan->session_min" inputmode="numeric" />
+                <x-field name="adults" :label="Text::of('steps.page.adults')" :value="$plan->plan->adults" inputmode="numeric"
+                    :hint="Text::of('steps.page.adults_hint')" />
             </div>
+            @php($further = array_values($plan->plan->further_sessions))
+            <details class="disclosure" @if ($further !== [] || $errors->has('session_*')) open @endif>
+                <summary>{{ Text::of('plan.timetable.further_sessions') }}</summary>
+                <p class="small prose">{{ Text::of('plan.timetable.what_is_not_over_goes_on') }}</p>
+                <div class="form-grid mt-2">
+                    @foreach (range(2, TimetableRequest::MOST_SESSIONS) as $n)
+                        <x-field
+                            name="session_{{ $n }}_starts_at" type="datetime-local" :label="Text::of('plan.timetable.session_begins', ['n' => $n])" optional
+                            :value="$further[$n - 2]['starts_at'] ?? null" />
+                        <x-field
+                            name="session_{{ $n }}_min" :label="Text::of('plan.timetable.session_minutes', ['n' => $n])" optional
+                            :value="$further[$n - 2]['minutes'] ?? null" :placeholder="(string) $plan->plan->session_min" inputmode="numeric" />
+                    @endforeach
+                </div>
+            </details>
         </section>
         <section class="form-part">
             <h2>{{ Text::of('plan.timetable.phases') }}</h2>

@@ -98,6 +98,10 @@
                 <section class="notebook-why"><h3>{{ Text::of('report.notebooks.why_it_stopped_where_it_did') }}</h3>
                     <x-own-work :challenge="$challenge" :works="$findings->worksOf($group)" :words="$words" /></section>
             @endif
+            @if ($written[$group->id]->lines !== [])
+                <section class="notebook-own"><h3>{{ Text::of('path.page.notebook') }}</h3>
+                    <x-notebook-lines :notebook="$written[$group->id]" :challenge="$challenge" :group="$group" :words="$path" /></section>
+            @endif
             <div class="notebook-blanks">
                 @foreach (__('report.ask') as $ask)<div><p>{{ $ask }}</p><span class="lines"></span></div>@endforeach
             </div>

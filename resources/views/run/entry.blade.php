@@ -1,16 +1,21 @@
 {{-- The strip at the foot, where hands are. Sent by the page itself where it can; as a form where it cannot. --}}
 @props(['groups', 'only' => null])
 @php
-    use App\ViewModels\FloorState;
+    use App\ViewModels\NextRun;
+    use Skivo\Core\Challenge\VoidReason;
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Measurement\UnitSystem;
+    use Skivo\Core\Car\FilledBy;
     use Skivo\Core\Challenge\InflationKind;
     $units = $challenge->units;
     $proposed = $only ?? $floor->proposedGroup();
     $chosen = (string) old('group', $proposed?->id);
     $distance = $units->symbol(Scale::Distance);
     $more = fn (bool $needed) => $needed ? '' : 'more';
+    $nextRuns = $floor->nextRuns ?? [];
+    $own = $only === null ? null : NextRun::of($record, $only);
+    $fills = $more(($record ?? null)?->tellsFills() ?? false);
     $questions = session('questions', []);
     $typedUnits = [];
     foreach (UnitSystem::cases() as $system) {
@@ -44,14 +49,17 @@
             </p>
         </div>
         <form
-            class="entry-form" method="post" action="{{ route('runs.store', $challenge) }}"
+            id="entry-form" class="entry-form" method="post" action="{{ route('runs.store', $challenge) }}"
             aria-label="{{ Text::of('run.entry.log_a_run') }}" data-timed="{{ $challenge->timed_length === null ? '0' : '1' }}">
             @csrf
             <input type="hidden" name="id" value="{{ \Illuminate\Support\Str::uuid7() }}">
             <input type="hidden" name="confirmed" value="{{ implode(',', array_keys($questions)) }}">
             <input type="hidden" name="readings" value="">
             <input type="hidden" name="typed_in" value="{{ $units->value }}">
-            @if ($only !== null)<input type="hidden" name="back" value="group"><input type="hidden" name="group" value="{{ $only->id }}">@endif
+            @if ($only !== null)<input type="hidden" name="back" value="group">
+                <input
+                    type="hidden" name="group" value="{{ $only->id }}" data-practice="{{ $own?->isPractice ? '1' : '' }}"
+                    data-fill="{{ json_encode($own?->fill) }}" data-sweep="{{ $own?->isSweep ? '1' : '' }}">@endif
             @if ($only === null)
                 <div class="field">
                     <label for="e-group"><span data-next-word>{{ $floor->isOver ? Text::of('run.entry.all_tries_are_in_an_extra')
@@ -61,7 +69,10 @@
                         @foreach ($groups as $group)
                             <option
                                 value="{{ $group->id }}"
-                                data-try="{{ FloorState::tryInWords($record->tries($group->currentCar())) }}"
+                                data-try="{{ $nextRuns[$group->id]->words }}"
+                                data-practice="{{ $nextRuns[$group->id]->isPractice ? '1' : '' }}"
+                                data-sweep="{{ $nextRuns[$group->id]->isSweep ? '1' : '' }}"
+                                data-fill="{{ json_encode($nextRuns[$group->id]->fill) }}"
                                 data-lane="{{ $floor->laneOf($group) }}" @selected($chosen === (string) $group->id)>
                                 {{ \Illuminate\Support\Str::limit($group->name, 60) }}</option>
                         @endforeach
@@ -84,6 +95,10 @@
                             @checked(old('past_end'))>
                         <svg viewBox="0 0 28 20" aria-hidden="true"><path d="M17 2v16M1 10h25m-6 -6l6 6l-6 6" /></svg><span
                             class="entry-past-words">{{ Text::of('run.entry.past_the_end') }}</span></label>
+                    <label class="button entry-past" title="{{ Text::of('run.entry.far_wall') }}">
+                        <input class="sr-only" type="checkbox" name="hit_wall" value="1" tabindex="-1" @checked(old('hit_wall'))>
+                        <svg viewBox="0 0 28 20" aria-hidden="true"><path d="M24 1v18M1 10h19m-6 -6l6 6l-6 6" /></svg><span
+                            class="entry-past-words">{{ Text::of('run.entry.far_wall') }}</span></label>
                 </div>
             </div>
             @foreach ([
@@ -148,14 +163,14 @@
                         <span class="unit" aria-hidden="true">{{ $unit }}</span></div>
                 </div>
             @endforeach
-            <div class="field more">
+            <div class="field {{ $fills }} fill-kind">
                 <label for="e-inflation_kind">{{ Text::of('run.entry.balloon_filled') }}</label>
                 <select id="e-inflation_kind" name="inflation_kind" class="input">
                     <option value="">{{ Text::of('run.entry.not_noted') }}</option>@foreach (InflationKind::cases() as $kind)
                     <option value="{{ $kind->value }}" @selected(old('inflation_kind') === $kind->value)>
                         {{ Label::of($kind) }}</option>@endforeach</select>
             </div>
-            <div class="field more">
+            <div class="field {{ $fills }} fill-size">
                 <label for="e-inflation_size">{{ Text::of('run.entry.size_if_measured') }}</label>
                 <div class="unit-in">
                     <input
@@ -164,7 +179,7 @@
                         aria-describedby="entry-errors" @enderror>
                     <span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Body) }}</span></div>
             </div>
-            <div class="field more">
+            <div class="field {{ $fills }} fill-strokes">
                 <label for="e-inflation_strokes">{{ Text::of('run.entry.strokes_if_counted') }}</label>
                 <input
                     id="e-inflation_strokes" name="inflation_strokes" class="input num" inputmode="numeric" autocomplete="off"
@@ -172,8 +187,26 @@
                     aria-describedby="entry-errors" @enderror>
             </div>
             <div class="field more">
+                <label for="e-filled_by">{{ Text::of('run.entry.filled_by') }}</label>
+                <select id="e-filled_by" name="filled_by" class="input">
+                    <option value="">{{ Text::of('run.entry.not_noted') }}</option>@foreach (FilledBy::cases() as $by)
+                    <option value="{{ $by->value }}" @selected(old('filled_by') === $by->value)>{{ Label::of($by) }}</option>@endforeach</select>
+            </div>
+            <div class="field more">
                 <label for="e-lane">{{ Text::of('run.entry.lane') }}</label>
                 <input id="e-lane" name="lane" class="input num" inputmode="numeric" autocomplete="off" value="{{ old('lane') }}">
+            </div>
+            <div class="field more">
+                <label for="e-surface">{{ Text::of('run.entry.other_floor') }}</label>
+                <input id="e-surface" name="surface" class="input" autocomplete="off" maxlength="60" value="{{ old('surface') }}"
+                    placeholder="{{ $challenge->surface }}">
+            </div>
+            <div class="field more">
+                <label for="e-ramp">{{ Text::of('run.entry.ramp') }}</label>
+                <div class="unit-in"><input
+                    id="e-ramp" name="ramp" class="input num" inputmode="decimal" autocomplete="off" value="{{ old('ramp') }}"
+                    @error('ramp') aria-invalid="true" aria-describedby="entry-errors" @enderror>
+                    <span class="unit" aria-hidden="true">{{ $distance }}</span></div>
             </div>
             <div class="entry-tools">
                 <button type="button" class="button entry-watch" data-watch-open aria-expanded="false"
@@ -182,6 +215,18 @@
             </div>
             <button class="button do log">{{ Text::of('run.entry.log_run') }}</button>
         </form>
+        <div class="entry-quick" role="group" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
+            @foreach ([VoidReason::NoStart, VoidReason::HitSomething, VoidReason::WheelOff, VoidReason::BalloonOff] as $reason)
+                <button class="button" form="entry-form" name="void_now" value="{{ $reason->value }}">{{ ucfirst(Label::of($reason)) }}</button>
+            @endforeach
+            <label class="button entry-past entry-switch"><input
+            class="sr-only" type="checkbox" form="entry-form" name="practice" value="1"
+                @checked(old('practice', ($own ?? $nextRuns[$proposed?->id] ?? null)?->isPractice))>{{ Text::of('run.entry.practice') }}</label>
+            @if ($only === null && count($floor->lanes) > 1)<label class="entry-lane-hold small">{{ Text::of('run.entry.my_lane') }}
+                <select class="input" data-hold-lane><option value="">{{ Text::of('run.entry.every_lane') }}</option>
+                    @foreach (array_keys($floor->lanes) as $lane)<option value="{{ $lane }}">{{ $lane }}</option>@endforeach</select></label>@endif
+            <span class="small entry-note" data-fill-note role="status"></span>
+        </div>
         <p class="small entry-reading" data-reading hidden></p>
     </div>
 </div>

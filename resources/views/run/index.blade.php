@@ -2,6 +2,7 @@
     use App\Presenters\RowLinks;
     use App\Presenters\RunWords;
     use Skivo\Core\Measurement\Scale;
+    use Skivo\Core\Challenge\RunKind;
     use Skivo\Core\Challenge\VoidReason;
     $units = $challenge->units;
     $page = $runs->currentPage();
@@ -87,6 +88,15 @@
                                                 <input type="hidden" name="past_end" value="0">
                                                 <label class="tick"><input type="checkbox" name="past_end" value="1"
                                                     @checked(old('past_end', $run->past_end))>{{ Text::of('run.entry.past_the_end') }}</label>
+                                                <input type="hidden" name="hit_wall" value="0">
+                                                <label class="tick"><input type="checkbox" name="hit_wall" value="1"
+                                                    @checked(old('hit_wall', $run->hit_wall))>{{ Text::of('run.entry.far_wall') }}</label>
+                                            </div>
+                                            <div class="field">
+                                                <label for="f-kind">{{ Text::of('run.index.kind') }}</label>
+                                                <select id="f-kind" name="kind" class="input">@foreach (RunKind::cases() as $kind)
+                                                    <option value="{{ $kind->value }}" @selected(old('kind', $run->kind->value) === $kind->value)>
+                                                        {{ Label::of($kind) }}</option>@endforeach</select>
                                             </div>
                                             <x-field name="time" :label="Text::of('run.index.time')" optional :value="$run->time?->text" inputmode="decimal" />
                                             <x-field
@@ -116,6 +126,19 @@
                                                 name="limp" :label="Text::of('run.index.balloon_limp_at')" optional
                                                 :value="$run->limp?->text" inputmode="decimal" />
                                             <x-field name="lane" :label="Text::of('run.index.lane')" optional :value="$run->lane" inputmode="numeric" />
+                                            <x-field name="surface" :label="Text::of('run.entry.other_floor')" optional :value="$run->surface" maxlength="60" />
+                                            <x-field
+                                                name="ramp" :label="Text::of('run.entry.ramp')" optional
+                                                :value="$run->ramp?->text" inputmode="decimal" />
+                                            <div class="field">
+                                                <label for="f-filled_by">{{ Text::of('run.entry.filled_by') }}</label>
+                                                <select id="f-filled_by" name="filled_by" class="input">
+                                                    <option value="">{{ Text::of('run.entry.not_noted') }}</option>
+                                                    @foreach (\Skivo\Core\Car\FilledBy::cases() as $by)
+                                                    <option value="{{ $by->value }}" @selected(old('filled_by', $run->filled_by?->value) === $by->value)>
+                                                        {{ Label::of($by) }}</option>@endforeach
+                                                </select>
+                                            </div>
                                             <input type="hidden" name="inflation_kind" value="{{ $run->inflation_kind?->value }}">
                                             <input type="hidden" name="inflation_size" value="{{ $run->inflation_size?->text }}">
                                             <input type="hidden" name="inflation_strokes" value="{{ $run->inflation_strokes }}">
@@ -137,12 +160,13 @@
                                     class="small">{{ Text::of('run.index.version',
                                     ['version' => $car->version]) }}</span>@endif</span></span>
                                 </th>
-                                <td class="num">{{ $run->try }}</td>
+                                <td class="num">{{ $run->try }}@if (! $run->record()->isTry())<span class="small block">{{ $run->record()->isApart()
+                                    ? Text::of('run.index.apart') : Label::of($run->kind) }}</span>@endif</td>
                                 <td class="num">
                                     {{ $run->past_end ? '≥ ' : '' }}{{ $distance === null ? '–'
                                         : $units->figure($distance->quantity->si(), Scale::Distance) }}<span
                                         class="small block">{{ $distance?->text }}{{ $run->past_end
-                                            ? ', ' . Text::of('run.field.past_end') : '' }}</span>
+                                            ? ', ' . Text::of($run->hit_wall ? 'run.field.far_wall' : 'run.field.past_end') : '' }}</span>
                                 </td>
                                 <td class="num">{{ $time === null ? '–' : $units->figure($time->quantity->si(), Scale::Stopwatch) }}</td>
                                 <td class="small">{{ RunWords::drift($run, $units) }}</td>

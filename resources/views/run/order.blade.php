@@ -13,12 +13,13 @@
                 @if ($standing === null)
                     <p class="small">{{ $floor->isOver ? Text::of('run.order.all_tries_are_in') : Text::of('run.order.nobody_ready') }}</p>
                 @else
-                    @php([$group, $turn] = $standing)
+                    @php([$group] = $standing)
                     <button
                         type="button" class="lane-who" data-stand="{{ $group->id }}" data-lane-number="{{ $lane }}"
                         aria-label="{{ Text::of('run.order.log_its_run',
-                            ['group' => $name($group), 'value' => Text::of('run.order.try', ['try' => $turn->try])]) }}">
-                        {{ Glyph::of($group->mark) }}<span>{!! Text::html('run.order.try_2', ['group' => $name($group), 'try' => $turn->try]) !!}</span>
+                            ['group' => $name($group), 'value' => $floor->nextRuns[$group->id]->words]) }}">
+                        {{ Glyph::of($group->mark) }}<span>{!! Text::html('run.order.try_2',
+                            ['group' => $name($group), 'what' => $floor->nextRuns[$group->id]->words]) !!}</span>
                     </button>
                     @if (($record->card($group)?->with(CheckVerdict::Fix) ?? []) !== [])<span
                         class="to-mend">{{ Text::of('run.order.needs_fixing') }}</span>@endif

@@ -3,9 +3,14 @@
     use Skivo\Core\Car\Catalogue;
     use Skivo\Core\Car\PartKind;
     use Skivo\Core\Car\PartTrait;
+    use Skivo\Core\Car\ChassisForm;
     $units = $challenge->units;
     $shown = fn ($value, $scale) => $value === null ? '–' : ($scale === null ? \App\Presenters\Figure::of($value) : $units->show($value, $scale, 1));
     $kind = PartKind::tryFrom(old('kind', request()->string('kind')->toString())) ?? PartKind::Wheel;
+    $like = $catalogue->named($kind, request()->string('like')->toString());
+    $begin = fn (CarAttribute $attribute) => $like?->find($attribute) === null ? null : ($attribute->scale() === null
+        ? \App\Presenters\Figure::of($like->find($attribute))
+        : str_replace("\u{00A0}", ' ', $units->show($like->find($attribute), $attribute->scale(), 1)));
     $hint = fn (CarAttribute $attribute) => ($attribute->scale() === null ? Text::of('what_if.parts.a_number')
         : Text::of('what_if.parts.in_unless_you_type_a_unit', ['units' => \App\Presenters\Phrase::unit($attribute->bareUnit($units))]))
         . (! $attribute->facts()->isLeftToPart ? '' : Text::of('what_if.parts.left_empty', ['which' => match (true) {
@@ -28,7 +33,8 @@
             <h2>{{ Label::of($each) }}</h2>
             <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Label::of($each) }}">
                 <table class="figures-table">
-                    <thead><tr><th scope="col">{{ Text::of('what_if.parts.name') }}</th>
+                    <thead><tr><th scope="col"><span class="sr-only">{{ Text::of('what_if.parts.picture') }}</span></th>
+                            <th scope="col">{{ Text::of('what_if.parts.name') }}</th>
                             @foreach (CarAttribute::ofPart($each) as $attribute)<th scope="col" class="num">
                                 {{ Label::title($attribute) }}</th>@endforeach<th scope="col" class="source">
                                 {{ Text::of('what_if.parts.where_it_comes_from') }}</th><th scope="col"><span
@@ -38,7 +44,10 @@
                         @foreach ($catalogue->of($each) as $part)
                             @php($mine = $own->first(fn ($own) => $own->kind === $each && $own->name === $part->name))
                             <tr>
-                                <th scope="row"><bdi>{{ $part->name }}</bdi></th>
+                                <td class="part-cell">@if ($each !== PartKind::Surface)<x-part-picture
+                                    :part="$part" :among="$catalogue->of($each)" />@endif</td>
+                                <th scope="row"><bdi>{{ $part->name }}</bdi>@if ($each === PartKind::Chassis)
+                                    <span class="small block">{{ Label::of($part->form) }}</span>@endif</th>
                                 @foreach (CarAttribute::ofPart($each) as $attribute)<td class="num">
                                     {{ $shown($part->find($attribute), $attribute->scale()) }}</td>@endforeach
                                 <td class="small source">{{ Text::of("what_if.origin.{$part->origin}") }}</td>
@@ -46,7 +55,11 @@
                                         @csrf @method('delete')<button class="button plain"
                                             aria-label="{{ Text::of('what_if.parts.remove_2',
                                             ['part' => $part->name]) }}">{{ Text::of('what_if.parts.remove') }}</button>
-                                    </form>@endif</td>
+                                    </form>@endif
+                                    <a class="button plain"
+                                        href="{{ route('parts.index', [$challenge, 'kind' => $each->value, 'like' => $part->name]) }}#add"
+                                        aria-label="{{ Text::of('what_if.parts.one_like', ['part' => $part->name]) }}">
+                                        {{ Text::of('what_if.parts.like') }}</a></td>
                             </tr>
                         @endforeach
                     </tbody>
@@ -54,6 +67,11 @@
             </div>
         </section>
     @endforeach
+    <section class="form-part">
+        <h2>{{ Text::of('what_if.parts.what_fits_what') }}</h2>
+        <ul class="fits">@foreach ($fits as [$inner, $outer, $fit])
+            <li><bdi>{{ $inner }}</bdi> → <bdi>{{ $outer }}</bdi>: <strong>{{ Label::of($fit) }}</strong></li>@endforeach</ul>
+    </section>
     <section class="form-part" id="add">
         <h2>{{ Text::of('what_if.parts.add_your_own') }}</h2>
         <div>
@@ -69,15 +87,25 @@
                     @foreach (CarAttribute::ofPart($kind) as $attribute)
                         <x-field
                             :name="$attribute->value" :label="Label::title($attribute)" inputmode="text"
-                            :optional="$attribute->facts()->isLeftToPart" :hint="$hint($attribute)" />
+                            :optional="$attribute->facts()->isLeftToPart" :hint="$hint($attribute)" :value="$begin($attribute)" />
                     @endforeach
+                    @if ($kind === PartKind::Chassis)
+                        <fieldset class="wide">
+                            <legend class="field-label mb-1">{{ Label::title(CarAttribute::ChassisForm) }}</legend>
+                            <div class="quick-ticks">@foreach (ChassisForm::cases() as $form)<label class="choice">
+                                <input type="radio" name="form" value="{{ $form->value }}"
+                                    @checked(old('form', $like?->form->value ?? 'board') === $form->value)>
+                                <span><x-choice-picture :option="$form" />{{ Label::of($form) }}</span></label>@endforeach</div>
+                            @error('form')<p class="error">{{ $message }}</p>@enderror
+                        </fieldset>
+                    @endif
                     @if (PartTrait::of($kind) !== [])
                         <fieldset class="wide">
                             <legend class="field-label mb-1">{{ Text::of('what_if.parts.it_is') }}</legend>
                             @foreach (PartTrait::of($kind) as $trait)<label class="tick">
                                 <input
                                     type="checkbox" name="traits[]" value="{{ $trait->value }}"
-                                    @checked(in_array($trait->value, (array) old('traits', []), true))>
+                                    @checked(in_array($trait->value, (array) old('traits', array_column($like->traits ?? [], 'value')), true))>
                                 <span>{{ Label::of($trait) }}</span></label>@endforeach
                         </fieldset>
                     @endif

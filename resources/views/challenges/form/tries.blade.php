@@ -22,6 +22,9 @@
             </div>
             @error('scoring')<p class="error">{{ $message }}</p>@enderror
         </fieldset>
+        <x-field
+            name="practice_runs" :label="Text::of('challenge.form.practice_first')" :value="$challenge->practice_runs" inputmode="numeric"
+            :hint="Text::of('challenge.form.the_first_runs_of_a_car')" />
         <fieldset>
             <legend class="field-label mb-1">{{ Text::of('challenge.form.a_void_try') }}</legend>
             <div class="choices max-w-2xl">

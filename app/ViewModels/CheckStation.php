@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Car\Reading;
+
+/** One test of the check card, as a group does it: one at a time. */
+final readonly class CheckStation
+{
+    private function __construct(
+        public CheckItem $item,
+        public ?Reading $reading,
+        public ?CheckVerdict $verdict,
+        public ?CheckItem $next,
+        /** @var array<string, CheckVerdict|null> of every test, by its value */
+        public array $verdicts,
+    ) {}
+
+    public static function of(GroupsOwnPath $own, string $wanted): self
+    {
+        $card = $own->card;
+        $verdicts = [];
+        foreach (CheckItem::cases() as $each) {
+            $verdicts[$each->value] = $card?->verdict($each);
+        }
+        $open = array_values(array_filter(CheckItem::cases(), static fn(CheckItem $each): bool => $verdicts[$each->value] === null || $verdicts[$each->value] === CheckVerdict::Fix));
+        $item = CheckItem::tryFrom($wanted) ?? $open[0] ?? CheckItem::Spin;
+        $later = array_values(array_filter($open, static fn(CheckItem $each): bool => $each !== $item));
+
+        return new self($item, $card?->reading($item), $verdicts[$item->value], $later[0] ?? null, $verdicts);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Forecast\Forecast;
+use Skivo\Core\Forecast\Prediction;
+use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Simulation\CarModel;
+
+/** How far a car of a design will go that nobody has built yet: as wide as what is known of the class's hands leaves it. */
+final readonly class DesignForecast
+{
+    /** Null where too little is known of the design, or the model can't compute with it. */
+    public static function of(ClassRecord $record, Car $car): ?Forecast
+    {
+        $challenge = $record->challenge;
+        $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        if (!($car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind)) || !$model->isComputable()) {
+            return null;
+        }
+        $state = ClassFindings::of($record)->found->forecast->usual;
+        try {
+            return Prediction::of(Prediction::begin($model->settings, $state), $state, false)->forecast;
+        } catch (OutOfRangeException) {
+            return null;
+        }
+    }
+}

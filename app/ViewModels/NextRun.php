@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Group;
+use App\Presenters\Text;
+use Skivo\Core\Challenge\FillSweep;
+use Skivo\Core\Challenge\Inflation;
+use Skivo\Core\Challenge\InflationKind;
+use Skivo\Core\Challenge\Run;
+
+/** What a group's next run is: a try, practice, or one of a sweep; and how full its balloon was the last time, or shall be. */
+final readonly class NextRun
+{
+    private function __construct(
+        public string $words,
+        public bool $isPractice,
+        /** @var array{kind: string, size: string, strokes: string}|null of the run before, or as the sweep has it */
+        public ?array $fill,
+        public bool $isSweep,
+        /** How many of its turns are over, in the order of practice, tries and sweep. */
+        public int $made,
+        /** How many turns it has in all. */
+        public int $turns,
+    ) {}
+
+    public static function of(ClassRecord $record, Group $group): self
+    {
+        $challenge = $record->challenge;
+        $tries = $record->tries($group->currentCar());
+        $first = $challenge->practice_runs;
+        $left = $tries->practiceLeft($first);
+        $practiced = count(array_filter($tries->practice, static fn(Run $run): bool => $run->void === null));
+        $sweep = FillSweep::read($group->sweep, $challenge->units);
+        $next = $tries->areComplete() ? $sweep?->next($practiced) : null;
+
+        return new self(
+            match (true) {
+                $next !== null && $sweep !== null => Text::of('run.sweep_of', ['n' => $sweep->done($practiced) + 1, 'all' => count($sweep->fills), 'fill' => $next->asWritten()]),
+                $left > 0 => Text::of('run.practice_of', ['n' => $first - $left + 1, 'all' => $first]),
+                default => Text::of('run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]),
+            },
+            $next !== null || $left > 0,
+            $next === null ? $record->lastFill($group) : self::inFields($next),
+            $next !== null,
+            $first - $left + min($tries->made(), $challenge->tries) + ($tries->areComplete() ? $sweep?->done($practiced) ?? 0 : 0),
+            $first + $challenge->tries + count($sweep->fills ?? []),
+        );
+    }
+
+    /** @return array{kind: string, size: string, strokes: string} as the strip has fields for it */
+    private static function inFields(Inflation $fill): array
+    {
+        return [
+            'kind' => $fill->kind->value,
+            'size' => in_array($fill->kind, [InflationKind::Diameter, InflationKind::Circumference], true) ? $fill->size->text ?? '' : '',
+            'strokes' => (string) ($fill->strokes ?? ''),
+        ];
+    }
+}

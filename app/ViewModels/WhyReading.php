@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Challenge\Run;
+use Skivo\Core\Forecast\Forecast;
+use Skivo\Core\Forecast\Prediction;
+use Skivo\Core\Forecast\WhatWouldChange;
+use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Simulation\EnergyStory;
+use Skivo\Core\Simulation\Regime;
+use Skivo\Core\Simulation\Simulator;
+
+/**
+ * Why a group's car stopped where it did, from its last run and its forecast. Whatever the model or the data do not bear is left
+ * out: a run outside the band of the forecast is told without them.
+ */
+final readonly class WhyReading
+{
+    /** So many times as far, or as little, as the car usually goes is odd, however much the class's tries scatter. */
+    private const ODD = 2.0;
+
+    private function __construct(
+        public Run $run,
+        /** What the push became along the way; null where the model can't say. */
+        public ?EnergyStory $story,
+        /** What held the car back most; null where nothing stands out, or the model does not bear it. */
+        public ?Regime $heldBack,
+        /** @var array<string, float> how much farther it would go (m), by the value of a WhatWouldChange */
+        public array $changes,
+        /** Where the balloon went limp (m), as marked, or as the model has it; null where neither says. */
+        public ?float $limpM,
+        public bool $limpIsMarked,
+        public ?float $guessM,
+    ) {}
+
+    /** Null before there is a run to explain. */
+    public static function of(GroupsOwnPath $own): ?self
+    {
+        $run = $own->lastRun();
+        $distance = $run?->distanceM;
+        if ($run === null || $distance === null) {
+            return null;
+        }
+        $guess = $own->guessOf($run->try)?->distance->quantity->si();
+        $class = ClassFindings::of($own->record)->found->forecast;
+        $car = $own->group->currentCar()->id ?? 0;
+        [$forces, $state, $forecast] = [$class->forces[$car] ?? null, $class->states[$car] ?? null, $class->forecasts[$car] ?? null];
+        $story = null;
+        $changes = [];
+        if ($forces !== null && $state !== null && $forecast !== null && self::isBorne($distance, $forecast)) {
+            $settings = $forces->model->settings->with(CarAttribute::RollingCoefficient, 0.0);
+            try {
+                $story = EnergyStory::of(Simulator::run(Prediction::begin($settings, $state)->design(), withTrajectory: true));
+            } catch (OutOfRangeException) {
+                $story = null;
+            }
+            $changes = $story === null ? [] : WhatWouldChange::of($settings, $state, $distance);
+        }
+        $regime = $story?->regime;
+
+        return new self(
+            $run,
+            $story,
+            $regime === Regime::Rolling || $regime === Regime::Air ? $regime : null,
+            $changes,
+            $run->limpM ?? ($story?->limpAt === null ? null : $story->limpAt * $distance),
+            $run->limpM !== null,
+            $guess,
+        );
+    }
+
+    /** Whether the forecast holds for a run: not for one that it calls out of the ordinary. */
+    private static function isBorne(float $distanceM, Forecast $forecast): bool
+    {
+        return $distanceM >= max($forecast->band95->low, $forecast->medianM / self::ODD) && $distanceM <= min($forecast->band95->high, $forecast->medianM * self::ODD);
+    }
+}

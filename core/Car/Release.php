@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Car;
+
+/** How the air is held back until the car is let go. */
+enum Release: string
+{
+    /** A fingertip on the end of the tube. */
+    case Finger = 'finger';
+    /** The tube is pressed together, which narrows it. */
+    case Pinch = 'pinch';
+    /** The tube is bent over and held by a peg. */
+    case Peg = 'peg';
+}

@@ -1,0 +1,36 @@
+{{-- A car from behind, to the scale of the other views. --}}
+@props(['drawing', 'known' => [], 'leads' => false])
+@php
+    use App\Drawings\CarDrawing;
+    use Skivo\Core\Car\Step;
+    $l = $drawing->layout;
+    $floor = fn (float $m) => $drawing->y($m);
+@endphp
+<svg
+    class="drawing car-end" viewBox="0 0 {{ CarDrawing::MOST_END_WIDTH }} {{ $drawing->ground + 12 }}" role="{{ $leads ? 'group' : 'img' }}"
+    aria-label="{{ Text::of('build.car_drawing.from_behind') }}">
+    <text class="view-name" x="0" y="14">{{ Text::of('build.car_drawing.from_behind') }}</text>
+    <line class="ground" x1="0" x2="{{ CarDrawing::MOST_END_WIDTH }}" y1="{{ $drawing->ground + 1 }}" y2="{{ $drawing->ground + 1 }}" />
+    <x-car-part :step="Step::Power" :known="$known" :leads="$leads">
+        <circle class="skin" cx="{{ $drawing->e(0) }}" cy="{{ $floor($drawing->balloonYM) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
+    </x-car-part>
+    <x-car-part :step="Step::Axles" :known="$known" :leads="$leads">
+        <rect class="rod" x="{{ $drawing->e(-$l->rearAxleLength / 2) }}" y="{{ $floor($l->wheelRadius() + $l->axleDiameter / 2) }}"
+            width="{{ $drawing->size($l->rearAxleLength) }}" height="{{ $drawing->size($l->axleDiameter) }}" />
+        <rect class="straw" x="{{ $drawing->e(-$l->rearBearing / 2) }}" y="{{ $floor($l->wheelRadius() + $l->bearingBore / 2) }}"
+            width="{{ $drawing->size($l->rearBearing) }}" height="{{ $drawing->size($l->bearingBore) }}" />
+    </x-car-part>
+    <x-car-part :step="Step::Chassis" :known="$known" :leads="$leads">
+        <rect class="card" x="{{ $drawing->e(-$l->chassisWidth / 2) }}" y="{{ $floor($l->chassisTop()) }}" width="{{ $drawing->size($l->chassisWidth) }}"
+            height="{{ $drawing->size($l->chassisHeight) }}" rx="{{ $l->form->isRound() ? $drawing->size($l->chassisHeight / 2) : 0 }}" />
+    </x-car-part>
+    <x-car-part :step="Step::Wheels" :known="$known" :leads="$leads">
+        @foreach ([-1, 1] as $side)
+        <rect class="wheel" x="{{ $drawing->before($drawing->e($side * $l->rearTrack / 2), $l->wheelThickness) }}" y="{{ $floor($l->wheelDiameter) }}"
+            width="{{ $drawing->size($l->wheelThickness) }}" height="{{ $drawing->size($l->wheelDiameter) }}" />
+        @endforeach
+    </x-car-part>
+    <x-car-part :step="Step::Nozzle" :known="$known" :leads="$leads">
+        <circle class="tube" cx="{{ $drawing->e(0) }}" cy="{{ $floor($drawing->nozzleYM) }}" r="{{ $drawing->size($drawing->exit['bore'] / 2) }}" />
+    </x-car-part>
+</svg>

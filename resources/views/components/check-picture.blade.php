@@ -1,0 +1,48 @@
+{{-- How a test of the check card is done, as a small picture. --}}
+@props(['item'])
+@php
+    use Skivo\Core\Car\CheckItem;
+@endphp
+<svg class="drawing check-picture" viewBox="0 0 240 150" aria-hidden="true">
+    @switch($item)
+        @case(CheckItem::Spin)
+            <circle class="wheel" cx="120" cy="80" r="52" /><circle class="rod" cx="120" cy="80" r="5" />
+            <path class="arrow" d="M66 40a70 70 0 0 1 96 -10m0 0l-16 -5m16 5l-3 16" />
+            @break
+        @case(CheckItem::EndPlay)
+            <rect class="straw" x="70" y="66" width="100" height="18" /><rect class="rod" x="26" y="72" width="188" height="6" />
+            <rect class="wheel" x="36" y="34" width="16" height="82" /><rect class="wheel" x="188" y="34" width="16" height="82" />
+            <path class="arrow" d="M84 122h72m0 0l-11 -8m11 8l-11 8M84 122l11 -8m-11 8l11 8" />
+            @break
+        @case(CheckItem::Wobble)
+            <rect class="wheel" x="92" y="20" width="16" height="110" transform="rotate(7 100 75)" /><rect class="rod" x="40" y="72" width="120" height="6" />
+            <path class="arrow" d="M150 30h46m-46 0l10 -8m-10 8l10 8" />
+            @break
+        @case(CheckItem::Parallel)
+            <rect class="card" x="40" y="40" width="160" height="70" /><rect class="rod" x="76" y="22" width="6" height="106" />
+            <rect class="rod" x="160" y="22" width="6" height="106" transform="rotate(4 163 75)" />
+            <path class="arrow" d="M79 16h82M79 138h88" />
+            @break
+        @case(CheckItem::Drift)
+            <path class="dashed" d="M20 110h200" /><path class="arrow" d="M30 110C90 110 140 96 196 60m0 0l-16 1m16 -1l-8 14" />
+            <rect class="card" x="30" y="96" width="34" height="10" /><circle class="wheel" cx="37" cy="108" r="6" /><circle class="wheel" cx="57" cy="108"
+                r="6" />
+            @break
+        @case(CheckItem::Airtight)
+            <circle class="skin" cx="150" cy="75" r="56" /><rect class="tube" x="50" y="68" width="52" height="14" />
+            <path class="finger" d="M18 108c16 -2 26 -12 32 -24" />
+            @break
+        @case(CheckItem::BalloonClears)
+            <path class="ground" d="M20 130h200" /><circle class="skin" cx="140" cy="70" r="46" /><rect class="card" x="50" y="106" width="90" height="8" />
+            <circle class="wheel" cx="68" cy="118" r="11" /><circle class="wheel" cx="122" cy="118" r="11" /><path class="arrow"
+                d="M172 128v-20m0 0l-7 9m7 -9l7 9" />
+            @break
+        @case(CheckItem::NozzleStraight)
+            <rect class="tube" x="50" y="62" width="150" height="26" /><circle class="hole" cx="50" cy="75" r="12" /><path class="arrow"
+                d="M196 75H90m0 0l14 -9m-14 9l14 9" />
+            @break
+        @default
+            <rect class="rod" x="30" y="70" width="130" height="9" /><path class="rod pale" d="M172 70h22l30 4.500l-30 4.500h-22z" /><path class="arrow"
+                d="M165 40v70" />
+    @endswitch
+</svg>

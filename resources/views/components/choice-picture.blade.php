@@ -1,0 +1,34 @@
+{{-- One of a few as a small picture, where a picture says more than its word. --}}
+@props(['option'])
+@php
+    use App\Drawings\FormPicture;
+    use Skivo\Core\Car\ChassisForm;
+    use Skivo\Core\Car\NoseShape;
+    use Skivo\Core\Physics\Hollow;
+    use Skivo\Core\Physics\WheelMount;
+@endphp
+@if ($option instanceof ChassisForm)
+    <svg class="choice-picture" viewBox="0 0 {{ FormPicture::WIDTH }} {{ FormPicture::HEIGHT }}" aria-hidden="true">
+        <path class="body" d="{{ FormPicture::of($option) }}" />
+        @if ($option === ChassisForm::BrickFrame)<path class="holes" d="M10 17h46" />@endif
+        @if ($option === ChassisForm::FoldedPlate)<path class="fold" d="M8 10q24 4 48 0M8 24q24 -4 48 0" />@endif
+        @if ($option === ChassisForm::Block)<path class="fold" d="M8 8l4 -4h50l-4 4M58 29l4 -4v-21" />@endif
+    </svg>
+@elseif ($option instanceof NoseShape)
+    @php($front = match ($option) {
+        NoseShape::Flat => '56v18', NoseShape::Round => '44a9 9 0 0 1 0 18', NoseShape::Wedge => '38l18 18', NoseShape::Point => '42l14 9l-14 9',
+    })
+    <svg class="choice-picture" viewBox="0 0 64 34" aria-hidden="true"><path class="body" d="M4 8h{{ $front }}H4Z" /></svg>
+@elseif ($option instanceof Hollow)
+    <svg class="choice-picture" viewBox="0 0 64 34" aria-hidden="true">
+        <path class="body" d="M14 13h36v8h-36z" />
+        <path class="fold" d="{{ $option === Hollow::Outwards ? 'M8 5h-6M8 29h-6M8 5v24M56 5h6M56 29h6M56 5v24'
+            : 'M4 5h8M4 29h8M4 5v24M60 5h-8M60 29h-8M60 5v24' }}" />
+    </svg>
+@elseif ($option instanceof WheelMount)
+    <svg class="choice-picture" viewBox="0 0 64 34" aria-hidden="true">
+        <path class="fold" d="M8 17h48" /><path class="body" d="M6 5h6v24h-6zM52 5h6v24h-6z" />
+        <path class="turn" d="{{ $option === WheelMount::Fixed ? 'M24 9a9 9 0 1 1 -1 14m1 -14l5 -1m-5 1l1 5'
+            : 'M16 9a9 9 0 1 1 -1 14m1 -14l5 -1m-5 1l1 5' }}" />
+    </svg>
+@endif

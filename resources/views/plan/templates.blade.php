@@ -1,0 +1,30 @@
+@php
+    use App\Drawings\TemplateSheet;
+    use Skivo\Core\Measurement\UnitSystem;
+@endphp
+<x-layout :title="Text::of('steps.templates.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
+    <x-plan-pages :challenge="$challenge" here="templates" />
+    <div class="lead-in no-print">
+        <div><h2>{{ Text::of('steps.templates.heading') }}</h2><p class="small prose">{{ Text::of('steps.templates.print_at_full_size', [
+            'bar' => TemplateSheet::barShown($challenge->units),
+        ]) }}</p>
+            @if (TemplateSheet::isChassisTooLarge($layout))<p class="caution">{{ Text::of('steps.templates.too_large') }}</p>@endif</div>
+        <button type="button" class="button do" data-print>{{ Text::of('steps.templates.print') }}</button>
+    </div>
+    <div @class(['templates', 'on-letter' => $challenge->units === UnitSystem::Imperial]) tabindex="0" role="region"
+        aria-label="{{ Text::of('steps.templates.heading') }}">
+        @foreach ($sheets as $sheet)
+            <div class="template">
+                <p class="template-says"><strong>{{ Text::of("steps.templates.{$sheet->key}") }}</strong>
+                    {{ Text::of("steps.templates.{$sheet->key}_how") }}</p>
+                <svg class="full-size" width="{{ TemplateSheet::WIDTH }}mm" height="{{ TemplateSheet::HEIGHT }}mm" role="img"
+                    viewBox="0 0 {{ TemplateSheet::WIDTH }} {{ TemplateSheet::HEIGHT }}" aria-label="{{ Text::of("steps.templates.{$sheet->key}") }}">
+                    <x-shapes :shapes="$sheet->shapes" />
+                    @if ($sheet->key !== 'tape')<text class="measure-me" x="0" y="{{ TemplateSheet::HEIGHT - 5 }}">{{ Text::of('steps.templates.measure_me', [
+                        'bar' => TemplateSheet::barShown($challenge->units),
+                    ]) }}</text>@endif
+                </svg>
+            </div>
+        @endforeach
+    </div>
+</x-layout>
