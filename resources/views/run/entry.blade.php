@@ -215,7 +215,7 @@
             </div>
             <button class="button do log">{{ Text::of('run.entry.log_run') }}</button>
         </form>
-        <div class="entry-quick" role="group" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
+        <section class="entry-quick" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
             @foreach ([VoidReason::NoStart, VoidReason::HitSomething, VoidReason::WheelOff, VoidReason::BalloonOff] as $reason)
                 <button class="button" form="entry-form" name="void_now" value="{{ $reason->value }}">{{ ucfirst(Label::of($reason)) }}</button>
             @endforeach
@@ -226,7 +226,7 @@
                 <select class="input" data-hold-lane><option value="">{{ Text::of('run.entry.every_lane') }}</option>
                     @foreach (array_keys($floor->lanes) as $lane)<option value="{{ $lane }}">{{ $lane }}</option>@endforeach</select></label>@endif
             <span class="small entry-note" data-fill-note role="status"></span>
-        </div>
+        </section>
         <p class="small entry-reading" data-reading hidden></p>
     </div>
 </div>
