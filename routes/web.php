@@ -22,6 +22,7 @@ use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OwnGroupController;
 use App\Http\Controllers\PartController;
 use App\Http\Controllers\PredictionController;
+use App\Http\Controllers\RaceController;
 use App\Http\Controllers\RegistrationController;
 use App\Http\Controllers\ReportController;
 use App\Http\Controllers\RoomController;
@@ -72,6 +73,12 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
     Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
     Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
+    Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {
+        Route::get('', 'index')->name('index')->can('seeFloor', 'challenge');
+        Route::get('{race}', 'show')->name('show')->can('seeFloor', 'challenge')->whereNumber('race');
+        Route::get('{race}/state', 'state')->name('state')->can('seeFloor', 'challenge')->whereNumber('race');
+        Route::post('{race}/events', 'record')->name('record')->can('keepOrder', 'challenge')->whereNumber('race');
+    });
     Route::put('groups/{group}/prediction', [PredictionController::class, 'update'])->name('predictions.update')->can('logRuns', 'group');
     Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
     Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
@@ -191,6 +198,12 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
         Route::put('sweep', [OrderController::class, 'sweep'])->name('order.sweep');
         Route::delete('groups/{group}/sweep', [OrderController::class, 'stopSweep'])->name('order.sweep.stop');
+
+        Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {
+            Route::post('', 'store')->name('store');
+            Route::get('fits', 'fits')->name('fits');
+            Route::put('{race}', 'update')->name('update')->whereNumber('race');
+        });
 
         Route::controller(RunController::class)->name('runs.')->group(function (): void {
             Route::delete('runs/{run}', 'destroy')->name('destroy');

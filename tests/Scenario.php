@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Actions\ImportSheet;
+use App\Actions\SetRace;
 use App\Models\Challenge;
+use App\Models\Race;
 use App\Models\User;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Assert;
@@ -17,6 +19,8 @@ use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Race\RaceKind;
+use Skivo\Core\Race\RacePlan;
 
 /** Educators and classes to test with. A class is written as a class sheet. */
 final class Scenario
@@ -53,6 +57,14 @@ final class Scenario
     public static function entry(string $typed): Entry
     {
         return (new QuantityReader())->read($typed, Unit::Centimetre);
+    }
+
+    /** A knockout between all groups of a class, in their own order, first across three metres. */
+    public static function race(Challenge $challenge, int $lanes = 2, bool $brokenLoses = false): Race
+    {
+        $entrants = array_map(strval(...), $challenge->groups()->pluck('id')->all());
+
+        return app(SetRace::class)($challenge, new RacePlan(RaceKind::Knockout, array_values($entrants), lengthM: 3.0, lanes: $lanes, brokenLoses: $brokenLoses), self::entry('3 m'))->setRelation('challenge', $challenge);
     }
 
     /** @param array<string, mixed> $differently */

@@ -164,6 +164,12 @@ final class Challenge extends Model
         return $this->hasMany(Act::class)->orderBy('id');
     }
 
+    /** @return HasMany<Race, $this> the newest first */
+    public function races(): HasMany
+    {
+        return $this->hasMany(Race::class)->orderByDesc('id');
+    }
+
     /** @return HasMany<JoinCode, $this> */
     public function joinCodes(): HasMany
     {

@@ -6,6 +6,8 @@ namespace App\ViewModels;
 
 use App\Models\Challenge;
 use App\Models\Group;
+use App\Models\Race;
+use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Cache;
 
 /**
@@ -23,7 +25,8 @@ final readonly class FloorState
      */
     public static function of(Challenge $challenge, string $site): array
     {
-        return self::drawnOnce($challenge, 'floor:' . md5($site), static function (ClassRecord $record, Floor $floor) use ($challenge): array {
+        return self::drawnOnce($challenge, 'floor:' . md5($site), static function (ClassRecord $record) use ($challenge): array {
+            $floor = new Floor($record);
             $with = ['challenge' => $challenge, 'record' => $record, 'floor' => $floor];
 
             return [
@@ -55,19 +58,50 @@ final readonly class FloorState
     /** @return array<string, mixed> what the board shows, and nothing else */
     public static function ofBoard(Challenge $challenge): array
     {
-        return self::drawnOnce($challenge, 'board', static fn(ClassRecord $record, Floor $floor): array => [
-            'html' => ['board' => view($challenge->answer_told_at === null ? 'board.floor' : 'board.answer', ['challenge' => $challenge, 'record' => $record, 'floor' => $floor])->render()],
+        return self::drawnOnce($challenge, 'board', static fn(ClassRecord $record): array => [
+            'html' => ['board' => self::board($record)->render()],
             'groups' => [],
             'next' => null,
             'coming' => [],
         ]);
     }
 
+    /** The answer once the class is told it, else a race that is on, else the floor. */
+    public static function board(ClassRecord $record): View
+    {
+        $challenge = $record->challenge;
+        if ($challenge->answer_told_at !== null) {
+            return view('board.answer', ['challenge' => $challenge, 'record' => $record]);
+        }
+        $race = RaceReading::current($challenge);
+
+        return $race === null
+            ? view('board.floor', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record)])
+            : view('board.race', ['challenge' => $challenge, 'reading' => $race]);
+    }
+
+    /** @return array<string, mixed> a race in pieces */
+    public static function ofRace(Challenge $challenge, Race $race): array
+    {
+        return self::drawnOnce($challenge, "race:{$race->id}", static function () use ($challenge, $race): array {
+            $with = ['challenge' => $challenge, 'reading' => new RaceReading($race->refresh()->load(['events.user', 'events.device'])->setRelation('challenge', $challenge))];
+
+            return [
+                'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
+                    'told' => 'race.told', 'heats' => 'race.heats', 'entrants' => 'race.entrants', 'history' => 'race.history', 'foot' => 'race.foot',
+                ]),
+                'groups' => [],
+                'next' => null,
+                'coming' => [],
+            ];
+        });
+    }
+
     /**
      * One request draws what is new; whoever asks meanwhile gets what was drawn before, which says so by its revision, and
      * asks again.
      *
-     * @param \Closure(ClassRecord, Floor): array<string, mixed> $draw
+     * @param \Closure(ClassRecord): array<string, mixed> $draw
      *
      * @return array<string, mixed>
      */
@@ -81,7 +115,7 @@ final readonly class FloorState
         }
         $drawn = static function () use ($challenge, $draw, $key): array {
             $record = ClassRecord::of($challenge);
-            $state = ['revision' => $record->revision] + $draw($record, new Floor($record));
+            $state = ['revision' => $record->revision] + $draw($record);
             Cache::put($key, $state, self::KEEP_SECONDS);
 
             return $state;

@@ -43,7 +43,7 @@ final readonly class Placing
         };
         // Who has left a round robin has no place in it: the others did not all meet it.
         $placed = array_values(array_filter($plan->entrants, static fn(string $entrant): bool => $isOver && !($plan->kind === RaceKind::RoundRobin && isset($out[$entrant]))
-            || $plan->kind === RaceKind::Knockout && isset($score[$entrant]) && $score[$entrant][0] < PHP_INT_MAX));
+            || $plan->kind === RaceKind::Knockout && isset($score[$entrant]) && self::isRoundOver($heats, $score[$entrant][0])));
         usort($placed, static fn(string $one, string $other): int => ($score[$other] ?? [0]) <=> ($score[$one] ?? [0]));
         $places = [];
         foreach ($placed as $entrant) {
@@ -55,6 +55,17 @@ final readonly class Placing
         $this->ranking = $placed;
         $first = array_map(strval(...), array_keys($places, 1, true));
         $this->winner = $isOver && count($first) === 1 && !isset($out[$first[0]]) ? $first[0] : null;
+    }
+
+    /**
+     * Who lost in a round shares its place with those who lose in it later: until then nobody knows how many are better.
+     *
+     * @param array<string, Heat> $heats
+     */
+    private static function isRoundOver(array $heats, int $round): bool
+    {
+        return $round < PHP_INT_MAX
+            && array_filter($heats, static fn(Heat $heat): bool => $heat->round <= $round && $heat->winner === null && !$heat->isOff) === [];
     }
 
     /**

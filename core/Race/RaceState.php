@@ -94,7 +94,7 @@ final readonly class RaceState
      *
      * @return list<RaceEvent> without those that were undone, and their undoing
      */
-    private static function thatHappened(array $events): array
+    public static function thatHappened(array $events): array
     {
         $undone = [];
         $happened = [];

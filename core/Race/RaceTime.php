@@ -41,6 +41,18 @@ final readonly class RaceTime
         return new self($pairs, $pairs * $each, $minutes);
     }
 
+    /** The greatest number of cars for which there is time; 0 where there is none for two. */
+    public static function mostFor(RaceKind $kind, int $bestOf, int $lanes, float $heatMin, float $repairMin, float $minutes): int
+    {
+        for ($entrants = RacePlan::MOST; $entrants >= RacePlan::FEWEST; $entrants--) {
+            if (self::of($kind, $entrants, $bestOf, $lanes, $heatMin, $repairMin)->minutes <= $minutes) {
+                return $entrants;
+            }
+        }
+
+        return 0;
+    }
+
     /** @return list<int> pairs of each round */
     private static function rounds(RaceKind $kind, int $entrants): array
     {

@@ -24,11 +24,26 @@ return new class extends Migration {
             $table->id();
             $table->foreignId('challenge_id')->index()->constrained()->cascadeOnDelete();
             $table->string('kind', 20);
-            $table->jsonb('plan');
+            // Ids of groups, the first thought the best.
+            $table->jsonb('entrants');
+            $table->smallInteger('best_of');
+            $table->double('length_m')->nullable();
+            $table->string('length_entered', 60)->nullable();
+            $table->smallInteger('lanes');
+            $table->integer('lot')->nullable();
+            $table->boolean('broken_loses');
+            $table->double('repair_min');
             $table->timestampTz('created_at', 3);
             $table->timestampTz('ended_at', 3)->nullable();
         });
-        DB::statement("ALTER TABLE races ADD CHECK (kind IN ('side_by_side', 'knockout', 'round_robin', 'stays_on'))");
+        DB::statement(<<<'SQL'
+            ALTER TABLE races
+                ADD CHECK (kind IN ('side_by_side', 'knockout', 'round_robin', 'stays_on')),
+                ADD CHECK (best_of IN (1, 3)),
+                ADD CHECK (lanes >= 1),
+                ADD CHECK (length_m > 0),
+                ADD CHECK ((length_m IS NULL) = (length_entered IS NULL))
+            SQL);
         // What happened in a race, in order; its state is replayed from these.
         Schema::create('race_events', static function (Blueprint $table): void {
             $table->id();
@@ -38,10 +53,14 @@ return new class extends Migration {
             $table->foreignId('user_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->foreignUuid('device_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->string('kind', 12);
-            $table->jsonb('payload');
+            $table->string('heat', 10)->nullable();
+            $table->bigInteger('entrant')->nullable();
+            $table->bigInteger('against')->nullable();
+            $table->uuid('undoes')->nullable();
+            $table->string('why', 12)->nullable();
             $table->timestampTz('made_at', 3);
         });
-        DB::statement("ALTER TABLE race_events ADD CHECK (kind IN ('won', 'again', 'repair', 'ready', 'out', 'back', 'undone'))");
+        DB::statement("ALTER TABLE race_events ADD CHECK (kind IN ('won', 'again', 'repair', 'ready', 'out', 'back', 'undone')), ADD CHECK (why IN ('together', 'neither', 'broke'))");
         Schema::table('runs', static function (Blueprint $table): void {
             $table->string('kind', 10)->default('try');
             $table->boolean('hit_wall')->default(false);

@@ -81,6 +81,14 @@ return [
             'instrument' => 'instrument',
         ],
     ],
+    'race_kind' => [
+        'label' => [
+            'side_by_side' => 'Side by side',
+            'knockout' => 'Knockout',
+            'round_robin' => 'Everyone against everyone',
+            'stays_on' => 'Winner stays on',
+        ],
+    ],
     'goal' => [
         'label' => [
             'farthest' => 'Farthest',

@@ -19,6 +19,7 @@ const PARTS = [
     ['[data-live]', async () => (await import('./run-day/live.js')).attachLive],
     ['form[data-draw]', async () => (await import('./pages/build.js')).attachBuild],
     ['[data-grid]', async () => (await import('./pages/grid.js')).attachGrid],
+    ['form[data-answers]', async () => (await import('./pages/answers.js')).attachAnswers],
     ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
     ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
     ['form[data-outbox]', async () => (await import('./group/outbox.js')).attachOutbox],

@@ -22,6 +22,7 @@ final class AccessibilityTest extends BrowserTestCase
         $empty = Scenario::challenge($this->educator, ['name' => 'Empty']);
         $group = $challenge->groups()->firstOrFail();
         $run = $challenge->runs()->firstOrFail();
+        $race = Scenario::race($challenge);
         $this->signIn();
         $pages = [
             '/challenges', '/challenges/new', '/account', '/nothing-here',
@@ -32,7 +33,7 @@ final class AccessibilityTest extends BrowserTestCase
                 '/plan/materials', '/plan/materials/labels', '/plan/cuts', '/plan/steps', '/plan/steps/booklet', '/plan/steps/templates', '/plan/materials/note', '/parts?kind=chassis', "/groups/{$group->id}/steps", '/plan/timetable', '/plan/safety', '/plan/brief/class', '/plan/brief/helpers',
                 '/devices', "/runs/{$run->id}/trace", "/groups/{$group->id}/own", '/check', '/check/tolerances', "/groups/{$group->id}/check", "/groups/{$group->id}/car?kit=1", "/groups/{$group->id}/car/versions",
                 "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/diagnosis?seen=veers&drift=30&over=200",
-                ...array_map(static fn(string $station): string => "/groups/{$group->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "/groups/{$group->id}/notebook", '/room', '/devices/cards',
+                ...array_map(static fn(string $station): string => "/groups/{$group->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "/groups/{$group->id}/notebook", '/room', '/devices/cards', '/races', "/races/{$race->id}",
             ]),
             ...array_map(static fn(string $page): string => "/challenges/{$empty->id}{$page}", ['', '/groups', '/runs', '/findings', '/bench', '/report', '/check', '/plan/timetable']),
         ];

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use App\Models\Challenge;
 use App\Models\User;
+use Skivo\Core\Challenge\DeviceRole;
 use Tests\Scenario;
 use Tests\TestCase;
 
@@ -22,6 +23,9 @@ abstract class BrowserTestCase extends TestCase
     protected Browser $browser;
 
     protected User $educator;
+
+    /** @var list<Browser> of other people, closed after the test */
+    protected array $others = [];
 
     public static function tearDownAfterClass(): void
     {
@@ -43,6 +47,10 @@ abstract class BrowserTestCase extends TestCase
 
     protected function tearDown(): void
     {
+        foreach ($this->others as $other) {
+            $other->quit();
+        }
+        $this->others = [];
         self::assertSame([], $this->browser->consoleErrors());
         parent::tearDown();
     }
@@ -64,6 +72,24 @@ abstract class BrowserTestCase extends TestCase
         self::$isSignedIn = false;
 
         return $this->browser;
+    }
+
+    /**
+     * Somebody else's browser.
+     *
+     * @param list<string> $more of Chromium's own options
+     */
+    protected function another(array $more = []): Browser
+    {
+        return $this->others[] = Browser::start((string) getenv('DRIVER'), (string) getenv('SITE'), $more);
+    }
+
+    /** A helper's phone that has joined. */
+    protected function helper(Challenge $challenge): Browser
+    {
+        $challenge->joinCodes()->create(['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()]);
+
+        return $this->another()->visit('/join')->fill('code', $code)->press('Join');
     }
 
     /** @param array<string, mixed> $differently */

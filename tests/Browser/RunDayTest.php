@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use App\Models\Challenge;
 use App\Models\Device;
 use Facebook\WebDriver\WebDriverKeys;
 use Skivo\Core\Challenge\DeviceRole;
@@ -15,18 +14,6 @@ use Tests\Scenario;
 /** Several devices at once, a network that comes and goes, and hands that are full. */
 final class RunDayTest extends BrowserTestCase
 {
-    /** @var list<Browser> */
-    private array $others = [];
-
-    protected function tearDown(): void
-    {
-        foreach ($this->others as $browser) {
-            $browser->quit();
-        }
-        $this->others = [];
-        parent::tearDown();
-    }
-
     /** Farthest needs one number; all goals together still no more than three. */
     public function testALoggedRunTakesAtMostThreeInputsAndEnter(): void
     {
@@ -397,17 +384,5 @@ final class RunDayTest extends BrowserTestCase
         $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
         self::assertSame(13, $challenge->runs()->count());
         self::assertCount(1, $browser->consoleErrors(), 'the browser notes that it was questioned');
-    }
-
-    private function helper(Challenge $challenge): Browser
-    {
-        $challenge->joinCodes()->create(['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()]);
-
-        return $this->another()->visit('/join')->fill('code', $code)->press('Join');
-    }
-
-    private function another(): Browser
-    {
-        return $this->others[] = Browser::start((string) getenv('DRIVER'), (string) getenv('SITE'));
     }
 }

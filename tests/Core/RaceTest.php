@@ -145,6 +145,7 @@ final class RaceTest extends TestCase
         array_push($events, new RaceEvent('w1', EventKind::Won, '2-1', 'i', 'a'), new RaceEvent('w2', EventKind::Won, '2-2', 'd', 'e'), $later = new RaceEvent('w3', EventKind::Won, '3-1', 'i', 'd'));
         $state = RaceState::replay($plan, $events);
         self::assertSame('i', $state->heats['4-1']->a);
+        self::assertSame(['h' => 9], $state->places, 'who lost where others are still to lose has no place yet');
 
         // The very first result is undone: all that i won since counts for nothing, but is not forgotten.
         $undo = new RaceEvent('u', EventKind::Undone, undoes: $hi->id);

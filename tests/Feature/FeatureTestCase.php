@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
@@ -38,6 +39,15 @@ abstract class FeatureTestCase extends TestCase
         Auth::shouldUse('web');
 
         return $this->actingAs($this->educator, 'web');
+    }
+
+    /** At a tablet or phone that joined. */
+    protected function atDevice(Device $device): static
+    {
+        Auth::forgetGuards();
+        Auth::shouldUse('device');
+
+        return $this->actingAs($device->refresh(), 'device');
     }
 
     protected function class(): Challenge

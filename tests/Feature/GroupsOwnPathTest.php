@@ -48,7 +48,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         // Another tablet for the same mark waits, sees nothing, and one tap of the educator lets it in.
         $this->withCookie(Device::COOKIE, 'none')->post('/join/mark', ['code' => $code, 'group' => $keel->id]);
         $second = $challenge->devices()->where('is_waiting', true)->sole();
-        $this->asDevice($second);
+        $this->atDevice($second);
         $this->get('/joined')->assertOk()->assertSee('An adult must let this tablet in');
         $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/own")->assertNotFound();
         $this->entry($keel, ['kind' => 'note', 'text' => 'x'])->assertNotFound();
@@ -56,7 +56,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/room")->assertSee('asks to be let in for Keel');
         $this->put("/challenges/{$challenge->id}/room/devices/{$second->id}/let-in")->assertRedirect();
         self::assertSame([false, true], [$second->refresh()->is_waiting, $challenge->devices()->whereKeyNot($second->id)->sole()->revoked_at !== null]);
-        $this->asDevice($second);
+        $this->atDevice($second);
         $this->get('/joined')->assertRedirect("/challenges/{$challenge->id}/groups/{$keel->id}/at/idea");
 
         $this->post('/join/mark', ['code' => 'WRONG', 'group' => $keel->id])->assertRedirect('/join');
@@ -196,7 +196,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
 
         // Another group's tablet, another educator, and nobody at all.
         [$other] = Device::join($challenge, DeviceRole::Group, 'x', $challenge->groups()->where('name', 'Halyard')->sole());
-        $this->asDevice($other);
+        $this->atDevice($other);
         $this->get($path)->assertNotFound();
         Auth::forgetGuards();
         Auth::shouldUse('web');
@@ -213,7 +213,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         self::assertStringContainsString("{$entry->id}/photo", $report());
         $this->put("/challenges/{$challenge->id}/room/entries/{$entry->id}", ['shown' => '0']);
         self::assertStringNotContainsString("{$entry->id}/photo", $report());
-        $this->asDevice($challenge->devices()->where('name', 'tablet')->sole());
+        $this->atDevice($challenge->devices()->where('name', 'tablet')->sole());
         $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")->assertDontSee("{$entry->id}/photo");
 
         // With its challenge it is gone.
@@ -288,7 +288,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->from("/challenges/{$challenge->id}/room")->put("/challenges/{$challenge->id}/room/word", ['word' => str_repeat('a', 201)])->assertSessionHasErrors('word');
         self::assertSame(['guess'], $challenge->refresh()->closed_stations);
 
-        $this->asDevice($challenge->devices()->sole());
+        $this->atDevice($challenge->devices()->sole());
         $this->get($page)->assertSee('Five minutes left')->assertSee('closed just now');
         $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/change")->assertSee('What surprised you?');
         $this->entry($keel, ['kind' => 'closing', 'question' => 'teamwork', 'answer' => 'well'])->assertCreated();
@@ -350,16 +350,9 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $challenge = $new ? \Tests\Scenario::withClass(\Tests\Scenario::challenge($this->educator), "group\nKeel\nReef\n") : $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
         [$device] = Device::join($challenge, DeviceRole::Group, 'tablet', $keel);
-        $this->asDevice($device);
+        $this->atDevice($device);
 
         return [$challenge, $keel];
-    }
-
-    private function asDevice(Device $device): void
-    {
-        Auth::forgetGuards();
-        Auth::shouldUse('device');
-        $this->actingAs($device->refresh(), 'device');
     }
 
     private function path(Group $group): string

@@ -234,6 +234,7 @@ final class WordsTest extends FeatureTestCase
         $group = $challenge->groups()->firstOrFail();
         $rebuilt = $challenge->groups()->whereHas('cars', static fn($cars) => $cars->where('version', '>', 1))->firstOrFail();
         $run = $challenge->runs()->firstOrFail();
+        $race = $challenge->races()->first() ?? Scenario::race($challenge);
         $base = "/challenges/{$challenge->id}";
 
         return [
@@ -243,7 +244,7 @@ final class WordsTest extends FeatureTestCase
             "{$base}/groups/{$group->id}/check", "{$base}/groups/{$group->id}/diagnosis?seen=veers", "{$base}/groups/{$group->id}/diagnosis?seen=does-not-start", "{$base}/bench",
             "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet", "{$base}/findings", "{$base}/findings/choices", "{$base}/findings/work", "{$base}/findings/beliefs", "{$base}/cars", "{$base}/groups/{$group->id}/why",
             "{$base}/findings/choices?against=wheel_kind", "{$base}/findings/sure", "{$base}/findings/awards", "{$base}/report", "{$base}/report/notebooks", "{$base}/report/certificates", "{$base}/runs/{$run->id}/trace",
-            ...array_map(static fn(string $station): string => "{$base}/groups/{$rebuilt->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "{$base}/groups/{$rebuilt->id}/notebook", "{$base}/room", "{$base}/devices/cards",
+            ...array_map(static fn(string $station): string => "{$base}/groups/{$rebuilt->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "{$base}/groups/{$rebuilt->id}/notebook", "{$base}/room", "{$base}/devices/cards", "{$base}/races", "{$base}/races/{$race->id}",
         ];
     }
 

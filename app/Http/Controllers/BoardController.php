@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\ViewModels\ClassRecord;
-use App\ViewModels\Floor;
 use App\ViewModels\FloorState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -21,7 +20,7 @@ final class BoardController
         $challenge = $this->challenge($token);
         $record = ClassRecord::of($challenge);
 
-        return view('board.show', ['challenge' => $challenge, 'record' => $record, 'floor' => new Floor($record), 'token' => $token]);
+        return view('board.show', ['challenge' => $challenge, 'record' => $record, 'board' => FloorState::board($record), 'token' => $token]);
     }
 
     public function state(string $token): JsonResponse

@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Http\Requests\Concerns\MadeByADevice;
 use App\Models\Photo;
 use App\Presenters\Label;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Skivo\Core\Car\BuildStep;
@@ -35,14 +34,12 @@ use Skivo\Core\Measurement\Unit;
 final class EntryRequest extends FormRequest
 {
     use InUnitsOfTheClass;
-
-    /** A tablet's clock is believed so far (days). */
-    private const OLDEST_DAYS = 30;
+    use MadeByADevice;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['id' => ['nullable', 'uuid'], 'kind' => ['required', Rule::enum(EntryKind::class)], 'made_at' => ['nullable', 'date']] + match ($this->kind()) {
+        return ['kind' => ['required', Rule::enum(EntryKind::class)]] + self::ruleOfIdAndMoment() + match ($this->kind()) {
             EntryKind::Tick => ['step' => ['required', Rule::enum(BuildStep::class)], 'done' => ['required', 'boolean']],
             EntryKind::Guess => [
                 'predicted' => ['required', 'string', 'max:60', new ReadsAs($this->distanceUnit(), Limits::distanceComplaint(...), $this->units())],
@@ -80,21 +77,6 @@ final class EntryRequest extends FormRequest
     public function kind(): ?EntryKind
     {
         return EntryKind::tryFrom($this->string('kind')->toString());
-    }
-
-    /** The one that the tablet gave it; a new one for a form without a script. */
-    public function id(): string
-    {
-        return $this->filled('id') ? $this->string('id')->lower()->toString() : (string) Str::uuid();
-    }
-
-    /** When it was made, by the tablet's clock as far as that can be. */
-    public function madeAt(): CarbonImmutable
-    {
-        $now = CarbonImmutable::now();
-        $said = $this->filled('made_at') ? CarbonImmutable::parse($this->string('made_at')->toString()) : $now;
-
-        return $said->greaterThan($now) || $said->lessThan($now->subDays(self::OLDEST_DAYS)) ? $now : $said;
     }
 
     /**

@@ -5,19 +5,22 @@ import { say } from '../words.js';
 import { smaller } from './photo.js';
 
 /**
- * What a group ticks, guesses, writes, draws and photographs: kept on the tablet first, sent by an id of its own, and thrown
+ * What a group ticks, guesses, writes, draws and photographs, and what is tapped at a race: kept on the tablet first, sent by an id of its own, and thrown
  * away only when the server says that it has it. Without a network it waits, across reloads and an empty battery.
  */
 export function attachOutbox(root) {
     const outbox = new Outbox(root);
-    for (const form of root.querySelectorAll('form[data-outbox]')) {
-        form.addEventListener('submit', (event) => {
+    root.addEventListener('submit', (event) => {
+        if (event.target.matches('form[data-outbox]')) {
             event.preventDefault();
-            outbox.take(form, event.submitter);
-        });
-    }
+            outbox.take(event.target, event.submitter);
+        }
+    });
     keepDrafts(root);
 }
+
+/** Two taps within this time (ms) are one. */
+const TAPPED_TWICE = 500;
 
 const draftKey = (field) => `skivo-draft ${location.pathname} ${field.dataset.draft}`;
 
@@ -34,6 +37,8 @@ function keepDrafts(root) {
 
 class Outbox {
     #store = null;
+    #forms = new Map();
+    #tapped = -Infinity;
     #busy = false;
     #again = null;
     #patience = 1000;
@@ -59,6 +64,13 @@ class Outbox {
 
     /** Takes what a form holds, and gives the form back for the next. */
     async take(form, submitter) {
+        // Under a finger that taps twice the next heat may stand already.
+        if (submitter?.dataset.once !== undefined) {
+            if (performance.now() - this.#tapped < TAPPED_TWICE) {
+                return;
+            }
+            this.#tapped = performance.now();
+        }
         await this.opened;
         this.#complain(form, null);
         const fields = {};
@@ -81,7 +93,8 @@ class Outbox {
         }
         entry.order = await this.#store.add('entries', entry);
         this.#shown(form);
-        await this.#send(form, entry);
+        this.#forms.set(entry.id, form);
+        await this.#send();
     }
 
     /** What the form shows before the server has said anything. */
@@ -113,14 +126,15 @@ class Outbox {
         }
     }
 
-    async #send(form = null, mine = null) {
+    async #send() {
         if (this.#busy || this.#store === null) {
             return;
         }
         this.#busy = true;
-        let last = null;
+        const sent = [];
         try {
-            for (const entry of await this.#waiting()) {
+            // What is tapped while it sends is sent as well.
+            for (let entry = await this.#first(); entry !== undefined; entry = await this.#first()) {
                 const verdict = await this.#sendOne(entry);
                 if (verdict.is === 'waits') {
                     this.#sendLater();
@@ -128,28 +142,36 @@ class Outbox {
                 }
                 await this.#store.delete('entries', entry.order);
                 this.#patience = 1000;
+                const form = this.#forms.get(entry.id) ?? null;
+                this.#forms.delete(entry.id);
                 if (verdict.is === 'stored') {
-                    last = entry;
+                    if (form?.dataset.outbox === 'live') {
+                        form.reset();
+                    }
+                    sent.push(form);
                 } else {
-                    this.#complain(entry.id === mine?.id ? form : null, verdict.messages.join(' '));
+                    this.#complain(form, verdict.messages.join(' '));
                 }
             }
         } finally {
             this.#busy = false;
             await this.#draw();
         }
-        if (form !== null && last?.id === mine?.id) {
-            this.#goOn(form);
-        } else if (last !== null && form === null) {
-            this.#refresh();
+        if (sent.length > 0) {
+            this.#goOn(sent[sent.length - 1]);
         }
+    }
+
+    async #first() {
+        return (await this.#waiting())[0];
     }
 
     /** What was sent is in: to the next station, or the page as it is now. */
     #goOn(form) {
-        if (form.dataset.then !== undefined) {
+        document.dispatchEvent(new CustomEvent('skivo:changed'));
+        if (form?.dataset.then !== undefined) {
             location.href = form.dataset.then;
-        } else if (form.dataset.outbox !== 'tick') {
+        } else if (form !== null && !['tick', 'live'].includes(form.dataset.outbox)) {
             location.reload();
         } else {
             this.#refresh();

@@ -34,7 +34,8 @@ function isHeld(form) {
 export function morph(piece, html) {
     Idiomorph.morph(piece, html, {
         morphStyle: 'innerHTML',
-        ignoreActiveValue: true,
+        // Of a field that is typed in; a button that was pressed says something else now.
+        ignoreActiveValue: document.activeElement?.matches('input, select, textarea') === true,
         callbacks: {
             beforeNodeMorphed: (old) => !(old instanceof HTMLFormElement ? isHeld(old) : old instanceof Element && isTouched(old)),
             beforeNodeRemoved: (old) => !(old instanceof HTMLFormElement && isHeld(old)),

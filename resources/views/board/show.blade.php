@@ -14,6 +14,6 @@
     class="board" data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}"
     data-state="{{ route('board.state', $token, absolute: false) }}" data-revision="{{ $record->revision }}" data-fresh>
     <x-mark-shapes />
-    <main id="main" data-piece="board">@include($challenge->answer_told_at === null ? 'board.floor' : 'board.answer')</main>
+    <main id="main" data-piece="board">{!! $board !!}</main>
 </body>
 </html>

@@ -1,4 +1,4 @@
-@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null, 'live' => false,
+@props(['title', 'challenge' => null, 'record' => null, 'stage' => null, 'line' => null, 'heading' => null, 'live' => false, 'state' => null,
     'words' => ['entry', 'watch', 'queue', 'figure', 'floor']])
 @php
     $actor = auth()->user();
@@ -17,7 +17,7 @@
 <body
     @if ($actor === null && $challenge === null) data-guest @endif
     @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}"
-    @if ($live === true) data-state="{{ route('runs.state', $challenge, absolute: false) }}" @endif
+    @if ($live === true) data-state="{{ $state ?? route('runs.state', $challenge, absolute: false) }}" @endif
     data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>
     <a class="skip" href="#main">{{ Text::of('frame.layout.skip_to_the_content') }}</a>
     <x-mark-shapes />
@@ -50,6 +50,7 @@
                         <a href="{{ route('challenges.index') }}">{{ Text::of('frame.layout.all_challenges') }}</a>
                         @if ($challenge?->exists)
                             <a href="{{ route('runs.index', $challenge) }}">{{ Text::of('frame.layout.every_run_on_record') }}</a>
+                            <a href="{{ route('races.index', $challenge) }}">{{ Text::of('race.index.races') }}</a>
                             <a href="{{ route('sheet.show', $challenge) }}">{{ Text::of('frame.layout.class_sheet_csv') }}</a>
                             <a href="{{ route('room.show', $challenge) }}">{{ Text::of('frame.layout.the_room') }}</a>
                             <a href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a>

@@ -3,6 +3,8 @@
 @php
     use Skivo\Core\Challenge\Station;
     $next = $own->path->next();
+    $race = \App\ViewModels\RaceReading::current($challenge);
+    $inRace = $race === null ? null : \App\Presenters\RaceWords::own($race, (string) $group->id);
 @endphp
 <nav class="stations no-print" data-part="stations" aria-label="{{ Text::of('path.page.stations') }}">
     <ol>@foreach (Station::cases() as $station)
@@ -17,6 +19,7 @@
 <div data-part="told" class="path-told">
     @if ($challenge->word_to_all !== null)<p class="told" role="status"><strong>{{ Text::of('path.page.word') }}</strong>
         <bdi>{{ $challenge->word_to_all }}</bdi></p>@endif
+    @if ($inRace !== null)<p class="told" role="status"><bdi>{{ $inRace }}</bdi></p>@endif
     @if ($challenge->answer_told_at !== null)<p class="told" role="status">{{ Text::of('path.page.class_answer') }}
         <a class="button" href="{{ route('groups.answer', [$challenge, $group]) }}">{{ Text::of('path.page.see_it') }}</a></p>@endif
 </div>

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Group;
+use Illuminate\Support\Facades\Cache;
+use Skivo\Core\Challenge\ChanceOfFirst;
+use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Race\Lot;
+use Skivo\Core\Race\RaceChances;
+use Skivo\Core\Race\RaceKind;
+use Skivo\Core\Race\RacePlan;
+use Skivo\Core\Race\RaceTime;
+
+/** What a race of so many cars would take, and what it can't show, before anybody agrees to it. */
+final readonly class RaceOffer
+{
+    /** So many classes as this one may be, over which chances are taken. */
+    private const DRAWS = 200;
+
+    private const KEEP_SECONDS = 86_400;
+
+    public function __construct(
+        public int $cars,
+        public int $lanes,
+        public float $heatMin,
+        public float $repairMin,
+        public float $minutes,
+    ) {}
+
+    /**
+     * Who stands best first; those without a place after them, in the order of the class.
+     *
+     * @param list<int> $cars ids of groups
+     *
+     * @return list<string>
+     */
+    public static function bySeed(ClassRecord $record, array $cars): array
+    {
+        $standing = array_map(static fn($place): string => $place->entrant->id, array_values(array_filter($record->standings()->places, static fn($place): bool => $place->sample !== null)));
+        $others = array_diff($record->groups->map(static fn(Group $group): string => (string) $group->id)->all(), $standing);
+
+        return array_values(array_filter([...$standing, ...$others], static fn(string $id): bool => in_array((int) $id, $cars, true)));
+    }
+
+    /**
+     * @param list<int> $cars ids of groups
+     *
+     * @return list<string> drawn from the order of their numbers, so that the lot alone says what comes out
+     */
+    public static function byLot(array $cars, int $lot): array
+    {
+        sort($cars);
+
+        return Lot::order(array_map(strval(...), $cars), $lot);
+    }
+
+    /** @return list<array{RaceKind, int, RaceTime}> every way to race these cars: how, best of how many, and what it takes */
+    public function ways(): array
+    {
+        $ways = [];
+        foreach (RaceKind::cases() as $kind) {
+            if ($this->cars < RacePlan::FEWEST || $kind === RaceKind::SideBySide && $this->cars !== 2) {
+                continue;
+            }
+            foreach ([1, 3] as $bestOf) {
+                $ways[] = [$kind, $bestOf, RaceTime::of($kind, $this->cars, $bestOf, $this->lanes, $this->heatMin, $this->repairMin)];
+            }
+        }
+
+        return $ways;
+    }
+
+    /** How many cars there is time for, all against all. */
+    public function mostForAll(): int
+    {
+        return RaceTime::mostFor(RaceKind::RoundRobin, 1, $this->lanes, $this->heatMin, $this->repairMin, $this->minutes);
+    }
+
+    /** How far a race is from the truth in this class; null before its tries show how they scatter. */
+    public static function chances(ClassRecord $record): ?RaceChances
+    {
+        $found = Cache::remember(
+            "race-chances:{$record->challenge->id}:{$record->revision}:" . config('skivo.build'),
+            self::KEEP_SECONDS,
+            static function () use ($record): array {
+                $fastest = $record->challenge->timed_length === null ? null : $record->standingsFor($record->challenge->award(Goal::Fastest));
+                $truths = $fastest === null ? [] : ChanceOfFirst::truths($fastest, self::DRAWS, $record->challenge->id);
+                // Where few cars were timed, how far they go has to do.
+                if (count($truths[0] ?? []) < RacePlan::FEWEST) {
+                    $truths = ChanceOfFirst::truths($record->standingsFor($record->challenge->award(Goal::Farthest)), self::DRAWS, $record->challenge->id);
+                }
+
+                return [RaceChances::of($truths, $record->challenge->tries, $record->challenge->id)];
+            },
+        );
+
+        return $found[0] ?? null;
+    }
+}
