@@ -14,11 +14,22 @@ final readonly class Moment
 {
     public static function of(DateTimeInterface $at): HtmlString
     {
+        return self::local($at, 'd MMM HH:mm', '');
+    }
+
+    /** The time of the clock alone, of something today. */
+    public static function clock(DateTimeInterface $at): HtmlString
+    {
+        return self::local($at, 'HH:mm', '="clock"');
+    }
+
+    private static function local(DateTimeInterface $at, string $pattern, string $as): HtmlString
+    {
         $utc = gmdate('Y-m-d\TH:i:s\Z', $at->getTimestamp());
 
         return new HtmlString(
-            '<time datetime="' . $utc . '" data-local>' . e(
-                Text::of('frame.moment_utc', ['at' => self::format($at, 'd MMM HH:mm', 'UTC')]),
+            '<time datetime="' . $utc . '" data-local' . $as . '>' . e(
+                Text::of('frame.moment_utc', ['at' => self::format($at, $pattern, 'UTC')]),
             ) . '</time>',
         );
     }

@@ -17,6 +17,6 @@
             @endif
         </div>
     @endforeach
-    <p class="heat-note">{{ RaceWords::note($reading, $heat) }}@if ($notBefore !== null)
-        {{ Text::of('race.heat.until') }} {{ Moment::of($notBefore) }}@endif</p>
+    <p class="heat-note">{{ RaceWords::note($reading, $heat) }}@if ($notBefore !== null).
+        {{ Text::of('race.heat.until') }} {{ Moment::clock($notBefore) }}@endif</p>
 </div>
