@@ -83,6 +83,8 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
     Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
     Route::put('groups/{group}/name', [OwnGroupController::class, 'rename'])->name('groups.rename')->can('build', 'group');
+    Route::post('groups/{group}/cars', [OwnGroupController::class, 'addCar'])->name('groups.cars.store')->can('build', 'group');
+    Route::put('groups/{group}/nominate', [OwnGroupController::class, 'nominate'])->name('groups.nominate')->can('build', 'group');
     Route::get('groups/{group}/why', [OwnGroupController::class, 'why'])->name('groups.why')->can('see', 'group');
     Route::get('groups/{group}/steps', [BuildStepsController::class, 'own'])->name('groups.steps')->can('see', 'group')->middleware(OpenBuildAfterSafety::class);
     Route::controller(StationController::class)->prefix('groups/{group}')->name('path.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
@@ -262,6 +264,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('', 'show')->name('show');
             Route::get('notebooks', 'notebooks')->name('notebooks');
             Route::get('certificates', 'certificates')->name('certificates');
+            Route::put('awards', 'award')->name('awards');
         });
 
         Route::controller(SheetController::class)->prefix('sheet')->name('sheet.')->group(function (): void {

@@ -9,9 +9,12 @@ use App\Models\Group;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\Mark;
 
-/** Adds groups to a challenge, each with the next free mark. All or none. */
+/** Adds groups to a challenge, each with the next free mark, and further cars to groups, as in "Keel · Arrow". All or none. */
 final class AddGroups
 {
+    /** Between the name of a group and that of its further car. */
+    public const OF = ' · ';
+
     /**
      * @param list<string> $names
      * @param array<string, string> $wishes a mark by name, given where it is still free
@@ -27,6 +30,11 @@ final class AddGroups
             $marks = array_diff($wishes, $taken);
             $groups = [];
             foreach ($names as $name) {
+                $of = $this->team($challenge, $name);
+                if ($of !== null) {
+                    $groups[] = $challenge->groups()->create(['name' => $name, 'mark' => $of->mark, 'position' => $of->position, 'of_group_id' => $of->id, 'is_nominated' => false]);
+                    continue;
+                }
                 $mark = $marks[$name] ?? null;
                 if ($mark === null || in_array($mark, $taken, true)) {
                     $mark = Mark::firstFree([...$taken, ...array_values($marks)]) ?? Mark::firstFree($taken);
@@ -40,5 +48,13 @@ final class AddGroups
 
             return $groups;
         });
+    }
+
+    /** The group whose further car a name is of; null where it is a group of its own. */
+    private function team(Challenge $challenge, string $name): ?Group
+    {
+        $at = mb_strrpos($name, self::OF);
+
+        return $at === false ? null : $challenge->teams()->whereRaw('lower(name) = ?', [mb_strtolower(mb_substr($name, 0, $at))])->first();
     }
 }

@@ -36,6 +36,18 @@ final class ChangeChallenge
         });
     }
 
+    /** An award of the educator's own. */
+    public function award(Challenge $challenge, string $title, int $group): void
+    {
+        $this->change($challenge, ['own_awards' => [...$challenge->own_awards, ['title' => $title, 'group' => $group]]]);
+    }
+
+    /** @param int $number of the award, from 0 */
+    public function withdrawAward(Challenge $challenge, int $number): void
+    {
+        $this->change($challenge, ['own_awards' => array_values(array_diff_key($challenge->own_awards, [$number => true]))]);
+    }
+
     /** @param array<string, mixed> $plan by column, what is to change */
     public function rules(Challenge $challenge, array $plan): void
     {

@@ -30,7 +30,7 @@ final class CopyChallenge
                 $own->setAttribute('challenge_id', $copy->id);
                 $own->save();
             }
-            foreach ($withGroups ? $from->groups()->get() : [] as $group) {
+            foreach ($withGroups ? $from->teams()->get() : [] as $group) {
                 $copy->groups()->create(['name' => $group->name, 'mark' => $group->mark, 'position' => $group->position]);
             }
 

@@ -25,6 +25,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property bool $is_withdrawn
  * @property int|null $skipped_try
  * @property CarbonImmutable|null $skipped_at
+ * @property int|null $of_group_id the group whose further car this is; null where it is the group itself
+ * @property bool $is_nominated whether it is the one of its group's cars that counts for awards
  * @property string|null $sweep over the fill, as JSON (FillSweep)
  * @property-read Challenge $challenge
  * @property-read Collection<int, Car> $cars
@@ -33,13 +35,13 @@ final class Group extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep'];
+    protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep', 'of_group_id', 'is_nominated'];
 
     protected $casts = [
-        'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
+        'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'of_group_id' => 'integer', 'is_nominated' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
     ];
 
-    protected $attributes = ['is_repairing' => false, 'is_withdrawn' => false];
+    protected $attributes = ['is_repairing' => false, 'is_withdrawn' => false, 'is_nominated' => true];
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
@@ -47,6 +49,18 @@ final class Group extends Model
     public function challenge(): BelongsTo
     {
         return $this->belongsTo(Challenge::class);
+    }
+
+    /** The id of the group itself, whichever of its cars this is. */
+    public function team(): int
+    {
+        return $this->of_group_id ?? $this->id;
+    }
+
+    /** @return HasMany<Group, $this> its further cars, each with versions and runs of its own */
+    public function furtherCars(): HasMany
+    {
+        return $this->hasMany(self::class, 'of_group_id')->orderBy('id');
     }
 
     /** @return HasMany<Car, $this> */

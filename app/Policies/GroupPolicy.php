@@ -40,6 +40,6 @@ final class GroupPolicy
     {
         return $actor instanceof User
             ? $group->challenge->user_id === $actor->id
-            : !$actor->is_waiting && $actor->role === DeviceRole::Group && $actor->group_id === $group->id;
+            : !$actor->is_waiting && $actor->role === DeviceRole::Group && $actor->group_id === $group->team();
     }
 }

@@ -104,20 +104,24 @@ final readonly class ClassFindings
         $challenge = $record->challenge;
         $readings = self::readings($record);
         $odd = self::outliers($record);
-        $cars = [];
-        foreach ($record->groups as $group) {
+        $cars = $versions = [];
+        $nominees = $record->groups->filter(static fn(Group $group): bool => $group->is_nominated)->keyBy(static fn(Group $group): int => $group->team());
+        // Whatever cars one group built are one witness: told apart as versions of one car are, the one that counts for awards last.
+        foreach ($record->groups->sortBy(static fn(Group $group): bool => $group->is_nominated) as $group) {
+            $team = $nominees->get($group->team())->id ?? $group->team();
             foreach ($group->cars as $car) {
                 $tries = $record->tries($car);
                 $cars[] = new RecordedCar(
                     (string) $car->id,
-                    (string) $group->id,
-                    $car->version,
+                    (string) $team,
+                    $versions[$team] = ($versions[$team] ?? 0) + 1,
                     $car->choices,
                     $tries,
                     $readings[$car->id] ?? [],
                     $counting === Counting::Rule ? null : $counting->distances($tries, $odd[$car->id] ?? []),
                     !$group->is_withdrawn,
                     self::failed($car, $challenge),
+                    $group->is_nominated,
                 );
             }
         }

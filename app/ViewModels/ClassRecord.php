@@ -20,6 +20,7 @@ use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Outcome;
@@ -87,20 +88,26 @@ final readonly class ClassRecord
         return $cars;
     }
 
+    /** @return Collection<int, Group> the groups themselves, without their further cars */
+    public function teams(): Collection
+    {
+        return $this->groups->filter(static fn(Group $group): bool => $group->of_group_id === null)->values();
+    }
+
     /** Where everyone stands for the main award. */
     public function standings(): Standings
     {
         return once(fn(): Standings => $this->standingsFor($this->challenge->mainAward()));
     }
 
-    /** @return list<ClassLine> in the order of the standings */
+    /** @return list<ClassLine> in the order of the standings; cars that count for no award after them */
     public function lines(): array
     {
         return once(function (): array {
             $award = $this->challenge->mainAward();
             $byId = $this->groups->keyBy('id');
             $lines = [];
-            foreach ($this->standings()->places as $standing) {
+            foreach ([...$this->standings()->places, ...$this->besides($award)] as $standing) {
                 $group = $byId[(int) $standing->entrant->id] ?? throw new \LogicException('Only groups of this class stand in it.');
                 $car = $this->standingCar($group, $award);
                 $lines[] = new ClassLine(
@@ -116,11 +123,22 @@ final readonly class ClassRecord
         });
     }
 
+    /** @return list<Standing> of cars that count for no award: what they did, without a place */
+    private function besides(Award $award): array
+    {
+        return array_values($this->groups->reject(static fn(Group $group): bool => $group->is_nominated)->map(function (Group $group) use ($award): Standing {
+            $tries = $this->tries($this->standingCar($group, $award));
+            $sample = $award->measure($tries);
+
+            return new Standing(new Entrant((string) $group->id, $tries), null, false, $sample === null ? null : $this->challenge->scoring->score($sample, $award->goal), $sample, null);
+        })->all());
+    }
+
     /** Where everyone stands for one award, each by the newest version of their car that has what it takes. */
     public function standingsFor(Award $award, ?Scoring $scoring = null): Standings
     {
         return Standings::of(
-            array_values($this->groups->map(
+            array_values($this->groups->filter(static fn(Group $group): bool => $group->is_nominated)->map(
                 fn(Group $group): Entrant => new Entrant((string) $group->id, $this->tries($this->standingCar($group, $award))),
             )->all()),
             $award,

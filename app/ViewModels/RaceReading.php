@@ -93,6 +93,15 @@ final readonly class RaceReading
         return $this->state->heats["{$round}-{$place}"] ?? null;
     }
 
+    /** @return list<array{int, int}> of a knockout: round and place of the heats whose winners meet in one, without byes */
+    public function before(int $round, int $place): array
+    {
+        return array_values(array_filter(
+            [[$round - 1, 2 * $place - 1], [$round - 1, 2 * $place]],
+            fn(array $at): bool => $this->heat(...$at) !== null && !$this->isBye($this->state->heats["{$at[0]}-{$at[1]}"]),
+        ));
+    }
+
     public function isNow(Heat $heat): bool
     {
         return in_array($heat->key, array_map(static fn(Heat $each): string => $each->key, $this->state->now), true);

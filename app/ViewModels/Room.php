@@ -38,7 +38,7 @@ final readonly class Room
 
     public static function of(ClassRecord $record): self
     {
-        $groups = $record->groups;
+        $groups = $record->teams();
         $ids = $groups->pluck('id');
         $places = GroupPlace::query()->whereIn('group_id', $ids)->get()->keyBy('group_id');
         $pictures = Entry::query()->whereIn('group_id', $ids)->whereIn('kind', [EntryKind::Photo, EntryKind::Sketch, EntryKind::Note])

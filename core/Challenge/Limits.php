@@ -29,6 +29,7 @@ final readonly class Limits
     /** A stretch that is timed, or before a mark, may be as short as the slowest car goes. */
     public const SHORTEST_STRETCH_M = 0.1;
     public const HEAVIEST_LOAD_KG = 20.0;
+    public const MOST_CARS_OF_A_GROUP = 4;
     public const MOST_LANES = 12;
     public const MOST_PRACTICE_RUNS = 5;
     public const HIGHEST_RAMP_M = 3.0;

@@ -17,11 +17,12 @@ final readonly class RecordedCar
     /**
      * @param string $id names it to whoever asks
      * @param string $group whose car it is
-     * @param int $version from 1
+     * @param int $version from 1, over all cars of its group: the one that counts for awards last
      * @param array<string, non-empty-list<list<float>>> $bench by the value of a BenchTest: repeats, each with its readings (SI)
      * @param Sample|null $distances of its tries (m), where other tries are looked at than the rule of the challenge counts
      * @param bool $isIn whether its group is still in and may rebuild it
      * @param list<CheckItem>|null $failed what it failed of its check card; null where it was not checked
+     * @param bool $isNominated whether it is the one of its group's cars that counts for awards
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class RecordedCar
         public ?Sample $distances = null,
         public bool $isIn = true,
         public ?array $failed = null,
+        public bool $isNominated = true,
     ) {
         $this->runs = $tries->withHeats();
     }

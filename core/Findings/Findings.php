@@ -227,11 +227,11 @@ final readonly class Findings
         return $typical;
     }
 
-    /** Each group by the newest version of its car that has what the award asks for. */
+    /** Each group by the newest version of the car that counts for awards and has what the award asks for. */
     private static function standings(ClassData $class): Standings
     {
         $standing = $newest = [];
-        foreach ($class->cars as $car) {
+        foreach (array_filter($class->cars, static fn(RecordedCar $car): bool => $car->isNominated) as $car) {
             if (!isset($newest[$car->group]) || $newest[$car->group]->version < $car->version) {
                 $newest[$car->group] = $car;
             }

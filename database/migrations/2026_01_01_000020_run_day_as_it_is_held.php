@@ -11,7 +11,11 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('challenges', static fn(Blueprint $table) => $table->unsignedTinyInteger('practice_runs')->default(0));
+        Schema::table('challenges', static function (Blueprint $table): void {
+            $table->unsignedTinyInteger('practice_runs')->default(0);
+            // Awards of the educator's own: a title each, and the group that has it.
+            $table->jsonb('own_awards')->default('[]');
+        });
         Schema::table('groups', static function (Blueprint $table): void {
             // Another car of a group has its own cars, runs and place in the order, and the group's mark.
             $table->foreignId('of_group_id')->nullable()->index()->constrained('groups')->cascadeOnDelete();
@@ -112,6 +116,6 @@ return new class extends Migration {
         DB::statement('DROP INDEX groups_mark_unique');
         Schema::table('groups', static fn(Blueprint $table) => $table->dropColumn(['of_group_id', 'is_nominated', 'sweep']));
         DB::statement('CREATE UNIQUE INDEX groups_mark_unique ON groups (challenge_id, mark) WHERE deleted_at IS NULL');
-        Schema::table('challenges', static fn(Blueprint $table) => $table->dropColumn('practice_runs'));
+        Schema::table('challenges', static fn(Blueprint $table) => $table->dropColumn(['practice_runs', 'own_awards']));
     }
 };

@@ -5,6 +5,19 @@ declare(strict_types=1);
 // Tablets, the board, joining, a group’s own page.
 return [
     'group' => [
+        'our_cars' => 'More than one car?',
+        'another_car' => 'Name of another car of this group',
+        'add_the_car' => 'Add the car',
+        'car_added' => ':car is in. It has a build sheet and runs of its own.',
+        'counts_for_awards' => 'counts for awards',
+        'let_count' => 'Let it count for awards',
+        'let_count_label' => 'Let :car count for awards',
+        'car_counts' => ':car is the car that counts for awards.',
+        'all_count_in_findings' => 'One of them counts for awards. All of them count in findings.',
+        'name_the_car' => 'Give the car a name, such as Arrow.',
+        'shorter_car_name' => 'This name is too long. Give the car a shorter one.',
+        'car_is_there' => 'This group has a car of that name. Choose another name.',
+        'enough_cars' => 'A group has :most cars at most.',
         'change_our_name' => 'Change our name',
         'our_name' => 'Our group’s name',
         'that_is_our_name' => 'That is our name',

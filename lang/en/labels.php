@@ -81,6 +81,17 @@ return [
             'instrument' => 'instrument',
         ],
     ],
+    'honour' => [
+        'label' => [
+            'place' => 'Place',
+            'straightest' => 'Straightest',
+            'steadiest' => 'Steadiest',
+            'best_guess' => 'Best prediction',
+            'most_improved' => 'Most improved',
+            'best_repair' => 'Best repair',
+            'every_try' => 'Every try counted',
+        ],
+    ],
     'race_kind' => [
         'label' => [
             'side_by_side' => 'Side by side',

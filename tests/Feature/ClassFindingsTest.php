@@ -206,7 +206,7 @@ final class ClassFindingsTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "> 99\u{00A0}%", 'first', 'Bowline', "< 1\u{00A0}%", 'clearly shorter'])->assertSee("423\u{00A0}cm")->assertSee("166.5\u{00A0}in");
-        $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "423\u{00A0}cm"]);
+        $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSeeInOrder(['First: farthest', 'Halyard', "423\u{00A0}cm"]);
     }
 
     public function testTheReportHoldsTheQuestionTheTableTheFindingsAndTheCautions(): void

@@ -23,7 +23,8 @@ final class ReportTest extends FeatureTestCase
     {
         $tied = $this->of("group,try,distance\nA,1,300\nA,2,310\nB,1,310\nB,2,300\nC,1,100\nC,2,101\n");
         $page = (string) $this->get("/challenges/{$tied->id}/report/certificates")->assertOk()->assertSee('side by side with B')->assertSee('side by side with A')->getContent();
-        self::assertSame(2, substr_count($page, 'class="certificate"'));
+        self::assertSame(3, substr_count($page, 'class="certificate"'), 'two that share the first place, and the third');
+        self::assertStringNotContainsString('Second', $page);
 
         $close = $this->of("group,try,distance\nA,1,300\nA,2,330\nB,1,310\nB,2,300\nC,1,100\nC,2,101\n");
         $this->get("/challenges/{$close->id}/report/certificates")->assertSee('side by side with B')->assertSee('side by side with A')->assertDontSee('too close');
@@ -41,10 +42,32 @@ final class ReportTest extends FeatureTestCase
             "group,try,distance (cm),time (s)\nA,1,300,1.5\nA,2,304,1.4\nB,1,250,0.9\nB,2,246,0.8\n",
         );
         $page = $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk();
-        $page->assertSeeInOrder(['Farthest', 'A', "302\u{00A0}cm", 'Fastest over', 'B', "0.85\u{00A0}s"]);
-        self::assertSame(2, substr_count((string) $page->getContent(), 'class="certificate"'), 'nobody’s drift was measured');
+        $page->assertSeeInOrder(['First: farthest', 'A', "302\u{00A0}cm", 'Second: farthest', 'B', 'First: fastest over', 'B', "0.85\u{00A0}s"]);
+        self::assertSame(4, substr_count((string) $page->getContent(), 'class="certificate"'), 'nobody’s drift was measured');
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee("118.9\u{00A0}in");
+    }
+
+    public function testStrengthsAndAwardsOfTheEducatorsOwn(): void
+    {
+        $challenge = $this->of("group,version,try,distance,void\nA,1,1,300,\nA,1,2,304,\nA,2,1,400,\nA,2,2,404,\nB,1,1,,wheel off\nB,1,1,250,\nB,1,2,246,\n");
+        $page = "/challenges/{$challenge->id}/report/certificates";
+        $this->get($page)->assertSeeInOrder(['First: farthest', 'Second: farthest', 'Most improved', 'A', "from 302\u{00A0}cm to 402\u{00A0}cm", 'Best repair', 'B', "first wheel off, then 250\u{00A0}cm"]);
+        $b = $challenge->groups()->where('name', 'B')->sole();
+        $this->from($page)->put("/challenges/{$challenge->id}/report/awards", ['award_title' => '', 'award_group' => $b->id])->assertSessionHasErrors(['award_title' => 'Say what the award is for.']);
+        $this->from($page)->put("/challenges/{$challenge->id}/report/awards", ['award_title' => 'Best teamwork', 'award_group' => $this->class()->groups()->value('id')])->assertSessionHasErrors(['award_group' => 'Choose a group of this class.']);
+        $this->put("/challenges/{$challenge->id}/report/awards", ['award_title' => 'Best <teamwork>', 'award_group' => $b->id])->assertRedirect($page);
+        $this->get($page)->assertSee('Best <teamwork>')->assertDontSee('Best <teamwork>', false);
+        $this->put("/challenges/{$challenge->id}/report/awards", ['remove' => '0'])->assertRedirect($page);
+        self::assertSame([], $challenge->refresh()->own_awards);
+    }
+
+    public function testADistanceThatIsABoundIsToldAsOne(): void
+    {
+        $challenge = $this->of("group,try,distance\nA\nB,1,250\nB,2,246\n");
+        $this->log($challenge, 'A', ['past_end' => '1'])->assertSessionHasNoErrors();
+        $this->log($challenge, 'A', ['past_end' => '1'])->assertSessionHasNoErrors();
+        $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('≥ ');
     }
 
     public function testANotebookSheetHoldsVersionsReasonsRunsAndBlanks(): void

@@ -48,7 +48,7 @@ final class DeviceController
 
             return redirect()->route('devices.index', $challenge)->with('status', Text::of('device.done.all_groups_can_join_now'));
         }
-        $group = $for === 'log' ? null : $challenge->groups()->findOrFail((int) $for);
+        $group = $for === 'log' ? null : $challenge->teams()->findOrFail((int) $for);
         $devices->openJoining($challenge, $group);
 
         return redirect()->route('devices.index', $challenge)->with(

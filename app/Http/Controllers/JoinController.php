@@ -25,7 +25,7 @@ final class JoinController
         if ($held === null || $held->role !== DeviceRole::Group || $held->group !== null) {
             return view('devices.join', ['code' => $code]);
         }
-        $groups = $held->challenge->groups()->get();
+        $groups = $held->challenge->teams()->get();
         $named = $groups->firstWhere('id', $request->integer('group'));
 
         return view('devices.pick', [
@@ -43,7 +43,7 @@ final class JoinController
         if ($code === null || $code->role !== DeviceRole::Group) {
             return redirect()->route('join')->withErrors(['code' => Text::of('device.done.this_code_does_not_hold_or')]);
         }
-        $group = $code->challenge->groups()->find($request->integer('group'));
+        $group = $code->challenge->teams()->find($request->integer('group'));
         if ($group === null) {
             return redirect()->route('join.scan', $code->code)->withErrors(['group' => Text::of('path.join.tap_your_mark')]);
         }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AddGroups;
 use App\Actions\ChangeGroup;
 use App\Actions\LeadClass;
+use App\Http\Requests\FurtherCarRequest;
 use App\Http\Requests\GroupRequest;
 use App\Models\Challenge;
 use App\Models\Device;
@@ -54,6 +56,22 @@ final class OwnGroupController
         $change->rename($group, $request->string('name')->toString(), $group->mark);
 
         return redirect()->route('groups.own', [$challenge, $group])->with('status', Text::of('device.group.you_are', ['group' => $group->name]));
+    }
+
+    /** One more car of a group, by a name of its own. */
+    public function addCar(FurtherCarRequest $request, Challenge $challenge, Group $group, AddGroups $add): RedirectResponse
+    {
+        [$car] = $add($challenge, [$request->carName()]);
+
+        return redirect()->back(fallback: route('groups.own', [$challenge, $car]))->with('status', Text::of('device.group.car_added', ['car' => $car->name]));
+    }
+
+    /** Which of a group's cars counts for awards. */
+    public function nominate(Challenge $challenge, Group $group, ChangeGroup $change): RedirectResponse
+    {
+        $change->nominate($group);
+
+        return redirect()->back(fallback: route('groups.own', [$challenge, $group]))->with('status', Text::of('device.group.car_counts', ['car' => $group->name]));
     }
 
     /** The answer to the class's question, once the educator tells it. */

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeChallenge;
 use App\Drawings\WorkDrawing;
+use App\Http\Requests\OwnAwardRequest;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Presenters\FindingWords;
 use App\Presenters\PathWords;
+use App\Presenters\Text;
 use App\ViewModels\AnswerReading;
 use App\ViewModels\CarReading;
+use App\ViewModels\CertificatesReading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassPlan;
@@ -19,6 +23,7 @@ use App\ViewModels\Notebook;
 use App\ViewModels\PredictionsReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 /** What goes home on paper: the report of the class, a notebook sheet for each group, certificates. */
@@ -69,7 +74,16 @@ final class ReportController
 
         return view('report.certificates', [
             'challenge' => $challenge, 'record' => $record,
-            'findings' => ClassFindings::of($record), 'predictions' => PredictionsReading::of($record),
+            'reading' => CertificatesReading::of($record),
         ]);
+    }
+
+    /** Adds an award of the educator's own, or removes one. */
+    public function award(OwnAwardRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
+    {
+        $remove = $request->input('remove');
+        $remove === null ? $change->award($challenge, $request->string('award_title')->toString(), $request->integer('award_group')) : $change->withdrawAward($challenge, (int) $remove);
+
+        return redirect()->route('report.certificates', $challenge)->with('status', Text::of($remove === null ? 'report.certificates.added' : 'report.certificates.removed'));
     }
 }

@@ -106,7 +106,7 @@ final class RunController
             return response()->json(['id' => $run->id, 'said' => $said], $known === null ? 201 : 200);
         }
 
-        return redirect()->to($this->home($request, $challenge))
+        return redirect()->to($this->home($request, $challenge, $run->car->group))
             ->with('logged', $run->id)
             ->with('status', Text::of('run.done.logged', ['said' => $said]));
     }
@@ -176,12 +176,12 @@ final class RunController
     }
 
     /** Where whoever logs a run belongs: a group at its own page, everyone else at the floor. */
-    private function home(Request $request, Challenge $challenge): string
+    private function home(Request $request, Challenge $challenge, ?Group $ran = null): string
     {
         $device = $request->user();
 
         return match (true) {
-            $device instanceof Device && $device->role === DeviceRole::Group => route('groups.own', [$challenge, $device->group_id]),
+            $device instanceof Device && $device->role === DeviceRole::Group => route('groups.own', [$challenge, $ran->id ?? $device->group_id]),
             default => route('runs.show', $challenge),
         };
     }
@@ -195,7 +195,7 @@ final class RunController
     {
         $device = $request->user();
         $page = $device instanceof Device && $device->role === DeviceRole::Group
-            ? route('groups.own', [$challenge, $device->group_id])
+            ? route('groups.own', [$challenge, $run->car->group_id])
             : route('runs.index', [$challenge, ...$also, 'page' => max(1, $request->integer('page'))]);
 
         return "{$page}#run-{$run->id}";

@@ -52,7 +52,10 @@ final class GroupRequest extends FormRequest
             if (!$group instanceof Group || !is_string($value)) {
                 return;
             }
-            $others = Group::query()->where('challenge_id', $group->challenge_id)->whereKeyNot($group->id)->pluck($column)->all();
+            // A group and its further cars have one mark.
+            $others = Group::query()->where('challenge_id', $group->challenge_id)->whereKeyNot($group->id)
+                ->when($column === 'mark', static fn($groups) => $groups->whereKeyNot($group->team())->where(static fn($each) => $each->whereNull('of_group_id')->orWhere('of_group_id', '<>', $group->team())))
+                ->pluck($column)->all();
             foreach ($others as $other) {
                 if (is_string($other) && $key($other) === $key($value)) {
                     $fail(

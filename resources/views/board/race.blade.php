@@ -10,7 +10,8 @@
 @if ($state->isOver())
     <div class="board-won">
         <p class="board-small">{{ Text::of('race.board.first') }}</p>
-        @foreach ($reading->firsts() as $entrant)<p>{{ Glyph::of($reading->group($entrant)->mark) }} <bdi>{{ Str::limit($reading->name($entrant), 24) }}</bdi></p>@endforeach
+        @foreach ($reading->firsts() as $entrant)<p>{{ Glyph::of($reading->group($entrant)->mark) }}
+            <bdi>{{ Str::limit($reading->name($entrant), 24) }}</bdi></p>@endforeach
     </div>
 @else
     <div class="board-heats">

@@ -3,7 +3,7 @@
     <form method="post" action="{{ route('groups.update', [$challenge, $group]) }}" class="max-w-2xl grid gap-5 pb-4">
         @csrf @method('put')
         <x-field name="name" :label="Text::of('build.group.name')" :value="$group->name" :hint="Text::of('build.group.a_name_for_the_group_never')" />
-        <fieldset>
+        @if ($group->of_group_id !== null)<input type="hidden" name="mark" value="{{ $group->mark }}">@else<fieldset>
             <legend class="field-label mb-2">{!! Text::html('build.group.mark_those_that_are_free') !!}</legend>
             <div class="mark-choices">
                 @foreach ($marks as $mark)
@@ -14,11 +14,12 @@
                 @endforeach
             </div>
             @error('mark')<p class="error mt-2">{{ $message }}</p>@enderror
-        </fieldset>
+        </fieldset>@endif
         <p class="actions"><button class="button do">{{ Text::of('build.group.save') }}</button><a class="button"
             href="{{ route('groups.index', $challenge) }}">{{ Text::of('build.group.back_to_the_groups') }}</a>
         </p>
     </form>
+    <x-group-cars :challenge="$challenge" :record="$record" :group="$group" :to="fn ($car) => route('groups.edit', [$challenge, $car])" />
     <form method="post" action="{{ route('groups.destroy', [$challenge, $group]) }}" class="border-t border-rule py-5">
         @csrf @method('delete')
         <button class="button">{{ Text::of('build.group.remove_this_group') }}</button>

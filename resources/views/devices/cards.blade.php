@@ -9,7 +9,7 @@
         <p class="actions"><button type="button" class="button do" data-print>{{ Text::of('device.cards.print') }}</button>
             <a class="button plain" href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a></p></div>
     @if ($record->groups->isEmpty())<p>{{ Text::of('path.join.no_groups') }}</p>@endif
-    <div class="labels">@foreach ($record->groups as $group)
+    <div class="labels">@foreach ($record->teams() as $group)
         <section class="label table-card" aria-label="{{ $group->name }}">
             <h3 class="with-mark">{{ Glyph::of($group->mark) }}<bdi>{{ $group->name }}</bdi></h3>
             <div class="qr" data-qr="{{ $to($group) }}" aria-hidden="true"></div>

@@ -34,6 +34,8 @@
             </form>
         </details>
     @endunless
+    <x-group-cars :challenge="$challenge" :record="$record" :group="$group" :locked="$locked"
+        :to="fn ($car) => route('groups.own', [$challenge, $car])" />
     <div data-part="prediction">
         @unless ($locked)
             @php($nextTry = $record->tries($car)->next())

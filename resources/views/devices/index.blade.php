@@ -32,7 +32,7 @@
                 <div class="field"><label for="f-for">{{ Text::of('device.index.who_is_to_join') }}</label>
                     <select id="f-for" name="for" class="input"><option value="class">{{ Text::of('device.index.all_groups_one_code') }}</option><option
                         value="log">
-                            {{ Text::of('device.index.a_helper_logs_the_runs_of') }}</option>@foreach ($record->groups as $group)
+                            {{ Text::of('device.index.a_helper_logs_the_runs_of') }}</option>@foreach ($record->teams() as $group)
                         <option value="{{ $group->id }}">
                             {{ Text::of('device.index.its_own_car_and_runs', ['group' => \Illuminate\Support\Str::limit($group->name, 40)]) }}
                         </option>@endforeach</select>

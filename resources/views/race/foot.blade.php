@@ -43,7 +43,8 @@
                 <div class="heat-fields">
                     @foreach ([$heat->a, $heat->b] as $entrant)
                         @foreach ($race->takesTimes() ? ['time' => 's', 'distance' => $unit] : ['distance' => $unit] as $what => $in)
-                            <label>{{ Text::of("race.foot.{$what}_of", ['group' => \Illuminate\Support\Str::limit($reading->name($entrant), 18), 'unit' => $in]) }}
+                            <label>{{ Text::of("race.foot.{$what}_of", [
+                                'group' => \Illuminate\Support\Str::limit($reading->name($entrant), 18), 'unit' => $in]) }}
                                 <input class="input num short" form="race" name="{{ $what }}_{{ $heat->key }}_{{ $entrant }}" inputmode="decimal"
                                     autocomplete="off" value="{{ old("{$what}_{$heat->key}_{$entrant}") }}"></label>
                         @endforeach

@@ -29,7 +29,8 @@
             <div class="race-cars" id="f-cars">
                 @foreach ($record->groups as $group)
                     <label class="tick with-mark"><input type="checkbox" name="car_{{ $group->id }}" value="1"
-                        @checked(old('kind') === null ? ! $group->is_withdrawn : old("car_{$group->id}") !== null)>{{ Glyph::of($group->mark) }}<bdi>{{ $group->name }}</bdi></label>
+                        @checked(old('kind') === null ? ! $group->is_withdrawn : old("car_{$group->id}") !== null)>
+                        {{ Glyph::of($group->mark) }}<bdi>{{ $group->name }}</bdi></label>
                 @endforeach
             </div>
             @error('cars')<p class="error">{{ $message }}</p>@enderror
@@ -40,9 +41,11 @@
         <div class="grid gap-4">
             <div class="race-rules">
                 @foreach ([
-                    'wins' => [Text::of('race.plan.wins'), ['across' => Text::of('race.plan.across'), 'farther' => Text::of('race.plan.farther')]],
+                    'wins' => [Text::of('race.plan.wins'),
+                        ['across' => Text::of('race.plan.across'), 'farther' => Text::of('race.plan.farther')]],
                     'best_of' => [Text::of('race.plan.best_of'), ['1' => Text::of('race.plan.one_heat'), '3' => Text::of('race.plan.two_of_three')]],
-                    'order' => [Text::of('race.plan.order'), ['lot' => Text::of('race.plan.by_lot'), 'standings' => Text::of('race.plan.by_standings')]],
+                    'order' => [Text::of('race.plan.order'),
+                        ['lot' => Text::of('race.plan.by_lot'), 'standings' => Text::of('race.plan.by_standings')]],
                     'broken' => [Text::of('race.plan.broken'), ['time' => Text::of('race.plan.gets_time'), 'loses' => Text::of('race.plan.loses')]],
                 ] as $name => [$legend, $options])
                     <fieldset>

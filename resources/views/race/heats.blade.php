@@ -6,9 +6,11 @@
     $fresh = $reading->freshHeat();
 @endphp
 @if ($kind === RaceKind::Knockout)
-    <div class="heats-tree" tabindex="0" role="group" aria-label="{{ Text::of('race.heats.tree') }}">@include('race.tree', ['round' => $reading->rounds(), 'place' => 1])</div>
+    <div class="heats-tree" tabindex="0" role="group" aria-label="{{ Text::of('race.heats.tree') }}">
+        @include('race.tree', ['round' => $reading->rounds(), 'place' => 1])</div>
     @if ($reading->byes() !== [])
-        <p class="small pt-3">{!! Text::html('race.heats.byes', ['groups' => \App\Presenters\Lists::and($reading->byes(), 30)]) !!}</p>@endif
+        <p class="small pt-3">{!! Text::html('race.heats.byes', [
+            'groups' => \App\Presenters\Lists::and($reading->byes(), 30)]) !!}</p>@endif
 @elseif ($kind === RaceKind::RoundRobin)
     <ol class="heats-row">@foreach ([...$reading->state->now, ...array_slice($reading->state->next, 0, 5)] as $heat)
         <li><x-heat :reading="$reading" :heat="$heat" :fresh="$fresh" /></li>@endforeach</ol>
