@@ -198,6 +198,8 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
 
         Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
 
+        Route::put('timed-round', [OrderController::class, 'timedRound'])->name('order.timed');
+        Route::delete('timed-round', [OrderController::class, 'noTimedRound'])->name('order.timed.none');
         Route::put('sweep', [OrderController::class, 'sweep'])->name('order.sweep');
         Route::delete('groups/{group}/sweep', [OrderController::class, 'stopSweep'])->name('order.sweep.stop');
 

@@ -7,7 +7,9 @@ namespace App\Actions;
 use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Findings\Outcome;
+use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Session\Caution;
 
@@ -34,6 +36,13 @@ final class ChangeChallenge
 
             return $challenge->refresh();
         });
+    }
+
+    /** A timed round after the tries, over a length; none for no rounds, and what was timed stays. */
+    public function timedRound(Challenge $challenge, int $rounds, ?Entry $length = null): void
+    {
+        $awards = $challenge->isAfter(Goal::Fastest) ? $challenge->awards : [...$challenge->awards, Goal::Fastest->value];
+        $this->change($challenge, ['timed_rounds' => $rounds] + ($length === null ? [] : ['timed_length' => $length, 'awards' => $awards]));
     }
 
     /** An award of the educator's own. */

@@ -64,6 +64,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property bool $void_is_retried
  * @property bool $no_start_is_zero
  * @property list<array{title: string, group: int}> $own_awards of the educator's own
+ * @property int $timed_rounds after the tries each car runs so often over the timed length
  * @property int $practice_runs the first so many runs of a car are practice
  * @property CarAttribute|null $asks
  * @property Outcome|null $asks_outcome distance where none is set
@@ -90,7 +91,7 @@ final class Challenge extends Model
 
     protected $fillable = ['name', 'age', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
         'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
-        'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'practice_runs', 'own_awards', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read'];
+        'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'practice_runs', 'timed_rounds', 'own_awards', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read'];
 
     protected $casts = [
         'asks' => CarAttribute::class,
@@ -119,6 +120,7 @@ final class Challenge extends Model
         'void_is_retried' => 'boolean',
         'no_start_is_zero' => 'boolean',
         'practice_runs' => 'integer',
+        'timed_rounds' => 'integer',
         'own_awards' => 'array',
         'groups_are_locked' => 'boolean',
         'closed_stations' => 'array',
@@ -136,7 +138,7 @@ final class Challenge extends Model
     }
 
     protected $attributes = [
-        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0, 'own_awards' => '[]', 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
+        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0, 'timed_rounds' => 0, 'own_awards' => '[]', 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
         'groups_are_locked' => false, 'closed_stations' => '[]', 'closing_is_open' => false,
     ];
 

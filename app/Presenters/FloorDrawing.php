@@ -153,6 +153,7 @@ final readonly class FloorDrawing
             $run->isApart => Text::of('run.floor_drawing.apart', ['try' => $run->try]),
             $run->kind === RunKind::Practice => Text::of('run.floor_drawing.practice', ['try' => $run->try]),
             $run->kind === RunKind::Heat => Text::of('run.floor_drawing.heat', ['try' => $run->try]),
+            $run->kind === RunKind::Timed => Text::of('run.floor_drawing.timed', ['try' => $run->try]),
             default => Text::of('run.floor_drawing.try', ['try' => $run->try]),
         };
         if ($run->distanceM !== null) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
+use App\Models\Challenge;
 use App\ViewModels\ClassPlan;
 use Carbon\CarbonImmutable;
 use Skivo\Core\Car\Step;
@@ -162,6 +163,7 @@ final readonly class PlanWords
 
     public function order(): string
     {
+        $challenge = $this->plan->challenge;
         $heats = $this->order->heats();
         $said = Text::of(
             'plan.plan_words.each_in_all',
@@ -170,7 +172,7 @@ final readonly class PlanWords
                     'plan.plan_words.group_groups',
                     $this->order->groups,
                 ),
-                'tries' => Text::plural('plan.plan_words.try_tries', $this->order->tries),
+                'tries' => self::rounds($challenge),
                 'how' => $this->order->lanes === 1 ? Text::of('plan.plan_words.runs_one_after_the_other', ['heats' => $heats])
                                    : Text::of(
                                        'plan.plan_words.times_lanes_are_filled',
@@ -181,6 +183,28 @@ final readonly class PlanWords
         );
 
         return $this->order->lanes === 1 ? $said : Text::of('plan.plan_words.lanes_change_from_try_to_try', ['said' => $said]);
+    }
+
+    /** As in "1 practice run, 3 tries, 2 timed runs". */
+    private static function rounds(Challenge $challenge): string
+    {
+        return Lists::and(array_values(array_filter([
+            $challenge->practice_runs === 0 ? null : Text::plural('plan.plan_words.practice_runs', $challenge->practice_runs),
+            Text::plural('plan.plan_words.try_tries', $challenge->tries),
+            $challenge->timed_rounds === 0 ? null : Text::plural('plan.plan_words.timed_runs', $challenge->timed_rounds),
+        ])));
+    }
+
+    /** What a turn of the run order is, as in "try 2". */
+    public static function turn(Challenge $challenge, int $number): string
+    {
+        $try = $number - $challenge->practice_runs;
+
+        return match (true) {
+            $try < 1 => Text::of('plan.run_order.practice', ['n' => $number]),
+            $try > $challenge->tries => Text::of('plan.run_order.timed', ['n' => $try - $challenge->tries]),
+            default => Text::of('plan.run_order.a_try', ['n' => $try]),
+        };
     }
 
     /** @return list<string> the rules, one a line, for a sheet */

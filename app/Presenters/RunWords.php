@@ -50,7 +50,7 @@ final readonly class RunWords
     public static function number(Run $run): string
     {
         return Text::of(match ($run->kind) {
-            RunKind::Try => 'run.run_words.try', RunKind::Practice => 'run.run_words.practice', RunKind::Heat => 'run.run_words.heat',
+            RunKind::Try => 'run.run_words.try', RunKind::Practice => 'run.run_words.practice', RunKind::Heat => 'run.run_words.heat', RunKind::Timed => 'run.run_words.timed',
         }, ['try' => $run->try]);
     }
 

@@ -236,10 +236,16 @@ final readonly class ClassPlan
             );
     }
 
-    /** @param int $groups as many as there are; those planned where there is none yet */
+    /**
+     * Of practice, tries and the timed round, one after the other.
+     *
+     * @param int $groups as many as there are; those planned where there is none yet
+     */
     public function runOrder(int $groups): RunOrder
     {
-        return new RunOrder($groups > 0 ? $groups : $this->plan->groups, $this->challenge->tries, $this->challenge->lanes);
+        $rounds = $this->challenge->practice_runs + $this->challenge->tries + $this->challenge->timed_rounds;
+
+        return new RunOrder($groups > 0 ? $groups : $this->plan->groups, $rounds, $this->challenge->lanes);
     }
 
     public function timetable(int $groups): Timetable

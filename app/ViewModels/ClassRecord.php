@@ -22,9 +22,11 @@ use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Standings;
+use Skivo\Core\Challenge\TimedLength;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Point;
+use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\ModeratedScatter;
 use Skivo\Core\Statistics\Sample;
@@ -271,6 +273,18 @@ final readonly class ClassRecord
         }
 
         return $farthest;
+    }
+
+    /** The longest length over which every car can be timed, by what its tries reached; null before that is known. */
+    public function timedLength(): ?TimedLength
+    {
+        $award = $this->challenge->award(Goal::Farthest);
+        $standing = [];
+        foreach ($this->groups->filter(static fn(Group $group): bool => $group->is_nominated && !$group->is_withdrawn) as $group) {
+            $standing[$group->id] = $this->tries($this->standingCar($group, $award));
+        }
+
+        return TimedLength::of($standing, $this->challenge->units === UnitSystem::Metric ? 0.5 : 0.3048, $this->challenge->lane_length->quantity->si());
     }
 
     public function hasTimes(): bool

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-/** What a run was for: one of the tries, practice, or a heat of a race. */
+/** What a run was for: one of the tries, practice, a heat of a race, or one of the timed round. */
 enum RunKind: string
 {
     case Try = 'try';
@@ -12,4 +12,6 @@ enum RunKind: string
     case Practice = 'practice';
     /** Counts in the race that it was run in, and in findings; never among the tries. */
     case Heat = 'heat';
+    /** After the tries, over the timed length: its time counts for the fastest, and how far it went for nothing. */
+    case Timed = 'timed';
 }

@@ -32,6 +32,9 @@ final readonly class Tries
     /** @var list<Run> of races, void or not */
     public array $heats;
 
+    /** @var list<Run> of the timed round, void or not */
+    public array $timed;
+
     /** @var list<Run> under other conditions, void or not */
     public array $apart;
 
@@ -53,6 +56,7 @@ final readonly class Tries
         $of = static fn(RunKind $kind): array => array_values(array_filter($runs, static fn(Run $run): bool => $run->kind === $kind && !$run->isApart));
         $this->practice = $of(RunKind::Practice);
         $this->heats = $of(RunKind::Heat);
+        $this->timed = $of(RunKind::Timed);
         $this->apart = array_values(array_filter($runs, static fn(Run $run): bool => $run->isApart));
         $runs = $of(RunKind::Try);
         if ($noStartIsZero) {
@@ -90,6 +94,7 @@ final readonly class Tries
             $record->isApart() => count($this->apart) + 1,
             $record->kind === RunKind::Practice => count($this->practice) + 1,
             $record->kind === RunKind::Heat => count($this->heats) + 1,
+            $record->kind === RunKind::Timed => count($this->timed) + 1,
             default => $this->next(),
         };
     }
@@ -116,17 +121,23 @@ final readonly class Tries
         $heats = array_values(array_filter($this->heats, static fn(Run $run): bool => $run->void === null && $run->distanceM !== null));
 
         return $heats === [] ? $this : new self(
-            [...$this->counted, ...$this->void, ...array_map(static fn(Run $run): Run => $run->asTry(), $heats)],
+            [...$this->counted, ...$this->void, ...$this->timed, ...array_map(static fn(Run $run): Run => $run->asTry(), $heats)],
             $this->allowed + count($heats),
             $this->voidIsRetried,
             scatter: $this->scatter,
         );
     }
 
-    /** @return list<Run> that stand beside the tries: practice, heats, and what ran under other conditions */
+    /** @return list<Run> that stand beside the tries: practice, heats, the timed round, and what ran under other conditions */
     public function asides(): array
     {
-        return [...$this->practice, ...$this->heats, ...$this->apart];
+        return [...$this->practice, ...$this->heats, ...$this->timed, ...$this->apart];
+    }
+
+    /** How many runs of the timed round are still to come, once the tries are over. */
+    public function timedLeft(int $rounds): int
+    {
+        return $this->areComplete() ? max(0, $rounds - count(array_filter($this->timed, static fn(Run $run): bool => $run->void === null))) : 0;
     }
 
     /** How many runs of a car are still practice where its first so many are. */
@@ -157,7 +168,7 @@ final readonly class Tries
     }
 
     /**
-     * Times of the counted tries that have one (s), or null where none has.
+     * Times of the counted tries and of the timed round (s), or null where none has one.
      *
      * @param float|null $lengthM that is timed: a car that stopped short of it did not arrive, whatever the watch says; null where none is set
      */
@@ -168,7 +179,7 @@ final readonly class Tries
                 static fn(Run $run): ?float => $lengthM !== null
                     && $run->distanceM !== null
                     && $run->distanceM < $lengthM ? null : $run->timeS,
-                $this->counted,
+                [...$this->counted, ...array_filter($this->timed, static fn(Run $run): bool => $run->void === null)],
             ),
         );
     }

@@ -13,6 +13,8 @@ return new class extends Migration {
     {
         Schema::table('challenges', static function (Blueprint $table): void {
             $table->unsignedTinyInteger('practice_runs')->default(0);
+            // After the tries, each car so often over the timed length.
+            $table->unsignedTinyInteger('timed_rounds')->default(0);
             // Awards of the educator's own: a title each, and the group that has it.
             $table->jsonb('own_awards')->default('[]');
         });
@@ -73,7 +75,7 @@ return new class extends Migration {
             $table->string('ramp_entered', 60)->nullable();
             $table->foreignId('race_id')->nullable()->index()->constrained()->nullOnDelete();
         });
-        DB::statement("ALTER TABLE runs ADD CHECK (kind IN ('try', 'practice', 'heat')), ADD CHECK (NOT hit_wall OR past_end), ADD CHECK ((ramp_m IS NULL) = (ramp_entered IS NULL)), ADD CHECK (ramp_m >= 0)");
+        DB::statement("ALTER TABLE runs ADD CHECK (kind IN ('try', 'practice', 'heat', 'timed')), ADD CHECK (NOT hit_wall OR past_end), ADD CHECK ((ramp_m IS NULL) = (ramp_entered IS NULL)), ADD CHECK (ramp_m >= 0)");
         DB::statement('DROP INDEX runs_try_unique');
         DB::statement("CREATE UNIQUE INDEX runs_try_unique ON runs (car_id, try) WHERE deleted_at IS NULL AND void_reason IS NULL AND kind = 'try' AND surface IS NULL AND ramp_m IS NULL");
         DB::unprepared(<<<'SQL'
@@ -116,6 +118,6 @@ return new class extends Migration {
         DB::statement('DROP INDEX groups_mark_unique');
         Schema::table('groups', static fn(Blueprint $table) => $table->dropColumn(['of_group_id', 'is_nominated', 'sweep']));
         DB::statement('CREATE UNIQUE INDEX groups_mark_unique ON groups (challenge_id, mark) WHERE deleted_at IS NULL');
-        Schema::table('challenges', static fn(Blueprint $table) => $table->dropColumn(['practice_runs', 'own_awards']));
+        Schema::table('challenges', static fn(Blueprint $table) => $table->dropColumn(['practice_runs', 'timed_rounds', 'own_awards']));
     }
 };

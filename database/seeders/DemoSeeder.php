@@ -6,15 +6,21 @@ namespace Database\Seeders;
 
 use App\Access\Actor;
 use App\Actions\ChangeRun;
+use App\Actions\RecordRaceEvent;
+use App\Actions\SetRace;
 use App\Models\Car;
+use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Reading as SensorReading;
 use App\Models\Run;
 use App\Models\User;
 use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\RaceOffer;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
+use Ramsey\Uuid\Uuid;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Bench\BenchTest;
@@ -36,6 +42,10 @@ use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
+use Skivo\Core\Race\EventKind;
+use Skivo\Core\Race\RaceEvent;
+use Skivo\Core\Race\RaceKind;
+use Skivo\Core\Race\RacePlan;
 use Skivo\Core\Session\Caution;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Simulator;
@@ -130,6 +140,9 @@ final class DemoSeeder extends Seeder
         ['Fender', VoidReason::BalloonOff, null], ['Reef 2', null, null], ['Reef 3', null, null], ['Reef 3', null, null],
     ];
 
+    /** The number by which the demo's race was drawn. */
+    private const LOT = 41_782;
+
     private Randomizer $chance;
 
     /** What is measured beside the runs has a chance of its own, so that the runs stay as they are. */
@@ -200,7 +213,23 @@ final class DemoSeeder extends Seeder
         $change->edit($run, Actor::at($educator), $cars['Reef 3']->group, fn(): RunRecord => new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
         $run->changes()->update(['made_at' => $time->addMinute()]);
         $this->watch($cars['Reef 3'], $run->refresh(), $time);
+        $this->race($challenge, $educator, $time->addMinutes(20));
         (new DemoNotebooks())->fill($challenge, $educator, CarbonImmutable::parse('2026-05-08 09:00:00 UTC'), $time->addMinutes(6));
+    }
+
+    /** A knockout at the end of the day, drawn by lot; the car that goes farther wins each heat, but for one. */
+    private function race(Challenge $challenge, User $educator, CarbonImmutable $time): void
+    {
+        $groups = array_values($challenge->groups()->get()->map(static fn(Group $group): int => $group->id)->all());
+        $plan = new RacePlan(RaceKind::Knockout, RaceOffer::byLot($groups, self::LOT), lengthM: 1.0, lanes: 2, lot: self::LOT);
+        $race = app(SetRace::class)($challenge, $plan, $this->entry('1 m', Unit::Metre))->setRelation('challenge', $challenge);
+        $order = array_flip(RaceOffer::bySeed(ClassRecord::of($challenge), $groups));
+        for ($heat = 0; ($now = $race->load('events')->state()->now) !== []; $heat++) {
+            [$one, $other] = [(string) $now[0]->a, (string) $now[0]->b];
+            $isOne = ($order[$one] < $order[$other]) !== ($heat === 1);
+            app(RecordRaceEvent::class)($race, new RaceEvent(Uuid::uuid5(Uuid::NAMESPACE_OID, "demo heat {$heat}")->toString(), EventKind::Won, $now[0]->key, $isOne ? $one : $other, $isOne ? $other : $one), null, 0, $time->addMinutes(3 * $heat), Actor::at($educator));
+        }
+        $race->forceFill(['created_at' => $time->subMinutes(2), 'ended_at' => $time->addMinutes(3 * $heat)])->save();
     }
 
     /** @param array{string, int, string, string, string, string, string, string, string, string} $choices */

@@ -510,6 +510,7 @@ return [
             'try' => 'try',
             'practice' => 'practice',
             'heat' => 'heat of a race',
+            'timed' => 'timed run',
         ],
     ],
     'void_reason' => [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use App\Models\Device;
+use App\ViewModels\ClassRecord;
 use Facebook\WebDriver\WebDriverKeys;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Measurement\QuantityReader;
@@ -43,6 +44,49 @@ final class RunDayTest extends BrowserTestCase
     }
 
     /** What happens most takes one tap, and one takes it back. */
+    public function testARunPastTheEndIsAtLeastTheLaneThroughToFindingsAndCertificate(): void
+    {
+        $challenge = $this->class(['tries' => 3, 'lane_length' => (new QuantityReader())->read('4.3 m', Unit::Metre)], <<<'CSV'
+            group,nozzle bore (mm),mass (g),wheels,try,distance (cm)
+            Bowline,8,58,bottle caps,1,329
+            Bowline,,,,2,341
+            Bowline,,,,3,352
+            Keel,5,58,bottle caps,1,118
+            Keel,,,,2,131
+            Keel,,,,3,125
+            Halyard,9,58,bottle caps,,
+            CSV);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        foreach ([1, 2, 3] as $try) {
+            $browser->waitFor("try {$try} of 3", '.entry');
+            $browser->driver->executeScript('document.querySelector("[name=past_end]").click()');
+            $browser->find('.entry .log')->click();
+            $browser->wait(static fn(): bool => $challenge->runs()->where('past_end', true)->count() === $try);
+        }
+        $browser->waitFor('≥', '.floor');
+        $mean = ClassRecord::of($challenge)->standings()->leader()?->score ?? 0.0;
+        self::assertEqualsWithDelta(4.3, $mean, 1e-9);
+        $browser->visit("/challenges/{$challenge->id}/findings/awards");
+        self::assertStringContainsString('Halyard', $browser->text('.awards'));
+        $browser->visit("/challenges/{$challenge->id}/findings/work");
+        self::assertStringContainsString('Halyard', $browser->text('main'));
+        $browser->visit("/challenges/{$challenge->id}/report/certificates");
+        self::assertStringContainsString('First: farthest', $browser->text('.certificate'));
+        self::assertStringContainsString('Halyard', $browser->text('.certificate'));
+        self::assertStringContainsString('≥ ', $browser->text('.certificate-score'));
+    }
+
+    public function testATimedRunAfterTheTriesNeedsItsTimeAlone(): void
+    {
+        $challenge = $this->class(['tries' => 1], "group,try,distance (cm)\nBowline,1,329\nKeel,1,131\n");
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        $browser->driver->executeScript('document.querySelector("details:has([name=timed_over])").open = true; document.querySelector("[name=timed_over]").scrollIntoView({ block: "center" })');
+        self::assertStringContainsString('timed over 1', $browser->text('details:has([name=timed_over])'));
+        $browser->press('Put the timed round in')->waitFor('timed run 1 of 2', '.entry');
+        $browser->fill('time', '1.8')->keys(WebDriverKeys::ENTER);
+        $browser->wait(static fn(): bool => $challenge->runs()->where('kind', 'timed')->where('time_s', 1.8)->count() === 1);
+    }
+
     public function testOneTapSaysWhyATryIsVoidAndAnotherTakesItBack(): void
     {
         $challenge = $this->class();

@@ -32,8 +32,17 @@ try {
     $browser->screenshot("{$folder}/check-card.png");
     $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="What is wrong? Fender"]'))->click();
     $browser->screenshot("{$folder}/diagnosis.png");
-    // What a sensor saw of the newest run; and the board by its link.
-    $browser->visit("{$class}/runs")->press('Trace')->screenshot("{$folder}/trace.png");
+    // The demo's race, as it stood before its last two heats; then as it was.
+    $browser->size(1280, 800)->visit("{$class}/races")->find('.race-list a')->click();
+    $browser->wait(static fn(): bool => str_contains($browser->path(), '/races/'))->press('Open it again');
+    for ($taps = 0; $taps < 2; $taps++) {
+        $last = $browser->text('.heat-undo');
+        $browser->driver->executeScript('document.querySelector(".heat-undo button").click()');
+        $browser->wait(static fn(): bool => $browser->text('.heat-undo') !== $last);
+    }
+    $browser->visit($browser->path())->screenshot("{$folder}/race.png");
+    $browser->press('End the race');
+    // The board by its link.
     $browser->visit("{$class}/devices")->press('Make a link for the board');
     $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
     $browser->visit("{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");

@@ -12,6 +12,7 @@ use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\RunRecord;
+use Skivo\Core\Challenge\TimedLength;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Findings\Dose;
@@ -29,6 +30,32 @@ use Skivo\Core\Statistics\Normal;
 /** Runs that stand beside the tries: practice, heats, other conditions, and sweeps over the fill. */
 final class PracticeAndSweepsTest extends TestCase
 {
+    public function testTheLongestLengthThatEveryCarReachesIsTimed(): void
+    {
+        $of = static fn(float ...$distances): Tries => new Tries(array_map(static fn(float $distance, int $try): Run => new Run("r{$try}", $try + 1, $distance), $distances, array_keys($distances)), 3);
+        $found = TimedLength::of(['far' => $of(3.2, 4.1), 'short' => $of(2.0, 1.74)], 0.5, 6.0);
+        self::assertSame([1.5, 1.74, 'short'], [$found?->lengthM, $found?->reachedM, $found?->shortest]);
+        // Just on a step counts; no longer than the lane; in feet likewise; too short is nothing.
+        self::assertSame(2.0, TimedLength::of([$of(2.0)], 0.5, 6.0)?->lengthM);
+        self::assertSame(2.0, TimedLength::of([$of(9.0)], 0.5, 2.3)?->lengthM);
+        self::assertEqualsWithDelta(5 * 0.3048, TimedLength::of([$of(1.6)], 0.3048, 6.0)?->lengthM, 1e-12);
+        self::assertNull(TimedLength::of([$of(0.9)], 0.5, 6.0));
+        self::assertNull(TimedLength::of([new Tries([], 3)], 0.5, 6.0));
+    }
+
+    public function testTheTimedRoundComesAfterTheTriesAndOnlyItsTimesCount(): void
+    {
+        $timed = static fn(string $id, ?float $time, ?VoidReason $void = null): Run => new Run($id, 1, $void === null ? 1.0 : null, $time, $void, pastEnd: $void === null, kind: RunKind::Timed);
+        $tries = new Tries([new Run('a', 1, 3.0), $timed('t', 1.2)], 2);
+        self::assertSame(0, $tries->timedLeft(2), 'the tries come first');
+        $tries = new Tries([new Run('a', 1, 3.0), new Run('b', 2, 4.0), $timed('t', 1.2), $timed('v', null, VoidReason::WheelOff)], 2);
+        self::assertSame(1, $tries->timedLeft(2));
+        self::assertSame([[3.0, 4.0], [1.2]], [$tries->distances()?->values, $tries->times(1.0)?->values]);
+        self::assertSame([[3.0, 4.0], [1.2]], [$tries->withHeats()->distances()?->values, $tries->withHeats()->times(1.0)?->values]);
+        $withHeat = new Tries([new Run('a', 1, 3.0), $timed('t', 1.2), new Run('h', 1, 5.0, 0.9, kind: RunKind::Heat)], 1);
+        self::assertEqualsCanonicalizing([0.9, 1.2], $withHeat->withHeats()->times(1.0)?->values);
+    }
+
     public function testWhatStandsBesideTheTriesIsNeverPlaced(): void
     {
         $tries = new Tries([

@@ -90,7 +90,7 @@ final class DemoTest extends FeatureTestCase
         $group = $this->demo->groups()->where('name', 'Reef')->sole();
         foreach (['metric', 'imperial'] as $units) {
             $this->demo->update(['units' => $units]);
-            foreach (['', '/groups', '/check', '/bench', "/groups/{$group->id}/bench", "/groups/{$group->id}/bench?version=1", '/findings', '/findings/work', '/findings/beliefs', '/findings/sure', "/findings/sure?car={$group->newestCar()?->id}", '/findings/awards', '/report', '/report/notebooks', '/report/certificates', '/what-if', "/groups/{$group->id}/car/versions"] as $page) {
+            foreach (['', '/groups', '/check', '/bench', "/groups/{$group->id}/bench", "/groups/{$group->id}/bench?version=1", '/findings', '/findings/work', '/findings/beliefs', '/findings/sure', "/findings/sure?car={$group->newestCar()?->id}", '/findings/awards', '/report', '/report/notebooks', '/report/certificates', '/races', '/what-if', "/groups/{$group->id}/car/versions"] as $page) {
                 $content = (string) $this->get("/challenges/{$this->demo->id}{$page}")->assertOk()->getContent();
                 // Averages alone stand in both.
                 $content = (string) preg_replace('~<span class="small other-units">.*?</span>~s', '', $content);

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Actor;
+use App\Actions\ChangeChallenge;
 use App\Actions\ChangeOrder;
 use App\Http\Requests\OrderRequest;
 use App\Http\Requests\SweepRequest;
+use App\Http\Requests\TimedRoundRequest;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Presenters\Text;
@@ -15,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** Who repairs, is skipped, withdraws or comes back. */
+/** Who repairs, is skipped, withdraws or comes back; and what comes after the tries. */
 final class OrderController
 {
     public function update(OrderRequest $request, Challenge $challenge, ChangeOrder $change): RedirectResponse|JsonResponse
@@ -43,6 +45,21 @@ final class OrderController
 
         return redirect()->route('runs.show', $challenge)
             ->with('status', Text::of('run.done.sweeps', ['group' => $group->name]))->with('undo', $act->id);
+    }
+
+    /** After the tries each car is timed over a length that all of them reach. */
+    public function timedRound(TimedRoundRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
+    {
+        $change->timedRound($challenge, $request->integer('rounds'), $request->length());
+
+        return redirect()->route('runs.show', $challenge)->with('status', Text::of('run.timed.set'));
+    }
+
+    public function noTimedRound(Challenge $challenge, ChangeChallenge $change): RedirectResponse
+    {
+        $change->timedRound($challenge, 0);
+
+        return redirect()->route('runs.show', $challenge)->with('status', Text::of('run.timed.out'));
     }
 
     public function stopSweep(Request $request, Challenge $challenge, Group $group, ChangeOrder $change): RedirectResponse

@@ -17,10 +17,12 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\FilledBy;
+use Skivo\Core\Challenge\FillSweep;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Plausibility;
+use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
@@ -55,7 +57,7 @@ final class RunRequest extends FormRequest
             'distance' => [
                 'nullable',
                 'string',
-                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end') && !$this->boolean('hit_wall')),
+                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end') && !$this->boolean('hit_wall') && !($this->filled('time') && $this->isTimed())),
                 new ReadsAs($this->bareUnit(), $distance, $units),
             ],
             'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
@@ -159,6 +161,11 @@ final class RunRequest extends FormRequest
         $hitWall = $this->has('hit_wall') ? $this->boolean('hit_wall') : $held->hitWall;
         $pastEnd = $hitWall || ($this->has('past_end') ? $this->boolean('past_end') : $held->pastEnd);
         $distance = $this->has('distance') ? ReadsAs::read($this->input('distance'), $this->bareUnit()) : $held->distance;
+        $isTimed = $now === null && $this->isTimed();
+        // Who was timed over the whole length went at least so far.
+        if ($isTimed && $distance === null && $this->filled('time') && $this->input('void') === null) {
+            [$distance, $pastEnd] = [$this->challenge()->timed_length, true];
+        }
         $record = new RunRecord(
             // Past the end without a distance: at least as far as the lane is long.
             $distance ?? ($pastEnd && $this->input('void') === null ? $this->challenge()->lane_length : null),
@@ -176,7 +183,9 @@ final class RunRequest extends FormRequest
             $this->has('filled_by') ? $this->enum('filled_by', FilledBy::class) : $held->filledBy,
             match (true) {
                 $this->has('kind') => $this->enum('kind', RunKind::class) ?? RunKind::Try,
-                $this->has('practice') => $this->boolean('practice') ? RunKind::Practice : RunKind::Try,
+                $this->boolean('practice') => RunKind::Practice,
+                $isTimed => RunKind::Timed,
+                $this->has('practice') => RunKind::Try,
                 default => $held->kind,
             },
             $this->has('surface') ? $this->surface() : $held->surface,
@@ -188,6 +197,21 @@ final class RunRequest extends FormRequest
         }
 
         return $record;
+    }
+
+    /** Whether a new run is one of the timed round: after the tries, and nothing else is said of it. */
+    private function isTimed(): bool
+    {
+        $challenge = $this->challenge();
+        $group = $this->isMethod('post') && is_numeric($this->input('group')) ? $challenge->groups()->find($this->integer('group')) : null;
+        if ($challenge->timed_rounds === 0 || $challenge->timed_length === null || $group === null || $this->filled('kind') || $this->boolean('practice')) {
+            return false;
+        }
+
+        $tries = $group->newestCar()?->tries($challenge);
+        $practiced = count(array_filter($tries->practice ?? [], static fn(CoreRun $run): bool => $run->void === null));
+
+        return $tries !== null && $tries->timedLeft($challenge->timed_rounds) > 0 && FillSweep::read($group->sweep, $challenge->units)?->next($practiced) === null;
     }
 
     /** Null where it is the class's own: then nothing is other. */

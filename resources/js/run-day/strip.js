@@ -79,7 +79,7 @@ export class Strip {
     inWords(of) {
         const end = of.hit_wall === undefined ? (of.past_end === undefined ? undefined : say('entry.past_the_end')) : say('entry.far_wall');
         const who = this.fields.group.selectedOptions?.[0]?.textContent.trim() ?? '';
-        return [who, ...(of.practice === '1' ? [say('entry.practice')] : []), of.distance ?? of.void ?? end].join(', ');
+        return [who, ...(of.practice === '1' ? [say('entry.practice')] : []), of.distance ?? of.void ?? end ?? of.time].join(', ');
     }
 
     /** Whether somebody typed something of a run; what instruments filled in does not count. */

@@ -1,4 +1,4 @@
-@props(['order', 'groups'])
+@props(['order', 'groups', 'challenge'])
 @php
     $list = $groups->values();
     $name = fn (int $index) => $list[$index]->name ?? Text::of('plan.run_order.group', ['index' => $index + 1]);
@@ -18,7 +18,7 @@
                             @php($group = $list[$turns[$lane]->group] ?? null)
                             {{ $group === null ? '' : Glyph::of($group->mark) }}{!! Text::html('plan.run_order.try', [
                             'group' => \Illuminate\Support\Str::limit($name($turns[$lane]->group), 32),
-                            'try' => $turns[$lane]->try,
+                            'try' => \App\Presenters\PlanWords::turn($challenge, $turns[$lane]->try),
                         ]) !!}</span>@else<span class="small">{{ Text::of('plan.run_order.free') }}</span>@endisset
                         </td>
                     @endfor

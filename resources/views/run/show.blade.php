@@ -22,7 +22,7 @@
             <a class="button plain" href="{{ route('sheet.show', $challenge) }}">{{ Text::of('run.show.class_sheet_csv') }}</a>
         </p>
     @endif
-    @if ($record->groups->isNotEmpty() && auth()->user() instanceof \App\Models\User)@include('run.sweep')@endif
+    @if ($record->groups->isNotEmpty() && auth()->user() instanceof \App\Models\User)@include('run.timed')@include('run.sweep')@endif
     @if ($record->groups->isNotEmpty())
         <x-slot:foot>@include('run.entry', ['groups' => $record->groups])</x-slot:foot>
     @endif
