@@ -8,6 +8,7 @@ use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Exchange\JsonFaultException;
 use Skivo\Core\Exchange\DesignReader;
 use Skivo\Core\Exchange\RunReport;
+use Skivo\Core\Simulation\ElasticSimulator;
 use Skivo\Core\Simulation\Simulator;
 
 require __DIR__ . '/../vendor/autoload.php';
@@ -34,7 +35,9 @@ if ($json === false) {
 }
 
 try {
-    $report = RunReport::of(Simulator::run(DesignReader::read($json), withTrajectory: $withTrajectory));
+    $report = DesignReader::isElastic($json)
+        ? RunReport::ofElastic(ElasticSimulator::run(DesignReader::readElastic($json)))
+        : RunReport::of(Simulator::run(DesignReader::read($json), withTrajectory: $withTrajectory));
 } catch (JsonFaultException|OutOfRangeException $fault) {
     $complain($fault->getMessage());
 }

@@ -35,7 +35,7 @@ final readonly class CertificateWords
         return match ($certificate->honour) {
             Honour::Place => ($this->reading->isBound($certificate) ? '≥ ' : '') . $units->show((float) $certificate->value, $scale),
             Honour::Straightest => $units->show((float) $certificate->value, Goal::Straightest->scale()),
-            Honour::Steadiest => Text::of('report.certificates.lay_within', ['share' => Figure::of(100.0 * (float) $certificate->value)]),
+            Honour::Steadiest => Text::of('report.certificates.lay_within', ['share' => Figure::percent((float) $certificate->value, 1)]),
             Honour::BestGuess => Text::of('report.certificates.off_on_average', ['typical_miss' => $distance($certificate->value)]),
             Honour::MostImproved => Text::of('report.certificates.from_to', ['from' => $units->show((float) $certificate->from, $scale), 'to' => $units->show((float) $certificate->value, $scale)]),
             Honour::BestRepair => Text::of('report.certificates.ran_again', [

@@ -4,12 +4,36 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Simulation\ElasticRun;
 use Skivo\Core\Simulation\Moment;
 use Skivo\Core\Simulation\SimulatedRun;
 
 /** A simulated run as the JSON of docs/run.schema.json. */
 final readonly class RunReport
 {
+    /** @return array<string, mixed> of a car with a wound band */
+    public static function ofElastic(ElasticRun $run): array
+    {
+        $free = $run->bandFree;
+
+        return [
+            'moves' => $run->moves,
+            'distance_m' => $run->distanceM,
+            'stop_time_s' => $run->stopTimeS,
+            'peak_speed_m_s' => $run->peakSpeedMS,
+            'slip_time_s' => $run->slipTimeS,
+            'initial' => ['band_force_n' => $run->initialBandForceN, 'drive_force_n' => $run->initialDriveForceN, 'slips' => $run->slipsAtFirst],
+            'band_free' => $free === null ? null : ['time_s' => $free->timeS, 'distance_m' => $free->distanceM, 'speed_m_s' => $free->speedMS],
+            'energy_j' => [
+                'stored' => $run->energy->stored,
+                'drive_work' => $run->energy->driveWork,
+                'rolling' => $run->energy->rolling,
+                'drag' => $run->energy->drag,
+                'slip' => $run->energy->slip,
+            ],
+        ];
+    }
+
     /** @return array<string, mixed> */
     public static function of(SimulatedRun $run): array
     {

@@ -15,7 +15,7 @@ return [
         'place_1' => 'First: :award',
         'place_2' => 'Second: :award',
         'place_3' => 'Third: :award',
-        'lay_within' => 'its tries lay within :share % of how far it goes',
+        'lay_within' => 'longest and shortest try :share % apart',
         'from_to' => 'from :from to :to',
         'ran_again' => 'first :broke, then :distance',
         'of_tries' => 'all :tries tries counted',

@@ -180,7 +180,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
         }
         [$text, $pages] = $this->printed("/challenges/{$challenge->id}/report/certificates");
         self::assertSame(count($this->browser->all('.certificate')), $pages, 'one a page');
-        self::assertStringContainsString('Farthest', $text);
+        self::assertStringContainsString('First: farthest', $text);
     }
 
     public function testAGroupsPredictionMeetsItsRun(): void

@@ -47,14 +47,14 @@ final class RunDayTest extends BrowserTestCase
     public function testARunPastTheEndIsAtLeastTheLaneThroughToFindingsAndCertificate(): void
     {
         $challenge = $this->class(['tries' => 3, 'lane_length' => (new QuantityReader())->read('4.3 m', Unit::Metre)], <<<'CSV'
-            group,nozzle bore (mm),mass (g),wheels,try,distance (cm)
-            Bowline,8,58,bottle caps,1,329
-            Bowline,,,,2,341
-            Bowline,,,,3,352
-            Keel,5,58,bottle caps,1,118
-            Keel,,,,2,131
-            Keel,,,,3,125
-            Halyard,9,58,bottle caps,,
+            group,nozzle bore (mm),balloon diameter (cm),mass (g),wheels,try,distance (cm)
+            Bowline,8,20,58,bottle caps,1,329
+            Bowline,,,,,2,341
+            Bowline,,,,,3,352
+            Keel,5,20,58,bottle caps,1,118
+            Keel,,,,,2,131
+            Keel,,,,,3,125
+            Halyard,9,20,58,bottle caps,,
             CSV);
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         foreach ([1, 2, 3] as $try) {

@@ -137,6 +137,31 @@ final class WhatIfTest extends FeatureTestCase
         self::assertFalse($validator->validate($run, $schema('run'))->isValid());
     }
 
+    public function testTheCommandRunsACarWithAWoundBand(): void
+    {
+        $design = '{"elastic":{"relaxed_length_m":0.24,"section_area_m2":3e-6,"installed_length_m":0.2,"turns":8},"drive":{"axle_radius_m":0.002,"wheel_radius_m":0.02,"driven_load_share":0.6},"car":{"mass_kg":0.07,"rolling_coefficient":0.01}}';
+        [$status, $said] = $this->simulate($design);
+        self::assertSame(0, $status, $said);
+        $validator = new Validator();
+        $schema = static fn(string $name): string => (string) file_get_contents(dirname(__DIR__, 2) . "/docs/{$name}.schema.json");
+        self::assertTrue($validator->validate(json_decode($design), $schema('elastic-design'))->isValid());
+        self::assertTrue($validator->validate(json_decode($said), $schema('elastic-run'))->isValid());
+        self::assertGreaterThan(1.0, json_decode($said, true, 16, JSON_THROW_ON_ERROR)['distance_m']);
+        [$status, $said] = $this->simulate(str_replace('"turns":8', '"turns":-8', $design));
+        self::assertSame(2, $status);
+        self::assertStringContainsString('elastic.turns must be from 0', $said);
+        // What the schema leaves out is what the reader takes.
+        $written = json_decode($design, true, 16, JSON_THROW_ON_ERROR);
+        foreach (json_decode($schema('elastic-design'), true, 32, JSON_THROW_ON_ERROR)['properties'] as $part => $has) {
+            foreach ($has['properties'] as $key => $value) {
+                if (array_key_exists('default', $value)) {
+                    $written[$part][$key] ??= $value['default'];
+                }
+            }
+        }
+        self::assertEquals(DesignReader::readElastic($design), DesignReader::readElastic(json_encode($written, JSON_THROW_ON_ERROR)));
+    }
+
     public function testOnlyAPageThatWasOpenedMayAsk(): void
     {
         $this->getJson('/what-if/metric/run?d=')->assertForbidden();
