@@ -47,14 +47,15 @@ final readonly class CarDrawing
     {
         $l = $layout;
         [$this->balloonXM, $this->balloonYM] = $l->balloonCentre();
-        $this->balloonRadiusM = $r = $l->balloonDiameter / 2;
+        // A car without a balloon needs no room for one.
+        $this->balloonRadiusM = $r = $l->source->blows() ? $l->balloonDiameter / 2 : 0.0;
         $this->wheelRadiusM = $wheel = $l->wheelRadius();
         $this->nozzleYM = $l->nozzleAxis();
         $this->exit = $l->tubes()[0];
-        $this->rearM = min($this->exit['x'], $l->rearAxle - $wheel, 0) - self::ROOM_BEHIND_M;
-        $length = max($this->balloonXM + $r, $l->chassisLength, $l->frontAxle() + $wheel) + self::ROOM_BEFORE_M - $this->rearM;
+        $this->rearM = min($l->source->blows() ? $this->exit['x'] : 0.0, $l->rearAxle - $wheel, 0) - self::ROOM_BEHIND_M;
+        $length = max($l->source->blows() ? $this->balloonXM + $r : 0.0, $l->chassisLength, $l->frontAxle() + $wheel) + self::ROOM_BEFORE_M - $this->rearM;
         $half = max($r, ($l->frontTrack + $l->wheelThickness) / 2, $l->frontAxleLength / 2, $l->rearAxleLength / 2, $l->chassisWidth / 2);
-        $top = max($this->balloonYM + $r, 2 * $wheel, $l->chassisTop());
+        $top = max($l->source->blows() ? $this->balloonYM + $r : 0.0, 2 * $wheel, $l->chassisTop());
         $this->scale = min((self::WIDTH - 20) / $length, 215 / ($top + 0.005), $isFromAbove ? 235 / (2 * $half) : INF);
         $this->indent = (self::WIDTH - $length * $this->scale) / 2;
         $this->ground = 30 + $top * $this->scale;
@@ -201,6 +202,28 @@ final readonly class CarDrawing
         [$neck, $radius] = [$this->x($l->neck()), $this->size($r)];
 
         return "M{$neck} {$this->y($this->nozzleYM + $half)}L{$one}A{$radius} {$radius} 0 1 1 {$other}L{$neck} {$this->y($this->nozzleYM - $half)}Z";
+    }
+
+    /** A wound band from the side: from its hook at the front end to the rear axle, and round that. */
+    public function bandFromSide(): string
+    {
+        $l = $this->layout;
+        [$axleX, $axleY, $turn] = [$this->x($l->rearAxle), $this->y($this->wheelRadiusM), $this->size($l->axleDiameter)];
+
+        return "M{$this->x($l->chassisLength)} {$this->y($l->chassisTop())}L{$axleX} " . round($axleY - $turn, 2)
+            . 'a' . "{$turn} {$turn} 0 1 0 0.01 0";
+    }
+
+    /** The same from above: the band along the middle, and its turns on the axle. */
+    public function bandFromAbove(): string
+    {
+        $l = $this->layout;
+        $turns = '';
+        foreach ([-2, -1, 0, 1, 2] as $turn) {
+            $turns .= 'M' . ($this->x($l->rearAxle) - 5) . ' ' . ($this->z(0) + 3 * $turn - 1.5) . 'l10 3';
+        }
+
+        return "M{$this->x($l->chassisLength)} {$this->z(0)}L{$this->x($l->rearAxle)} {$this->z(0)}{$turns}";
     }
 
     /** @return list<float> where each outlet begins across the car, seen from above */

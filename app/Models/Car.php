@@ -100,6 +100,7 @@ final class Car extends Model
             )->all(),
             $tolerances,
             $this->choices->number(CarAttribute::Track),
+            $this->choices->blows(),
         );
     }
 

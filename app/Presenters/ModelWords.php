@@ -26,10 +26,13 @@ final readonly class ModelWords
     /**
      * What is recorded of a car that the model can't compute with.
      *
-     * @param array<string, float> $beyond SI, by the value of a CarAttribute
+     * @param array<string, float> $beyond SI, by the value of a CarAttribute; none where its drive is another
      */
     public static function beyond(array $beyond, UnitSystem $units): string
     {
+        if ($beyond === []) {
+            return Text::of('findings.model_words.not_blown');
+        }
         $said = [];
         foreach ($beyond as $key => $value) {
             $setting = CarAttribute::from($key);

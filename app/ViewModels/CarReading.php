@@ -65,9 +65,11 @@ final readonly class CarReading
         return $known;
     }
 
-    /** @return array<string, float> what is recorded and the run model can't compute with, by CarAttribute (SI) */
-    public function beyondModel(): array
+    /** @return array<string, float>|null what is recorded and the run model can't compute with, by CarAttribute (SI); none where its drive is another; null where it computes */
+    public function beyondModel(): ?array
     {
-        return CarModel::of($this->car, $this->plan->catalogue, $this->plan->challenge->surface)->beyond;
+        $model = CarModel::of($this->car, $this->plan->catalogue, $this->plan->challenge->surface);
+
+        return $model->isComputable() ? null : $model->beyond;
     }
 }

@@ -24,13 +24,14 @@ final readonly class CheckStation
     {
         $card = $own->card;
         $verdicts = [];
-        foreach (CheckItem::cases() as $each) {
+        $items = CheckItem::askedOf($own->car->blows());
+        foreach ($items as $each) {
             $verdicts[$each->value] = $card?->verdict($each);
         }
-        $open = array_values(array_filter(CheckItem::cases(), static fn(CheckItem $each): bool => $verdicts[$each->value] === null || $verdicts[$each->value] === CheckVerdict::Fix));
+        $open = array_values(array_filter($items, static fn(CheckItem $each): bool => ($card?->verdict($each) ?? CheckVerdict::Fix) === CheckVerdict::Fix));
         $item = CheckItem::tryFrom($wanted) ?? $open[0] ?? CheckItem::Spin;
         $later = array_values(array_filter($open, static fn(CheckItem $each): bool => $each !== $item));
 
-        return new self($item, $card?->reading($item), $verdicts[$item->value], $later[0] ?? null, $verdicts);
+        return new self($item, $card?->reading($item), $verdicts[$item->value] ?? null, $later[0] ?? null, $verdicts);
     }
 }

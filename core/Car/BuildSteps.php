@@ -36,9 +36,7 @@ final readonly class BuildSteps
         $tasks = [
             ...self::chassis($kit, $layout, $bearings),
             ...self::axles($kit, $layout, $endPlayM),
-            ...self::power($kit, $layout, $nozzleM),
-            new BuildTask(BuildStep::PowerOn, [BuildStep::Roll, BuildStep::Airtight], BuildTool::Tape, BuildHand::Child),
-            new BuildTask(BuildStep::Clearance, [BuildStep::PowerOn], BuildTool::Pump, BuildHand::AdultBeside),
+            ...($layout->source->blows() ? self::power($kit, $layout, $nozzleM) : []),
         ];
 
         return new self(self::inOrder(self::known(self::decorated($tasks, $decoration, $colour))));
@@ -206,6 +204,8 @@ final readonly class BuildSteps
         if ($glues) {
             $tasks[] = new BuildTask(BuildStep::JointSets, [BuildStep::JoinBalloon], null, BuildHand::Child);
         }
+        $tasks[] = new BuildTask(BuildStep::PowerOn, [BuildStep::Roll, BuildStep::Airtight], BuildTool::Tape, BuildHand::Child);
+        $tasks[] = new BuildTask(BuildStep::Clearance, [BuildStep::PowerOn], BuildTool::Pump, BuildHand::AdultBeside);
 
         return $tasks;
     }
@@ -222,7 +222,7 @@ final readonly class BuildSteps
         }
         // First: over bearings that are on, so that none lies on wet paint, and dry before the balloon goes on.
         $after = $decoration === Decoration::Last
-            ? [BuildStep::Clearance]
+            ? [BuildStep::Clearance, BuildStep::Roll]
             : [BuildStep::BearingsOn, BuildStep::BearingsThrough, BuildStep::BearingsSet, BuildStep::BuildFrame];
         $tasks[] = new BuildTask(BuildStep::Decorate, $after, $colour === Sets::Paint ? BuildTool::Paint : BuildTool::Pens, BuildHand::Child);
         if ($colour->minutes() > 0.0) {

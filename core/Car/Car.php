@@ -51,6 +51,18 @@ final readonly class Car
         return $this->number($rear) ?? ($both === null ? null : $this->number($both));
     }
 
+    /** What drives it; null where nobody said. */
+    public function source(): ?EnergySource
+    {
+        return EnergySource::tryFrom($this->kind(CarAttribute::EnergySource) ?? '');
+    }
+
+    /** Whether it has a balloon and a nozzle: as most cars, where nobody said. */
+    public function blows(): bool
+    {
+        return $this->source()?->blows() ?? true;
+    }
+
     public function has(CarAttribute $choice): bool
     {
         return $this->number($choice) !== null || $this->kind($choice) !== null;

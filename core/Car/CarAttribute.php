@@ -253,6 +253,9 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Wheels, column: 'tyres', explains: Explains::AsKind, options: Tyre::class)]
     case Tyre = 'tyre';
 
+    #[AttributeFacts(Step::Power, column: 'source of energy', explains: Explains::AsKind, options: EnergySource::class)]
+    case EnergySource = 'energy_source';
+
     #[AttributeFacts(
         Step::Power,
         Scale::Count,

@@ -10,12 +10,20 @@ final readonly class CheckCard
     /**
      * @param array<string, Reading> $readings by the value of their item
      * @param float|null $trackM of the car
+     * @param bool $blows whether it has a balloon and a nozzle to check
      */
     public function __construct(
         private array $readings,
         public Tolerances $tolerances = new Tolerances(),
         private ?float $trackM = null,
+        private bool $blows = true,
     ) {}
+
+    /** @return list<CheckItem> that are asked of this car */
+    public function items(): array
+    {
+        return CheckItem::askedOf($this->blows);
+    }
 
     public function reading(CheckItem $item): ?Reading
     {
@@ -36,7 +44,7 @@ final readonly class CheckCard
     /** @return list<CheckItem> with this verdict, in order; null for those not done */
     public function with(?CheckVerdict $verdict): array
     {
-        return array_values(array_filter(CheckItem::cases(), fn(CheckItem $item): bool => $this->verdict($item) === $verdict));
+        return array_values(array_filter($this->items(), fn(CheckItem $item): bool => $this->verdict($item) === $verdict));
     }
 
     /**
@@ -56,7 +64,7 @@ final readonly class CheckCard
 
     public function done(): int
     {
-        return count(CheckItem::cases()) - count($this->with(null));
+        return count($this->items()) - count($this->with(null));
     }
 
     public function isComplete(): bool

@@ -20,6 +20,15 @@ enum CheckItem: string
     case NozzleStraight = 'nozzle';
     case PointsOff = 'points';
 
+    /** @return list<self> that are asked of a car with a balloon, or of one without */
+    public static function askedOf(bool $blows): array
+    {
+        return $blows ? self::cases() : array_values(array_filter(
+            self::cases(),
+            static fn(self $item): bool => $item !== self::Airtight && $item !== self::BalloonClears && $item !== self::NozzleStraight,
+        ));
+    }
+
     /** Whether a second reading belongs to it. */
     public function hasSecond(): bool
     {

@@ -39,7 +39,7 @@ final readonly class Faults
     /** @return list<Fault> */
     public function all(): array
     {
-        return [...$this->axles(), ...$this->wheels(), ...$this->chassis(), ...$this->balloon(), ...$this->nozzle()];
+        return [...$this->axles(), ...$this->wheels(), ...$this->chassis(), ...($this->car->blows() ? [...$this->balloon(), ...$this->nozzle()] : [])];
     }
 
     /** @return list<Fault> */

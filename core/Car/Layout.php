@@ -62,6 +62,8 @@ final readonly class Layout
         public NoseShape $nose = NoseShape::Flat,
         /** How far the tube goes into the balloon's neck; null where nobody has measured it. */
         public ?float $neckDepth = null,
+        /** What drives it; a balloon where nobody said. */
+        public EnergySource $source = EnergySource::Balloon,
     ) {}
 
     public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
@@ -117,6 +119,7 @@ final readonly class Layout
             ($form === ChassisForm::Outline ? Outline::read($car->kind(CarAttribute::ChassisOutline)) : null)?->widths() ?? $form->widths(),
             NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '') ?? NoseShape::Flat,
             $car->number(CarAttribute::NeckDepth),
+            $car->source() ?? EnergySource::Balloon,
         );
     }
 

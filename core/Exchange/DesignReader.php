@@ -7,10 +7,10 @@ namespace Skivo\Core\Exchange;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
+use Skivo\Core\Physics\BandEnd;
 use Skivo\Core\Physics\DrivenAxle;
 use Skivo\Core\Physics\ElasticBand;
 use Skivo\Core\Physics\Nozzle;
-use Skivo\Core\Physics\Release;
 use Skivo\Core\Physics\Tube;
 use Skivo\Core\Physics\Vehicle;
 use Skivo\Core\Simulation\Design;
@@ -84,7 +84,7 @@ final readonly class DesignReader
                 $band->number('turns'),
                 $band->number('shear_modulus_pa', 450_000.0),
                 $band->number('returned_fraction', 0.85),
-                $band->oneOf('release', ['free' => Release::Free, 'tied' => Release::Tied], 'free'),
+                $band->oneOf('release', ['free' => BandEnd::Free, 'tied' => BandEnd::Tied], 'free'),
             ),
             new DrivenAxle(
                 $drive->number('axle_radius_m'),

@@ -32,7 +32,7 @@ final readonly class ElasticBand
         public float $turns,
         public float $shearModulusPa = 450_000.0,
         public float $returnedFraction = 0.85,
-        public Release $release = Release::Free,
+        public BandEnd $release = BandEnd::Free,
     ) {
         OutOfRangeException::check('elastic.relaxed_length_m', $relaxedLengthM, 0.01, 5.0);
         OutOfRangeException::check('elastic.section_area_m2', $sectionAreaM2, 1e-8, 1e-3);

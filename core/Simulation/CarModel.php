@@ -7,6 +7,7 @@ namespace Skivo\Core\Simulation;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\MassSum;
 use Skivo\Core\Car\NoseShape;
 use Skivo\Core\Car\Part;
@@ -29,12 +30,14 @@ final readonly class CarModel
         public Settings $settings,
         public array $origins,
         public array $beyond = [],
+        /** Whether it is known to be driven as the model has it: by a balloon, and by its ramp where its start speed is known. */
+        public bool $isBlown = true,
     ) {}
 
-    /** Whether the model can say anything of this car: not where something recorded lies beyond it. */
+    /** Whether the model can say anything of this car: not where its drive is another, or something recorded lies beyond it. */
     public function isComputable(): bool
     {
-        return $this->beyond === [];
+        return $this->isBlown && $this->beyond === [];
     }
 
     /**
@@ -118,18 +121,33 @@ final readonly class CarModel
             $origins[$setting->value] ??= Origin::Assumed;
         }
 
-        return new self(Settings::of($values), $origins, $beyond);
+        return new self(Settings::of($values), $origins, $beyond, self::isBlown($car, $catalogue));
     }
 
     /** The same with a value that was measured by itself. */
     public function with(CarAttribute $setting, float $value): self
     {
-        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->beyond);
+        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->beyond, $this->isBlown);
     }
 
     public function count(Origin $origin): int
     {
         return count(array_filter($this->origins, static fn(Origin $each): bool => $each === $origin));
+    }
+
+    /** A nozzle that nobody knows, with no bore and no balloon, may be anything: what drives such a car is not known. */
+    private static function isBlown(Car $car, Catalogue $catalogue): bool
+    {
+        $nozzle = $car->kind(CarAttribute::NozzleKind);
+        $isStrange = $nozzle !== null && $catalogue->named(PartKind::Nozzle, $nozzle) === null && !$car->has(CarAttribute::NozzleBore)
+            && !$car->has(CarAttribute::BalloonSize) && !$car->has(CarAttribute::BalloonNominal) && !$car->has(CarAttribute::PumpStrokes);
+
+        return match ($car->source()) {
+            null => !$isStrange,
+            EnergySource::Balloon => true,
+            EnergySource::BalloonAndRamp => $car->number(CarAttribute::StartSpeed) !== null,
+            EnergySource::ElasticBand, EnergySource::Ramp => false,
+        };
     }
 
     private static function balloon(Car $car, Catalogue $catalogue): Part

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
+use Skivo\Core\Physics\BandEnd;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Physics\Ode;
-use Skivo\Core\Physics\Release;
 
 /**
  * Runs a car whose driven axle is turned by a wound chain of bands, from the start line to the stop.
@@ -141,7 +141,7 @@ final class ElasticSimulator
     /** With nothing wound: off, or the other way round. */
     private function unwound(): void
     {
-        $this->band = $this->design->band->release === Release::Free ? 0 : -$this->band;
+        $this->band = $this->design->band->release === BandEnd::Free ? 0 : -$this->band;
     }
 
     /**

@@ -203,6 +203,7 @@ return [
     'car_drawing' => [
         'from_behind' => 'From behind',
         'the_car_to_scale_from_the' => 'The car to scale, from the side and from above: balloon :r, chassis :chassis_length by :chassis_width, wheelbase :wheelbase, track :front_track',
+        'the_car_without_a_balloon' => 'The car to scale, from the side and from above: chassis :chassis_length by :chassis_width, wheelbase :wheelbase, track :front_track',
         'from_the_side' => 'From the side',
         'ground_clearance' => 'Ground clearance :ground_clearance',
         'balloon_clears_the_floor_by' => 'Balloon clears the floor by :balloon_clearance',

@@ -42,6 +42,7 @@ return [
     'wheel_mount' => 'wheel mounting',
     'wheel_hold' => 'what holds the wheels',
     'tyre' => 'tyres',
+    'energy_source' => 'source of energy',
     'balloons' => 'number of balloons',
     'balloon_nominal' => 'nominal balloon size',
     'balloon_shape' => 'balloon’s shape',

@@ -207,6 +207,7 @@ return [
     ],
     'model_words' => [
         'it_takes_to' => ':setting :value (it takes :least to :greatest)',
+        'not_blown' => 'Nothing is predicted of this car: it is not driven by a balloon, or nobody has said what drives it. Its runs count as any other’s.',
         'beyond_what_the_run_model_computes' => 'Beyond what the run model computes with: :said. So nothing is predicted of this car, and it says nothing of the class’s hands. Its runs count as any other’s.',
         'nothing_is_noted_of_it_check' => 'Nothing is noted about it: check it, and measure its friction.',
         'measure_its_friction_it_may_be' => 'Measure its friction: it may be less than estimated.',

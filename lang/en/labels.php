@@ -454,6 +454,14 @@ return [
             'balloon_strip' => 'strips of a balloon',
         ],
     ],
+    'energy_source' => [
+        'label' => [
+            'balloon' => 'balloon',
+            'elastic_band' => 'wound elastic band',
+            'ramp' => 'ramp alone',
+            'balloon_and_ramp' => 'balloon and ramp',
+        ],
+    ],
     'balloon_shape' => [
         'label' => [
             'round' => 'round',

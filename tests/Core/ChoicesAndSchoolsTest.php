@@ -43,7 +43,7 @@ final class ChoicesAndSchoolsTest extends TestCase
         $car = new Car(
             $quantities,
             [CarAttribute::NozzleOutlets->value => 3, CarAttribute::PumpStrokes->value => 12, CarAttribute::Balloons->value => 2, CarAttribute::NozzleAngle->value => 10, CarAttribute::BandTurns->value => 4],
-            [CarAttribute::NozzleKind->value => 'bundle', CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle', CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw', CarAttribute::Joint->value => 'tape', CarAttribute::Nose->value => 'flat', CarAttribute::BearingHold->value => 'tape', CarAttribute::WheelHold->value => 'glue', CarAttribute::Tyre->value => 'none', CarAttribute::BalloonStretched->value => 'yes', CarAttribute::FilledBy->value => 'pump', CarAttribute::LipCut->value => 'no', CarAttribute::Release->value => 'finger'],
+            [CarAttribute::EnergySource->value => 'balloon', CarAttribute::NozzleKind->value => 'bundle', CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle', CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw', CarAttribute::Joint->value => 'tape', CarAttribute::Nose->value => 'flat', CarAttribute::BearingHold->value => 'tape', CarAttribute::WheelHold->value => 'glue', CarAttribute::Tyre->value => 'none', CarAttribute::BalloonStretched->value => 'yes', CarAttribute::FilledBy->value => 'pump', CarAttribute::LipCut->value => 'no', CarAttribute::Release->value => 'finger'],
             SizeMeasure::Circumference,
         );
         foreach (CarAttribute::explaining() as $factor) {

@@ -11,9 +11,9 @@ use Skivo\Core\Exchange\DesignReader;
 use Skivo\Core\Exchange\JsonFaultException;
 use Skivo\Core\Exchange\RunReport;
 use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Physics\BandEnd;
 use Skivo\Core\Physics\DrivenAxle;
 use Skivo\Core\Physics\ElasticBand;
-use Skivo\Core\Physics\Release;
 use Skivo\Core\Physics\Vehicle;
 use Skivo\Core\Simulation\ElasticDesign;
 use Skivo\Core\Simulation\ElasticRun;
@@ -48,7 +48,7 @@ final class ElasticRunTest extends TestCase
             $hold = $between(0.1, 1.2);
             $most = (6.0 * $relaxed - $installed) / (2.0 * M_PI * $axle);
             $run = ElasticSimulator::run($design = new ElasticDesign(
-                new ElasticBand($relaxed, $between(5e-7, 2e-5), $installed, min(400.0, $most * $between(0.05, 1.0)), $between(2e5, 9e5), $between(0.5, 1.0), $i % 3 === 0 ? Release::Tied : Release::Free),
+                new ElasticBand($relaxed, $between(5e-7, 2e-5), $installed, min(400.0, $most * $between(0.05, 1.0)), $between(2e5, 9e5), $between(0.5, 1.0), $i % 3 === 0 ? BandEnd::Tied : BandEnd::Free),
                 new DrivenAxle($axle, $between(0.01, 0.08), $between(0.2, 0.9), $hold, $hold * $between(0.6, 1.0), $between(2e-7, 1e-4)),
                 new Vehicle($between(0.03, 0.5), $between(0.005, 0.08), $between(0.0005, 0.02), 1.0, $between(0.0005, 0.01)),
                 startSpeedMS: $i % 4 === 0 ? $between(0.1, 2.0) : 0.0,
@@ -91,7 +91,7 @@ final class ElasticRunTest extends TestCase
         [$small, $large] = [self::driven(wheel: 0.015), self::driven(wheel: 0.03)];
         self::assertEqualsWithDelta($small->initialDriveForceN / 2.0, $large->initialDriveForceN, 1e-12);
         self::assertGreaterThan($small->bandFree?->distanceM, $large->bandFree?->distanceM, 'farther per turn');
-        $tied = self::driven(release: Release::Tied);
+        $tied = self::driven(release: BandEnd::Tied);
         self::assertNull($tied->bandFree);
         self::assertLessThan(self::driven()->distanceM, $tied->distanceM);
         self::assertLessThan(self::driven()->energy->driveWork, $tied->energy->driveWork, 'it takes back what it gave');
@@ -127,7 +127,7 @@ final class ElasticRunTest extends TestCase
         float $share = 0.6,
         float $holds = 0.6,
         float $wheel = 0.02,
-        Release $release = Release::Free,
+        BandEnd $release = BandEnd::Free,
     ): ElasticRun {
         return ElasticSimulator::run(new ElasticDesign(
             new ElasticBand(0.24, $area, 0.2, $turns, release: $release),

@@ -26,7 +26,7 @@
     </p>
 @endif
 @php($beyond = $reading->beyondModel())
-@if ($beyond !== [])<p class="small mt-2">{{ \App\Presenters\ModelWords::beyond($beyond, $units) }}</p>@endif
+@if ($beyond !== null)<p class="small mt-2">{{ \App\Presenters\ModelWords::beyond($beyond, $units) }}</p>@endif
 @if ($mass->sumKg() !== null)
     <p class="mt-2">
         {!! Text::html('build.drawing.mass_by_its_parts',

@@ -50,7 +50,7 @@
                 </p></div>
         @endif
         <ol class="check-card">
-            @foreach (CheckItem::cases() as $number => $item)
+            @foreach ($card?->items() ?? CheckItem::cases() as $number => $item)
                 @php([$key, $reading, $verdict] = [CheckRequest::key($item), $card?->reading($item), $card?->verdict($item)])
                 <li @class(['check-item', "is-{$verdict?->value}" => $verdict !== null]) id="{{ $item->value }}">
                     <div class="check-what">

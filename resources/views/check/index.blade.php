@@ -2,7 +2,6 @@
     use Skivo\Core\Car\Step;
     use Skivo\Core\Car\CheckItem;
     use Skivo\Core\Car\CheckVerdict;
-    $items = count(CheckItem::cases());
     $waiting = collect($progress->rows)->first(fn ($row) => $row['built'] > 0 && $row['card']?->isReady() !== true && $row['counted'] < $row['allowed']);
 @endphp
 <x-layout
@@ -48,8 +47,9 @@
                             </td>
                             <td>
                                 <x-pips
-                                    :states="array_map(fn ($item) => $card?->verdict($item)->value ?? 'none', CheckItem::cases())"
-                                    :label="Text::of('check.index.of_checked', ['done' => $card?->done() ?? 0, 'items' => $items, 'to_fix' =>
+                                    :states="array_map(fn ($item) => $card?->verdict($item)->value ?? 'none', $card?->items() ?? CheckItem::cases())"
+                                    :label="Text::of('check.index.of_checked', ['done' => $card?->done() ?? 0, 
+                                    'items' => count($card?->items() ?? CheckItem::cases()), 'to_fix' =>
                                     ($fixes = count($card?->with(CheckVerdict::Fix) ?? [])) > 0 ? Text::of('check.index.to_fix', ['fixes' =>
                                     $fixes]) : ''])"
                                     />

@@ -2,6 +2,7 @@
 @props(['layout', 'units', 'faults' => [], 'terms' => true, 'known' => [], 'leads' => false, 'drawing' => null])
 @php
     use App\Drawings\CarDrawing;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Measurement\Scale;
     $drawing ??= new CarDrawing($layout, $faults);
@@ -12,7 +13,7 @@
 <svg
     class="drawing car-drawing" viewBox="0 0 {{ CarDrawing::WIDTH }} {{ $leads ? CarDrawing::MOST_HEIGHT : $drawing->height }}"
     role="{{ $leads ? 'group' : 'img' }}"
-    aria-label="{{ Text::of('build.car_drawing.the_car_to_scale_from_the',
+    aria-label="{{ Text::of($l->source->blows() ? 'build.car_drawing.the_car_to_scale_from_the' : 'build.car_drawing.the_car_without_a_balloon',
         ['r' => $body(2 * $drawing->balloonRadiusM), 'chassis_length' => $body($l->chassisLength),
         'chassis_width' => $body($l->chassisWidth), 'wheelbase' => $body($l->wheelbase), 'front_track' => $body($l->frontTrack)]) }}">
     <text class="view-name" x="0" y="14">{{ Text::of('build.car_drawing.from_the_side') }}</text>
@@ -23,9 +24,9 @@
             text-anchor="middle">{{ $body($l->wheelbase) }}</text>
         <text x="0" y="{{ $drawing->ground + 48 }}">{{ Text::of('build.car_drawing.ground_clearance',
             ['ground_clearance' => $units->show(max(0, $l->groundClearance()), Scale::Part)]) }}</text>
-        <text x="0" y="{{ $drawing->ground + 70 }}">{{ Text::of('build.car_drawing.balloon_clears_the_floor_by', [
+        @if ($l->source->blows())<text x="0" y="{{ $drawing->ground + 70 }}">{{ Text::of('build.car_drawing.balloon_clears_the_floor_by', [
             'balloon_clearance' => $units->show(max(0, $l->balloonClearance()), Scale::Part),
-        ]) }}</text>
+        ]) }}</text>@endif
     </g>@endif
     <text class="view-name" x="0" y="{{ $drawing->ground + 98 }}">{{ Text::of('build.car_drawing.from_above') }}</text>
     <x-car-part :step="Step::Axles" :known="$known" :leads="$leads">
@@ -50,6 +51,7 @@
         @endforeach
     @endforeach
     </x-car-part>
+    @if ($l->source->blows())
     <x-car-part :step="Step::Nozzle" :known="$known" :leads="$leads">
     @foreach ($drawing->outlets() as $y)
         <rect class="tube" x="{{ $drawing->x($exit['x']) }}" y="{{ $y }}" width="{{ $drawing->size($exit['length']) }}"
@@ -59,6 +61,9 @@
     <x-car-part :step="Step::Power" :known="$known">
     <circle class="skin see-through" cx="{{ $drawing->x($drawing->balloonXM) }}" cy="{{ $drawing->z(0) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
     </x-car-part>
+    @elseif ($l->source === EnergySource::ElasticBand)
+    <x-car-part :step="Step::Power" :known="$known"><path class="band" d="{{ $drawing->bandFromAbove() }}" /></x-car-part>
+    @endif
     @if ($terms)<g class="dimension">
         <line x1="6" x2="6" y1="{{ $drawing->z(-$l->rearTrack / 2) }}" y2="{{ $drawing->z($l->rearTrack / 2) }}" />
         <text class="halo" x="0"

@@ -11,9 +11,11 @@
     aria-label="{{ Text::of('build.car_drawing.from_behind') }}">
     <text class="view-name" x="0" y="14">{{ Text::of('build.car_drawing.from_behind') }}</text>
     <line class="ground" x1="0" x2="{{ CarDrawing::MOST_END_WIDTH }}" y1="{{ $drawing->ground + 1 }}" y2="{{ $drawing->ground + 1 }}" />
+    @if ($l->source->blows())
     <x-car-part :step="Step::Power" :known="$known" :leads="$leads">
         <circle class="skin" cx="{{ $drawing->e(0) }}" cy="{{ $floor($drawing->balloonYM) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
     </x-car-part>
+    @endif
     <x-car-part :step="Step::Axles" :known="$known" :leads="$leads">
         <rect class="rod" x="{{ $drawing->e(-$l->rearAxleLength / 2) }}" y="{{ $floor($l->wheelRadius() + $l->axleDiameter / 2) }}"
             width="{{ $drawing->size($l->rearAxleLength) }}" height="{{ $drawing->size($l->axleDiameter) }}" />
@@ -30,7 +32,9 @@
             width="{{ $drawing->size($l->wheelThickness) }}" height="{{ $drawing->size($l->wheelDiameter) }}" />
         @endforeach
     </x-car-part>
+    @if ($l->source->blows())
     <x-car-part :step="Step::Nozzle" :known="$known" :leads="$leads">
         <circle class="tube" cx="{{ $drawing->e(0) }}" cy="{{ $floor($drawing->nozzleYM) }}" r="{{ $drawing->size($drawing->exit['bore'] / 2) }}" />
     </x-car-part>
+    @endif
 </svg>

@@ -2,10 +2,12 @@
 @props(['drawing', 'known' => [], 'leads' => false])
 @php
     use App\Drawings\CarDrawing;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\Step;
     $l = $drawing->layout;
 @endphp
 <line class="ground" x1="0" x2="{{ CarDrawing::WIDTH }}" y1="{{ $drawing->ground + 1 }}" y2="{{ $drawing->ground + 1 }}" />
+@if ($l->source->blows())
 <x-car-part :step="Step::Power" :known="$known" :leads="$leads"><path class="skin" d="{{ $drawing->skin() }}" /></x-car-part>
 <x-car-part :step="Step::Nozzle" :known="$known" :leads="$leads">
     <g transform="rotate({{ $drawing->turn() }} {{ $drawing->x(0) }} {{ $drawing->y($drawing->nozzleYM) }})">
@@ -17,6 +19,9 @@
         <path class="jet" d="M{{ $drawing->x($drawing->exit['x']) - 4 }} {{ $drawing->y($drawing->nozzleYM) }}h-26m7 -4l-7 4l7 4" />
     </g>
 </x-car-part>
+@elseif ($l->source === EnergySource::ElasticBand)
+<x-car-part :step="Step::Power" :known="$known" :leads="$leads"><path class="band" d="{{ $drawing->bandFromSide() }}" /></x-car-part>
+@endif
 <x-car-part :step="Step::Chassis" :known="$known" :leads="$leads">
     <path class="card" d="{{ $drawing->chassisFromSide() }}" />
     @foreach ($drawing->studs() as $x)<circle class="stud" cx="{{ $x }}" cy="{{ $drawing->y($l->chassisBottom() + $l->chassisHeight / 2) }}"

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Physics;
 
 /** What becomes of a wound chain of bands once it is unwound. */
-enum Release: string
+enum BandEnd: string
 {
     /** It falls off its axle, and the car rolls on. */
     case Free = 'free';

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\ViewModels\ClassFindings;
+use App\ViewModels\ClassPlan;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\DesignForecast;
+use Skivo\Core\Car\BuildStep;
+use Skivo\Core\Car\BuildTask;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\EnergySource;
+use Tests\Scenario;
+
+/** What drives a car decides what is drawn, built, checked and computed of it; of an unknown drive nothing is computed. */
+final class EnergySourceTest extends FeatureTestCase
+{
+    private const SHEET = <<<'CSV'
+        group,source of energy,nozzle,nozzle bore (mm),balloon diameter (cm),mass (g),wheels,try,distance (cm)
+        Bowline,balloon,,8,20,58,bottle caps,1,329
+        Bowline,,,,,,,2,341
+        Keel,elastic band,,,,58,bottle caps,1,410
+        Keel,,,,,,,2,395
+        Reef,ramp,,,,58,bottle caps,1,120
+        Reef,,,,,,,2,118
+        Cleat,,elastic band drive,,,58,bottle caps,1,300
+        Cleat,,,,,,,2,310
+        CSV;
+
+    public function testNothingIsPredictedOfACarWhoseDriveTheModelDoesNotHave(): void
+    {
+        $challenge = $this->withDrives();
+        $record = ClassRecord::of($challenge);
+        $forecast = ClassFindings::of($record)->found->forecast;
+        $car = fn(string $name): int => (int) $this->named($challenge, $name)->newestCar()?->id;
+        self::assertArrayHasKey($car('Bowline'), $forecast->forecasts);
+        foreach (['Keel', 'Reef', 'Cleat'] as $name) {
+            self::assertArrayNotHasKey($car($name), $forecast->forecasts, $name);
+            self::assertSame([], $forecast->beyond[$car($name)], $name);
+            self::assertNull(DesignForecast::of($record, $this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException()));
+            $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")->assertOk()->assertSee('Nothing is predicted of this car');
+        }
+        // Their runs count as any other's, and have their places.
+        self::assertSame((string) $this->named($challenge, 'Keel')->id, $record->standings()->leader()?->entrant->id);
+        foreach (['', '/findings', '/findings/choices', '/findings/choices?against=energy_source', '/findings/work', '/findings/sure', '/findings/beliefs', '/report', '/report/notebooks', '/bench', '/check', '/cars', '/groups', '/what-if', '/plan/steps'] as $page) {
+            $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
+        }
+        foreach (['Keel', 'Reef'] as $name) {
+            $group = $this->named($challenge, $name);
+            foreach (['/steps', '/diagnosis', '/diagnosis?seen=veers', '/bench', '/check', '/own', '/at/idea', '/at/build', '/at/check', '/at/guess', '/at/why', '/at/change', '/notebook'] as $page) {
+                $this->get("/challenges/{$challenge->id}/groups/{$group->id}{$page}")->assertOk();
+            }
+        }
+    }
+
+    public function testABandIsDrawnWhereItIsAndNoBalloon(): void
+    {
+        $challenge = $this->withDrives();
+        $page = function (string $name) use ($challenge): string {
+            $html = (string) $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")->getContent();
+            self::assertSame(1, preg_match('#<svg\s+class="drawing car-drawing".*?</svg>#s', $html, $drawing));
+
+            return $drawing[0];
+        };
+        self::assertStringContainsString('class="skin"', $page('Bowline'));
+        self::assertStringNotContainsString('class="band"', $page('Bowline'));
+        self::assertStringContainsString('class="band"', $page('Keel'));
+        self::assertStringNotContainsString('class="skin"', $page('Keel'));
+        self::assertStringNotContainsString('class="jet"', $page('Keel'));
+        self::assertStringNotContainsString('class="skin"', $page('Reef'));
+        self::assertStringNotContainsString('class="band"', $page('Reef'));
+    }
+
+    public function testItsStepsAndChecksAreThoseOfACarWithoutABalloon(): void
+    {
+        $challenge = $this->withDrives();
+        $steps = fn(string $name): array => array_map(static fn(BuildTask $task): BuildStep => $task->step, ClassPlan::of($challenge)->stepsOfCar($this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException())->tasks);
+        self::assertContains(BuildStep::JoinBalloon, $steps('Bowline'));
+        foreach ([BuildStep::JoinBalloon, BuildStep::StretchBalloon, BuildStep::Airtight, BuildStep::Clearance, BuildStep::CutNozzle] as $step) {
+            self::assertNotContains($step, $steps('Keel'));
+        }
+        self::assertContains(BuildStep::Roll, $steps('Keel'));
+        $record = ClassRecord::of($challenge);
+        $card = $record->card($record->groups->firstWhere('name', 'Keel') ?? throw new \LogicException());
+        self::assertSame(CheckItem::askedOf(false), $card?->items());
+        self::assertNotContains(CheckItem::Airtight, $card?->items() ?? []);
+        self::assertContains(CheckItem::PointsOff, $card?->items() ?? []);
+        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Keel')->id}/check")->assertDontSee('Joint airtight')->assertSee('Wheels turn freely');
+        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Bowline')->id}/check")->assertSee('Joint airtight');
+    }
+
+    public function testItIsRecordedOnTheBuildSheetAndStandsOnTheClassSheet(): void
+    {
+        $challenge = $this->withDrives();
+        $keel = $this->named($challenge, 'Keel')->newestCar();
+        self::assertSame(EnergySource::ElasticBand, $keel?->choices->source());
+        $this->get("/challenges/{$challenge->id}/sheet/csv")->assertSee('source of energy')->assertSee('elastic band');
+        self::assertSame('elastic band', $keel?->choices->explanation(CarAttribute::EnergySource));
+    }
+
+    private function withDrives(): Challenge
+    {
+        return Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 2]), self::SHEET);
+    }
+}
