@@ -21,7 +21,8 @@ export function attachEntry(root) {
 class Entry {
     // Whom an adult chose by hand stays chosen until its run is logged, whatever happens elsewhere.
     #isByHand = false;
-    #handing = 0;
+    /** What is typed and on its way to the queue. */
+    #handed = [];
     #unsent = 0;
     #loggedAt = 0;
     #lastRan = null;
@@ -102,14 +103,14 @@ class Entry {
         const run = this.strip.typed(reason);
         if (run.distance === undefined && run.void === undefined && !this.strip.isTyped) {
             // A second tap on what has just been handed over is none.
-            if (this.#handing === 0 && this.#waiting.length === 0) {
+            if (this.#handed.length === 0 && this.#waiting.length === 0) {
                 this.strip.show([say('entry.type_or_void')]);
                 this.strip.mark(['distance']);
             }
             return;
         }
         const said = this.strip.inWords(run);
-        this.#handing++;
+        this.#handed = [...this.#handed, run];
         // The strip is free for the next run at once, however fast one types: this one is with the queue.
         this.#clear();
         await this.queue.opened;
@@ -118,7 +119,7 @@ class Entry {
         } catch {
             this.strip.submit(run);
         }
-        this.#handing--;
+        this.#handed = this.#handed.filter((each) => each !== run);
     }
 
     #clear() {
@@ -156,6 +157,7 @@ class Entry {
     #changed(state) {
         this.#unsent = state.unsent;
         this.#waiting = state.waiting;
+        this.#handed = this.#handed.filter((each) => !state.waiting.some((run) => run.id === each.id));
         drawWaiting(this.list, state, {
             confirm: (run) => this.queue.confirm(run),
             edit: (run) => this.#edit(run),
@@ -192,12 +194,11 @@ class Entry {
         // What was asked before the last run was stored would call its group again.
         const isOld = state.asked < this.#loggedAt;
         if (!typing && !isOld) {
-            this.#lastRan = this.#waiting.length === 0 ? null : this.#lastRan;
-            this.turns.hear(
-                state.coming,
-                this.#waiting.map((run) => Number(run.fields.group)),
-            );
-            this.#call(this.#waiting.length === 0 ? state.next : this.turns.next);
+            // What is on its way to the queue waits as well, or its group would be called again.
+            const waiting = [...this.#waiting.map((run) => run.fields), ...this.#handed].map((run) => Number(run.group));
+            this.#lastRan = waiting.length === 0 ? null : this.#lastRan;
+            this.turns.hear(state.coming, waiting);
+            this.#call(waiting.length === 0 ? state.next : this.turns.next);
         }
         const word = this.element.querySelector('[data-next-word]');
         if (word !== null) {
