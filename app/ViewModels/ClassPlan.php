@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Models\Car as RecordedCar;
 use App\Models\Challenge;
 use App\Models\MaterialCount;
 use App\Models\MaterialLine;
@@ -16,6 +17,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Car\Decoration;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Layout;
 use Skivo\Core\Car\PartKind;
@@ -214,10 +216,17 @@ final readonly class ClassPlan
         );
     }
 
+    /** Whether some car of the class is driven by a wound band. */
+    private function areWound(): bool
+    {
+        return once(fn(): bool => $this->challenge->exists && RecordedCar::query()->whereHas('group', fn($groups) => $groups->where('challenge_id', $this->challenge->id))
+            ->where('choices->' . CarAttribute::EnergySource->value, EnergySource::ElasticBand->value)->exists());
+    }
+
     /** @return list<Caution> */
     public function cautions(): array
     {
-        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free, $this->plan->bearings_by);
+        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free, $this->plan->bearings_by, $this->areWound());
     }
 
     /**

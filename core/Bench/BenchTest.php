@@ -34,6 +34,15 @@ enum BenchTest: string
     case Pressure = 'pressure';
     case Spin = 'spin';
 
+    /** @return list<self> that a car with a balloon can do, or one without */
+    public static function askedOf(bool $blows): array
+    {
+        return $blows ? self::cases() : array_values(array_filter(
+            self::cases(),
+            static fn(self $test): bool => $test->measures() === null || $test->measures() === Force::Friction,
+        ));
+    }
+
     /** What the car's model input it replaces; null where it only compares. */
     public function measures(): ?Force
     {

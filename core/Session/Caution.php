@@ -22,6 +22,7 @@ enum Caution: string
     case Eyes = 'eyes';
     case Lane = 'lane';
     case Gas = 'gas';
+    case Bands = 'bands';
 
     /**
      * Those that the chosen materials call for, in the order of the work.
@@ -29,10 +30,11 @@ enum Caution: string
      * @param bool $byMouth whether balloons are filled by mouth
      * @param bool $latexFree whether all balloons are free of latex
      * @param Sets $bearings what they are held by
+     * @param bool $areWound whether some car is driven by a wound band
      *
      * @return list<self>
      */
-    public static function for(Kit $kit, bool $byMouth, bool $latexFree, Sets $bearings = Sets::Tape): array
+    public static function for(Kit $kit, bool $byMouth, bool $latexFree, Sets $bearings = Sets::Tape, bool $areWound = false): array
     {
         return array_values(array_filter(self::cases(), static fn(self $caution): bool => match ($caution) {
             self::Points => $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand),
@@ -40,6 +42,7 @@ enum Caution: string
             self::Discs => $kit->has(PartKind::Wheel, PartTrait::Shatters),
             self::Latex => !$latexFree,
             self::Mouths => $byMouth,
+            self::Bands => $areWound,
             default => true,
         }));
     }

@@ -217,6 +217,7 @@ return [
             'eyes' => 'Bursting balloons',
             'lane' => 'The lane',
             'gas' => 'Air only',
+            'bands' => 'Wound bands',
         ],
         'steps' => [
             'cutting' => [
@@ -259,6 +260,11 @@ return [
             'gas' => [
                 'Fill balloons with air only: no compressed-gas cylinders.',
                 'Nobody rides on a car or stands on one.',
+            ],
+            'bands' => [
+                'A wound band can snap and fly: wear eye protection, and keep faces away from it.',
+                'Never aim a band at anyone.',
+                'Throw away bands that are worn, cracked or sticky.',
             ],
         ],
     ],

@@ -251,7 +251,7 @@ final class BuildRulesTest extends TestCase
         self::assertNotContains(Caution::Latex, $plain);
         self::assertContains(Caution::Choking, $plain);
 
-        $all = Caution::for(new Kit(wheels: 'optical discs', joint: 'hot glue'), true, false);
+        $all = Caution::for(new Kit(wheels: 'optical discs', joint: 'hot glue'), true, false, areWound: true);
         self::assertSame(Caution::cases(), $all);
     }
 

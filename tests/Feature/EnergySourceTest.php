@@ -93,6 +93,16 @@ final class EnergySourceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Bowline')->id}/check")->assertSee('Joint airtight');
     }
 
+    public function testWoundBandsBringTheirCautionAndBenchTestsOfABalloonGo(): void
+    {
+        $challenge = $this->withDrives();
+        $this->get("/challenges/{$challenge->id}/plan/safety")->assertSee('Wound bands')->assertSee('Never aim a band at anyone.');
+        $this->get('/challenges/' . $this->class()->id . '/plan/safety')->assertDontSee('Wound bands');
+        $bench = fn(string $name) => $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/bench");
+        $bench('Keel')->assertDontSee('Push on a scale')->assertSee('Ramp and roll-out');
+        $bench('Bowline')->assertSee('Push on a scale');
+    }
+
     public function testItIsRecordedOnTheBuildSheetAndStandsOnTheClassSheet(): void
     {
         $challenge = $this->withDrives();

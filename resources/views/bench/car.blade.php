@@ -8,6 +8,7 @@
     $words = new BenchWords($units);
     $said = $forces === null ? null : $words->againstModel($forces);
     $version = $car->version ?? 1;
+    $blows = $car?->choices->blows() ?? true;
     $own = $car === null ? null : $record->tries($car)->distances();
     $failed = session()->getOldInput('test');
 @endphp
@@ -63,9 +64,9 @@
             ]) !!}
         </p>@endif
     @endif
-    <p class="caution no-print">{{ Text::of('bench.car.keep_the_balloon_below_bursting_size') }}</p>
+    @if ($blows)<p class="caution no-print">{{ Text::of('bench.car.keep_the_balloon_below_bursting_size') }}</p>@endif
     <ol class="bench-tests">
-        @foreach (BenchTest::cases() as $test)
+        @foreach (BenchTest::askedOf($blows) as $test)
             @php
                 $held = $readings[$test->value] ?? collect();
                 $fields = $test->fields();
