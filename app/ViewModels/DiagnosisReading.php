@@ -20,11 +20,15 @@ final readonly class DiagnosisReading
     /** @var list<Symptom> that its runs and its check card point to */
     public array $suggested;
 
+    /** Whether the car has a balloon and a nozzle. */
+    public bool $blows;
+
     private Diagnosis $diagnosis;
 
     public function __construct(Challenge $challenge, private ?Car $car)
     {
         $plan = ClassPlan::of($challenge);
+        $this->blows = $car?->choices->blows() ?? true;
         $card = $car?->checkCard($challenge->checkTolerances()) ?? new CheckCard([]);
         $this->diagnosis = new Diagnosis(
             $car->choices ?? new Choices(),

@@ -310,6 +310,17 @@ final readonly class Diagnosis
     /** @return list<Cause> */
     private function doesNotStart(): array
     {
+        $ratio = $this->layout->axleDiameter / $this->layout->wheelDiameter;
+        $binds = new Cause('wheels_bind', $this->byCheck(CheckItem::Spin));
+        $small = new Cause(
+            'small_wheels',
+            $ratio > self::THICK_AXLE ? Likelihood::Hinted : Likelihood::Possible,
+            found: new Remark('diagnosis.found.axle_over_wheel', ['ratio' => round($ratio, 2)]),
+        );
+        if (!$this->model->isBlown) {
+            // Of a drive that the model does not have nothing is computed.
+            return [$binds, $small];
+        }
         $settings = $this->model->settings;
         $thrust = Simulator::run($settings->design(), 1e-4)->initialThrustN * cos($this->layout->angle);
         $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
@@ -319,10 +330,9 @@ final readonly class Diagnosis
             "diagnosis.found.forces_{$this->basis}",
             ['push' => self::millinewtons($thrust), 'needed' => self::millinewtons($needed * $mass)],
         );
-        $ratio = $this->layout->axleDiameter / $this->layout->wheelDiameter;
 
         return [
-            new Cause('wheels_bind', $this->byCheck(CheckItem::Spin)),
+            $binds,
             new Cause('nozzle_pinched', $this->byCheck(CheckItem::NozzleStraight)),
             new Cause(
                 'too_heavy',
@@ -337,11 +347,7 @@ final readonly class Diagnosis
                 : null,
             ),
             new Cause('nozzle_too_narrow_to_start', $this->hasNarrowBore() ? Likelihood::Hinted : Likelihood::Possible, found: $forces),
-            new Cause(
-                'small_wheels',
-                $ratio > self::THICK_AXLE ? Likelihood::Hinted : Likelihood::Possible,
-                found: new Remark('diagnosis.found.axle_over_wheel', ['ratio' => round($ratio, 2)]),
-            ),
+            $small,
         ];
     }
 
@@ -472,22 +478,12 @@ final readonly class Diagnosis
     private function shortRun(): array
     {
         $model = $this->model->settings;
-        $run = Simulator::run($model->design(), 1e-4);
-        $spent = $run->energy->rolling + $run->energy->drag;
-        $rolling = $spent > 0.0 ? $run->energy->rolling / $spent : 1.0;
         $extras = $this->car->number(CarAttribute::ExtrasMass);
         $crooked = in_array(Likelihood::Shown, [$this->byCheck(CheckItem::Wobble), $this->byCheck(CheckItem::Drift)], true);
 
         return [
-            new Cause(
-                'bearing_friction',
-                $this->byCheck(CheckItem::Spin),
-                found: new Remark(
-                    "diagnosis.found.shares_{$this->basis}",
-                    ['rolling' => round(100 * $rolling), 'air' => round(100 * (1 - $rolling))],
-                ),
-            ),
-            new Cause('leak', $this->byCheck(CheckItem::Airtight)),
+            new Cause('bearing_friction', $this->byCheck(CheckItem::Spin), found: $this->model->isBlown ? $this->shares() : null),
+            ...($this->car->blows() ? [new Cause('leak', $this->byCheck(CheckItem::Airtight))] : []),
             new Cause('heavy_extras', $model->get(CarAttribute::Mass) > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible, found: $extras === null ? null : new Remark('diagnosis.found.extras', [
                 'extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($model->get(CarAttribute::Mass), Scale::Weight),
             ])),
@@ -497,6 +493,16 @@ final readonly class Diagnosis
             ),
             new Cause('sideways', $crooked ? Likelihood::Shown : Likelihood::Possible),
         ];
+    }
+
+    /** What rolling and the air each use up of a run. */
+    private function shares(): Remark
+    {
+        $energy = Simulator::run($this->model->settings->design(), 1e-4)->energy;
+        $spent = $energy->rolling + $energy->drag;
+        $rolling = $spent > 0.0 ? $energy->rolling / $spent : 1.0;
+
+        return new Remark("diagnosis.found.shares_{$this->basis}", ['rolling' => round(100 * $rolling), 'air' => round(100 * (1 - $rolling))]);
     }
 
     /** @return list<Cause> */

@@ -26,6 +26,14 @@ enum Symptom: string
     case Bursts = 'bursts';
     case Moist = 'moist';
 
+    /** @return list<self> that may be seen of a car with a balloon, or of one without */
+    public static function of(bool $blows): array
+    {
+        $balloons = [self::Hisses, self::BalloonOff, self::AirTooSlow, self::BalloonDrags, self::Bursts, self::Moist];
+
+        return $blows ? self::cases() : array_values(array_filter(self::cases(), static fn(self $symptom): bool => !in_array($symptom, $balloons, true)));
+    }
+
     public static function ofVoid(VoidReason $reason): ?self
     {
         return match ($reason) {

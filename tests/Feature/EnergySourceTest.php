@@ -103,6 +103,15 @@ final class EnergySourceTest extends FeatureTestCase
         $bench('Bowline')->assertSee('Push on a scale');
     }
 
+    public function testADiagnosisSpeaksOfNoBalloonAndComputesNoPush(): void
+    {
+        $challenge = $this->withDrives();
+        $page = fn(string $name, string $seen) => $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/diagnosis?seen={$seen}")->assertOk();
+        $page('Keel', 'does-not-start')->assertDontSee('mN')->assertDontSee('It hisses')->assertDontSee('Too heavy');
+        $page('Keel', 'short-run')->assertDontSee('% of');
+        $page('Bowline', 'does-not-start')->assertSee('mN');
+    }
+
     public function testItIsRecordedOnTheBuildSheetAndStandsOnTheClassSheet(): void
     {
         $challenge = $this->withDrives();
