@@ -169,7 +169,7 @@ return [
         'for_helpers' => 'For helpers',
         'at_the_tables' => 'At the tables',
         'cut_pierce_and_glue_for_the' => 'Cut, pierce and glue for the children, or watch closely.',
-        'ask_before_you_mend_what_did' => 'Ask before you mend: “What did you see? What could make it do that?”',
+        'ask_before_you_mend_what_did' => 'Ask before you fix: “What did you see? What could make it do that?”',
         'one_change_at_a_time_with' => 'One change at a time, with the reason written down first.',
         'before_a_car_runs' => 'Before a car runs',
         'at_the_lane' => 'At the lane',

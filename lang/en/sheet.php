@@ -49,7 +49,7 @@ return [
         'nothing_is_stored_yet' => 'Nothing is stored yet.',
         'one_thing_stands_against_it' => 'One thing stands against it',
         'things_stand_against_it' => ':count things stand against it',
-        'nothing_was_stored_mend_them_in' => 'Nothing was stored. Mend them in the text below, or in your spreadsheet, and look again.',
+        'nothing_was_stored_mend_them_in' => 'Nothing was stored. Correct them in the text below, or in your spreadsheet, and look again.',
         'problems' => 'Problems',
         'line' => 'Line',
         'column' => 'Column',

@@ -61,13 +61,13 @@ final class CheckTest extends FeatureTestCase
         [$challenge, $group, $path] = $this->group();
         $this->put("{$path}/check", ['wobble_first' => '2', 'drift_first' => '20', 'drift_second' => '200'])->assertSessionHasNoErrors();
         $limits = "/challenges/{$challenge->id}/check/tolerances";
-        $this->get($limits)->assertOk()->assertSee('Mend above');
+        $this->get($limits)->assertOk()->assertSee('Fix above');
         $this->put($limits, ['wobble_goodTo' => '0.5', 'wobble_fixAbove' => '1 mm', 'drift_goodTo' => '20', 'drift_fixAbove' => '30', 'spin_goodFrom' => ''])->assertSessionHasNoErrors();
 
         self::assertEqualsCanonicalizing(['wobble', 'drift'], array_keys($challenge->refresh()->tolerances));
         $card = $group->newestCar()?->checkCard($challenge->checkTolerances());
         self::assertSame([CheckVerdict::Fix, CheckVerdict::Pass], [$card?->verdict(CheckItem::Wobble), $card?->verdict(CheckItem::Drift)]);
-        $this->get("{$path}/check")->assertSee("Good up to 0.5\u{00A0}mm; mend it above 1\u{00A0}mm.")->assertSee("Good up to 20\u{00A0}cm/m");
+        $this->get("{$path}/check")->assertSee("Good up to 0.5\u{00A0}mm; fix it above 1\u{00A0}mm.")->assertSee("Good up to 20\u{00A0}cm/m");
         $this->put($limits, ['wobble_goodTo' => '3', 'wobble_fixAbove' => '1 mm', 'parallel_goodTo' => 'wide'])->assertSessionHasErrors('parallel_goodTo');
         $this->put($limits, ['wobble_goodTo' => '3', 'wobble_fixAbove' => '1 mm'])->assertSessionHasErrors('wobble_goodTo');
         $this->put($limits, [])->assertSessionHasNoErrors();

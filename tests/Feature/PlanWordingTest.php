@@ -67,11 +67,11 @@ final class PlanWordingTest extends FeatureTestCase
     {
         $words = new CheckWords(UnitSystem::Imperial, new Tolerances(['airtight' => new Tolerance(null, 0.0254, null, null)]));
 
-        self::assertSame("Good from 0.039\u{00A0}in to 0.079\u{00A0}in; mend it below 0.012\u{00A0}in or above 0.157\u{00A0}in.", $words->limit(CheckItem::EndPlay));
+        self::assertSame("Good from 0.039\u{00A0}in to 0.079\u{00A0}in; fix it below 0.012\u{00A0}in or above 0.157\u{00A0}in.", $words->limit(CheckItem::EndPlay));
         self::assertSame("Good up to 1\u{00A0}in.", $words->limit(CheckItem::Airtight));
-        self::assertSame('Good up to 0.50°; mend it above 1.00°.', $words->limit(CheckItem::Parallel));
-        self::assertSame("Good from 2\u{00A0}s; mend it below 1\u{00A0}s.", $words->limit(CheckItem::Spin));
-        self::assertSame('If not, mend it.', $words->limit(CheckItem::PointsOff));
+        self::assertSame('Good up to 0.50°; fix it above 1.00°.', $words->limit(CheckItem::Parallel));
+        self::assertSame("Good from 2\u{00A0}s; fix it below 1\u{00A0}s.", $words->limit(CheckItem::Spin));
+        self::assertSame('If not, fix it.', $words->limit(CheckItem::PointsOff));
     }
 
     public function testWhatAGroupHasToDoNext(): void
