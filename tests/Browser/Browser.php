@@ -48,7 +48,11 @@ final class Browser
 
     public function quit(): void
     {
-        $this->driver->quit();
+        try {
+            $this->driver->quit();
+        } catch (\Facebook\WebDriver\Exception\WebDriverException) {
+            // Killed before: there is nobody left to say goodbye to.
+        }
         if (is_dir($this->profile)) {
             exec('rm -rf ' . escapeshellarg($this->profile));
         }

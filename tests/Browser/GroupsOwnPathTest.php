@@ -149,6 +149,11 @@ final class GroupsOwnPathTest extends BrowserTestCase
         // Chromium writes what a page keeps a few seconds later; then the battery dies, and nobody says goodbye.
         $phone->wait(static fn(): bool => self::keeps($folder, 'half a note'));
         exec('pkill -9 -f -- ' . escapeshellarg("user-data-dir={$folder}"));
+        // The next one gets the profile when the last of its processes is gone.
+        $deadline = hrtime(true) + 30_000_000_000;
+        while (exec('pgrep -f -- ' . escapeshellarg("user-data-dir={$folder}")) !== '' && hrtime(true) < $deadline) {
+            usleep(50_000);
+        }
         $phone->quit();
         array_pop($this->others);
 
