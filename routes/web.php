@@ -17,6 +17,7 @@ use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\JoinController;
+use App\Http\Controllers\LargerController;
 use App\Http\Controllers\MaterialsController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OwnGroupController;
@@ -152,6 +153,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
                 Route::put('', 'update')->name('update');
                 Route::get('ics', 'calendar')->name('calendar');
             });
+            Route::get('larger', [LargerController::class, 'show'])->name('plan.larger');
             Route::controller(SafetyController::class)->prefix('safety')->name('safety.')->group(function (): void {
                 Route::get('', 'show')->name('show');
                 Route::put('', 'update')->name('update');
@@ -255,6 +257,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('choices', 'choices')->name('choices');
             Route::get('work', 'work')->name('work');
             Route::get('work.svg', 'workSvg')->name('work-svg');
+            Route::get('sources', 'sources')->name('sources');
             Route::get('beliefs', 'beliefs')->name('beliefs');
             Route::get('sure', 'sure')->name('sure');
             Route::get('awards', 'awards')->name('awards');

@@ -50,6 +50,7 @@ final class AsEntry implements CastsAttributes
             Dimension::Length => '_m',
             Dimension::Mass => '_kg',
             Dimension::Time => '_s',
+            Dimension::Turns => '',
         };
     }
 }

@@ -204,26 +204,14 @@ final readonly class CarDrawing
         return "M{$neck} {$this->y($this->nozzleYM + $half)}L{$one}A{$radius} {$radius} 0 1 1 {$other}L{$neck} {$this->y($this->nozzleYM - $half)}Z";
     }
 
-    /** A wound band from the side: from its hook at the front end to the rear axle, and round that. */
     public function bandFromSide(): string
     {
-        $l = $this->layout;
-        [$axleX, $axleY, $turn] = [$this->x($l->rearAxle), $this->y($this->wheelRadiusM), $this->size($l->axleDiameter)];
-
-        return "M{$this->x($l->chassisLength)} {$this->y($l->chassisTop())}L{$axleX} " . round($axleY - $turn, 2)
-            . 'a' . "{$turn} {$turn} 0 1 0 0.01 0";
+        return (new BandShape($this->layout, $this->x(...), $this->y(...)))->fromSide();
     }
 
-    /** The same from above: the band along the middle, and its turns on the axle. */
     public function bandFromAbove(): string
     {
-        $l = $this->layout;
-        $turns = '';
-        foreach ([-2, -1, 0, 1, 2] as $turn) {
-            $turns .= 'M' . ($this->x($l->rearAxle) - 5) . ' ' . ($this->z(0) + 3 * $turn - 1.5) . 'l10 3';
-        }
-
-        return "M{$this->x($l->chassisLength)} {$this->z(0)}L{$this->x($l->rearAxle)} {$this->z(0)}{$turns}";
+        return (new BandShape($this->layout, $this->x(...), $this->z(...)))->fromAbove();
     }
 
     /** @return list<float> where each outlet begins across the car, seen from above */
@@ -269,6 +257,8 @@ final readonly class CarDrawing
             ],
             Spot::Balloon => [[$this->x($this->balloonXM), $this->y($this->balloonYM - $this->balloonRadiusM)]],
             Spot::Neck => [[$this->x($l->neck()), $this->y($this->nozzleYM)]],
+            Spot::Hook => [[$this->x($l->hook()), $this->y($l->hookHeight())], [$this->x($l->hook()), $this->z($l->hookOffset)]],
+            Spot::Band => [[$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->y(($l->hookHeight() + $this->wheelRadiusM) / 2)], [$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->z(0.0)]],
             Spot::Nozzle => [[$this->x($this->exit['x']), $this->y($this->nozzleYM)]],
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drawings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\Dose;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -48,7 +49,7 @@ final readonly class DoseDrawing
         $this->top = $dose->interval === null ? null : [$x($dose->interval->low), round($x($dose->interval->high) - $x($dose->interval->low), 1)];
         $said = [];
         foreach ($fills as $fill) {
-            $said[$units->show($fill, Scale::Body)] = $x($fill);
+            $said[$dose->of === CarAttribute::TurnsWound ? $units->show($fill, Scale::Turns) : $units->show($fill, Scale::Body)] = $x($fill);
         }
         $this->fills = array_map(static fn(string $words, float $at): array => [$at, $words], array_keys($said), array_values($said));
         $this->heights = [[$y(0.0), $units->figure(0.0, Scale::Distance)], [$y($farthest / 1.1) + 4.0, $units->show($farthest / 1.1, Scale::Distance)]];

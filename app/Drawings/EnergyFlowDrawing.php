@@ -17,14 +17,20 @@ final readonly class EnergyFlowDrawing
 
     public float $push;
 
+    /** What pushed the car, and what of all that was put in did not (J). */
+    public float $pushJ;
+    public float $lostJ;
+
     /** Of the part drawn out, what rolling takes. */
     public float $rolling;
 
     public function __construct(EnergyLedger $energy)
     {
-        $this->share = $energy->thrustWork / $energy->stored;
+        $this->pushJ = $energy->push + $energy->start - $energy->slip - $energy->end;
+        $this->lostJ = $energy->putIn() - $this->pushJ;
+        $this->share = $this->pushJ / max(1e-12, $energy->putIn());
         $this->push = round(max(2, $this->share * self::WIDTH), 1);
-        $spent = max(1e-12, $energy->rolling + $energy->drag + $energy->carriedOff);
+        $spent = max(1e-12, $energy->moved());
         $this->rolling = round($energy->rolling / $spent * self::DRAWN_OUT, 1);
     }
 

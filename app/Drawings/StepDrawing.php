@@ -80,8 +80,67 @@ final readonly class StepDrawing
             BuildStep::JointSets => [...$this->joint(), ...$this->clock()],
             BuildStep::Airtight => $this->closed(),
             BuildStep::PowerOn => [...$this->ground(), ...$this->balloon('skin pale'), ...$this->side('card pale'), ...$this->wheels('wheel pale'), ...$this->nozzle(), ...$this->lift()],
+            BuildStep::RubberOnRims => [...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel'), ...$this->rubber()],
+            BuildStep::FitHook => [...$this->ground(), ...$this->side('card'), ...$this->wheels('wheel pale'), ...$this->hook()],
+            BuildStep::KnotChain => $this->chain(),
+            BuildStep::HookChain => [...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel pale'), ...$this->band()],
+            BuildStep::WindOnce => [...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel'), ...$this->band(), ...$this->winding()],
             BuildStep::Clearance => [...$this->ground(), ...$this->balloon('skin'), ...$this->nozzle(), ...$this->side('card pale'), ...$this->wheels('wheel pale'), ...$this->gap()],
         };
+    }
+
+    /** @return list<Shape> */
+    private function band(): array
+    {
+        return [Shape::path('elastic', (new BandShape($this->layout, $this->x(...), $this->y(...)))->fromSide())];
+    }
+
+    /** @return list<Shape> */
+    private function hook(): array
+    {
+        $x = $this->x($this->layout->hook());
+        $top = $this->y($this->layout->chassisTop());
+
+        return [
+            Shape::path('rod', 'M' . round($x - 1.5, 2) . ' ' . round($top + 8, 2) . 'v-16h12v3h-9v13z'),
+            Shape::path('arrow', 'M' . round($x, 2) . ' ' . round($top - 44, 2) . 'v28m0 0l-6 -8m6 8l6 -8'),
+        ];
+    }
+
+    /** @return list<Shape> rubber round the driven wheel */
+    private function rubber(): array
+    {
+        $l = $this->layout;
+
+        return [Shape::circle('elastic', $this->x($l->drivenAxle()), $this->y($l->wheelRadius()), $l->wheelRadius() * $this->scale + 2.5)];
+    }
+
+    /** @return list<Shape> bands looped through each other, with the length that they are to have */
+    private function chain(): array
+    {
+        $length = $this->task->lengthsM['chain'] ?? 0.0;
+        $links = 4;
+        [$from, $to] = [60.0, self::WIDTH - 60.0];
+        $link = ($to - $from) / $links;
+        $shapes = [];
+        for ($i = 0; $i < $links; $i++) {
+            $shapes[] = Shape::path('elastic', 'M' . round($from + $i * $link, 2) . ' ' . self::MIDDLE . 'c' . round($link / 4, 2) . ' -16 ' . round(3 * $link / 4, 2) . ' -16 ' . round($link, 2)
+                . ' 0c' . round(-$link / 4, 2) . ' 16 ' . round(-3 * $link / 4, 2) . ' 16 ' . round(-$link, 2) . ' 0z');
+        }
+
+        return [
+            ...$shapes,
+            ...$this->measureAcross($from, $to, self::MIDDLE + 44, $this->shown($length)),
+        ];
+    }
+
+    /** @return list<Shape> the way in which the driven wheel is turned: backwards */
+    private function winding(): array
+    {
+        $l = $this->layout;
+        [$x, $y, $r] = [$this->x($l->drivenAxle()), $this->y($l->wheelRadius()), $l->wheelRadius() * $this->scale + 9];
+
+        return [Shape::path('arrow', 'M' . round($x + $r, 2) . ' ' . round($y, 2) . 'A' . round($r, 2) . ' ' . round($r, 2) . ' 0 0 0 ' . round($x, 2) . ' ' . round($y - $r, 2) . 'm0 0l9 -6m-9 6l9 7')];
     }
 
     private function hasBalloon(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drawings;
 
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\Work;
 use Skivo\Core\Measurement\Scale;
@@ -33,6 +34,14 @@ final readonly class WorkDrawing
     {
         $this->longestM = self::ROOM * max([1e-6, ...array_map(static fn(Work $work): float => $work->distanceM, array_values($works))]);
         $this->strongestN = max([1e-9, ...array_map(static fn(Work $work): float => max($work->pushN, $work->holdN), array_values($works))]);
+    }
+
+    /** What a push is called here, of cars that are all driven by balloons or not. */
+    public function pushKey(): string
+    {
+        $others = array_filter($this->works, static fn(Work $work): bool => $work->source !== EnergySource::Balloon);
+
+        return $others === [] ? 'findings.work.push_while_the_balloon_blew' : 'findings.work.push_while_it_lasted';
     }
 
     public function x(float $m): float

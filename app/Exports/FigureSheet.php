@@ -164,7 +164,7 @@ final readonly class FigureSheet
                     fn(?float $joules): string => $joules === null ? '' : $this->number($joules, 5),
                     $energy === null
                         ? [null, null, null, null]
-                        : [$energy->stored, $energy->thrustWork, $energy->rolling, $energy->drag + $energy->carriedOff],
+                        : [$energy->stored, $energy->push, $energy->rolling, $energy->drag + $energy->carriedOff],
                 ),
             ];
         }

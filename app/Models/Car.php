@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Challenge\Tries;
 
@@ -100,7 +101,7 @@ final class Car extends Model
             )->all(),
             $tolerances,
             $this->choices->number(CarAttribute::Track),
-            $this->choices->blows(),
+            $this->choices->source() ?? EnergySource::Balloon,
         );
     }
 

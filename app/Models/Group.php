@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Skivo\Core\Car\EnergySource;
 
 /**
  * A group of learners, known by its name and mark alone.
@@ -97,6 +98,12 @@ final class Group extends Model
     public function newestCar(): ?Car
     {
         return $this->cars()->reorder('version', 'desc')->first();
+    }
+
+    /** What drives its newest car; a balloon where nobody said. */
+    public function source(): EnergySource
+    {
+        return $this->currentCar()?->choices->source() ?? EnergySource::Balloon;
     }
 
     /** The newest version of the group's car, as loaded; null before one is recorded. */

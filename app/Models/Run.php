@@ -231,6 +231,7 @@ final class Run extends Model
             self::fillDiameterM($columns),
             RunKind::tryFrom((string) ($columns['kind'] ?? '')) ?? RunKind::Try,
             ($columns['surface'] ?? null) !== null || ($columns['ramp_m'] ?? null) !== null,
+            ($columns['inflation_kind'] ?? null) === InflationKind::Turns->value ? (float) $columns['inflation_strokes'] : null,
         );
     }
 

@@ -48,6 +48,15 @@ final readonly class BenchWords
             BenchTest::Pressure => [
                 Text::of('bench.bench_words.a_clear_hose_bent_to_a'), Text::of('bench.bench_words.measure_how_much_higher_the_water'),
             ],
+            BenchTest::LoadShare => [
+                Text::of('bench.bench_words.stand_only_the_driven_axle'), Text::of('bench.bench_words.then_the_other_axle'),
+            ],
+            BenchTest::Grip => [
+                Text::of('bench.bench_words.hold_the_driven_wheels'), Text::of('bench.bench_words.pull_until_it_gives_way'), Text::of('bench.bench_words.go_on_pulling'),
+            ],
+            BenchTest::BandPull => [
+                Text::of('bench.bench_words.unhook_the_band_and_hook_a_scale'), Text::of('bench.bench_words.wind_and_read'), Text::of('bench.bench_words.let_it_back_and_read'), Text::of('bench.bench_words.at_three_turns_or_more'),
+            ],
             BenchTest::Spin => [Text::of('bench.bench_words.lift_the_car_flick_the_wheel')],
         };
     }
@@ -58,6 +67,9 @@ final readonly class BenchWords
             Force::Friction => Text::of('bench.bench_words.gives_the_friction_f_in_the'),
             Force::Thrust => Text::of('bench.bench_words.gives_the_first_push_in_the'),
             Force::Pressure => Text::of('bench.bench_words.gives_this_balloons_pressure_in_the'),
+            Force::LoadShare => Text::of('bench.bench_words.gives_the_load_share'),
+            Force::Grip => Text::of('bench.bench_words.gives_the_grip'),
+            Force::Pull => Text::of('bench.bench_words.gives_the_bands_pull'),
             null => Text::of('bench.bench_words.compares_wheels_before_and_after_a'),
         };
     }
@@ -72,6 +84,9 @@ final readonly class BenchWords
                 'bench.bench_words.times_the_usual_balloons_pressure',
                 ['estimate' => self::withHalf($estimate, 2)],
             ),
+            Force::LoadShare => Text::of('bench.bench_words.of_the_weight', ['estimate' => self::withHalf($estimate->times(100.0), 0)]),
+            Force::Grip => 'μ = ' . self::withHalf($estimate, 2),
+            Force::Pull => Text::of('bench.bench_words.times_the_usual_bands_pull', ['estimate' => self::withHalf($estimate, 2)]),
             null => self::withHalf($estimate, 1) . "\u{00A0}s",
         };
     }
@@ -139,7 +154,7 @@ final readonly class BenchWords
         }
         if ($forces->thrustIsMeasured()) {
             $said[] = Text::of(
-                'bench.bench_words.is_pushed_by_what_a_usual',
+                $forces->model->source()->winds() ? 'bench.bench_words.is_pushed_by_what_a_usual_band' : 'bench.bench_words.is_pushed_by_what_a_usual',
                 ['thrust' => self::times($forces->thrust->value / max(1e-9, $forces->modelThrust->value))],
             );
         }

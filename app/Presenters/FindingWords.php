@@ -23,6 +23,7 @@ use Skivo\Core\Findings\LikeCars;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Work;
+use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 
@@ -56,13 +57,32 @@ final readonly class FindingWords
     /** Whether a medium fill takes a car farthest: only where the top lies inside what was tried, at the level that all such claims share. */
     public function dose(Dose $dose): string
     {
-        $show = fn(float $fill): string => $this->units->show($fill, Scale::Body);
-
-        return $dose->bestM === null || $dose->interval === null
-            ? Text::of('findings.dose.cant_tell', ['car' => $this->name($dose->car), 'tries' => count($dose->points)])
-            : Text::of('findings.dose.best', [
-                'car' => $this->name($dose->car), 'best' => $show($dose->bestM), 'low' => $show($dose->interval->low), 'high' => $show($dose->interval->high),
+        $isTurns = $dose->of === CarAttribute::TurnsWound;
+        $show = fn(float $best): string => $isTurns ? (string) round($best) : $this->units->show($best, Scale::Body);
+        $said = $dose->best === null || $dose->interval === null
+            ? Text::of($isTurns ? 'findings.dose.cant_tell_turns' : 'findings.dose.cant_tell', ['car' => $this->name($dose->car), 'tries' => count($dose->points)])
+            : Text::of($isTurns ? 'findings.dose.best_turns' : 'findings.dose.best', [
+                'car' => $this->name($dose->car), 'best' => $show($dose->best), 'low' => $show($dose->interval->low), 'high' => $show($dose->interval->high),
             ]);
+        $spins = $isTurns ? $this->spinsFrom($dose) : null;
+
+        return $spins === null ? $said : "{$said} " . Text::of('findings.dose.spins_from', ['turns' => $spins]);
+    }
+
+    /** From how many turns on the model has its wheels spin; null where they hold with all that were tried. */
+    private function spinsFrom(Dose $dose): ?int
+    {
+        $forces = $this->found->forecast->forces[$dose->car] ?? null;
+        if ($forces === null || !$forces->model->source()->winds()) {
+            return null;
+        }
+        try {
+            $turns = $forces->model->settings->elasticDesign()->wound(max(array_column($dose->points, 0)))->turnsThatHold();
+        } catch (OutOfRangeException) {
+            return null;
+        }
+
+        return $turns === null ? null : (int) ceil($turns);
     }
 
     /** What the page says first. */
@@ -494,7 +514,7 @@ final readonly class FindingWords
     /** The same in few words and without forces, for a class that does not know them yet. */
     public function workInShort(Work $work): string
     {
-        return Text::of('findings.work.pushed_over_and_rolled', [
+        return Text::of("findings.work.in_short.{$work->source->key()}", [
             'stretch' => $this->distance($work->stretchM), 'distance' => $this->distance($work->distanceM),
         ]);
     }

@@ -34,7 +34,7 @@ final readonly class PriceWords
         $carried = ($car->number(CarAttribute::ExtrasMass) ?? 0.0) + ($car->number(CarAttribute::DecorationMass) ?? 0.0);
         $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
         $forecast = ClassFindings::of($record)->found->forecast;
-        $state = $forecast->states[$recorded->id ?? 0] ?? $forecast->usual;
+        $state = $forecast->states[$recorded->id ?? 0] ?? $forecast->usual();
         $price = $carried > 0.0
             ? AttachmentPrice::of($model, $state, $carried)
             : AttachmentPrice::of($model->with(CarAttribute::Mass, $mass + self::SMALL_LOAD_KG), $state, self::SMALL_LOAD_KG);

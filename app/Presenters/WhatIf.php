@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Presenters;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\BalloonRun;
+use Skivo\Core\Simulation\ElasticRun;
 use Skivo\Core\Simulation\Moment;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Sweep;
@@ -19,22 +22,35 @@ final readonly class WhatIf
     public function __construct(private UnitSystem $units) {}
 
     /**
-     * A design as an address holds it: "bore:0.007,mass:0.058", SI, the rest usual.
+     * A design as an address holds it: "bore:0.007,mass:0.058", SI, the rest usual; "energy_source" by the number of its case.
      *
      * @throws OutOfRangeException|\InvalidArgumentException
      */
     public static function read(string $text): Settings
     {
         $values = [];
+        $source = EnergySource::Balloon;
         foreach ($text === '' ? [] : explode(',', $text) as $pair) {
             [$key, $value] = [...explode(':', $pair, 2), ''];
+            if ($key === CarAttribute::EnergySource->value && isset(EnergySource::cases()[(int) $value])) {
+                $source = EnergySource::cases()[(int) $value];
+                continue;
+            }
             if (CarAttribute::tryFrom($key) === null || !is_numeric($value)) {
                 throw new \InvalidArgumentException(Text::of('what_if.what_if.the_address_holds_no_design_that'));
             }
             $values[$key] = (float) $value;
         }
 
-        return Settings::of($values);
+        return Settings::of($values, $source);
+    }
+
+    /** @return array<string, float> what differs from the usual car, as an address and the page hold it */
+    public static function unusual(Settings $settings): array
+    {
+        $number = (float) array_search($settings->source, EnergySource::cases(), true);
+
+        return ($number === 0.0 ? [] : [CarAttribute::EnergySource->value => $number]) + $settings->unusual();
     }
 
     /** @return array<string, mixed> */
@@ -50,21 +66,23 @@ final readonly class WhatIf
             'distance' => $this->along($run->distanceM),
             'low' => $this->along($forecast->band95->low),
             'high' => $this->along($forecast->band95->high),
-            'limp' => $run->balloonEmpty === null ? null : $this->along($run->balloonEmpty->distanceM),
+            'limp' => $run->driveEnd === null ? null : $this->along($run->driveEnd->distanceM),
             'shown' => [
                 'distance' => $this->distance($forecast->medianM),
                 'band' => (new ForecastWords($this->units))->band($forecast),
                 'time' => $this->units->show($run->stopTimeS, Scale::Stopwatch),
-                'limp' => $run->balloonEmpty === null ? null : $this->distance($run->balloonEmpty->distanceM),
-                'thrust' => number_format($run->initialThrustN * 1000, 0) . "\u{00A0}mN",
-                'pressure' => number_format($run->initialGaugePressurePa / 1000, 2) . "\u{00A0}kPa",
-                'jet' => number_format($run->initialExitSpeedMS, 0) . "\u{00A0}m/s",
+                'limp' => $run->driveEnd === null ? null : $this->distance($run->driveEnd->distanceM),
+                'thrust' => number_format($prediction->settings->firstPushN() * 1000, 0) . "\u{00A0}mN",
+                'pressure' => $run instanceof BalloonRun ? number_format($run->initialGaugePressurePa / 1000, 2) . "\u{00A0}kPa" : null,
+                'jet' => $run instanceof BalloonRun ? number_format($run->initialExitSpeedMS, 0) . "\u{00A0}m/s" : null,
+                'slip' => $run instanceof ElasticRun ? $this->units->show($run->slipTimeS, Scale::Stopwatch) : null,
                 'peak' => number_format($run->peakSpeedMS, 2) . "\u{00A0}m/s",
                 'friction' => number_format($prediction->settings->rollingCoefficient(), 3),
+            ],
+            'clearance' => !$prediction->settings->source->blows() ? '' : Text::of($layout->wheelClearance() < 0.0 ? 'what_if.what_if.touches' : 'what_if.what_if.clears', [
                 'floor' => $this->units->show(max(0.0, $layout->balloonClearance()), Scale::Part),
                 'wheels' => $this->units->show(abs($layout->wheelClearance()), Scale::Part),
-            ],
-            'touches' => $layout->wheelClearance() < 0.0,
+            ]),
             'frictionMeasured' => $prediction->settings->frictionIsMeasured(),
             'trajectory' => array_map(
                 fn(Moment $moment): array => [
@@ -78,8 +96,31 @@ final readonly class WhatIf
                 $run->trajectory,
             ),
             'energy' => array_map(static fn(float $joule): float => round(max(0.0, $joule), 5), [
-                'stored' => $energy->stored, 'jet' => $energy->jetAndNozzle(), 'work' => $energy->thrustWork,
-                'rolling' => $energy->rolling, 'drag' => $energy->drag, 'carried' => $energy->carriedOff,
+                'stored' => $energy->putIn(), 'work' => $energy->push + $energy->start, 'rolling' => $energy->rolling,
+                'drag' => $energy->drag, 'carried' => $energy->carriedOff, 'slip' => $energy->slip + $energy->end,
+            ]),
+            'energySaid' => $this->energy($prediction),
+        ];
+    }
+
+    /** @return array{string, string} what was put in and how much of it pushes the car, and what took that back */
+    private function energy(Prediction $prediction): array
+    {
+        $energy = $prediction->run->energy;
+        $source = $prediction->settings->source;
+        $given = $energy->push + $energy->start;
+        $percent = static fn(float $part, float $of): string => number_format(100 * max(0.0, $part) / max(1e-12, $of), $of === $energy->putIn() ? 1 : 0);
+
+        return [
+            Text::of(match (true) {
+                $source === EnergySource::BalloonAndRamp => 'what_if.what_if.energy_of_both',
+                $source->winds() => 'what_if.what_if.energy_of_band',
+                $source->rollsDown() => 'what_if.what_if.energy_of_ramp',
+                default => 'what_if.what_if.energy_of_balloon',
+            }, ['stored' => number_format($energy->putIn(), 2), 'share' => $percent($given, $energy->putIn())]),
+            Text::of($source->winds() ? 'what_if.what_if.of_the_bands_work' : ($source->blows() ? 'what_if.what_if.of_the_push' : 'what_if.what_if.of_the_start'), [
+                'rolling' => $percent($energy->rolling, $given), 'drag' => $percent($energy->drag, $given),
+                'carried' => $percent($energy->carriedOff, $given), 'slip' => $percent($energy->slip + $energy->end, $given),
             ]),
         ];
     }
@@ -180,7 +221,8 @@ final readonly class WhatIf
     private function sensitivities(Settings $settings): array
     {
         $said = [];
-        foreach (Sweep::sensitivities($settings, CarAttribute::swept()) as $key => $percent) {
+        $swept = array_values(array_filter(CarAttribute::swept(), static fn(CarAttribute $each): bool => $each->belongsTo($settings->source)));
+        foreach (Sweep::sensitivities($settings, $swept) as $key => $percent) {
             if ($percent !== null) {
                 $said[] = [Label::title(CarAttribute::from($key)), ($percent < 0 ? '−' : '+') . number_format(abs($percent), 1) . ' %'];
             }

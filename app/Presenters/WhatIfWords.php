@@ -7,9 +7,10 @@ namespace App\Presenters;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\ElasticRun;
 use Skivo\Core\Simulation\Regime;
-use Skivo\Core\Simulation\Simulator;
 
 /** What a design's run shows, in words: what takes the push, and which school is right for this car. */
 final readonly class WhatIfWords
@@ -24,13 +25,18 @@ final readonly class WhatIfWords
     {
         $run = $this->prediction->run;
         $energy = $run->energy;
-        $spent = max(1e-12, $energy->rolling + $energy->drag + $energy->carriedOff);
+        $source = $this->prediction->settings->source;
+        $spent = max(1e-12, $energy->moved());
         $air = number_format(100 * ($energy->drag + $energy->carriedOff) / $spent, 0);
         $rolling = number_format(100 * $energy->rolling / $spent, 0);
         $first = match ($this->prediction->regime()) {
             Regime::DoesNotStart => new Sentence(
                 Text::of('what_if.what_if_words.it_does_not_start'),
-                Text::of('what_if.what_if_words.the_first_push_is_weaker_than'),
+                Text::of(match (true) {
+                    $source->winds() => 'what_if.what_if_words.the_band_is_too_weak',
+                    $source->blows() => 'what_if.what_if_words.the_first_push_is_weaker_than',
+                    default => 'what_if.what_if_words.the_ramp_is_too_low',
+                }),
             ),
             Regime::Rolling => new Sentence(
                 Text::of('what_if.what_if_words.rolling_takes_most_of_the_push'),
@@ -48,10 +54,31 @@ final readonly class WhatIfWords
 
         return array_values(array_filter([
             $first,
-            $run->moves && $run->balloonEmpty === null
+            $source->blows() && $run->moves && $run->driveEnd === null
                 ? new Sentence('', Text::of('what_if.what_if_words.it_stops_while_the_balloon_still'))
                 : null,
+            $source->winds() ? $this->spinning() : null,
         ]));
+    }
+
+    /** Whether the driven wheels spin, and what would cure it. */
+    private function spinning(): ?Sentence
+    {
+        $design = $this->prediction->settings->elasticDesign();
+        if (!$design->slipsAtFirst()) {
+            $slips = $this->prediction->run instanceof ElasticRun && $this->prediction->run->slipTimeS > 0.0;
+
+            return $slips ? null : new Sentence('', Text::of('what_if.what_if_words.the_rims_hold'));
+        }
+        $ballast = $design->ballastToHoldKg();
+        $turns = $design->turnsThatHold();
+
+        return new Sentence(
+            Text::of('what_if.what_if_words.its_wheels_spin'),
+            $ballast === null
+                ? Text::of('what_if.what_if_words.no_ballast_holds', ['turns' => (int) floor($turns ?? 0.0)])
+                : Text::of('what_if.what_if_words.ballast_or_turns', ['ballast' => $this->units->show($ballast, Scale::Weight), 'turns' => (int) floor($turns ?? 0.0)]),
+        );
     }
 
     /** What one step of each of the disputed choices would do; null for a car that does not start. */
@@ -62,7 +89,10 @@ final readonly class WhatIfWords
         }
         $metric = $this->units === UnitSystem::Metric;
         $said = [];
+        $source = $this->prediction->settings->source;
         foreach ([
+            [Text::of('what_if.what_if_words.more_turns'), Text::of('what_if.what_if_words.fewer_turns'), CarAttribute::TurnsWound, 2.0],
+            [Text::of('what_if.what_if_words.a_higher_ramp'), Text::of('what_if.what_if_words.a_lower_ramp'), CarAttribute::RampHeight, $metric ? 0.01 : 0.0127],
             [
                 Text::of('what_if.what_if_words.a_wider_nozzle'),
                 Text::of('what_if.what_if_words.a_narrower_nozzle'),
@@ -83,6 +113,9 @@ final readonly class WhatIfWords
                     : 0.0141747615625,
             ],
         ] as [$more, $less, $setting, $step]) {
+            if (!$setting->belongsTo($source)) {
+                continue;
+            }
             $up = $this->change($setting, $step);
             $down = $this->change($setting, -$step);
             if ($up === null && $down === null) {
@@ -107,7 +140,7 @@ final readonly class WhatIfWords
         try {
             $settings = $this->prediction->settings->with($setting, $this->prediction->settings->get($setting) + $step);
 
-            return Simulator::run($settings->design(), 1e-4)->distanceM - $this->prediction->run->distanceM;
+            return $settings->run(1e-4)->distanceM - $this->prediction->run->distanceM;
         } catch (OutOfRangeException) {
             return null;
         }

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\Reading;
 
 /** One test of the check card, as a group does it: one at a time. */
@@ -24,7 +25,7 @@ final readonly class CheckStation
     {
         $card = $own->card;
         $verdicts = [];
-        $items = CheckItem::askedOf($own->car->blows());
+        $items = CheckItem::askedOf($own->car->source() ?? EnergySource::Balloon);
         foreach ($items as $each) {
             $verdicts[$each->value] = $card?->verdict($each);
         }

@@ -122,6 +122,7 @@ final readonly class ClassFindings
                     !$group->is_withdrawn,
                     self::failed($car, $challenge),
                     $group->is_nominated,
+                    $car->checkCard($challenge->checkTolerances())->value(CheckItem::Airtight),
                 );
             }
         }

@@ -14,10 +14,12 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
@@ -234,14 +236,37 @@ final readonly class ClassRecord
             return $fills;
         });
 
-        return $fills[$group->currentCar()->id ?? 0] ?? null;
+        return $fills[$group->currentCar()->id ?? 0] ?? self::asOnBuildSheet($group);
     }
 
-    /** Whether anybody says how full the balloons are. */
+    /** @return array{kind: string, size: string, strokes: string}|null of a band, by how many turns it is wound as the build sheet has it */
+    private static function asOnBuildSheet(Group $group): ?array
+    {
+        $turns = $group->source()->winds() ? $group->currentCar()?->choices->number(CarAttribute::TurnsWound) : null;
+
+        return $turns === null ? null : ['kind' => InflationKind::Turns->value, 'size' => '', 'strokes' => (string) (int) $turns];
+    }
+
+    /** @return list<EnergySource> that drive the class's cars; balloons where it has none yet */
+    public function sources(): array
+    {
+        $sources = $this->groups->map(static fn(Group $group): EnergySource => $group->source())->unique()->values()->all();
+
+        return $sources === [] ? [EnergySource::Balloon] : array_values($sources);
+    }
+
+    /** Whether its cars, older versions too, have more than one source of energy. */
+    public function hasSeveralSources(): bool
+    {
+        return count(array_unique($this->groups->flatMap(static fn(Group $group) => $group->cars->reject(static fn(Car $car): bool => $car->choices->isEmpty())
+            ->map(static fn(Car $car): string => ($car->choices->source() ?? EnergySource::Balloon)->value))->all())) > 1;
+    }
+
+    /** Whether anybody says how full the balloons are, or has a band to wind. */
     public function tellsFills(): bool
     {
         return array_filter($this->runs, static fn(\stdClass $run): bool => $run->inflation_kind !== null) !== []
-            || $this->groups->contains(static fn(Group $group): bool => $group->sweep !== null);
+            || $this->groups->contains(static fn(Group $group): bool => $group->sweep !== null || $group->source()->winds());
     }
 
     /** The group that ran last. */

@@ -22,7 +22,7 @@ final readonly class DesignForecast
         if (!($car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind)) || !$model->isComputable()) {
             return null;
         }
-        $state = ClassFindings::of($record)->found->forecast->usual;
+        $state = ClassFindings::of($record)->found->forecast->usual();
         try {
             return Prediction::of(Prediction::begin($model->settings, $state), $state, false)->forecast;
         } catch (OutOfRangeException) {

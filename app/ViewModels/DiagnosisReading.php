@@ -9,6 +9,7 @@ use App\Models\Challenge;
 use App\Models\Run;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Diagnosis\Cause;
 use Skivo\Core\Diagnosis\Diagnosis;
 use Skivo\Core\Diagnosis\Symptom;
@@ -20,15 +21,15 @@ final readonly class DiagnosisReading
     /** @var list<Symptom> that its runs and its check card point to */
     public array $suggested;
 
-    /** Whether the car has a balloon and a nozzle. */
-    public bool $blows;
+    /** What drives the car. */
+    public EnergySource $source;
 
     private Diagnosis $diagnosis;
 
     public function __construct(Challenge $challenge, private ?Car $car)
     {
         $plan = ClassPlan::of($challenge);
-        $this->blows = $car?->choices->blows() ?? true;
+        $this->source = $car?->choices->source() ?? EnergySource::Balloon;
         $card = $car?->checkCard($challenge->checkTolerances()) ?? new CheckCard([]);
         $this->diagnosis = new Diagnosis(
             $car->choices ?? new Choices(),

@@ -8,7 +8,6 @@ use App\Models\Group;
 use App\Presenters\Text;
 use Skivo\Core\Challenge\FillSweep;
 use Skivo\Core\Challenge\Inflation;
-use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\Run;
 
 /** What a group's next run is: a try, practice, one of a sweep or of the timed round; and how full its balloon was the last time, or shall be. */
@@ -61,7 +60,7 @@ final readonly class NextRun
     {
         return [
             'kind' => $fill->kind->value,
-            'size' => in_array($fill->kind, [InflationKind::Diameter, InflationKind::Circumference], true) ? $fill->size->text ?? '' : '',
+            'size' => $fill->kind->isMeasured() ? $fill->size->text ?? '' : '',
             'strokes' => (string) ($fill->strokes ?? ''),
         ];
     }

@@ -32,7 +32,7 @@ final readonly class WarmUps
         $rows = [];
         $answered = $own->warmUps();
         $found = ClassFindings::of($own->record)->found;
-        foreach (WarmUp::answers($kit, $found->forecast->usual) as $key => [$before, $after]) {
+        foreach (WarmUp::answers($kit, $found->forecast->usual()) as $key => [$before, $after]) {
             $class = self::ofTheClass(WarmUp::from($key), $found);
             $rows[] = [
                 'question' => WarmUp::from($key),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Forecast\Prediction;
@@ -12,7 +13,6 @@ use Skivo\Core\Forecast\WhatWouldChange;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\EnergyStory;
 use Skivo\Core\Simulation\Regime;
-use Skivo\Core\Simulation\Simulator;
 
 /**
  * Why a group's car stopped where it did, from its last run and its forecast. Whatever the model or the data do not bear is left
@@ -35,6 +35,10 @@ final readonly class WhyReading
         public ?float $limpM,
         public bool $limpIsMarked,
         public ?float $guessM,
+        /** What drives it, as words have it: "of_elastic_band". */
+        public string $drive,
+        /** Whether something pushes it on the floor. */
+        public bool $pushes,
     ) {}
 
     /** Null before there is a run to explain. */
@@ -54,7 +58,7 @@ final readonly class WhyReading
         if ($forces !== null && $state !== null && $forecast !== null && self::isBorne($distance, $forecast)) {
             $settings = $forces->model->settings->with(CarAttribute::RollingCoefficient, 0.0);
             try {
-                $story = EnergyStory::of(Simulator::run(Prediction::begin($settings, $state)->design(), withTrajectory: true));
+                $story = EnergyStory::of(Prediction::begin($settings, $state)->run(withTrajectory: true));
             } catch (OutOfRangeException) {
                 $story = null;
             }
@@ -70,6 +74,8 @@ final readonly class WhyReading
             $run->limpM ?? ($story?->limpAt === null ? null : $story->limpAt * $distance),
             $run->limpM !== null,
             $guess,
+            $own->group->source()->key(),
+            $own->group->source() !== EnergySource::Ramp,
         );
     }
 

@@ -35,6 +35,7 @@ final readonly class BenchField
         return match ($this->scale) {
             Scale::Weight => Dimension::Mass,
             Scale::Stopwatch => Dimension::Time,
+            Scale::Turns => Dimension::Turns,
             default => Dimension::Length,
         };
     }

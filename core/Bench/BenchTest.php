@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Statistics\Estimate;
@@ -21,6 +22,10 @@ use Skivo\Core\Statistics\Propagation;
  *   so a = 2(√(d+s) − √d)²/t²: speed at a mark and v² = 2ad put together.
  * - Static thrust: T = Δm·g.
  * - First stretch: from rest s = ½at², so T = m_eff·2s/t² + f·m·g, m_eff with the air that is carried along.
+ * - Load share: the driven axle on the scale, the other beside it at the same height, then the other way round: W_d/(W_d + W_o).
+ * - Grip: pulled with its driven wheels held, the car gives way at F = μ_s·N_d + f·N_o, and slides at the same with μ_k.
+ * - Pull of the band: what a scale at the hook shows at some turns, F = Δm·g, over the model's pull there; and while it is let
+ *   back, at the same turns.
  * - Pressure: a column of water of height h bears ρ·g·h; 1 cmH2O = 98.0665 Pa (NIST SP 811).
  */
 enum BenchTest: string
@@ -32,15 +37,19 @@ enum BenchTest: string
     case StaticThrust = 'static-thrust';
     case FirstStretch = 'first-stretch';
     case Pressure = 'pressure';
+    case LoadShare = 'load-share';
+    case Grip = 'grip';
+    case BandPull = 'band-pull';
     case Spin = 'spin';
 
-    /** @return list<self> that a car with a balloon can do, or one without */
-    public static function askedOf(bool $blows): array
+    /** @return list<self> that a car can do that is driven so */
+    public static function askedOf(EnergySource $source): array
     {
-        return $blows ? self::cases() : array_values(array_filter(
-            self::cases(),
-            static fn(self $test): bool => $test->measures() === null || $test->measures() === Force::Friction,
-        ));
+        return array_values(array_filter(self::cases(), static fn(self $test): bool => match ($test->measures()) {
+            Force::Thrust, Force::Pressure => $source->blows(),
+            Force::LoadShare, Force::Grip, Force::Pull => $source->winds(),
+            Force::Friction, null => true,
+        }));
     }
 
     /** What the car's model input it replaces; null where it only compares. */
@@ -50,8 +59,17 @@ enum BenchTest: string
             self::Ramp, self::Tilt, self::Pull, self::CoastDown => Force::Friction,
             self::StaticThrust, self::FirstStretch => Force::Thrust,
             self::Pressure => Force::Pressure,
+            self::LoadShare => Force::LoadShare,
+            self::Grip => Force::Grip,
+            self::BandPull => Force::Pull,
             self::Spin => null,
         };
+    }
+
+    /** Whether a kitchen scale is what is read. */
+    public function readsAScale(): bool
+    {
+        return in_array($this, [self::StaticThrust, self::Pull, self::LoadShare, self::Grip], true);
     }
 
     /** @return list<BenchField> in the order in which they are read */
@@ -90,12 +108,23 @@ enum BenchTest: string
             self::Pressure => [
                 new BenchField('water', Scale::Body, 0.005, 3.0, 0.002), new BenchField('balloon_diameter', Scale::Body, 0.03, 0.6, 0.003),
             ],
+            self::LoadShare => [
+                new BenchField('on_driven_axle', Scale::Weight, 0.0005, 10.0, 0.0005), new BenchField('on_other_axle', Scale::Weight, 0.0, 10.0, 0.0005),
+            ],
+            self::Grip => [
+                new BenchField('gives_way', Scale::Weight, 0.0005, 10.0, 0.001), new BenchField('slides', Scale::Weight, 0.0005, 10.0, 0.001),
+            ],
+            self::BandPull => [
+                new BenchField('turns', Scale::Turns, 0.25, 500.0, 0.05),
+                new BenchField('pull_winding', Scale::Weight, 0.0005, 50.0, 0.002),
+                new BenchField('pull_back', Scale::Weight, 0.0, 50.0, 0.002),
+            ],
             self::Spin => [$stopwatch('turns_for')],
         };
     }
 
     /**
-     * What one repeat shows: f (no unit), thrust (N), pressure over the model's (no unit), or seconds.
+     * What one repeat shows: f, a share or μ_s (no unit), thrust (N), pressure or pull over the model's (no unit), or seconds.
      *
      * @param list<float> $reading SI, one for each field
      */
@@ -149,7 +178,31 @@ enum BenchTest: string
                 $car->startingInertia * 2.0 * $reading[0] / $reading[1] ** 2 + $friction * Constants::GRAVITY_M_S2
             ),
             self::Pressure => $reading[0] * Constants::METRE_OF_WATER_PA / ($car->pressureAt)($reading[1]),
+            self::LoadShare => $reading[0] / ($reading[0] + $reading[1]),
+            self::Grip => self::rims($reading[0], $mass, $friction, $car),
+            self::BandPull => $reading[1] * Constants::GRAVITY_M_S2 / max(1e-9, ($car->pullAt)($reading[0])),
             self::Spin => $reading[0],
         };
+    }
+
+    /**
+     * μ_k over μ_s, by one repeat of the grip test.
+     *
+     * @param list<float> $reading
+     */
+    public static function slidingShare(array $reading, Circumstances $car): float
+    {
+        $holds = self::rims($reading[0], $car->massKg, $car->friction->value, $car);
+
+        return $holds <= 0.0 ? 1.0 : self::rims($reading[1], $car->massKg, $car->friction->value, $car) / $holds;
+    }
+
+    /**
+     * μ of the driven rims, by what it takes to pull the car with those wheels held (kg on a scale); never below nothing, where the
+     * other wheels alone would take all of it.
+     */
+    private static function rims(float $pullKg, float $mass, float $friction, Circumstances $car): float
+    {
+        return max(0.0, $pullKg - $friction * $mass * (1.0 - $car->loadShare)) / ($mass * $car->loadShare);
     }
 }

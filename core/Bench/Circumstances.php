@@ -16,6 +16,8 @@ final readonly class Circumstances
      * @param float $startingInertia m_eff/m as it starts: with the air in the balloon and half of what that displaces
      * @param Estimate $friction f as known so far: of the first stretch's thrust, the resistance is a part
      * @param \Closure(float): float $pressureAt the model's gauge pressure (Pa) of a balloon filled to a diameter (m)
+     * @param float $loadShare of the weight on the driven axle
+     * @param \Closure(float): float $pullAt what the model's band pulls while it is wound, by turns (N)
      */
     public function __construct(
         public float $massKg,
@@ -24,5 +26,7 @@ final readonly class Circumstances
         public float $startingInertia,
         public Estimate $friction,
         public \Closure $pressureAt,
+        public float $loadShare,
+        public \Closure $pullAt,
     ) {}
 }

@@ -13,4 +13,10 @@ enum Force: string
     case Thrust = 'thrust';
     /** The balloon's gauge pressure over the model's. */
     case Pressure = 'pressure';
+    /** Of the weight that stands on the driven axle. */
+    case LoadShare = 'load share';
+    /** μ_s of the driven rims on the floor. */
+    case Grip = 'grip';
+    /** The band's pull over the model's. */
+    case Pull = 'pull';
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Skivo\Core\Bench;
 
 use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Physics\Constants;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Statistics\Estimate;
 
@@ -21,6 +20,9 @@ final readonly class Forces
     /** Estimated from parts alone, f may be off by a quarter either way (95 %); balloons of one bag differ in pressure by a fifth. From memory. */
     private const FRICTION_ESTIMATED = 0.25;
     private const PRESSURE = 0.2;
+
+    /** Rubber of one box of bands, and the widths that are measured on it, differ by so much (95 %). From memory. */
+    private const PULL = 0.4;
 
     /** What half a 95 % interval holds of standard uncertainties. */
     private const HALF_95 = 1.96;
@@ -38,7 +40,8 @@ final readonly class Forces
      * @param Estimate $modelFriction from the parts alone
      * @param Estimate $modelThrust from the parts alone (N)
      * @param array<string, Estimate> $results of every test that was done, by its value
-     * @param bool $isBeyondModel whether the measured thrust asks for a pressure that no balloon has
+     * @param bool $isBeyondModel whether the measured thrust asks for a pressure that no balloon has, or the pull for rubber that there is not
+     * @param BandCurve|null $band what its band pulls, as measured; null where it was not
      */
     private function __construct(
         public CarModel $model,
@@ -51,6 +54,7 @@ final readonly class Forces
         public Estimate $modelThrust,
         public array $results,
         public bool $isBeyondModel,
+        public ?BandCurve $band = null,
     ) {}
 
     /**
@@ -61,7 +65,8 @@ final readonly class Forces
     public static function of(CarModel $model, array $readings, Repeatability $repeats = new Repeatability()): self
     {
         $modelFriction = self::ofParts($model);
-        $usualPressure = new Estimate(1.0, self::PRESSURE / self::HALF_95);
+        $winds = $model->source()->winds();
+        $usualPressure = new Estimate(1.0, ($winds ? self::PULL : self::PRESSURE) / self::HALF_95);
         $modelThrust = self::thrustAt($model, $usualPressure);
 
         $results = [];
@@ -86,8 +91,16 @@ final readonly class Forces
         if ($frictionFrom !== [] && !$isBeyond) {
             $model = $model->with(CarAttribute::RollingCoefficient, $friction->value);
         }
+        foreach ($winds ? [[Force::LoadShare, CarAttribute::DrivenLoadShare], [Force::Grip, CarAttribute::Grip]] : [] as [$force, $setting]) {
+            $car = self::circumstances($model, $friction);
+            $value = self::together($measure($force, $car), $results)?->value;
+            $model = $value === null || !self::isWithin($setting, $value) ? $model : $model->with($setting, $value);
+            if ($force === Force::Grip && isset($readings[BenchTest::Grip->value])) {
+                $model = self::sliding($model, $readings[BenchTest::Grip->value], $car);
+            }
+        }
         $car = self::circumstances($model, $friction);
-        $pressureFrom = $measure(Force::Pressure, $car);
+        $pressureFrom = $measure($winds ? Force::Pull : Force::Pressure, $car);
         $pressure = self::together($pressureFrom, $results) ?? $usualPressure;
         $thrustFrom = $measure(Force::Thrust, $car);
         $thrust = self::together($thrustFrom, $results);
@@ -100,9 +113,14 @@ final readonly class Forces
                 ? $pressure
                 : new Estimate($needed, $needed * $thrust->standardUncertainty / $thrust->value, $thrust->degreesOfFreedom);
         }
-        $beyond = $beyond || !self::isWithin(CarAttribute::BalloonPressure, $pressure->value);
+        $strength = $model->source()->strength();
+        $beyond = $beyond || !self::isWithin($strength, $pressure->value);
         if (($pressureFrom !== [] || $thrustFrom !== []) && !$beyond) {
-            $model = $model->with(CarAttribute::BalloonPressure, $pressure->value);
+            $model = $model->with($strength, $pressure->value);
+        }
+        $curve = BandCurve::of($readings[BenchTest::BandPull->value] ?? [], $model);
+        if ($winds && $curve?->returnedFraction !== null && self::isWithin(CarAttribute::ReturnedFraction, $curve->returnedFraction)) {
+            $model = $model->with(CarAttribute::ReturnedFraction, $curve->returnedFraction);
         }
         if (isset($readings[BenchTest::Spin->value])) {
             $results[BenchTest::Spin->value] = BenchTest::Spin->result($readings[BenchTest::Spin->value], $car, $repeats);
@@ -119,6 +137,7 @@ final readonly class Forces
             $modelThrust,
             $results,
             $beyond,
+            $curve,
         );
     }
 
@@ -178,7 +197,8 @@ final readonly class Forces
         $vehicle = $design->vehicle;
         $balloon = $design->balloon;
         $rolling = 1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg;
-        $air = Constants::CARRIED_AIR * $balloon->count * $design->air->densityKgM3() * $balloon->inflatedVolumeM3() / $vehicle->massKg;
+        $air = $model->source()->blows() ? $design->carriedAirKg($balloon->inflatedVolumeM3()) / $vehicle->massKg : 0.0;
+        $elastic = $model->settings->elasticDesign();
 
         return new Circumstances(
             $vehicle->massKg,
@@ -188,12 +208,27 @@ final readonly class Forces
             $friction,
             // Below this a film is hardly stretched, and a reading of it says nothing.
             static fn(float $diameter): float => $balloon->gaugePressurePa(max($diameter, 1.05 * $balloon->relaxedDiameterM)),
+            $elastic->drive->loadShare,
+            static fn(float $turns): float => $elastic->band->pullN($elastic->drive->woundM($turns)),
         );
+    }
+
+    /**
+     * The model with what sliding rims keep of their grip, as measured.
+     *
+     * @param non-empty-list<list<float>> $readings
+     */
+    private static function sliding(CarModel $model, array $readings, Circumstances $car): CarModel
+    {
+        $shares = array_map(static fn(array $reading): float => BenchTest::slidingShare($reading, $car), $readings);
+        $share = array_sum($shares) / count($shares);
+
+        return self::isWithin(CarAttribute::GripSliding, $share) ? $model->with(CarAttribute::GripSliding, $share) : $model;
     }
 
     private static function thrustAt(CarModel $model, Estimate $pressure): Estimate
     {
-        $thrust = $model->settings->design()->firstThrustN();
+        $thrust = $model->settings->firstPushN();
         $relative = $pressure->value > 0.0 ? $pressure->standardUncertainty / $pressure->value : 0.0;
 
         return new Estimate($thrust, $relative * $thrust, $pressure->degreesOfFreedom);

@@ -37,6 +37,7 @@ final readonly class BuildSteps
             ...self::chassis($kit, $layout, $bearings),
             ...self::axles($kit, $layout, $endPlayM),
             ...($layout->source->blows() ? self::power($kit, $layout, $nozzleM) : []),
+            ...($layout->source->winds() ? self::band($layout) : []),
         ];
 
         return new self(self::inOrder(self::known(self::decorated($tasks, $decoration, $colour))));
@@ -210,6 +211,19 @@ final readonly class BuildSteps
         return $tasks;
     }
 
+    /** @return list<BuildTask> of a chain of bands, its hook and the rubber that its rims want */
+    private static function band(Layout $layout): array
+    {
+        return [
+            new BuildTask(BuildStep::RubberOnRims, [BuildStep::Roll], null, BuildHand::Child),
+            new BuildTask(BuildStep::FitHook, [BuildStep::CutChassis, BuildStep::FoldChassis, BuildStep::BuildFrame], BuildTool::Pin, BuildHand::Adult, ['hook' => $layout->hookPlace]),
+            // As long as the way from the hook to the axle: longer it hangs, shorter it is tight before it is wound.
+            new BuildTask(BuildStep::KnotChain, [], null, BuildHand::Child, ['chain' => $layout->chainLength ?? $layout->installedLength()]),
+            new BuildTask(BuildStep::HookChain, [BuildStep::FitHook, BuildStep::KnotChain, BuildStep::Roll, BuildStep::RubberOnRims], null, BuildHand::Child),
+            new BuildTask(BuildStep::WindOnce, [BuildStep::HookChain], null, BuildHand::AdultBeside),
+        ];
+    }
+
     /**
      * @param list<BuildTask> $tasks
      *
@@ -222,14 +236,14 @@ final readonly class BuildSteps
         }
         // First: over bearings that are on, so that none lies on wet paint, and dry before the balloon goes on.
         $after = $decoration === Decoration::Last
-            ? [BuildStep::Clearance, BuildStep::Roll]
+            ? [BuildStep::Clearance, BuildStep::WindOnce, BuildStep::Roll]
             : [BuildStep::BearingsOn, BuildStep::BearingsThrough, BuildStep::BearingsSet, BuildStep::BuildFrame];
         $tasks[] = new BuildTask(BuildStep::Decorate, $after, $colour === Sets::Paint ? BuildTool::Paint : BuildTool::Pens, BuildHand::Child);
         if ($colour->minutes() > 0.0) {
             $tasks[] = new BuildTask(BuildStep::PaintDries, [BuildStep::Decorate], null, BuildHand::Child, minutes: $colour->minutes());
         }
 
-        return $decoration === Decoration::Last ? $tasks : array_map(static fn(BuildTask $task): BuildTask => $task->step === BuildStep::PowerOn
+        return $decoration === Decoration::Last ? $tasks : array_map(static fn(BuildTask $task): BuildTask => in_array($task->step, [BuildStep::PowerOn, BuildStep::HookChain], true)
             ? $task->following([...$task->after, BuildStep::Decorate, BuildStep::PaintDries])
             : $task, $tasks);
     }

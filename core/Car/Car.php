@@ -71,7 +71,15 @@ final readonly class Car
     /** A number in SI units, a kind, or null where it was not recorded: what a result may be explained by. */
     public function explanation(CarAttribute $attribute): float|string|null
     {
-        $number = $attribute === CarAttribute::BalloonSize ? $this->balloonDiameterM() : $this->number($attribute);
+        // What belongs to another drive may be left on a build sheet, and explains nothing.
+        if (!$attribute->belongsTo($this->source() ?? EnergySource::Balloon)) {
+            return null;
+        }
+        $number = match ($attribute) {
+            CarAttribute::BalloonSize => $this->balloonDiameterM(),
+            CarAttribute::ChainLength => $this->chainLengthM(),
+            default => $this->number($attribute),
+        };
 
         return match (true) {
             $attribute->isKind() => $this->kind($attribute),
@@ -107,6 +115,15 @@ final readonly class Car
         $size = $this->number(CarAttribute::BalloonSize);
 
         return $size === null ? null : ($this->balloonMeasuredAs ?? SizeMeasure::Diameter)->diameterM($size);
+    }
+
+    /** Of the chain of bands, unstretched (m): as measured, or as so many bands make it; null where neither was recorded. */
+    public function chainLengthM(): ?float
+    {
+        $one = $this->number(CarAttribute::BandLength);
+        $bands = $this->number(CarAttribute::BandsInChain);
+
+        return $this->number(CarAttribute::ChainLength) ?? ($one === null || $bands === null ? null : $bands * $one);
     }
 
     /** Of all outlets together; null where no bore was recorded. */

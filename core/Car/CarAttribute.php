@@ -11,6 +11,7 @@ use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Physics\BandEnd;
 use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\WheelMount;
 
@@ -259,6 +260,150 @@ enum CarAttribute: string
     #[AttributeFacts(
         Step::Power,
         Scale::Count,
+        [1.0, 30.0],
+        column: 'bands in the chain',
+        explains: Explains::AsNumber,
+    )]
+    case BandsInChain = 'bands_in_chain';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Count,
+        [1.0, 12.0],
+        column: 'bands side by side',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(1.0, 6.0, 1.0, 1.0, isMain: true),
+    )]
+    case BandsSideBySide = 'bands_side_by_side';
+
+    #[AttributeFacts(Step::Power, Scale::Body, [0.005, 1.0], usual: [0.02, 0.3], column: 'length of one band')]
+    case BandLength = 'band_length';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Part,
+        [0.0003, 0.05],
+        usual: [0.0008, 0.012],
+        column: 'width of the band',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.0005, 0.015, 0.003, 0.0005),
+    )]
+    case BandWidth = 'band_width';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Part,
+        [0.0002, 0.01],
+        usual: [0.0005, 0.003],
+        column: 'thickness of the band',
+        ruler: new Ruler(0.0003, 0.003, 0.001, 0.0001),
+    )]
+    case BandThickness = 'band_thickness';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.01, 5.0],
+        usual: [0.05, 1.0],
+        column: 'chain, unstretched',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.04, 0.6, 0.16, 0.005, isMain: true, isSwept: true),
+    )]
+    case ChainLength = 'chain_length';
+
+    #[AttributeFacts(Step::Power, column: 'driven axle', explains: Explains::AsKind, options: DrivenEnd::class)]
+    case DrivenEnd = 'driven_end';
+
+    #[AttributeFacts(Step::Power, Scale::Body, [0.0, 1.0], column: 'hook, from the far end')]
+    case HookPlace = 'hook_place';
+
+    #[AttributeFacts(Step::Power, Scale::Part, [0.0, 0.3], isMain: false, column: 'hook, beside the middle', explains: Explains::AsNumber)]
+    case HookOffset = 'hook_offset';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.01, 5.0],
+        usual: [0.02, 1.0],
+        column: 'hook to driven axle',
+        ruler: new Ruler(0.03, 0.6, 0.12, 0.005, isSwept: true),
+    )]
+    case InstalledLength = 'installed_length';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Part,
+        [0.0005, 0.1],
+        usual: [0.001, 0.03],
+        column: 'axle where the band winds',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.001, 0.03, 0.003, 0.0005, isMain: true, isSwept: true),
+    )]
+    case WindingDiameter = 'winding_diameter';
+
+    #[AttributeFacts(
+        Step::Power,
+        column: 'end of the band',
+        explains: Explains::AsKind,
+        options: BandEnd::class,
+        ruler: new Ruler(0.0, 1.0, 0.0, 1.0, limits: [0.0, 1.0]),
+    )]
+    case BandEnd = 'band_end';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Count,
+        [1.0, 500.0],
+        column: 'turns wound',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.0, 60.0, 12.0, 1.0, limits: [0.0, 500.0], isMain: true, isSwept: true),
+    )]
+    case TurnsWound = 'turns_wound';
+
+    #[AttributeFacts(range: [0.1, 5.0], ruler: new Ruler(0.2, 3.0, 1.0, 0.05))]
+    case BandStiffness = 'band_stiffness';
+
+    #[AttributeFacts(range: [0.1, 1.0], ruler: new Ruler(0.4, 1.0, 0.85, 0.01))]
+    case ReturnedFraction = 'returned_fraction';
+
+    #[AttributeFacts(range: [0.01, 1.0], ruler: new Ruler(0.1, 0.95, 0.5, 0.01, isMain: true, isSwept: true))]
+    case DrivenLoadShare = 'driven_load_share';
+
+    #[AttributeFacts(
+        range: [0.01, 3.0],
+        part: PartKind::Wheel,
+        isLeftToPart: true,
+        ruler: new Ruler(0.1, 1.2, 0.35, 0.01, isMain: true, isSwept: true),
+    )]
+    case Grip = 'grip';
+
+    #[AttributeFacts(range: [0.2, 1.0], ruler: new Ruler(0.4, 1.0, 0.8, 0.01))]
+    case GripSliding = 'grip_sliding';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.001, 3.0],
+        usual: [0.01, 1.0],
+        column: 'height of the ramp',
+        explains: Explains::AsNumber,
+        ruler: new Ruler(0.01, 0.6, 0.15, 0.005, isMain: true, isSwept: true),
+    )]
+    case RampHeight = 'ramp_height';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Body,
+        [0.01, 10.0],
+        usual: [0.05, 3.0],
+        column: 'length of the ramp along the floor',
+        ruler: new Ruler(0.05, 2.0, 0.5, 0.01),
+    )]
+    case RampLength = 'ramp_length';
+
+    #[AttributeFacts(
+        Step::Power,
+        Scale::Count,
         [1.0, 6.0],
         column: 'balloons',
         explains: Explains::AsKind,
@@ -332,7 +477,13 @@ enum CarAttribute: string
     )]
     case PumpStrokes = 'pump_strokes';
 
-    #[AttributeFacts(Step::Power, column: 'filled by', explains: Explains::AsKind, options: FilledBy::class)]
+    #[AttributeFacts(
+        Step::Power,
+        column: 'filled by',
+        explains: Explains::AsKind,
+        options: FilledBy::class,
+        ruler: new Ruler(0.0, 1.0, 0.0, 1.0, limits: [0.0, 1.0]),
+    )]
     case FilledBy = 'filled_by';
 
     #[AttributeFacts(Step::Power, Scale::Weight, [0.0001, 0.1], isMain: false, column: 'mass of one balloon')]
@@ -476,11 +627,23 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Nozzle, column: 'let go by', explains: Explains::AsKind, options: Release::class)]
     case Release = 'release';
 
+    #[AttributeFacts(range: [0.0, 5.0], ruler: new Ruler(0.0, 3.0, 0.0, 0.1))]
+    case ReleaseLoss = 'release_loss';
+
+    #[AttributeFacts(scale: Scale::Area, range: [0.0, 0.0001], ruler: new Ruler(0.0, 0.00002, 0.0, 0.0000002))]
+    case Leak = 'leak';
+
     #[AttributeFacts(Step::Nozzle, Scale::Weight, [0.0001, 0.5], isMain: false, column: 'mass of the nozzle')]
     case NozzleMass = 'nozzle_mass';
 
     #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 5.0], isMain: false, column: 'mass of everything else')]
     case ExtrasMass = 'extras_mass';
+
+    #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 2.0], column: 'ballast', explains: Explains::AsNumber)]
+    case Ballast = 'ballast';
+
+    #[AttributeFacts(Step::Mass, Scale::Body, [0.0, 1.0], isMain: false, column: 'ballast, from the rear end')]
+    case BallastPlace = 'ballast_place';
 
     #[AttributeFacts(Step::Mass, column: 'decorated', options: Decoration::class)]
     case Decoration = 'decoration';
@@ -659,6 +822,33 @@ enum CarAttribute: string
         static $recorded = null;
 
         return $recorded ??= self::where(static fn(AttributeFacts $facts): bool => $facts->step !== null);
+    }
+
+    /** Of a balloon, a band and a ramp: what asks about none of them is asked of every car. */
+    private const OF_BANDS = [
+        self::BandsInChain, self::BandsSideBySide, self::BandLength, self::BandWidth, self::BandThickness, self::ChainLength, self::DrivenEnd,
+        self::HookPlace, self::HookOffset, self::InstalledLength, self::WindingDiameter, self::BandEnd, self::TurnsWound, self::BandStiffness,
+        self::ReturnedFraction, self::DrivenLoadShare, self::Grip, self::GripSliding,
+    ];
+    private const OF_RAMPS = [self::RampHeight, self::RampLength];
+    private const OF_BALLOONS = [self::BalloonFilm, self::BalloonPressure, self::OutletArea, self::ReleaseLoss, self::Leak];
+
+    /** Whether it means anything of a car that is driven so: what is asked, drawn and computed hangs on it. */
+    public function belongsTo(EnergySource $source): bool
+    {
+        return match (true) {
+            $this === self::EnergySource => true,
+            in_array($this, self::OF_BANDS, true) => $source->winds(),
+            in_array($this, self::OF_RAMPS, true) => $source->rollsDown(),
+            in_array($this->step(), [Step::Power, Step::Nozzle], true), in_array($this, self::OF_BALLOONS, true) => $source->blows(),
+            default => true,
+        };
+    }
+
+    /** Whether it is part of what drives a car, so that another source of energy brings another. */
+    public function isOfTheDrive(): bool
+    {
+        return $this !== self::EnergySource && array_filter(EnergySource::cases(), fn(EnergySource $source): bool => !$this->belongsTo($source)) !== [];
     }
 
     /** @return list<self> what is set against results, numbers before kinds, and in the order in which steps matter to a run */

@@ -81,12 +81,12 @@ final readonly class Catalogue
         $plastic = [PartTrait::PiercedByHand, PartTrait::PiercedPlastic, PartTrait::Collected];
 
         return [
-            self::wheel('bottle caps', 0.030, 0.0025, 0.7, 0.006, 0.014, 0.0015, $plastic, ['caps', 'milk-jug caps']),
-            self::wheel('jar lids', 0.060, 0.010, 0.7, 0.006, 0.012, 0.001, $plastic, ['lids', 'yoghurt lids']),
-            self::wheel('card discs', 0.060, 0.003, 0.5, 0.012, 0.003, 0.003, [PartTrait::PiercedByHand], ['card']),
-            self::wheel('optical discs', 0.120, 0.016, 0.52, 0.006, 0.0012, 0.0012, [PartTrait::Collected, PartTrait::Shatters], ['discs']),
-            self::wheel('bought wheels', 0.035, 0.004, 0.6, 0.006, 0.010, 0.010, [], ['wheel-and-axle set']),
-            self::wheel('pulley wheels with rubber ring', 0.040, 0.006, 0.8, 0.015, 0.008, 0.008, []),
+            self::wheel('bottle caps', 0.030, 0.0025, 0.7, 0.006, 0.014, 0.0015, 0.30, $plastic, ['caps', 'milk-jug caps']),
+            self::wheel('jar lids', 0.060, 0.010, 0.7, 0.006, 0.012, 0.001, 0.30, $plastic, ['lids', 'yoghurt lids']),
+            self::wheel('card discs', 0.060, 0.003, 0.5, 0.012, 0.003, 0.003, 0.40, [PartTrait::PiercedByHand], ['card']),
+            self::wheel('optical discs', 0.120, 0.016, 0.52, 0.006, 0.0012, 0.0012, 0.25, [PartTrait::Collected, PartTrait::Shatters], ['discs']),
+            self::wheel('bought wheels', 0.035, 0.004, 0.6, 0.006, 0.010, 0.010, 0.35, [], ['wheel-and-axle set']),
+            self::wheel('pulley wheels with rubber ring', 0.040, 0.006, 0.8, 0.015, 0.008, 0.008, 0.80, []),
         ];
     }
 
@@ -185,6 +185,7 @@ final readonly class Catalogue
         float $loss,
         float $rim,
         float $hub,
+        float $grip,
         array $traits,
         array $also = [],
     ): Part {
@@ -198,6 +199,7 @@ final readonly class Catalogue
                 CarAttribute::WheelLoss->value => $loss,
                 CarAttribute::WheelThickness->value => $rim,
                 CarAttribute::WheelHub->value => $hub,
+                CarAttribute::Grip->value => $grip,
             ],
             self::LOSS,
             $also,

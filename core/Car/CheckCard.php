@@ -10,19 +10,19 @@ final readonly class CheckCard
     /**
      * @param array<string, Reading> $readings by the value of their item
      * @param float|null $trackM of the car
-     * @param bool $blows whether it has a balloon and a nozzle to check
+     * @param EnergySource $source what drives it
      */
     public function __construct(
         private array $readings,
         public Tolerances $tolerances = new Tolerances(),
         private ?float $trackM = null,
-        private bool $blows = true,
+        private EnergySource $source = EnergySource::Balloon,
     ) {}
 
     /** @return list<CheckItem> that are asked of this car */
     public function items(): array
     {
-        return CheckItem::askedOf($this->blows);
+        return CheckItem::askedOf($this->source);
     }
 
     public function reading(CheckItem $item): ?Reading

@@ -18,15 +18,20 @@ enum CheckItem: string
     case Airtight = 'airtight';
     case BalloonClears = 'balloon-clears';
     case NozzleStraight = 'nozzle';
+    case BandClear = 'band-clear';
+    case BandFree = 'band-free';
+    case HookHolds = 'hook';
+    case WheelsTight = 'wheels-tight';
     case PointsOff = 'points';
 
-    /** @return list<self> that are asked of a car with a balloon, or of one without */
-    public static function askedOf(bool $blows): array
+    /** @return list<self> that are asked of a car that is driven so */
+    public static function askedOf(EnergySource $source): array
     {
-        return $blows ? self::cases() : array_values(array_filter(
-            self::cases(),
-            static fn(self $item): bool => $item !== self::Airtight && $item !== self::BalloonClears && $item !== self::NozzleStraight,
-        ));
+        return array_values(array_filter(self::cases(), static fn(self $item): bool => match ($item) {
+            self::Airtight, self::BalloonClears, self::NozzleStraight => $source->blows(),
+            self::BandClear, self::BandFree, self::HookHolds, self::WheelsTight => $source->winds(),
+            default => true,
+        }));
     }
 
     /** Whether a second reading belongs to it. */
@@ -38,7 +43,7 @@ enum CheckItem: string
     /** Whether it is answered with yes or no rather than measured. */
     public function isQuestion(): bool
     {
-        return $this === self::BalloonClears || $this === self::NozzleStraight || $this === self::PointsOff;
+        return in_array($this, [self::BalloonClears, self::NozzleStraight, self::BandClear, self::BandFree, self::HookHolds, self::WheelsTight, self::PointsOff], true);
     }
 
     /** Of what was read; null for a question. */

@@ -18,4 +18,28 @@ enum EnergySource: string
     {
         return $this === self::Balloon || $this === self::BalloonAndRamp;
     }
+
+    /** Whether a band is wound on one of its axles. */
+    public function winds(): bool
+    {
+        return $this === self::ElasticBand;
+    }
+
+    /** Whether it rolls down a ramp before the start line. */
+    public function rollsDown(): bool
+    {
+        return $this === self::Ramp || $this === self::BalloonAndRamp;
+    }
+
+    /** By which its words are found: "of_elastic_band". */
+    public function key(): string
+    {
+        return 'of_' . str_replace(' ', '_', $this->value);
+    }
+
+    /** The factor on its push that a bench measures and that differs from balloon to balloon and from band to band. */
+    public function strength(): CarAttribute
+    {
+        return $this->winds() ? CarAttribute::BandStiffness : CarAttribute::BalloonPressure;
+    }
 }

@@ -24,7 +24,7 @@ final readonly class Fault
     ) {}
 
     /**
-     * @param array<string, Shown> $values
+     * @param array<string, Shown|int> $values
      * @param string|null $key where several sentences stand for one fault
      */
     public static function of(string $sentence, array $values, bool $stops, Spot $spot, ?string $key = null): self

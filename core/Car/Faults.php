@@ -6,6 +6,8 @@ namespace Skivo\Core\Car;
 
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
+use Skivo\Core\Physics\BandEnd;
+use Skivo\Core\Physics\ElasticBand;
 use Skivo\Core\Physics\Hollow;
 use Skivo\Core\Physics\WheelMount;
 
@@ -21,6 +23,14 @@ final readonly class Faults
     /** What an axle needs beyond bearing and hubs, and a bearing beyond chassis and rims, to turn freely (m). Common practice, no source. */
     private const ROOM_FOR_WHEELS_M = 0.0075;
     private const ROOM_FOR_RIMS_M = 0.004;
+
+    /** A chain this much longer than its space hangs, one stretched so many times is near snapping, and a hook closer to the edge than this pulls out (m). Common practice, no source. */
+    private const CHAIN_TOO_LONG = 1.05;
+    private const NEAR_SNAPPING = 5.0;
+    private const HOOK_FROM_THE_EDGE = 0.004;
+
+    /** Farther beside the middle than this share of the track a hook pulls to a side. Common practice, no source. */
+    private const HOOK_BESIDE = 0.1;
 
     public Layout $layout;
 
@@ -39,7 +49,7 @@ final readonly class Faults
     /** @return list<Fault> */
     public function all(): array
     {
-        return [...$this->axles(), ...$this->wheels(), ...$this->chassis(), ...($this->car->blows() ? [...$this->balloon(), ...$this->nozzle()] : [])];
+        return [...$this->axles(), ...$this->wheels(), ...$this->chassis(), ...($this->car->blows() ? [...$this->balloon(), ...$this->nozzle()] : []), ...($this->car->source()?->winds() === true ? $this->band() : [])];
     }
 
     /** @return list<Fault> */
@@ -305,6 +315,51 @@ final readonly class Faults
         }
 
         return $faults;
+    }
+
+    /** @return list<Fault> */
+    private function band(): array
+    {
+        $faults = [];
+        $l = $this->layout;
+        $runsAlong = $l->bandPassesFreeAxle();
+        $space = $l->installedLength();
+        $chain = $l->chainLength;
+        if ($runsAlong && !$l->bandClearsFreeAxle()) {
+            $faults[] = Fault::of('band-rubs', [], false, $l->driven === DrivenEnd::Rear ? Spot::FrontAxle : Spot::RearAxle);
+        }
+        if ($chain !== null && $chain > self::CHAIN_TOO_LONG * $space) {
+            $faults[] = Fault::of('chain-too-long', ['chain' => $this->body($chain), 'space' => $this->body($space)], false, Spot::Band);
+        }
+        if ($chain !== null && $space > ElasticBand::GREATEST_STRETCH * $chain) {
+            $faults[] = Fault::of('chain-too-short', ['chain' => $this->body($chain), 'space' => $this->body($space)], true, Spot::Band);
+        }
+        if ($chain !== null && $l->turns !== null) {
+            $stretch = ($space + $l->woundM()) / $chain;
+            if ($stretch > self::NEAR_SNAPPING) {
+                $faults[] = Fault::of('wound-too-far', ['count' => $this->turnsAt(self::NEAR_SNAPPING, $chain, $space)], $stretch > ElasticBand::GREATEST_STRETCH, Spot::Band);
+            }
+        }
+        if (BandEnd::tryFrom($this->car->kind(CarAttribute::BandEnd) ?? '') === BandEnd::Tied) {
+            $faults[] = Fault::of('band-tied', [], false, $l->driven === DrivenEnd::Rear ? Spot::RearAxle : Spot::FrontAxle);
+        }
+        if ($this->knows(CarAttribute::HookPlace) && $this->car->number(CarAttribute::HookPlace) < self::HOOK_FROM_THE_EDGE && !$l->form->isPierced()) {
+            $faults[] = Fault::of('hook-pulls-out', ['place' => $this->part((float) $this->car->number(CarAttribute::HookPlace)), 'aim' => $this->part(self::HOOK_FROM_THE_EDGE)], false, Spot::Hook);
+        }
+        if ($l->hookOffset > self::HOOK_BESIDE * $l->rearTrack) {
+            $faults[] = Fault::of('hook-to-one-side', ['offset' => $this->part($l->hookOffset)], false, Spot::Hook);
+        }
+        if ($this->car->kind(CarAttribute::WheelMount) === WheelMount::Spinning->value) {
+            $faults[] = Fault::of('driven-wheels-spin', [], true, $l->driven === DrivenEnd::Rear ? Spot::RearWheels : Spot::FrontWheels);
+        }
+
+        return $faults;
+    }
+
+    /** Whole turns that stretch a chain so far. */
+    private function turnsAt(float $stretch, float $chain, float $space): int
+    {
+        return (int) floor(max(0.0, $stretch * $chain - $space) / (M_PI * ($this->layout->windingDiameter + $this->layout->bandThickness)));
     }
 
     /** How thick a wheel is at its hub (m), as recorded or as its kind has it; null where neither says. */

@@ -19,6 +19,10 @@ final readonly class Layout
 
     private const LEAST_OVERHANG = 0.02;
 
+    /** Of a hook from its end of the chassis, and how thick a rubber band is (m). Common practice, no source. */
+    private const USUAL_HOOK = 0.005;
+    private const USUAL_BAND = 0.001;
+
     /** Where the nozzle enters the balloon, as a share of the chassis, so that the balloon lies on it. */
     private const NECK = 0.5;
 
@@ -64,6 +68,22 @@ final readonly class Layout
         public ?float $neckDepth = null,
         /** What drives it; a balloon where nobody said. */
         public EnergySource $source = EnergySource::Balloon,
+        /** Which axle a band turns. */
+        public DrivenEnd $driven = DrivenEnd::Rear,
+        /** Of the hook, from the end of the chassis that is away from the driven axle (m). */
+        public float $hookPlace = self::USUAL_HOOK,
+        /** Of the chain, unstretched (m); null where nobody knows. */
+        public ?float $chainLength = null,
+        /** How wide what winds on the axle is, and how thick one strand (m). */
+        public float $windingDiameter = self::USUAL_BAND,
+        public float $bandThickness = self::USUAL_BAND,
+        public int $bandsSideBySide = 1,
+        /** What is wound on before a try; null where nobody said. */
+        public ?int $turns = null,
+        /** Of the hook, beside the middle (m). */
+        public float $hookOffset = 0.0,
+        /** Measured from the hook to the driven axle (m); null where the places of both say it. */
+        private ?float $installed = null,
     ) {}
 
     public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
@@ -120,6 +140,15 @@ final readonly class Layout
             NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '') ?? NoseShape::Flat,
             $car->number(CarAttribute::NeckDepth),
             $car->source() ?? EnergySource::Balloon,
+            DrivenEnd::tryFrom($car->kind(CarAttribute::DrivenEnd) ?? '') ?? DrivenEnd::Rear,
+            $car->number(CarAttribute::HookPlace) ?? self::USUAL_HOOK,
+            $car->chainLengthM(),
+            $car->number(CarAttribute::WindingDiameter) ?? $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
+            $car->number(CarAttribute::BandThickness) ?? self::USUAL_BAND,
+            (int) ($car->number(CarAttribute::BandsSideBySide) ?? 1),
+            $car->number(CarAttribute::TurnsWound) === null ? null : (int) $car->number(CarAttribute::TurnsWound),
+            $car->number(CarAttribute::HookOffset) ?? 0.0,
+            $car->number(CarAttribute::InstalledLength),
         );
     }
 
@@ -156,6 +185,56 @@ final readonly class Layout
     public function frontAxle(): float
     {
         return $this->rearAxle + $this->wheelbase;
+    }
+
+    /** Where the axle is that a band turns, and the other one. */
+    public function drivenAxle(): float
+    {
+        return $this->driven === DrivenEnd::Rear ? $this->rearAxle : $this->frontAxle();
+    }
+
+    public function freeAxle(): float
+    {
+        return $this->driven === DrivenEnd::Rear ? $this->frontAxle() : $this->rearAxle;
+    }
+
+    public function hook(): float
+    {
+        return $this->driven === DrivenEnd::Rear ? $this->chassisLength - $this->hookPlace : $this->hookPlace;
+    }
+
+    /** From the hook to the driven axle (m). */
+    public function installedLength(): float
+    {
+        return $this->installed ?? abs($this->hook() - $this->drivenAxle());
+    }
+
+    /** How high a band lies at its hook: on the chassis, or below it where that is hollow. */
+    public function hookHeight(): float
+    {
+        return $this->chassisTop();
+    }
+
+    /** What is wound on (m); 0 where nobody said. */
+    public function woundM(): float
+    {
+        return M_PI * ($this->windingDiameter + $this->bandThickness) * ($this->turns ?? 0);
+    }
+
+    /** Whether a straight line from the hook to the driven axle passes above the other axle, or below it. */
+    public function bandClearsFreeAxle(): bool
+    {
+        $span = $this->hook() - $this->drivenAxle();
+        $share = $span === 0.0 ? 0.0 : ($this->freeAxle() - $this->drivenAxle()) / $span;
+        $height = $this->wheelRadius() + $this->windingDiameter / 2 + $share * ($this->hookHeight() - $this->wheelRadius() - $this->windingDiameter / 2);
+
+        return abs($height - $this->wheelRadius()) > $this->bearingBore / 2;
+    }
+
+    /** Whether the chain passes the other axle on its way to the hook. */
+    public function bandPassesFreeAxle(): bool
+    {
+        return abs($this->hook() - $this->drivenAxle()) > $this->wheelbase;
     }
 
     public function wheelRadius(): float

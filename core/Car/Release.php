@@ -13,4 +13,10 @@ enum Release: string
     case Pinch = 'pinch';
     /** The tube is bent over and held by a peg. */
     case Peg = 'peg';
+
+    /** K that it adds to the losses of the nozzle while the car runs: a tube that was pressed together stays narrower (from memory). */
+    public function extraLoss(): float
+    {
+        return $this === self::Pinch ? 1.0 : 0.0;
+    }
 }

@@ -15,4 +15,6 @@ enum Spot: string
     case Balloon = 'balloon';
     case Neck = 'neck';
     case Nozzle = 'nozzle';
+    case Hook = 'hook';
+    case Band = 'band';
 }

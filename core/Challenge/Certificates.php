@@ -31,7 +31,7 @@ final readonly class Certificates
     private const TIE = 1e-9;
 
     /** What breaks and can be repaired. */
-    private const BREAKS = [VoidReason::WheelOff, VoidReason::BalloonOff, VoidReason::Burst, VoidReason::NoStart];
+    private const BREAKS = [VoidReason::WheelOff, VoidReason::BalloonOff, VoidReason::Burst, VoidReason::BandOff, VoidReason::NoStart, VoidReason::WheelsSpun];
 
     /**
      * @param non-empty-list<Standings> $standings of every award, the main one first

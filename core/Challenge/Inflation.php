@@ -10,12 +10,12 @@ use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 
-/** How full the balloon was in one run. */
+/** How full the balloon was in one run, or how far the band was wound. */
 final readonly class Inflation
 {
     /**
      * @param Entry|null $size across or around; only where it was measured
-     * @param int|null $strokes only where they were counted
+     * @param int|null $strokes of a pump, or turns of the driven axle; only where they were counted
      */
     public function __construct(
         public InflationKind $kind,
@@ -23,12 +23,13 @@ final readonly class Inflation
         public ?int $strokes = null,
     ) {}
 
-    /** As a class sheet has it: "full", "12 strokes", "20 cm" or "62 cm around". */
+    /** As a class sheet has it: "full", "12 strokes", "20 cm", "62 cm around" or "14 turns". */
     public function asWritten(): string
     {
         return match ($this->kind) {
             InflationKind::Full => 'full',
             InflationKind::Strokes => "{$this->strokes} strokes",
+            InflationKind::Turns => "{$this->strokes} turns",
             InflationKind::Diameter => $this->size->text ?? '',
             InflationKind::Circumference => ($this->size->text ?? '') . ' around',
         };
@@ -45,8 +46,8 @@ final readonly class Inflation
         if ($words === 'full') {
             return new self(InflationKind::Full);
         }
-        if (preg_match('/^(\d{1,3}) strokes?$/', $words, $found) === 1 && (int) $found[1] >= 1 && (int) $found[1] <= 500) {
-            return new self(InflationKind::Strokes, null, (int) $found[1]);
+        if (preg_match('/^(\d{1,3}) (stroke|turn)s?$/', $words, $found) === 1 && (int) $found[1] >= 1 && (int) $found[1] <= 500) {
+            return new self($found[2] === 'turn' ? InflationKind::Turns : InflationKind::Strokes, null, (int) $found[1]);
         }
         $isAround = str_ends_with($words, ' around');
         $size = $reader->read($isAround ? substr($words, 0, -7) : $words, $units->unit(Scale::Body) ?? Unit::Centimetre);

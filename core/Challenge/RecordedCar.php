@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Challenge;
 
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Statistics\Sample;
 
@@ -23,6 +24,7 @@ final readonly class RecordedCar
      * @param bool $isIn whether its group is still in and may rebuild it
      * @param list<CheckItem>|null $failed what it failed of its check card; null where it was not checked
      * @param bool $isNominated whether it is the one of its group's cars that counts for awards
+     * @param float|null $lostM what its full balloon loses of its diameter in ten seconds (m); null where nobody checked
      */
     public function __construct(
         public string $id,
@@ -35,6 +37,7 @@ final readonly class RecordedCar
         public bool $isIn = true,
         public ?array $failed = null,
         public bool $isNominated = true,
+        public ?float $lostM = null,
     ) {
         $this->runs = $tries->withHeats();
     }
@@ -45,9 +48,13 @@ final readonly class RecordedCar
         return $this->distances ?? $this->runs->distances();
     }
 
-    /** Of the balloon as filled for its counted tries (m), the mean; null where no try says. */
-    public function filledDiameterM(): ?float
+    /** What it is, with its balloon as filled and its band as wound for its counted tries, where they say. */
+    public function asRun(): Car
     {
-        return $this->runs->each(static fn(Run $run): ?float => $run->fillDiameterM)?->mean();
+        $filled = $this->runs->each(static fn(Run $run): ?float => $run->fillDiameterM)?->mean();
+        $wound = $this->runs->each(static fn(Run $run): ?float => $run->turns)?->mean();
+        $car = $filled === null || !$this->choices->blows() ? $this->choices : $this->choices->with(CarAttribute::BalloonSize, $filled);
+
+        return $wound === null || $this->choices->source()?->winds() !== true ? $car : $car->with(CarAttribute::TurnsWound, (string) round($wound));
     }
 }

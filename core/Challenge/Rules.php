@@ -7,6 +7,7 @@ namespace Skivo\Core\Challenge;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\MassSum;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
@@ -71,12 +72,17 @@ final readonly class Rules
         return array_values(array_filter(CarAttribute::recorded(), static fn(CarAttribute $each): bool => in_array($each, $columns, true)));
     }
 
-    /** @return list<VoidReason> why a try may be void */
-    public function voidReasons(): array
+    /**
+     * @param list<EnergySource> $sources of the class's cars
+     *
+     * @return list<VoidReason> why a try may be void
+     */
+    public function voidReasons(array $sources = [EnergySource::Balloon]): array
     {
         $reasons = [];
         foreach (VoidReason::cases() as $reason) {
-            if ($reason !== VoidReason::Pushed || $this->pushIsFoul) {
+            $happens = array_filter($sources, $reason->happensTo(...)) !== [];
+            if ($happens && ($reason !== VoidReason::Pushed || $this->pushIsFoul)) {
                 $reasons[] = $reason;
             }
         }

@@ -33,6 +33,8 @@ final readonly class Run
         public RunKind $kind = RunKind::Try,
         /** Whether it ran under other conditions than the class's, on another floor or from a ramp: nothing is compared with it. */
         public bool $isApart = false,
+        /** For which the band was wound for this try; null where nobody counted. */
+        public ?float $turns = null,
     ) {}
 
     /** Whether it is one of the tries by which cars are placed, void or not. */
@@ -62,6 +64,7 @@ final readonly class Run
             $this->totalTimeS,
             $this->pastEnd,
             $this->fillDiameterM,
+            turns: $this->turns,
         );
     }
 }

@@ -60,7 +60,7 @@ final readonly class Tries
         $this->apart = array_values(array_filter($runs, static fn(Run $run): bool => $run->isApart));
         $runs = $of(RunKind::Try);
         if ($noStartIsZero) {
-            $runs = array_map(static fn(Run $run): Run => $run->void === VoidReason::NoStart ? $run->asZero() : $run, $runs);
+            $runs = array_map(static fn(Run $run): Run => $run->void?->isNoStart() === true ? $run->asZero() : $run, $runs);
         }
         $valid = array_values(array_filter($runs, static fn(Run $run): bool => $run->void === null));
         usort($valid, static fn(Run $a, Run $b): int => $a->try <=> $b->try);

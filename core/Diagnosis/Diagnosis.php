@@ -23,7 +23,6 @@ use Skivo\Core\Physics\Steering;
 use Skivo\Core\Physics\WheelMount;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
-use Skivo\Core\Simulation\Simulator;
 
 /**
  * What could be behind something that was seen, ranked by what the car's own measures and checks say, with what to
@@ -82,8 +81,8 @@ final readonly class Diagnosis
         $this->layout = Layout::of($car, $catalogue, $kit);
         $this->model = $model ?? CarModel::of($car, $catalogue, $surface);
         $measured = array_filter(
-            [CarAttribute::RollingCoefficient, CarAttribute::BalloonPressure],
-            fn(CarAttribute $setting): bool => $this->model->origins[$setting->value] === Origin::Measured,
+            [CarAttribute::RollingCoefficient, CarAttribute::BalloonPressure, CarAttribute::BandStiffness, CarAttribute::Grip, CarAttribute::DrivenLoadShare],
+            fn(CarAttribute $setting): bool => ($this->model->origins[$setting->value] ?? null) === Origin::Measured,
         );
         $this->basis = $measured === [] ? 'parts' : 'bench';
     }
@@ -110,6 +109,9 @@ final readonly class Diagnosis
             Symptom::ShortRun => $this->shortRun(),
             Symptom::Bursts => $this->bursts(),
             Symptom::Moist => [new Cause('filled_by_mouth')],
+            Symptom::WheelsSpin => $this->band()->wheelsSpin(),
+            Symptom::BandBrakes => $this->band()->brakes(),
+            Symptom::BandSlack => $this->band()->slack(),
         };
         // Stable: causes that nothing tells apart keep the order in which they usually turn out true.
         usort($causes, static fn(Cause $a, Cause $b): int => $b->likelihood->value <=> $a->likelihood->value);
@@ -182,6 +184,7 @@ final readonly class Diagnosis
                     ),
             ),
             new Cause('wheel_not_square', $this->byCheck(CheckItem::Wobble)),
+            ...($this->winds() ? [$this->band()->hookToOneSide()] : []),
         ];
     }
 
@@ -317,12 +320,14 @@ final readonly class Diagnosis
             $ratio > self::THICK_AXLE ? Likelihood::Hinted : Likelihood::Possible,
             found: new Remark('diagnosis.found.axle_over_wheel', ['ratio' => round($ratio, 2)]),
         );
-        if (!$this->model->isBlown) {
-            // Of a drive that the model does not have nothing is computed.
-            return [$binds, $small];
+        if ($this->winds()) {
+            return [$binds, ...$this->band()->doesNotStart(), $small];
+        }
+        if (!$this->car->blows() || !$this->model->isDriven) {
+            return [$binds, ...($this->model->source()->rollsDown() ? [$this->rampTooLow()] : []), $small];
         }
         $settings = $this->model->settings;
-        $thrust = Simulator::run($settings->design(), 1e-4)->initialThrustN * cos($this->layout->angle);
+        $thrust = $settings->design()->firstThrustN() * cos($this->layout->angle);
         $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
         $mass = $settings->get(CarAttribute::Mass);
         $could = $needed > 0.0 ? $thrust / $needed : INF;
@@ -471,6 +476,7 @@ final readonly class Diagnosis
             new Cause('hole_too_big'),
             new Cause('no_stop', $play !== null && $play > self::LOOSE_END_PLAY_M ? Likelihood::Hinted : Likelihood::Possible),
             new Cause('glue_not_set'),
+            ...($this->winds() ? [$this->band()->loosened()] : []),
         ];
     }
 
@@ -482,7 +488,8 @@ final readonly class Diagnosis
         $crooked = in_array(Likelihood::Shown, [$this->byCheck(CheckItem::Wobble), $this->byCheck(CheckItem::Drift)], true);
 
         return [
-            new Cause('bearing_friction', $this->byCheck(CheckItem::Spin), found: $this->model->isBlown ? $this->shares() : null),
+            new Cause('bearing_friction', $this->byCheck(CheckItem::Spin), found: $this->model->isComputable() && $this->model->missing === [] ? $this->shares() : null),
+            ...($this->winds() ? [$this->band()->fewTurns()] : []),
             ...($this->car->blows() ? [new Cause('leak', $this->byCheck(CheckItem::Airtight))] : []),
             new Cause('heavy_extras', $model->get(CarAttribute::Mass) > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible, found: $extras === null ? null : new Remark('diagnosis.found.extras', [
                 'extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($model->get(CarAttribute::Mass), Scale::Weight),
@@ -498,11 +505,38 @@ final readonly class Diagnosis
     /** What rolling and the air each use up of a run. */
     private function shares(): Remark
     {
-        $energy = Simulator::run($this->model->settings->design(), 1e-4)->energy;
-        $spent = $energy->rolling + $energy->drag;
+        $energy = $this->model->settings->run(1e-4)->energy;
+        $spent = $energy->rolling + $energy->drag + $energy->slip;
         $rolling = $spent > 0.0 ? $energy->rolling / $spent : 1.0;
+        $slip = $spent > 0.0 ? $energy->slip / $spent : 0.0;
 
-        return new Remark("diagnosis.found.shares_{$this->basis}", ['rolling' => round(100 * $rolling), 'air' => round(100 * (1 - $rolling))]);
+        return new Remark($slip >= 0.005 ? "diagnosis.found.shares_with_slip_{$this->basis}" : "diagnosis.found.shares_{$this->basis}", [
+            'rolling' => round(100 * $rolling), 'air' => round(100 * (1 - $rolling - $slip)), 'slip' => round(100 * $slip),
+        ]);
+    }
+
+    /** A slope that the car does not roll down. */
+    private function rampTooLow(): Cause
+    {
+        $settings = $this->model->settings;
+        $ramp = $settings->ramp();
+        $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * ($ramp->lengthM ?? 0.0);
+
+        return new Cause(
+            'ramp_too_low',
+            $ramp !== null && $ramp->heightM <= $needed ? Likelihood::Shown : Likelihood::Possible,
+            cure: new Remark("diagnosis.rolls_from_{$this->basis}", ['height' => $this->body($needed)]),
+        );
+    }
+
+    private function winds(): bool
+    {
+        return $this->car->source()?->winds() === true;
+    }
+
+    private function band(): BandCauses
+    {
+        return new BandCauses($this->car, $this->layout, $this->model, $this->basis);
     }
 
     /** @return list<Cause> */

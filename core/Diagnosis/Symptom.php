@@ -7,6 +7,7 @@ namespace Skivo\Core\Diagnosis;
 use Skivo\Core\Car\CheckCard;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\VoidReason;
 
 /** What is seen when a car does not run as it should. */
@@ -25,13 +26,18 @@ enum Symptom: string
     case ShortRun = 'short-run';
     case Bursts = 'bursts';
     case Moist = 'moist';
+    case WheelsSpin = 'wheels-spin';
+    case BandBrakes = 'band-brakes';
+    case BandSlack = 'band-slack';
 
-    /** @return list<self> that may be seen of a car with a balloon, or of one without */
-    public static function of(bool $blows): array
+    /** @return list<self> that may be seen of a car that is driven so */
+    public static function of(EnergySource $source): array
     {
-        $balloons = [self::Hisses, self::BalloonOff, self::AirTooSlow, self::BalloonDrags, self::Bursts, self::Moist];
-
-        return $blows ? self::cases() : array_values(array_filter(self::cases(), static fn(self $symptom): bool => !in_array($symptom, $balloons, true)));
+        return array_values(array_filter(self::cases(), static fn(self $symptom): bool => match ($symptom) {
+            self::Hisses, self::BalloonOff, self::AirTooSlow, self::BalloonDrags, self::Bursts, self::Moist => $source->blows(),
+            self::WheelsSpin, self::BandBrakes, self::BandSlack => $source->winds(),
+            default => true,
+        }));
     }
 
     public static function ofVoid(VoidReason $reason): ?self
@@ -41,6 +47,8 @@ enum Symptom: string
             VoidReason::HitSomething => self::Veers,
             VoidReason::WheelOff => self::WheelOff,
             VoidReason::BalloonOff => self::BalloonOff,
+            VoidReason::BandOff => self::BandSlack,
+            VoidReason::WheelsSpun => self::WheelsSpin,
             VoidReason::Burst => self::Bursts,
             VoidReason::Pushed => null,
         };
@@ -63,6 +71,9 @@ enum Symptom: string
                 CheckItem::Airtight => self::Hisses,
                 CheckItem::BalloonClears => self::BalloonDrags,
                 CheckItem::NozzleStraight => self::AirTooSlow,
+                CheckItem::BandClear, CheckItem::BandFree => self::BandBrakes,
+                CheckItem::HookHolds => self::BandSlack,
+                CheckItem::WheelsTight => self::WheelOff,
                 CheckItem::PointsOff => null,
             };
             if ($symptom !== null && !in_array($symptom, $symptoms, true)) {

@@ -46,7 +46,7 @@ final readonly class ClassReader
         'spin_s' => CheckItem::Spin, 'end_play_m' => CheckItem::EndPlay, 'wobble_m' => CheckItem::Wobble,
         'parallel_m' => CheckItem::Parallel, 'drift_m' => CheckItem::Drift, 'airtight_m' => CheckItem::Airtight,
     ];
-    private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'past_end', 'kind', 'apart', 'void'];
+    private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'turns', 'past_end', 'kind', 'apart', 'void'];
 
     /**
      * @throws JsonFaultException where it is not JSON, or has unknown or missing keys or wrong types
@@ -87,6 +87,7 @@ final readonly class ClassReader
                 self::bench($car),
                 isIn: !$car->has('is_in') || $car->yes('is_in'),
                 failed: self::failed($car, $choices->number(CarAttribute::Track)),
+                lostM: self::lost($car),
             );
         }
 
@@ -140,7 +141,17 @@ final readonly class ClassReader
             return $car->several('failed_checks', array_combine(array_map(self::checkKey(...), CheckShifts::LOOKED_AT), CheckShifts::LOOKED_AT));
         }
 
+        unset($readings[CheckItem::Airtight->value]);
+
         return $readings === [] ? null : (new CheckCard($readings, trackM: $trackM))->failed(CheckShifts::LOOKED_AT);
+    }
+
+    /** What its balloon loses of its size in ten seconds (m); null where that was not checked. */
+    private static function lost(JsonObject $car): ?float
+    {
+        $checks = $car->object('checks', array_keys(self::CHECKS), isOptional: true);
+
+        return $checks->has('airtight_m') ? $checks->number('airtight_m') : null;
     }
 
     private static function award(JsonObject $class): Award
@@ -217,6 +228,7 @@ final readonly class ClassReader
                 $run->has('fill_diameter_m') ? self::within($run->at('fill_diameter_m'), $run->number('fill_diameter_m'), 0.02, 0.6) : null,
                 $run->oneOf('kind', self::byValue(RunKind::cases()), RunKind::Try->value),
                 $run->yes('apart'),
+                $run->has('turns') ? self::within($run->at('turns'), $run->number('turns'), 0.25, 500.0) : null,
             );
         }
 
@@ -266,6 +278,7 @@ final readonly class ClassReader
         return $name . match ($field->dimension()) {
             Dimension::Mass => '_kg',
             Dimension::Time => '_s',
+            Dimension::Turns => '',
             default => '_m',
         };
     }

@@ -71,6 +71,7 @@ final readonly class ClassWriter
             'is_in' => $car->isIn ? null : false,
             'attributes' => $attributes === [] ? null : $attributes,
             'bench' => self::bench($car),
+            'checks' => $car->lostM === null ? null : ['airtight_m' => $car->lostM],
             'failed_checks' => $car->failed === null ? null : array_map(ClassReader::checkKey(...), $car->failed),
             'runs' => self::runs($car->tries),
         ], static fn(mixed $value): bool => $value !== null);
@@ -118,6 +119,7 @@ final readonly class ClassWriter
             'total_time_s' => $run->totalTimeS,
             'load_kg' => $run->loadKg,
             'fill_diameter_m' => $run->fillDiameterM,
+            'turns' => $run->turns,
             'past_end' => $run->pastEnd ? true : null,
             'kind' => $run->kind === RunKind::Try ? null : $run->kind->value,
             'apart' => $run->isApart ? true : null,

@@ -28,8 +28,9 @@ final readonly class DesignReader
         $design = JsonObject::parse($json, 'a design', ['air', 'balloon', 'nozzle', 'car', 'start']);
         $balloon = $design->object(
             'balloon',
-            ['count', 'relaxed_diameter_m', 'film_thickness_m', 'modulus_pa', 'hardening', 'inflated_diameter_m', 'drag_coefficient'],
+            ['count', 'relaxed_diameter_m', 'film_thickness_m', 'modulus_pa', 'hardening', 'inflated_diameter_m', 'drag_coefficient', 'leak_area_m2', 'filled_by'],
         );
+        $air = self::air($design);
         $nozzle = $design->object('nozzle', ['parallel', 'segments', 'entry_loss', 'extra_loss', 'angle_deg']);
 
         return new Design(
@@ -53,8 +54,10 @@ final readonly class DesignReader
                 $nozzle->number('angle_deg', 0.0),
             ),
             self::vehicle($design),
-            self::air($design),
+            $air,
             self::startSpeed($design),
+            $balloon->number('leak_area_m2', 0.0),
+            $balloon->oneOf('filled_by', ['pump' => null, 'mouth' => Air::breath($air->pressurePa)], 'pump'),
         );
     }
 

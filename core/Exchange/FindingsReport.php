@@ -11,8 +11,10 @@ use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Dose;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
+use Skivo\Core\Findings\Likely;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Findings\SourceUse;
 use Skivo\Core\Findings\Trend;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Statistics\Interval;
@@ -53,9 +55,14 @@ final readonly class FindingsReport
                     null => 'cannot_tell',
                 },
             ], $this->found->rulings),
-            'dose' => array_map(static fn(Dose $dose): array => [
-                'car' => $dose->car, 'best_m' => $dose->bestM, 'interval_m' => self::ends($dose->interval),
-            ], $this->found->doses),
+            'dose' => array_map(static fn(Dose $dose): array => ['car' => $dose->car] + ($dose->of === CarAttribute::TurnsWound
+                ? ['best_turns' => $dose->best, 'interval_turns' => self::ends($dose->interval)]
+                : ['best_m' => $dose->best, 'interval_m' => self::ends($dose->interval)]), $this->found->doses),
+            'sources' => array_map(static fn(SourceUse $use): array => [
+                'source' => str_replace(' ', '_', $use->source->value), 'groups' => count($use->cars), 'distance_m' => self::likely($use->distanceM),
+                'time_s' => self::likely($use->timeS), 'put_in_j' => self::likely($use->putInJ), 'share_moved' => self::likely($use->share),
+                'm_per_j' => self::likely($use->perJouleM),
+            ], $this->found->sources),
             'forecast' => $this->forecasts(),
             'work' => $this->works(),
             'outliers' => $this->outliers(),
@@ -261,5 +268,11 @@ final readonly class FindingsReport
     private static function ends(?Interval $interval): ?array
     {
         return $interval === null ? null : [$interval->low, $interval->high];
+    }
+
+    /** @return array{float, float, float}|null the middle, and the 95 % interval */
+    private static function likely(?Likely $likely): ?array
+    {
+        return $likely === null ? null : [$likely->value, $likely->low, $likely->high];
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Simulation\BalloonRun;
 use Skivo\Core\Simulation\ElasticRun;
 use Skivo\Core\Simulation\Moment;
-use Skivo\Core\Simulation\SimulatedRun;
 
 /** A simulated run as the JSON of docs/run.schema.json. */
 final readonly class RunReport
@@ -14,7 +14,7 @@ final readonly class RunReport
     /** @return array<string, mixed> of a car with a wound band */
     public static function ofElastic(ElasticRun $run): array
     {
-        $free = $run->bandFree;
+        $free = $run->driveEnd;
 
         return [
             'moves' => $run->moves,
@@ -26,7 +26,7 @@ final readonly class RunReport
             'band_free' => $free === null ? null : ['time_s' => $free->timeS, 'distance_m' => $free->distanceM, 'speed_m_s' => $free->speedMS],
             'energy_j' => [
                 'stored' => $run->energy->stored,
-                'drive_work' => $run->energy->driveWork,
+                'drive_work' => $run->energy->push,
                 'rolling' => $run->energy->rolling,
                 'drag' => $run->energy->drag,
                 'slip' => $run->energy->slip,
@@ -35,9 +35,9 @@ final readonly class RunReport
     }
 
     /** @return array<string, mixed> */
-    public static function of(SimulatedRun $run): array
+    public static function of(BalloonRun $run): array
     {
-        $empty = $run->balloonEmpty;
+        $empty = $run->driveEnd;
         $report = [
             'moves' => $run->moves,
             'distance_m' => $run->distanceM,
@@ -57,7 +57,7 @@ final readonly class RunReport
             ],
             'energy_j' => [
                 'stored' => $run->energy->stored,
-                'thrust_work' => $run->energy->thrustWork,
+                'thrust_work' => $run->energy->push,
                 'rolling' => $run->energy->rolling,
                 'drag' => $run->energy->drag,
             ],

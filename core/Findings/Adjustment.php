@@ -12,7 +12,8 @@ interface Adjustment
     /** The sizes of which the run model knows what they do. */
     public const KNOWN = [
         CarAttribute::Mass, CarAttribute::WheelDiameter, CarAttribute::BalloonSize, CarAttribute::NozzleBore,
-        CarAttribute::NozzleLength, CarAttribute::NozzleAngle,
+        CarAttribute::NozzleLength, CarAttribute::NozzleAngle, CarAttribute::TurnsWound, CarAttribute::ChainLength,
+        CarAttribute::WindingDiameter, CarAttribute::RampHeight,
     ];
 
     /**

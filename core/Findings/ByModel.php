@@ -11,7 +11,6 @@ use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\EnergyLedger;
 use Skivo\Core\Simulation\Settings;
-use Skivo\Core\Simulation\Simulator;
 
 /**
  * The run model at each car's own state: its parts, its workmanship, its balloon's pressure. Small steps go by the powers
@@ -41,6 +40,10 @@ final readonly class ByModel implements Adjustment
         $log = 0.0;
         foreach ($sizes as $key => $size) {
             $attribute = CarAttribute::from($key);
+            if ($parts !== null && !$attribute->belongsTo($parts->source)) {
+                // What it does not have changes nothing.
+                continue;
+            }
             $own = $parts?->get($attribute) ?? 0.0;
             $power = $parts === null ? null : $this->power($parts, $attribute, $outcome);
             $isAngle = $attribute === CarAttribute::NozzleAngle;
@@ -89,27 +92,30 @@ final readonly class ByModel implements Adjustment
             return null;
         }
         $settings = Prediction::begin($settings, $this->forecast->states[$car]);
-        [$distance, $stretch, $stored, $thrust, $rolling, $drag, $carried, $start] = $this->kept->get(
-            'work ' . hash('xxh128', serialize($settings)),
+        [$distance, $stretch, $stored, $thrust, $rolling, $drag, $carried, $start, $slip, $end, $potential] = $this->kept->get(
+            'work 2 ' . hash('xxh128', serialize($settings)),
             static function () use ($settings): array {
-                $run = Simulator::run($settings->design(), self::TOLERANCE);
+                $run = $settings->run(self::TOLERANCE);
+                $ramp = $settings->source->blows() ? null : $settings->ramp();
 
                 return [
-                    $run->distanceM, $run->balloonEmpty->distanceM ?? $run->distanceM, $run->energy->stored, $run->energy->thrustWork,
-                    $run->energy->rolling, $run->energy->drag, $run->energy->carriedOff, $run->energy->start,
+                    $run->distanceM, $ramp->lengthM ?? $run->driveEnd->distanceM ?? $run->distanceM, $run->energy->stored, $run->energy->push,
+                    $run->energy->rolling, $run->energy->drag, $run->energy->carriedOff, $run->energy->start, $run->energy->slip, $run->energy->end,
+                    $run->energy->potential,
                 ];
             },
         );
 
         return $distance > 0.0 && $stretch > 0.0
             ? Work::of(
-                new EnergyLedger($stored, $thrust, $rolling, $drag, $carried, $start),
+                new EnergyLedger($stored, $thrust, $rolling, $drag, $carried, $start, $slip, $end, $potential),
                 $distance,
                 $stretch,
                 $measuredM,
                 $limpM,
                 $forces->thrustIsMeasured(),
                 $forces->frictionIsMeasured(),
+                $settings->source,
             )
             : null;
     }
@@ -141,10 +147,11 @@ final readonly class ByModel implements Adjustment
             return null;
         }
         $begin = Prediction::begin($settings, $state);
+        $strength = $settings->source->strength();
 
         return $begin
             ->with(CarAttribute::Workmanship, min(0.5, exp(self::SAME_W * round(log(max(1e-4, $begin->get(CarAttribute::Workmanship))) / self::SAME_W))))
-            ->with(CarAttribute::BalloonPressure, max(0.2, min(5.0, exp(self::SAME_P * round(log($begin->get(CarAttribute::BalloonPressure)) / self::SAME_P)))));
+            ->with($strength, max(0.2, min(5.0, exp(self::SAME_P * round(log($begin->get($strength)) / self::SAME_P)))));
     }
 
     /**
@@ -164,7 +171,7 @@ final readonly class ByModel implements Adjustment
         $timed = $this->timedLengthM;
 
         return $this->kept->get('outcome ' . hash('xxh128', serialize([$parts, $timed])), static function () use ($parts, $timed): array {
-            $run = Simulator::run($parts->design(), self::TOLERANCE, $timed !== null);
+            $run = $parts->run(self::TOLERANCE, $timed !== null);
 
             return [$run->distanceM, $timed === null ? 0.0 : $run->timeAt($timed) ?? 0.0];
         });

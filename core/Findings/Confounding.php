@@ -133,6 +133,8 @@ final readonly class Confounding
             [CarAttribute::NozzleKind, CarAttribute::NozzleLength],
             [CarAttribute::WheelKind, CarAttribute::WheelDiameter],
             [CarAttribute::PumpStrokes, CarAttribute::BalloonSize],
+            [CarAttribute::BandsInChain, CarAttribute::ChainLength],
+            [CarAttribute::Ballast, CarAttribute::Mass],
         ];
 
         return in_array([$one, $other], $families, true) || in_array([$other, $one], $families, true);

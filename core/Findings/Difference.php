@@ -24,6 +24,7 @@ final readonly class Difference
         ],
         CarAttribute::WheelKind->value => [CarAttribute::WheelDiameter],
         CarAttribute::PumpStrokes->value => [CarAttribute::BalloonSize],
+        CarAttribute::BandsInChain->value => [CarAttribute::ChainLength],
     ];
 
     /**
@@ -66,7 +67,7 @@ final readonly class Difference
         return abs($one - $other) <= match ($factor) {
             CarAttribute::EndPlay => self::SAME_END_PLAY_M,
             CarAttribute::NozzleAngle => self::SAME_ANGLE,
-            CarAttribute::PumpStrokes => 0.0,
+            CarAttribute::PumpStrokes, CarAttribute::TurnsWound => 0.0,
             default => self::SAME * max(abs($one), abs($other)) * (1.0 - 1e-9),
         };
     }

@@ -4,35 +4,39 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\LinearModel;
 use Skivo\Core\Statistics\StudentT;
 
 /**
- * Whether one car goes farthest with a medium fill: its tries with different fills, a parabola through them, and where its
- * top may lie (Fieller, J. R. Stat. Soc. B 16, 175, 1954).
+ * Whether one car goes farthest with a medium fill, or wound by a medium number of turns: its tries with different ones, a parabola
+ * through them, and where its top may lie (Fieller, J. R. Stat. Soc. B 16, 175, 1954).
  */
 final readonly class Dose
 {
     private const FEWEST_TRIES = 5;
     private const FEWEST_SIZES = 3;
 
-    /** Fills that nobody could tell apart (m). Common practice, no source. */
+    /** Fills that nobody could tell apart (m), and turns. Common practice, no source. */
     private const SAME_M = 0.004;
+    private const SAME_TURNS = 0.4;
 
     /**
      * @param string $car its id
-     * @param non-empty-list<array{float, float}> $points fill (diameter, m) and distance (m) of each try
+     * @param CarAttribute $of the balloon's size or the turns wound
+     * @param non-empty-list<array{float, float}> $points fill (diameter, m) or turns, and distance (m), of each try
      * @param list<float> $curve of the parabola over the fill, lowest power first; none where the tries fix no parabola
-     * @param float|null $bestM fill that goes farthest (m); null where there is none inside what was tried
+     * @param float|null $best fill (m), or number of turns, that goes farthest; null where there is none inside what was tried
      * @param Interval|null $interval of that, likewise
      */
     private function __construct(
         public string $car,
+        public CarAttribute $of,
         public array $points,
         public array $curve,
-        public ?float $bestM,
+        public ?float $best,
         public ?Interval $interval,
     ) {}
 
@@ -45,20 +49,25 @@ final readonly class Dose
      */
     public static function all(array $tries): array
     {
-        $points = array_filter(
-            array_map(self::points(...), $tries),
-            static fn(array $points): bool => count($points) >= self::FEWEST_TRIES && self::sizes($points) >= self::FEWEST_SIZES,
-        );
+        $found = [];
+        foreach ($tries as $car => $own) {
+            foreach ([[CarAttribute::BalloonSize, self::SAME_M], [CarAttribute::TurnsWound, self::SAME_TURNS]] as [$of, $same]) {
+                $points = self::points($own, $of);
+                if (count($points) >= self::FEWEST_TRIES && self::sizes($points, $same) >= self::FEWEST_SIZES) {
+                    $found[] = [(string) $car, $of, $points];
+                }
+            }
+        }
         $doses = [];
-        foreach ($points as $car => $own) {
-            $doses[] = self::of((string) $car, $own, 1.0 - Claims::LEVEL / count($points));
+        foreach ($found as [$car, $of, $points]) {
+            $doses[] = self::of($car, $of, $points, 1.0 - Claims::LEVEL / count($found));
         }
 
         return $doses;
     }
 
     /** @param non-empty-list<array{float, float}> $points */
-    private static function of(string $car, array $points, float $confidence): self
+    private static function of(string $car, CarAttribute $of, array $points, float $confidence): self
     {
         $fills = array_column($points, 0);
         $middle = array_sum($fills) / count($fills);
@@ -68,7 +77,7 @@ final readonly class Dose
             2,
         );
         if ($fit === null) {
-            return new self($car, $points, [], null, null);
+            return new self($car, $of, $points, [], null, null);
         }
         [$a, $b, $c] = $fit->coefficients;
         $curve = [$a - $b * $middle + $c * $middle ** 2, $b - 2 * $c * $middle, $c];
@@ -79,23 +88,24 @@ final readonly class Dose
         $constant = $b ** 2 - $t ** 2 * $fit->covariance[1][1];
         $root = $linear ** 2 - 4 * $square * $constant;
         if ($c >= 0.0 || $square <= 0.0 || $root < 0.0) {
-            return new self($car, $points, $curve, null, null);
+            return new self($car, $of, $points, $curve, null, null);
         }
         $low = $middle + (-$linear - sqrt($root)) / (2 * $square);
         $high = $middle + (-$linear + sqrt($root)) / (2 * $square);
 
         return $low > min($fills) && $high < max($fills)
-            ? new self($car, $points, $curve, $middle - $b / (2 * $c), new Interval($low, $high, $confidence))
-            : new self($car, $points, $curve, null, null);
+            ? new self($car, $of, $points, $curve, $middle - $b / (2 * $c), new Interval($low, $high, $confidence))
+            : new self($car, $of, $points, $curve, null, null);
     }
 
     /** @return list<array{float, float}> */
-    private static function points(Tries $tries): array
+    private static function points(Tries $tries, CarAttribute $of): array
     {
         $points = [];
         foreach ([...$tries->counted, ...$tries->extra, ...$tries->practice] as $run) {
-            if ($run->fillDiameterM !== null && $run->distanceM !== null && $run->void === null && !$run->pastEnd) {
-                $points[] = [$run->fillDiameterM, $run->distanceM];
+            $dose = $of === CarAttribute::TurnsWound ? $run->turns : $run->fillDiameterM;
+            if ($dose !== null && $run->distanceM !== null && $run->void === null && !$run->pastEnd) {
+                $points[] = [$dose, $run->distanceM];
             }
         }
 
@@ -103,14 +113,14 @@ final readonly class Dose
     }
 
     /** @param list<array{float, float}> $points */
-    private static function sizes(array $points): int
+    private static function sizes(array $points, float $same): int
     {
         $fills = array_column($points, 0);
         sort($fills);
         $sizes = 0;
         $last = -INF;
         foreach ($fills as $fill) {
-            if ($fill - $last > self::SAME_M) {
+            if ($fill - $last > $same) {
                 $sizes++;
                 $last = $fill;
             }

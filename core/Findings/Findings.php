@@ -35,6 +35,7 @@ final readonly class Findings
      * @param array<array-key, Work> $works why each car stopped where it did, by its id; of every version that ran, and of the others of which enough is known
      * @param array<array-key, float> $chances of being first, by the id of the group
      * @param array<array-key, list<Outlier>> $outliers by the id of the car
+     * @param list<SourceUse> $sources of energy, compared; none where all cars have one
      * @param string|null $typical the car whose forecast is the middle one
      */
     private function __construct(
@@ -58,6 +59,7 @@ final readonly class Findings
         public array $outliers,
         public Trends $trends,
         public ?string $typical,
+        public array $sources,
     ) {}
 
     /** @param int $draws of the chances of being first */
@@ -116,6 +118,7 @@ final readonly class Findings
             )),
             $trends,
             $typical,
+            SourceUse::all($cars, $forecast),
         );
     }
 
@@ -174,12 +177,9 @@ final readonly class Findings
                     $others[$outcome->value] = $sample;
                 }
             }
-            $choices = $car->choices;
-            $filled = $car->filledDiameterM();
+            $choices = $car->asRun();
             $model = $forecast->modelOf($car->id);
-            if ($filled !== null) {
-                $choices = $choices->with(CarAttribute::BalloonSize, $filled);
-            } elseif ($model !== null && $choices->has(CarAttribute::PumpStrokes) && !$choices->has(CarAttribute::BalloonSize)) {
+            if ($model !== null && $choices->blows() && $choices->has(CarAttribute::PumpStrokes) && !$choices->has(CarAttribute::BalloonSize)) {
                 $choices = $choices->with(CarAttribute::BalloonSize, self::filledTo($model));
             }
             $cars[] = new ComparedCar($car->id, $car->group, $car->version, $choices, $distances, $others);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 
 /**
  * Cars that can be compared for one attribute: the versions of one group, or one car of each group, in which all kinds but
@@ -44,20 +45,28 @@ final readonly class LikeCars
         CarAttribute::ChassisLength->value => [CarAttribute::Wheelbase],
         CarAttribute::ChassisWidth->value => [CarAttribute::Track],
         CarAttribute::Joint->value => [CarAttribute::BandTurns],
+        CarAttribute::BandsInChain->value => [CarAttribute::ChainLength],
+        CarAttribute::ChainLength->value => [CarAttribute::BandsInChain],
+        CarAttribute::Ballast->value => [CarAttribute::Mass],
     ];
 
-    /** What a car has where nothing was said of it: one balloon, one outlet, no tube before the nozzle. */
+    /** What a car has where nothing was said of it: one balloon, one outlet, no tube before the nozzle, no ballast. */
     private const UNSAID = [
         CarAttribute::WiderBore->value => 0.0,
         CarAttribute::WidestBore->value => 0.0,
         CarAttribute::NozzleOutlets->value => '1',
         CarAttribute::Balloons->value => '1',
+        CarAttribute::EnergySource->value => EnergySource::Balloon->value,
+        CarAttribute::Ballast->value => 0.0,
     ];
 
-    /** Without one of each of these on record there is no claim about anything else. */
+    /** Without one of each of these on record there is no claim about anything else, of cars that have any such thing. */
     private const ESSENTIAL = [
         [CarAttribute::NozzleBore, CarAttribute::NozzleKind],
         [CarAttribute::BalloonSize, CarAttribute::PumpStrokes],
+        [CarAttribute::ChainLength],
+        [CarAttribute::TurnsWound],
+        [CarAttribute::RampHeight],
         [CarAttribute::Mass],
         [CarAttribute::WheelKind, CarAttribute::WheelDiameter],
     ];
@@ -144,7 +153,10 @@ final readonly class LikeCars
     /** @return list<CarAttribute> in which cars that are compared must agree, or be adjusted */
     private static function beside(CarAttribute $tested): array
     {
-        $follows = self::FOLLOWS[$tested->value] ?? [];
+        // Another source of energy brings its own drive along.
+        $follows = $tested === CarAttribute::EnergySource
+            ? array_filter(CarAttribute::cases(), static fn(CarAttribute $each): bool => $each->isOfTheDrive())
+            : self::FOLLOWS[$tested->value] ?? [];
 
         return array_values(array_filter(
             Difference::compared(),
@@ -168,11 +180,11 @@ final readonly class LikeCars
                 $cars = array_values(array_filter($cars, static fn(ComparedCar $car): bool => self::hasOneOf($car, $family)));
             }
         }
-        $all = count($cars);
         $looked = [];
         foreach ($beside as $attribute) {
-            $known = array_filter($cars, static fn(ComparedCar $car): bool => self::value($car, $attribute) !== null);
-            if (2 * count($known) > $all) {
+            $asked = array_filter($cars, static fn(ComparedCar $car): bool => self::isAskedOf($car, $attribute));
+            $known = array_filter($asked, static fn(ComparedCar $car): bool => self::value($car, $attribute) !== null);
+            if (2 * count($known) > count($asked)) {
                 $looked[] = $attribute;
             }
         }
@@ -184,7 +196,7 @@ final readonly class LikeCars
         return [
             array_values(array_filter($cars, static fn(ComparedCar $car): bool => array_filter(
                 $looked,
-                static fn(CarAttribute $each): bool => self::value($car, $each) === null,
+                static fn(CarAttribute $each): bool => self::value($car, $each) === null && self::isAskedOf($car, $each),
             ) === [])),
             $looked,
         ];
@@ -195,10 +207,20 @@ final readonly class LikeCars
         return $car->choices->explanation($attribute) ?? self::UNSAID[$attribute->value] ?? null;
     }
 
-    /** @param list<CarAttribute> $family */
+    /** Whether it means anything of a car that is driven as this one. */
+    private static function isAskedOf(ComparedCar $car, CarAttribute $attribute): bool
+    {
+        return $attribute->belongsTo($car->choices->source() ?? EnergySource::Balloon);
+    }
+
+    /**
+     * Whether one of them is on record, or none of them is asked of such a car.
+     *
+     * @param non-empty-list<CarAttribute> $family
+     */
     private static function hasOneOf(ComparedCar $car, array $family): bool
     {
-        return array_filter($family, static fn(CarAttribute $each): bool => $car->choices->explanation($each) !== null) !== [];
+        return !self::isAskedOf($car, $family[0]) || array_filter($family, static fn(CarAttribute $each): bool => $car->choices->explanation($each) !== null) !== [];
     }
 
     /**

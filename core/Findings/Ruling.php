@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Simulation\Settings;
 
 /**
@@ -57,7 +58,8 @@ final readonly class Ruling
         $settings = $typical === null ? null : $model->settingsOf($typical);
         $opinion = static fn(School $school): ?int => $typical === null || $settings === null ? null : self::opinion($school, $model, $typical, $settings);
         $rulings = [];
-        foreach (School::cases() as $school) {
+        $sources = array_values(array_unique(array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars), SORT_REGULAR));
+        foreach (array_filter(School::cases(), static fn(School $school): bool => $sources === [] || $school->concerns($sources)) as $school) {
             foreach ($school->outcomes() as $outcome) {
                 if ($outcome === $school->outcomes()[0] || array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null) !== []) {
                     $says = $outcome === Outcome::Distance ? $opinion($school) : null;
@@ -153,7 +155,7 @@ final readonly class Ruling
     {
         $setting = $school->factor();
         $ruler = $setting->facts()->ruler;
-        if ($ruler === null) {
+        if ($ruler === null || $school->direction() === 0 || !$setting->belongsTo($settings->source)) {
             return null;
         }
         $at = $settings->get($setting);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 
 /** Where teachers disagree, as a claim that a class's own cars may support or not. */
 enum School: string
@@ -28,6 +29,10 @@ enum School: string
     case WheelsHeld = 'wheels_held';
     case BearingsHeld = 'bearings_held';
     case FilledBy = 'filled_by';
+    case BandOrBalloon = 'band_or_balloon';
+    case MoreTurns = 'more_turns';
+    case Ballast = 'ballast';
+    case Tyres = 'tyres';
 
     public function factor(): CarAttribute
     {
@@ -51,6 +56,24 @@ enum School: string
             self::WheelsHeld => CarAttribute::WheelHold,
             self::BearingsHeld => CarAttribute::BearingHold,
             self::FilledBy => CarAttribute::FilledBy,
+            self::BandOrBalloon => CarAttribute::EnergySource,
+            self::MoreTurns => CarAttribute::TurnsWound,
+            self::Ballast => CarAttribute::Ballast,
+            self::Tyres => CarAttribute::Tyre,
+        };
+    }
+
+    /**
+     * Whether cars that are driven so can say anything of it: of turns only those with a band, of a source of energy only two sources.
+     *
+     * @param list<EnergySource> $sources of a class's cars
+     */
+    public function concerns(array $sources): bool
+    {
+        return match ($this) {
+            self::BandOrBalloon => in_array(EnergySource::ElasticBand, $sources, true) && in_array(EnergySource::Balloon, $sources, true),
+            self::Ballast, self::Tyres => in_array(EnergySource::ElasticBand, $sources, true),
+            default => array_filter($sources, $this->factor()->belongsTo(...)) !== [],
         };
     }
 
@@ -73,6 +96,7 @@ enum School: string
             self::Joint, self::NozzleDown, self::Release, self::LipCut, self::DeepNeck, self::FilledBy => [Outcome::Distance],
             self::WheelsHeld, self::BearingsHeld => [Outcome::Distance, Outcome::Straightness],
             self::ClearGap => [Outcome::Distance, Outcome::Straightness],
+            self::Tyres => [Outcome::Distance],
             default => [Outcome::Distance, Outcome::Time],
         };
     }
@@ -84,7 +108,7 @@ enum School: string
             self::LighterCar => -1,
             // Of the two kinds "fixed" comes first in the alphabet, so "more" is spinning.
             self::TurningAxle => -1,
-            self::Joint, self::Release, self::LipCut, self::WheelsHeld, self::BearingsHeld, self::FilledBy => 0,
+            self::Joint, self::Release, self::LipCut, self::WheelsHeld, self::BearingsHeld, self::FilledBy, self::Tyres => 0,
             default => 1,
         };
     }

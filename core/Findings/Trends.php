@@ -24,6 +24,7 @@ final readonly class Trends
         $trends = $pValues = [];
         foreach (self::outcomes($cars) as $outcome) {
             $newest = ComparedCar::newest(array_values(array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null)));
+            $ofOutcome = $pOfOutcome = [];
             foreach (CarAttribute::explaining() as $factor) {
                 $points = [];
                 foreach ($newest as $car) {
@@ -35,9 +36,12 @@ final readonly class Trends
                 $relation = $factor->explainsAsNumber() ? new NumberRelation($points) : new CategoryRelation($points);
                 $p = $relation->pValue();
                 if ($p !== null) {
-                    $pValues[$outcome->value][$factor->value] = $p;
-                    $trends[$outcome->value][$factor->value] = $relation->trend;
+                    $pOfOutcome[$factor->value] = $p;
+                    $ofOutcome[$factor->value] = $relation->trend;
                 }
+            }
+            if ($ofOutcome !== []) {
+                [$trends[$outcome->value], $pValues[$outcome->value]] = [$ofOutcome, $pOfOutcome];
             }
         }
 

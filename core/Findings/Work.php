@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Simulation\EnergyLedger;
 
 /**
- * Why a car stopped where it did: what its balloon pushed, over the stretch on which it blew, is what rolling, drag and the
- * air that left took back over the whole way, so push · stretch = hold · distance. Of the four, one is worked out from the
- * other three.
+ * Why a car stopped where it did: what pushed it, over the stretch on which its balloon blew or its band pulled, is what rolling,
+ * drag and the air that left took back over the whole way, so push · stretch = hold · distance. Of the four, one is worked out
+ * from the other three. What a ramp gave counts with the push: alone, it is drawn over the length of the ramp.
  */
 final readonly class Work
 {
     /**
      * @param float $pushN mean thrust over the stretch, along the way
-     * @param float $stretchM on which the balloon blew
+     * @param float $stretchM on which the balloon blew or the band pulled
      * @param float $holdN mean of what held it back, over the way
      * @param float $distanceM mean of its counted tries; of the forecast where none counts
      * @param Known $push how that is known
@@ -34,13 +35,14 @@ final readonly class Work
         public Known $hold,
         public Known $distance,
         public EnergyLedger $energy,
+        public EnergySource $source,
     ) {}
 
     /**
      * @param float $modelDistanceM that the run model has at the car's own friction and pressure, above zero
      * @param float $modelStretchM likewise
      * @param float|null $measuredM mean of its counted tries; null where none counts
-     * @param float|null $limpM where its balloon went limp; null where that was not marked
+     * @param float|null $limpM where its balloon went limp or its band came off; null where that was not marked
      * @param bool $isThrustMeasured on the bench
      * @param bool $isFrictionMeasured likewise
      */
@@ -52,11 +54,12 @@ final readonly class Work
         ?float $limpM,
         bool $isThrustMeasured,
         bool $isFrictionMeasured,
+        EnergySource $source = EnergySource::Balloon,
     ): self {
         $distance = $measuredM ?? $modelDistanceM;
         $stretch = min($distance, $limpM ?? $modelStretchM);
-        $push = $energy->thrustWork / $modelStretchM;
-        $hold = ($energy->rolling + $energy->drag + $energy->carriedOff) / $modelDistanceM;
+        $push = ($energy->push + $energy->start - $energy->slip - $energy->end) / $modelStretchM;
+        $hold = $energy->moved() / $modelDistanceM;
         // What was measured on the bench stands; what only the model says gives way.
         $isPushWorkedOut = $isFrictionMeasured && !$isThrustMeasured;
 
@@ -70,6 +73,7 @@ final readonly class Work
             $isPushWorkedOut ? Known::Measured : Known::WorkedOut,
             $measuredM === null ? Known::Predicted : Known::Measured,
             $energy,
+            $source,
         );
     }
 }

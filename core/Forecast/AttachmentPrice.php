@@ -7,7 +7,6 @@ namespace Skivo\Core\Forecast;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\CarModel;
-use Skivo\Core\Simulation\Simulator;
 
 /** What something carried along costs a car: how much farther it would go without, by the middle of its forecast. */
 final readonly class AttachmentPrice
@@ -39,7 +38,7 @@ final readonly class AttachmentPrice
         }
         try {
             [$with, $bare] = array_map(
-                static fn(float $mass): float => Simulator::run(Prediction::begin($settings->with(CarAttribute::Mass, $mass), $state)->design())->distanceM,
+                static fn(float $mass): float => Prediction::begin($settings->with(CarAttribute::Mass, $mass), $state)->run()->distanceM,
                 [$settings->get(CarAttribute::Mass), $without],
             );
         } catch (OutOfRangeException) {

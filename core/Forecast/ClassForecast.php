@@ -9,11 +9,11 @@ use Skivo\Core\Bench\Repeatability;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
-use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\PumpCurve;
 use Skivo\Core\Statistics\ModeratedScatter;
@@ -29,7 +29,7 @@ final readonly class ClassForecast
     /** What a careful bench test of friction is off by (standard uncertainty, of f). From memory. */
     private const CAREFUL = 0.04;
 
-    /** A fill within so much of a car's usual one is the same. */
+    /** A fill, or a winding, within so much of a car's usual one is the same. */
     private const SAME_FILL = 0.025;
 
     /** More than this and it is no scatter of tries. */
@@ -41,7 +41,7 @@ final readonly class ClassForecast
      * @param array<array-key, array<string, float>> $beyond what is recorded of the others that the model can't, by attribute (SI)
      * @param array<array-key, list<CarAttribute>> $missing what is not known of a car and must be, by its id
      * @param array<array-key, State> $states what is known of each car, by its id
-     * @param State $usual likewise of a car that this class might build
+     * @param array{push: State, band: State} $usual likewise of a car that this class might build, by what drives it
      * @param array<array-key, Forecast> $forecasts of one more try, by the id of the car; of those that nothing is missing of
      * @param array<array-key, Forecast> $beforeRuns what could have been said before its first try, likewise; of those that ran
      * @param array<array-key, Forecast> $onceMeasured what one careful bench test of its friction would make of it; of those without
@@ -54,7 +54,7 @@ final readonly class ClassForecast
         public array $beyond,
         public array $missing,
         public array $states,
-        public State $usual,
+        private array $usual,
         public array $forecasts,
         public array $beforeRuns,
         public array $onceMeasured,
@@ -83,16 +83,15 @@ final readonly class ClassForecast
     ): self {
         $models = $measured = $beyond = $missing = $forces = [];
         foreach ($cars as $car) {
-            $choices = self::asFilled($car);
-            $model = CarModel::of($choices, $catalogue, $surface, $temperatureC, $pump);
+            $choices = $car->asRun();
+            $model = CarModel::of($choices, $catalogue, $surface, $temperatureC, $pump)->leaking($car->lostM);
             if (!$model->isComputable()) {
                 $beyond[$car->id] = $model->beyond;
             } elseif (!$choices->isEmpty() || $car->bench !== []) {
                 $models[$car->id] = $model;
                 $measured[] = [$model, $car->bench];
-                $lacks = self::lacks($choices);
-                if ($lacks !== []) {
-                    $missing[$car->id] = $lacks;
+                if ($model->missing !== []) {
+                    $missing[$car->id] = $model->missing;
                 }
             }
         }
@@ -108,8 +107,18 @@ final readonly class ClassForecast
                 }
             }
         }
-        $workmanship = new Workmanship(array_values($evidence));
-        $states = array_map($workmanship->stateOf(...), $evidence);
+        $drives = ['push' => [], 'band' => []];
+        foreach ($evidence as $id => $car) {
+            $drives[self::drive($models[$id]->source())][] = $car;
+        }
+        // Bands pull otherwise than balloons push, and neither says anything of the other; the hands are taken as those of each.
+        $hands = [
+            'push' => new Workmanship($drives['push'], StrengthPrior::of(EnergySource::Balloon)),
+            'band' => new Workmanship($drives['band'], StrengthPrior::of(EnergySource::ElasticBand)),
+        ];
+        $of = static fn(Evidence $car): Workmanship => $hands[self::drive($models[$car->id]->source())];
+        $states = array_map(static fn(Evidence $car): State => $of($car)->stateOf($car), $evidence);
+        $usualScatter = $scatter === null ? self::USUAL_SCATTER : self::relative(null, $scatter);
 
         return new self(
             $models,
@@ -117,9 +126,9 @@ final readonly class ClassForecast
             $beyond,
             $missing,
             $states,
-            $workmanship->usual($scatter === null ? self::USUAL_SCATTER : self::relative(null, $scatter)),
+            array_map(static fn(Workmanship $each): State => $each->usual($usualScatter), $hands),
             array_map(static fn(Evidence $car): Forecast => $states[$car->id]->forecast($car->table), $evidence),
-            array_map(static fn(Evidence $car): Forecast => $workmanship->forecastBeforeRuns($car, self::versions($cars, $car->id)), array_filter(
+            array_map(static fn(Evidence $car): Forecast => $of($car)->forecastBeforeRuns($car, self::versions($cars, $car->id)), array_filter(
                 $evidence,
                 static fn(Evidence $car): bool => $car->distancesM !== [] || $car->atLeastM !== [] || $car->noStarts > 0,
             )),
@@ -127,11 +136,11 @@ final readonly class ClassForecast
                 static fn(Evidence $car): Forecast => $states[$car->id]->onceMeasured($car->table->partsFriction, self::CAREFUL)->forecast($car->table),
                 array_filter($evidence, static fn(Evidence $car): bool => $car->friction === null),
             ),
-            $workmanship->hands(),
+            $hands[count($drives['band']) > count($drives['push']) ? 'band' : 'push']->hands(),
             $repeats,
             $scatter,
             $shifts,
-            self::checked($cars, $evidence, $workmanship),
+            self::checked($cars, $evidence, $of),
         );
     }
 
@@ -141,13 +150,16 @@ final readonly class ClassForecast
         return $this->models[$car] ?? null;
     }
 
-    /** @return list<CarAttribute> of a nozzle's bore and a balloon's size, without which nothing can be said */
-    private static function lacks(Car $choices): array
+    /** Of a car that this class might build, driven so. */
+    public function usual(EnergySource $source = EnergySource::Balloon): State
     {
-        return array_values(array_filter([
-            $choices->has(CarAttribute::NozzleBore) || $choices->has(CarAttribute::NozzleKind) ? null : CarAttribute::NozzleBore,
-            $choices->has(CarAttribute::BalloonSize) || $choices->has(CarAttribute::PumpStrokes) ? null : CarAttribute::BalloonSize,
-        ]));
+        return $this->usual[self::drive($source)];
+    }
+
+    /** Cars whose push differs from the model's for the same reasons; a ramp alone gives what it gives. */
+    private static function drive(EnergySource $source): string
+    {
+        return $source->winds() ? 'band' : 'push';
     }
 
     /**
@@ -168,22 +180,16 @@ final readonly class ClassForecast
         ));
     }
 
-    /** A car as its tries were filled, where they say. */
-    private static function asFilled(RecordedCar $car): Car
-    {
-        $filled = $car->filledDiameterM();
-
-        return $filled === null ? $car->choices : $car->choices->with(CarAttribute::BalloonSize, $filled);
-    }
-
     /** @return list<Run> that say how far it goes: practice as well, where it was filled as for its tries */
     private static function runs(RecordedCar $car): array
     {
-        $usual = $car->filledDiameterM();
+        $choices = $car->asRun();
+        $isUsual = static fn(?float $of, ?float $usual): bool => $of === null || $usual !== null && abs($of - $usual) <= self::SAME_FILL * $usual;
 
         return [...$car->runs->counted, ...$car->tries->extra, ...array_filter(
             $car->tries->practice,
-            static fn(Run $run): bool => $run->void === null && ($run->fillDiameterM === null || $usual !== null && abs($run->fillDiameterM - $usual) <= self::SAME_FILL * $usual),
+            static fn(Run $run): bool => $run->void === null && $isUsual($run->fillDiameterM, $choices->balloonDiameterM())
+                && $isUsual($run->turns, $choices->number(CarAttribute::TurnsWound)),
         )];
     }
 
@@ -205,11 +211,11 @@ final readonly class ClassForecast
             $car->id,
             DistanceTable::of($model->settings, $kept),
             $forces->frictionIsMeasured() ? $forces->friction : null,
-            $forces->thrustIsMeasured() ? $forces->pressure->times(1.0 / $model->settings->get(CarAttribute::BalloonPressure)) : null,
+            $forces->thrustIsMeasured() ? $forces->pressure->times(1.0 / $model->settings->get($model->source()->strength())) : null,
             $distances,
             array_map(static fn(Run $run): float => (float) $run->distanceM, $past),
             count(array_filter($runs, static fn(Run $run): bool => $run->distanceM === 0.0))
-                + count(array_filter([...$car->tries->void, ...$car->tries->practice], static fn(Run $run): bool => $run->void === VoidReason::NoStart)),
+                + count(array_filter([...$car->tries->void, ...$car->tries->practice], static fn(Run $run): bool => $run->void?->isNoStart() === true)),
             self::relative($sample, $scatter),
             $shifts->of($car->failed ?? []),
         );
@@ -218,12 +224,13 @@ final readonly class ClassForecast
     /**
      * @param list<RecordedCar> $cars
      * @param array<array-key, Evidence> $evidence by the id of the car
+     * @param \Closure(Evidence): Workmanship $of what is known of hands that build cars with its drive
      */
-    private static function checked(array $cars, array $evidence, Workmanship $workmanship): CheckedCars
+    private static function checked(array $cars, array $evidence, \Closure $of): CheckedCars
     {
         $ofGroup = [];
         foreach ($cars as $car) {
-            $reading = $car->failed === null || !isset($evidence[$car->id]) ? null : $workmanship->reading($evidence[$car->id]);
+            $reading = $car->failed === null || !isset($evidence[$car->id]) ? null : $of($evidence[$car->id])->reading($evidence[$car->id]);
             if ($reading !== null) {
                 // Versions share their group's faults: the newest speaks for it.
                 $ofGroup[$car->group] = [$car->failed ?? [], $reading];

@@ -6,33 +6,26 @@ namespace Skivo\Core\Forecast;
 
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\OutOfRangeException;
-use Skivo\Core\Physics\Constants;
-use Skivo\Core\Simulation\Design;
 use Skivo\Core\Simulation\Settings;
-use Skivo\Core\Simulation\Simulator;
 
 /**
- * How far one design goes for any rolling coefficient and any pressure of its balloon, from some simulated runs: the
- * logarithm of the distance is close to straight between them. At each pressure the runs lie between hardly any friction and
+ * How far one design goes for any rolling coefficient and any pressure of its balloon, or pull of its band, from some simulated
+ * runs: the logarithm of the distance is close to straight between them. At each pressure the runs lie between hardly any friction and
  * the most with which the car still starts, so that no line crosses the start.
  */
 final readonly class DistanceTable
 {
     private const LEAST_FRICTION = 0.0005;
-    private const GREATEST_FRICTION = 1.0;
 
     /** The runs reach from so many times less than the most friction with which the car still starts; a little beyond, the line goes on. */
     private const TIMES_LESS = 40.0;
     private const BEYOND = 1.3;
 
-    /** Of the pressure over the usual balloon's, in equal steps of its logarithm. */
+    /** Of the pressure over the usual balloon's, or of a band's pull likewise, in equal steps of its logarithm. */
     private const LEAST_PRESSURE = 0.3;
     private const GREATEST_PRESSURE = 2.0;
     private const PRESSURES = 4;
     private const FRICTIONS = 9;
-
-    /** Just below the friction at which a car no longer starts. */
-    private const STARTS = 0.999;
 
     private const TOLERANCE = 1e-3;
 
@@ -59,8 +52,9 @@ final readonly class DistanceTable
     {
         $parts = $settings->with(CarAttribute::RollingCoefficient, 0.0)->with(CarAttribute::Workmanship, 0.0);
         $friction = $parts->rollingCoefficient();
-        $pressure = $settings->get(CarAttribute::BalloonPressure);
-        $usual = $parts->with(CarAttribute::BalloonPressure, 1.0);
+        $strength = $settings->source->strength();
+        $pressure = $settings->get($strength);
+        $usual = $parts->with($strength, 1.0);
         $key = hash('xxh128', serialize($usual));
         $held = $kept->get("distances {$key}", static fn(): array => self::simulate($usual));
         $rows = array_chunk($held, self::FRICTIONS + 1);
@@ -149,28 +143,16 @@ final readonly class DistanceTable
         $values = [];
         for ($row = 0; $row < self::PRESSURES; $row++) {
             $pressure = self::LEAST_PRESSURE * (self::GREATEST_PRESSURE / self::LEAST_PRESSURE) ** ($row / (self::PRESSURES - 1));
-            $limit = self::greatestFriction($usual->design(1.0, $pressure));
+            $limit = $usual->greatestFriction($pressure);
             $values[] = log($limit);
             for ($column = 0; $column < self::FRICTIONS; $column++) {
                 $left = (1.0 - $column / (self::FRICTIONS - 1)) ** 2;
                 $friction = max(self::LEAST_FRICTION, $limit * self::TIMES_LESS ** -$left);
-                $run = Simulator::run($usual->with(CarAttribute::RollingCoefficient, $friction)->design(1.0, $pressure), self::TOLERANCE);
+                $run = $usual->with(CarAttribute::RollingCoefficient, $friction)->run(self::TOLERANCE, strength: $pressure);
                 $values[] = log(max(1e-6, $run->distanceM));
             }
         }
 
         return $values;
-    }
-
-    /** With which the first push still moves it: T·cos θ = b·f·(m·g − T·sin θ). */
-    private static function greatestFriction(Design $design): float
-    {
-        $thrust = $design->firstThrustN();
-        $load = $design->vehicle->massKg * Constants::GRAVITY_M_S2 - $thrust * $design->nozzle->upwardShare();
-        $push = $thrust * $design->nozzle->forwardShare();
-
-        return $load <= 0.0
-            ? self::GREATEST_FRICTION
-            : max(self::LEAST_FRICTION, min(self::GREATEST_FRICTION, self::STARTS * $push / ($design->vehicle->breakawayRatio * $load)));
     }
 }

@@ -8,7 +8,6 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Simulation\Regime;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\SimulatedRun;
-use Skivo\Core\Simulation\Simulator;
 
 /**
  * How far settings that somebody turns will go: the run with the workmanship and the pressure that they have, and the
@@ -25,14 +24,15 @@ final readonly class Prediction
     public static function of(Settings $settings, State $state, bool $withTrajectory = true): self
     {
         $bare = $settings->with(CarAttribute::RollingCoefficient, 0.0)->with(CarAttribute::Workmanship, 0.0);
-        $usual = $bare->with(CarAttribute::BalloonPressure, 1.0);
+        $strength = $settings->source->strength();
+        $usual = $bare->with($strength, 1.0);
 
         return new self(
             $settings,
-            Simulator::run($settings->design(), withTrajectory: $withTrajectory),
+            $settings->run(withTrajectory: $withTrajectory),
             $state->about(
                 max(1e-4, $settings->rollingCoefficient() - $bare->rollingCoefficient()),
-                $settings->get(CarAttribute::BalloonPressure),
+                $settings->get($strength),
                 $settings->frictionIsMeasured(),
             )->forecast(DistanceTable::of($usual, new KeptInMemory())),
         );
@@ -41,10 +41,12 @@ final readonly class Prediction
     /** Settings with the middle of what is known of the hands that build such a car: where turning them begins. */
     public static function begin(Settings $settings, State $state): Settings
     {
+        $strength = $settings->source->strength();
+
         return $settings
             ->with(CarAttribute::RollingCoefficient, 0.0)
             ->with(CarAttribute::Workmanship, min(CarAttribute::Workmanship->limits()[1], $state->workmanship()))
-            ->with(CarAttribute::BalloonPressure, $settings->get(CarAttribute::BalloonPressure) * $state->pressure());
+            ->with($strength, $settings->get($strength) * $state->pressure());
     }
 
     /** What takes most of the push. */

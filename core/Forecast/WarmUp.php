@@ -10,7 +10,6 @@ use Skivo\Core\Car\PartKind;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Settings;
-use Skivo\Core\Simulation\Simulator;
 
 /** A question about the class's own kit, and what the run model says: a guess first, then the simulated run. */
 enum WarmUp: string
@@ -38,6 +37,9 @@ enum WarmUp: string
     {
         $answers = [];
         foreach (self::cases() as $question) {
+            if ($question->attribute()?->belongsTo($kit->source()) === false) {
+                continue;
+            }
             try {
                 $before = self::distance($kit->settings, $usual);
                 $after = self::distance($question->changed($kit->settings), $usual);
@@ -91,6 +93,6 @@ enum WarmUp: string
 
     private static function distance(Settings $settings, State $usual): float
     {
-        return Simulator::run(Prediction::begin($settings, $usual)->design())->distanceM;
+        return Prediction::begin($settings, $usual)->run()->distanceM;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Statistics\Estimate;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\Normal;
@@ -13,7 +14,8 @@ use Skivo\Core\Statistics\StudentT;
  * What a class's hands add to friction, and what its balloons give: f = f_parts + w, with the workmanship w > 0 of each car
  * from ln w ~ N(μ, τ²) over the class, μ ~ N(ln 0.03, 0.8²), τ ~ half-normal(0.5); and the pressure of the emptying balloon
  * over the model's, ln p ~ N(ln P, 0.1²) with ln P ~ N(ln 0.8, 0.15²) (starting values from memory and trial; that rubber
- * gives back less than it took: Mullins, Rubber Chem. Technol. 42, 339, 1969).
+ * gives back less than it took: Mullins, Rubber Chem. Technol. 42, 339, 1969). Of a wound band it is the pull, with a prior of
+ * its own (StrengthPrior).
  *
  * A car that failed checks has ln w − s in that place of ln w, s being what they shift (CheckShifts).
  *
@@ -24,12 +26,9 @@ final readonly class Workmanship
 {
     private const MU = [-3.5065578973, 0.8];
     private const TAU = 0.5;
-    private const PRESSURE = [-0.2231435513, 0.15];
-    private const PRESSURE_OF_A_CAR = 0.1;
 
     /** Steps of the grids: of ln w, of a car's ln p, and of the class's μ, τ and ln P. */
     private const LOG_W = [-7.6, 0.2, 79];
-    private const LOG_P = [-0.80, 0.34, 20];
     private const MUS = 17;
     /** @var list<float> */
     private const TAUS = [0.05, 0.15, 0.3, 0.5, 0.75, 1.05, 1.4];
@@ -79,15 +78,21 @@ final readonly class Workmanship
     /** @var array<string, list<list<float>>> what remains of that for the class, by shape and pressure */
     private array $remains;
 
-    /** @param list<Evidence> $cars */
-    public function __construct(array $cars)
+    private StrengthPrior $prior;
+
+    /**
+     * @param list<Evidence> $cars that one kind of drive drives, or a ramp alone
+     * @param StrengthPrior|null $prior of that drive; a balloon's where null
+     */
+    public function __construct(array $cars, ?StrengthPrior $prior = null)
     {
+        $this->prior = $prior ?? StrengthPrior::of(EnergySource::Balloon);
         $this->w = array_map(exp(...), self::steps(...self::LOG_W));
-        $this->p = array_map(exp(...), self::steps(...self::LOG_P));
+        $this->p = array_map(exp(...), self::steps(...$this->prior->grid));
         $this->shapes = self::shapes();
-        $this->pressures = self::normalSteps(...[...self::PRESSURE, self::PRESSURES]);
+        $this->pressures = self::normalSteps($this->prior->mean, $this->prior->class, self::PRESSURES);
         $this->ofW = array_map(fn(array $shape): array => self::weights($this->w, $shape[0], $shape[1]), $this->shapes);
-        $this->ofP = array_map(fn(array $class): array => self::weights($this->p, $class[0], self::PRESSURE_OF_A_CAR), $this->pressures);
+        $this->ofP = array_map(fn(array $class): array => self::weights($this->p, $class[0], $this->prior->car), $this->pressures);
         $likelihoods = $remains = [];
         foreach ($cars as $car) {
             if ($car->saysMore() || $car->pressure !== null) {
@@ -210,7 +215,7 @@ final readonly class Workmanship
             }
         }
         $mu = [self::MU[0] - 3 * self::MU[1], self::MU[0] + 3 * self::MU[1], self::MUS];
-        $pressure = [self::PRESSURE[0] - 3 * self::PRESSURE[1], self::PRESSURE[0] + 3 * self::PRESSURE[1], self::PRESSURES];
+        $pressure = [$this->prior->mean - 3 * $this->prior->class, $this->prior->mean + 3 * $this->prior->class, self::PRESSURES];
 
         return new Hands(
             exp(self::quantile($w, $mu, 0.5)),

@@ -13,4 +13,6 @@ enum Dimension: string
     case Mass = 'mass';
     /** (s) */
     case Time = 'time';
+    /** Of an axle (one whole turn). */
+    case Turns = 'turns';
 }

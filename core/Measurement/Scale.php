@@ -25,6 +25,8 @@ enum Scale: string
     case Slope = 'slope';
     /** Directions: degrees. */
     case Angle = 'angle';
+    /** How far an axle was turned, in parts of a turn too. */
+    case Turns = 'turns';
     /** Things that are counted. */
     case Count = 'count';
 }

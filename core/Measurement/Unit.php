@@ -28,6 +28,7 @@ enum Unit: string
     case Pound = 'lb';
     case Second = 's';
     case Minute = 'min';
+    case Turn = 'turns';
 
     public function dimension(): Dimension
     {
@@ -35,6 +36,7 @@ enum Unit: string
             self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Foot, self::Yard, self::Stud => Dimension::Length,
             self::Gram, self::Kilogram, self::Ounce, self::Pound => Dimension::Mass,
             self::Second, self::Minute => Dimension::Time,
+            self::Turn => Dimension::Turns,
         };
     }
 
@@ -67,6 +69,7 @@ enum Unit: string
             self::Pound => '0.45359237',
             self::Second => '1',
             self::Minute => '60',
+            self::Turn => '1',
         };
     }
 
@@ -104,6 +107,7 @@ enum Unit: string
             'lb', 'lbs', 'pound', 'pounds' => self::Pound,
             's', 'sec', 'secs', 'second', 'seconds' => self::Second,
             'min', 'mins', 'minute', 'minutes' => self::Minute,
+            'turn', 'turns' => self::Turn,
             default => null,
         };
     }

@@ -29,6 +29,7 @@ enum UnitSystem: string
             Scale::Lane => $metric ? Unit::Metre : Unit::Foot,
             Scale::Weight => $metric ? Unit::Gram : Unit::Ounce,
             Scale::Stopwatch => Unit::Second,
+            Scale::Turns => Unit::Turn,
             Scale::Area, Scale::Slope, Scale::Angle, Scale::Count => null,
         };
     }
@@ -79,6 +80,7 @@ enum UnitSystem: string
             Scale::Weight => $metric ? 1 : 2,
             Scale::Stopwatch => 2,
             Scale::Area => $metric ? 1 : 4,
+            Scale::Turns => 1,
             Scale::Slope => $metric ? 1 : 2,
             Scale::Angle, Scale::Count => 0,
         };

@@ -30,6 +30,12 @@ final readonly class Air
         OutOfRangeException::check('air.relative_humidity', $relativeHumidity, 0.0, 1.0);
     }
 
+    /** As it comes from the lungs: 34 °C and saturated (from memory). */
+    public static function breath(float $pressurePa = 101_325.0): self
+    {
+        return new self(34.0, $pressurePa, 1.0);
+    }
+
     /** Pa over water, for this temperature (Alduchov & Eskridge, J. Appl. Meteor. 35, 601, 1996). */
     public function saturationVapourPressurePa(): float
     {

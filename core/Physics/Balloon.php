@@ -62,6 +62,17 @@ final readonly class Balloon
             : $this->pressureScalePa() * (1.0 / $stretch - $stretch ** -7) * (1.0 + $this->hardening * $stretch ** 2);
     }
 
+    /**
+     * The work of filling all of them from relaxed, ∫p dV (J): with V = V₀·λ³ it is 3·p₀·V₀·[λ²/2 + λ⁻⁴/4 + k·(λ⁴/4 + λ⁻²/2)] from 1
+     * to λ.
+     */
+    public function storedJ(): float
+    {
+        $of = fn(float $stretch): float => $stretch ** 2 / 2 + $stretch ** -4 / 4 + $this->hardening * ($stretch ** 4 / 4 + $stretch ** -2 / 2);
+
+        return 3.0 * $this->count * $this->pressureScalePa() * $this->relaxedVolumeM3() * ($of($this->inflatedDiameterM / $this->relaxedDiameterM) - $of(1.0));
+    }
+
     /** 2·s·t₀/(D₀/2), in Pa. */
     public function pressureScalePa(): float
     {

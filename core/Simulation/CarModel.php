@@ -8,11 +8,17 @@ use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\FilledBy;
+use Skivo\Core\Car\Layout;
 use Skivo\Core\Car\MassSum;
 use Skivo\Core\Car\NoseShape;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Release;
+use Skivo\Core\Car\Tyre;
 use Skivo\Core\Physics\Balloon;
+use Skivo\Core\Physics\BandEnd;
+use Skivo\Core\Physics\ElasticBand;
 use Skivo\Core\Physics\WheelMount;
 
 /**
@@ -21,6 +27,9 @@ use Skivo\Core\Physics\WheelMount;
  */
 final readonly class CarModel
 {
+    /** The airtight check: for so long the nozzle is held closed (s). */
+    private const CLOSED_FOR_S = 10.0;
+
     /**
      * @param array<string, Origin> $origins by the value of a CarAttribute
      * @param array<string, float> $beyond what is recorded and the model does not compute with (SI), by the value of a CarAttribute;
@@ -30,14 +39,16 @@ final readonly class CarModel
         public Settings $settings,
         public array $origins,
         public array $beyond = [],
-        /** Whether it is known to be driven as the model has it: by a balloon, and by its ramp where its start speed is known. */
-        public bool $isBlown = true,
+        /** Whether what drives it is one of the sources that the model has. */
+        public bool $isDriven = true,
+        /** @var list<CarAttribute> without which nothing can be said of how far it goes, and which nobody recorded */
+        public array $missing = [],
     ) {}
 
     /** Whether the model can say anything of this car: not where its drive is another, or something recorded lies beyond it. */
     public function isComputable(): bool
     {
-        return $this->isBlown && $this->beyond === [];
+        return $this->isDriven && $this->beyond === [];
     }
 
     /**
@@ -65,7 +76,10 @@ final readonly class CarModel
                 $beyond += $origin === Origin::Measured ? [$setting->value => $value] : [];
             }
         };
-        foreach (CarAttribute::ofModel() as $attribute) {
+        $source = $car->source() ?? EnergySource::Balloon;
+        // What belongs to another drive may be left on a build sheet, and says nothing of this one.
+        $model = array_values(array_filter(CarAttribute::ofModel(), static fn(CarAttribute $each): bool => $each->belongsTo($source)));
+        foreach ($model as $attribute) {
             $set(
                 $attribute,
                 match ($attribute) {
@@ -76,11 +90,20 @@ final readonly class CarModel
                     CarAttribute::WheelMount => $car->kind($attribute) === null
                         ? null
                         : (float) ($car->kind($attribute) === WheelMount::Spinning->value),
+                    CarAttribute::FilledBy => $car->kind($attribute) === null ? null : (float) ($car->kind($attribute) === FilledBy::Mouth->value),
+                    CarAttribute::BandEnd => $car->kind($attribute) === null ? null : (float) ($car->kind($attribute) === BandEnd::Tied->value),
+                    CarAttribute::ReleaseLoss => Release::tryFrom($car->kind(CarAttribute::Release) ?? '')?->extraLoss(),
+                    CarAttribute::ChainLength => $car->chainLengthM(),
                     CarAttribute::NoseDrag => NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '')?->dragCoefficient(),
                     default => $car->number($attribute),
                 },
                 Origin::Measured,
             );
+        }
+        if ($source->winds()) {
+            foreach (self::ofBand($car, $catalogue) as $key => $value) {
+                $set(CarAttribute::from($key), $value, Origin::Catalogue);
+            }
         }
         $balloon = self::balloon($car, $catalogue);
         foreach (PartKind::cases() as $kind) {
@@ -91,7 +114,7 @@ final readonly class CarModel
                 default => $catalogue->named($kind, $name),
             };
             foreach (CarAttribute::ofPart($kind) as $attribute) {
-                if ($attribute->facts()->ruler !== null) {
+                if ($attribute->facts()->ruler !== null && $attribute->belongsTo($source)) {
                     $set(
                         $attribute,
                         ($known ?? $catalogue->usual($kind))->find($attribute),
@@ -104,10 +127,12 @@ final readonly class CarModel
         $filled = $strokes === null
             ? null
             : ($pump ?? PumpCurve::usual($balloon->value(CarAttribute::BalloonRelaxed)))->diameterM($strokes);
-        $set(CarAttribute::BalloonSize, $filled, $pump === null ? Origin::Assumed : Origin::Measured);
+        if ($source->blows()) {
+            $set(CarAttribute::BalloonSize, $filled, $pump === null ? Origin::Assumed : Origin::Measured);
+        }
 
         // The filled balloon must lie within what its rubber bears.
-        $relaxed = $values[CarAttribute::BalloonRelaxed->value];
+        $relaxed = $values[CarAttribute::BalloonRelaxed->value] ?? CarAttribute::BalloonRelaxed->ruler()->typical;
         $filled = $values[CarAttribute::BalloonSize->value] ?? CarAttribute::BalloonSize->ruler()->typical;
         $values[CarAttribute::BalloonSize->value] = max($relaxed, min(Balloon::GREATEST_STRETCH * $relaxed, $filled));
         if (
@@ -117,17 +142,44 @@ final readonly class CarModel
             $origins[CarAttribute::BalloonSize->value] = Origin::Beyond;
             $beyond[CarAttribute::BalloonSize->value] = $filled;
         }
-        foreach (CarAttribute::ofModel() as $setting) {
+        foreach ($model as $setting) {
             $origins[$setting->value] ??= Origin::Assumed;
         }
 
-        return new self(Settings::of($values), $origins, $beyond, self::isBlown($car, $catalogue));
+        return self::withinRubber($values, $source, $origins, $beyond, self::isDriven($car, $catalogue), self::lacks($car, $source));
     }
 
     /** The same with a value that was measured by itself. */
     public function with(CarAttribute $setting, float $value): self
     {
-        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->beyond, $this->isBlown);
+        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->beyond, $this->isDriven, $this->missing);
+    }
+
+    /**
+     * The same with a leak, by the airtight check: closed, its full balloon loses so much of its diameter in ten seconds. The area is
+     * that through which the lost air leaves at v = √(2p/ρ), by the pressure at the size in the middle.
+     *
+     * @param float|null $lostM null where nobody checked
+     */
+    public function leaking(?float $lostM): self
+    {
+        if ($lostM === null || $lostM <= 0.0 || !$this->source()->blows()) {
+            return $this;
+        }
+        $design = $this->settings->design();
+        $full = $design->balloon->inflatedDiameterM;
+        $left = max($design->balloon->relaxedDiameterM, $full - $lostM);
+        $pressure = $design->balloon->gaugePressurePa(($full + $left) / 2);
+        $speed = sqrt(2.0 * $pressure / $design->jet()->densityKgM3());
+        $area = $speed > 0.0 ? M_PI / 6 * ($full ** 3 - $left ** 3) / (self::CLOSED_FOR_S * $speed) : 0.0;
+
+        return $this->with(CarAttribute::Leak, min(CarAttribute::Leak->limits()[1], $area));
+    }
+
+    /** What drives it; a balloon where nobody said. */
+    public function source(): EnergySource
+    {
+        return $this->settings->source;
     }
 
     public function count(Origin $origin): int
@@ -136,18 +188,75 @@ final readonly class CarModel
     }
 
     /** A nozzle that nobody knows, with no bore and no balloon, may be anything: what drives such a car is not known. */
-    private static function isBlown(Car $car, Catalogue $catalogue): bool
+    private static function isDriven(Car $car, Catalogue $catalogue): bool
     {
         $nozzle = $car->kind(CarAttribute::NozzleKind);
         $isStrange = $nozzle !== null && $catalogue->named(PartKind::Nozzle, $nozzle) === null && !$car->has(CarAttribute::NozzleBore)
             && !$car->has(CarAttribute::BalloonSize) && !$car->has(CarAttribute::BalloonNominal) && !$car->has(CarAttribute::PumpStrokes);
 
-        return match ($car->source()) {
-            null => !$isStrange,
-            EnergySource::Balloon => true,
-            EnergySource::BalloonAndRamp => $car->number(CarAttribute::StartSpeed) !== null,
-            EnergySource::ElasticBand, EnergySource::Ramp => false,
+        return $car->source() !== null || !$isStrange;
+    }
+
+    /** @return list<CarAttribute> without which nothing can be said of how far it goes */
+    private static function lacks(Car $car, EnergySource $source): array
+    {
+        return array_values(array_filter([
+            !$source->blows() || $car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind) ? null : CarAttribute::NozzleBore,
+            !$source->blows() || $car->has(CarAttribute::BalloonSize) || $car->has(CarAttribute::PumpStrokes) ? null : CarAttribute::BalloonSize,
+            !$source->winds() || $car->chainLengthM() !== null ? null : CarAttribute::ChainLength,
+            !$source->winds() || $car->has(CarAttribute::TurnsWound) ? null : CarAttribute::TurnsWound,
+            !$source->rollsDown() || $car->has(CarAttribute::RampHeight) ? null : CarAttribute::RampHeight,
+        ]));
+    }
+
+    /** @return array<string, float|null> what follows from where things are and what the rims are of, by the value of a CarAttribute */
+    private static function ofBand(Car $car, Catalogue $catalogue): array
+    {
+        $layout = Layout::of($car, $catalogue);
+        $mass = MassSum::of($car)->massKg();
+        $ballast = min($mass ?? 0.0, $car->number(CarAttribute::Ballast) ?? 0.0);
+        // Without ballast the weight is taken to lie over the middle of the chassis.
+        $middle = $layout->chassisLength / 2;
+        $share = $mass === null || $mass <= 0.0 || $ballast <= 0.0 ? 0.0 : $ballast / $mass;
+        $centre = (1.0 - $share) * $middle + $share * ($car->number(CarAttribute::BallastPlace) ?? $layout->drivenAxle());
+        $onDriven = $layout->wheelbase > 0.0 ? 1.0 - abs($centre - $layout->drivenAxle()) / $layout->wheelbase : 0.5;
+
+        return [
+            CarAttribute::InstalledLength->value => $layout->installedLength(),
+            CarAttribute::WindingDiameter->value => $layout->windingDiameter,
+            CarAttribute::DrivenLoadShare->value => max(0.05, min(1.0, $onDriven)),
+            CarAttribute::Grip->value => Tyre::tryFrom($car->kind(CarAttribute::Tyre) ?? '')?->grip(),
+        ];
+    }
+
+    /**
+     * A chain that is wound past what rubber stands is computed at what it does, and lies beyond the model.
+     *
+     * @param array<string, float> $values
+     * @param array<string, Origin> $origins
+     * @param array<string, float> $beyond
+     * @param list<CarAttribute> $missing
+     */
+    private static function withinRubber(array $values, EnergySource $source, array $origins, array $beyond, bool $isDriven, array $missing): self
+    {
+        $value = static fn(CarAttribute $setting): float => $values[$setting->value] ?? $setting->ruler()->typical;
+        $hold = static function (CarAttribute $setting, float $at) use (&$values, &$origins, &$beyond): void {
+            $beyond += isset($values[$setting->value]) ? [$setting->value => $values[$setting->value]] : [];
+            $origins[$setting->value] = isset($values[$setting->value]) ? Origin::Beyond : Origin::Assumed;
+            $values[$setting->value] = $at;
         };
+        if ($source->winds()) {
+            $least = $value(CarAttribute::InstalledLength) / ElasticBand::GREATEST_STRETCH;
+            if ($value(CarAttribute::ChainLength) < $least) {
+                $hold(CarAttribute::ChainLength, $least);
+            }
+            $most = max(0.0, Settings::of([CarAttribute::TurnsWound->value => 0.0] + $values, $source)->greatestTurns());
+            if ($value(CarAttribute::TurnsWound) > $most) {
+                $hold(CarAttribute::TurnsWound, $most);
+            }
+        }
+
+        return new self(Settings::of($values, $source), $origins, $beyond, $isDriven, $missing);
     }
 
     private static function balloon(Car $car, Catalogue $catalogue): Part

@@ -7,6 +7,7 @@ namespace Skivo\Core\Simulation;
 use Skivo\Core\Physics\BandEnd;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Physics\Ode;
+use Skivo\Core\Physics\OdeStep;
 
 /**
  * Runs a car whose driven axle is turned by a wound chain of bands, from the start line to the stop.
@@ -38,6 +39,10 @@ final class ElasticSimulator
     /** Against every time scale of such a car (s). */
     private const FIRST_STEP = 1e-5;
 
+    /** Moments that are kept of a run, and the fewest of a part between two regimes. */
+    private const TRAJECTORY_POINTS = 120;
+    private const FEWEST_POINTS = 3;
+
     /** Regimes follow each other a few times, and often only where slipping wheels swing on a tied band. */
     private const MOST_PARTS = 5_000;
 
@@ -67,13 +72,16 @@ final class ElasticSimulator
         $this->slides = $drive->kineticFriction * $design->drivenLoadN();
     }
 
-    /** @param float $tolerance relative, in each step */
-    public static function run(ElasticDesign $design, float $tolerance = 1e-8): ElasticRun
+    /**
+     * @param float $tolerance relative, in each step
+     * @param bool $withTrajectory whether to keep moments along the way
+     */
+    public static function run(ElasticDesign $design, float $tolerance = 1e-8, bool $withTrajectory = false): ElasticRun
     {
-        return (new self($design, $tolerance))->simulate();
+        return (new self($design, $tolerance))->simulate($withTrajectory);
     }
 
-    private function simulate(): ElasticRun
+    private function simulate(bool $withTrajectory): ElasticRun
     {
         $design = $this->design;
         $start = $design->startSpeedMS;
@@ -87,7 +95,7 @@ final class ElasticSimulator
         $slips = $this->slip !== 0;
         $breakaway = $design->vehicle->breakawayRatio * $this->resistance;
         $moves = $start > 0.0 || $push > $breakaway && (!$slips || $this->slides > $breakaway);
-        [$time, $slipTime, $peak, $free] = [0.0, 0.0, $start, null];
+        [$time, $slipTime, $peak, $free, $moments] = [0.0, 0.0, $start, null, []];
         if ($this->band === 0 && $moves) {
             $free = $this->moment(0.0, $state);
         }
@@ -96,7 +104,8 @@ final class ElasticSimulator
             $wasSlipping = $this->slip !== 0;
             $until = [self::SPEED => 0.0] + ($this->slip === 0 ? [self::MAY_RISE => 0.0, self::MAY_FALL => 0.0] : [self::GAP => 0.0])
                 + ($this->band === 0 ? [] : [self::WOUND => 0.0]);
-            $solution = $ode->integrate($time, $state, $until, self::SPEED, self::FIRST_STEP);
+            $solution = $ode->integrate($time, $state, $until, self::SPEED, self::FIRST_STEP, $withTrajectory);
+            array_push($moments, ...$this->trajectory($solution->steps, $part));
             $slipTime += $wasSlipping ? $solution->end - $time : 0.0;
             [$time, $state, $peak] = [$solution->end, $solution->state, max($peak, $solution->greatest)];
             if ($solution->component === self::SPEED) {
@@ -126,15 +135,17 @@ final class ElasticSimulator
             $push,
             $slips,
             $free,
-            new ElasticLedger(
+            new EnergyLedger(
                 $design->band->storedJ($wound),
                 $state[6],
                 $state[7],
                 $state[8],
-                $state[9],
+                0.0,
                 0.5 * $this->whole * $start ** 2,
+                $state[9],
                 $moves ? 0.5 * $inertia * $rim ** 2 : 0.0,
             ),
+            $moments,
         );
     }
 
@@ -211,9 +222,48 @@ final class ElasticSimulator
         ];
     }
 
+    /**
+     * Moments at equal times along one part of the run.
+     *
+     * @param list<OdeStep> $steps
+     * @param int $part how many parts came before it
+     *
+     * @return list<Moment>
+     */
+    private function trajectory(array $steps, int $part): array
+    {
+        if ($steps === []) {
+            return [];
+        }
+        $from = $steps[0]->from;
+        $last = $steps[count($steps) - 1];
+        $points = max(self::FEWEST_POINTS, intdiv(self::TRAJECTORY_POINTS, $part + 2));
+        $moments = [];
+        $index = 0;
+        for ($i = 0; $i <= $points; $i++) {
+            $time = $from + ($last->from + $last->length - $from) * $i / $points;
+            while ($index < count($steps) - 1 && $steps[$index + 1]->from <= $time) {
+                $index++;
+            }
+            $moments[] = $this->moment($time, $steps[$index]->state(self::COMPONENTS, min(1.0, ($time - $steps[$index]->from) / $steps[$index]->length)));
+        }
+
+        return $moments;
+    }
+
     /** @param array<int, float> $state */
     private function moment(float $time, array $state): Moment
     {
-        return new Moment($time, $state[0], max(0.0, $state[1]), 0.0, $this->resistance, $this->dragFactor * $state[1] ** 2, 0.0);
+        return new Moment(
+            $time,
+            $state[0],
+            max(0.0, $state[1]),
+            $this->slip === 0 ? $this->gear * $this->pull($state[2]) : $this->slip * $this->slides,
+            $this->resistance,
+            $this->dragFactor * $state[1] ** 2,
+            0.0,
+            $state[6],
+            $state[7] + $state[8] + $state[9],
+        );
     }
 }

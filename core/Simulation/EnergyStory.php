@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
-/** How the work of the push becomes movement, and then warmth in floor, axles and air, along the way of a run. */
+/** How what drives a car becomes movement, and then warmth in floor, axles and air, along the way of a run. */
 final readonly class EnergyStory
 {
     /** So many moments are told. */
     private const MOMENTS = 40;
 
     /**
-     * @param non-empty-list<array{at: float, balloon: float, moving: float, warm: float}> $moments at: share of the way; the others: shares of all that the push did
-     * @param float|null $limpAt share of the way at which the balloon went limp; null where the car stopped first
+     * @param non-empty-list<array{at: float, balloon: float, moving: float, warm: float}> $moments at: share of the way; balloon, or
+     *     what else drives it: still to come; all three as shares of what the push did and what a ramp had given before
+     * @param float|null $limpAt share of the way at which the balloon went limp or the band came off; null where the car stopped first
      * @param Regime $regime what takes most
      */
     private function __construct(
@@ -40,12 +41,14 @@ final readonly class EnergyStory
         $before = $run->trajectory[0];
         foreach ($run->trajectory as $moment) {
             $way = $moment->distanceM - $before->distanceM;
-            $push += $way * ($moment->thrustN + $before->thrustN) / 2;
-            $warm += $way * ($moment->resistanceN + $moment->dragN + $before->resistanceN + $before->dragN) / 2;
+            $push = $moment->pushedJ ?? $push + $way * ($moment->thrustN + $before->thrustN) / 2;
+            $warm = $moment->warmedJ ?? $warm + $way * ($moment->resistanceN + $moment->dragN + $before->resistanceN + $before->dragN) / 2;
             $rows[] = [$moment->distanceM / $run->distanceM, $push, $warm];
             $before = $moment;
         }
-        if ($push <= 0.0) {
+        $start = $run->energy->start;
+        $all = $push + $start;
+        if ($all <= 0.0) {
             return null;
         }
         $moments = [];
@@ -56,12 +59,12 @@ final readonly class EnergyStory
             }
             $isEnd = $index === count($rows) - 1;
             // What is not warmth yet moves; at the end nothing does.
-            $warmShare = $isEnd ? 1.0 : min(1.0, $warmed / $push);
-            $given = $isEnd ? 1.0 : min(1.0, $pushed / $push);
+            $warmShare = $isEnd ? 1.0 : min(1.0, $warmed / $all);
+            $given = $isEnd ? 1.0 : min(1.0, ($pushed + $start) / $all);
             $moments[] = ['at' => min(1.0, $at), 'balloon' => 1.0 - $given, 'moving' => max(0.0, $given - $warmShare), 'warm' => $warmShare];
             $next = (int) floor($at * self::MOMENTS) + 1;
         }
 
-        return $moments === [] ? null : new self($moments, $run->balloonEmpty === null ? null : $run->balloonEmpty->distanceM / $run->distanceM, Regime::of($run->energy));
+        return $moments === [] ? null : new self($moments, $run->driveEnd === null ? null : $run->driveEnd->distanceM / $run->distanceM, Regime::of($run->energy));
     }
 }

@@ -14,7 +14,7 @@ enum Regime
 
     public static function of(EnergyLedger $energy): self
     {
-        $spent = $energy->rolling + $energy->drag + $energy->carriedOff;
+        $spent = $energy->moved();
 
         return match (true) {
             $spent === 0.0 => self::DoesNotStart,

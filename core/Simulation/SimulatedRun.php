@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
-/** What the model says a design does. SI throughout. */
-final readonly class SimulatedRun
+/** What the model says a design does, whatever drives it. SI throughout. */
+readonly class SimulatedRun
 {
     /**
      * @param bool $moves whether the car starts at all
-     * @param Moment|null $balloonEmpty where the car was when its balloon went limp; null where it stopped first or did not start
+     * @param Moment|null $driveEnd where the car was when its balloon went limp or its band came off; null where it stopped first,
+     *     did not start, or nothing drove it
      * @param list<Moment> $trajectory from start to stop; empty unless asked for
      */
     public function __construct(
@@ -17,17 +18,9 @@ final readonly class SimulatedRun
         public float $distanceM,
         public float $stopTimeS,
         public float $peakSpeedMS,
-        /** ∫ thrust dt, along the nozzle (N·s). */
-        public float $impulseNS,
-        public float $initialGaugePressurePa,
-        public float $initialExitSpeedMS,
-        /** Of all balloons together (N). */
-        public float $initialThrustN,
-        /** Of all balloons together (m³/s). */
-        public float $initialFlowM3S,
-        public ?Moment $balloonEmpty,
+        public ?Moment $driveEnd,
         public EnergyLedger $energy,
-        public array $trajectory,
+        public array $trajectory = [],
     ) {}
 
     /**

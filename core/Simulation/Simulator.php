@@ -18,6 +18,9 @@ use Skivo\Core\Physics\OdeStep;
  * m_eff = m + m_wheels + 1.5·count·ρ·V (the air carried, and half the displaced air as added mass of a
  * sphere: Lamb, Hydrodynamics, article 92).
  *
+ * A leak of area A takes A·√(2p/ρ) out of each balloon besides, and pushes nothing. Breath in the balloon is lighter than the
+ * room's air: T and the air carried go by its own ρ, the air displaced and the drag by the room's.
+ *
  * A car at rest whose first push does not exceed b·R does not start, and its run is over. Otherwise the run
  * ends where the car stops, even if the balloon still blows.
  *
@@ -42,6 +45,8 @@ final class Simulator
 
     private float $density;
     private float $viscosity;
+    private float $carriedDensity;
+    private float $leakArea;
     private float $weight;
     private float $mass;
     private float $friction;
@@ -61,8 +66,12 @@ final class Simulator
     ) {
         $balloon = $design->balloon;
         $vehicle = $design->vehicle;
-        $this->density = $design->air->densityKgM3();
-        $this->viscosity = $design->air->viscosityPaS();
+        $jet = $design->jet();
+        $outside = $design->air->densityKgM3();
+        $this->density = $jet->densityKgM3();
+        $this->viscosity = $jet->viscosityPaS();
+        $this->carriedDensity = $this->density + Constants::ADDED_AIR * $outside;
+        $this->leakArea = $design->leakAreaM2;
         $this->weight = $vehicle->massKg * Constants::GRAVITY_M_S2;
         $this->mass = $vehicle->massKg + $vehicle->wheelEquivalentMassKg;
         $this->friction = $vehicle->rollingCoefficient;
@@ -73,20 +82,20 @@ final class Simulator
         $this->hardening = $balloon->hardening;
         $this->relaxedVolume = $balloon->relaxedVolumeM3();
         $this->count = $balloon->count;
-        $this->balloonDrag = 0.5 * $this->density * $balloon->count * $balloon->dragCoefficient * M_PI / 4 * $balloon->relaxedDiameterM ** 2;
-        $this->bodyDrag = 0.5 * $this->density * $vehicle->bodyDragAreaM2;
+        $this->balloonDrag = 0.5 * $outside * $balloon->count * $balloon->dragCoefficient * M_PI / 4 * $balloon->relaxedDiameterM ** 2;
+        $this->bodyDrag = 0.5 * $outside * $vehicle->bodyDragAreaM2;
     }
 
     /**
      * @param float $tolerance relative, of distance, speed and balloon size in each step
      * @param bool $withTrajectory whether to keep moments along the way
      */
-    public static function run(Design $design, float $tolerance = 1e-6, bool $withTrajectory = false): SimulatedRun
+    public static function run(Design $design, float $tolerance = 1e-6, bool $withTrajectory = false): BalloonRun
     {
         return (new self($design, $tolerance))->simulate($withTrajectory);
     }
 
-    private function simulate(bool $withTrajectory): SimulatedRun
+    private function simulate(bool $withTrajectory): BalloonRun
     {
         $balloon = $this->design->balloon;
         $this->blows = $balloon->isInflated();
@@ -131,7 +140,7 @@ final class Simulator
             }
         }
 
-        return new SimulatedRun(
+        return new BalloonRun(
             $moves,
             $state[0],
             $time,
@@ -142,7 +151,7 @@ final class Simulator
             $thrust,
             $flow,
             $limp,
-            new EnergyLedger($state[7], $state[4], $state[5], $state[6], $state[8], $startEnergy),
+            new EnergyLedger($state[7], $state[4], $state[5], $state[6], $state[8], $startEnergy, potential: $moves ? $this->design->ramp?->potentialJ($this->design->vehicle->massKg) ?? 0.0 : 0.0),
             $withTrajectory ? [...$this->trajectory($steps, true), ...$this->trajectory($coasting, false)] : [],
         );
     }
@@ -168,8 +177,9 @@ final class Simulator
             $exit = $this->exitSpeed = $this->design->nozzle->exitSpeed($pressure, $this->density, $this->viscosity, $this->exitSpeed);
             $flow = $this->outletArea * $exit;
             $thrust = $this->count * $this->density * $flow * $exit;
+            $flow += $this->leakArea === 0.0 ? 0.0 : $this->leakArea * sqrt(max(0.0, 2.0 * $pressure / $this->density));
             $pressureFlow = $this->count * $pressure * $flow;
-            $airFlow = $this->count * $this->density * $flow;
+            $airFlow = $this->count * $this->carriedDensity * $flow;
             $sigmaRate = -$flow / (6.0 * $this->relaxedVolume * $square * $sigma);
         }
         $resistance = $this->friction * max(0.0, $this->weight - $thrust * $this->upward);
@@ -178,21 +188,21 @@ final class Simulator
 
         return [
             $speed,
-            ($push - $resistance - $drag) / ($this->mass + Constants::CARRIED_AIR * $this->count * $this->density * $volume),
+            ($push - $resistance - $drag) / ($this->mass + $this->carriedDensity * $this->count * $volume),
             $sigmaRate,
             $thrust,
             $push * $speed,
             $resistance * $speed,
             $drag * $speed,
             $pressureFlow,
-            0.75 * $airFlow * $speed * $speed,
+            0.5 * $airFlow * $speed * $speed,
         ];
     }
 
     /** m_eff at a size of the balloon (kg). */
     private function inertia(float $sigma): float
     {
-        return $this->mass + Constants::CARRIED_AIR * $this->count * $this->density * $this->relaxedVolume * (1.0 + $sigma ** 2) ** 3;
+        return $this->mass + $this->carriedDensity * $this->count * $this->relaxedVolume * (1.0 + $sigma ** 2) ** 3;
     }
 
     /**

@@ -85,7 +85,7 @@ final readonly class Sweep
                 $settings = $settings->with($setting, $value);
             }
 
-            return Simulator::run($settings->design(), $tolerance)->distanceM;
+            return $settings->run($tolerance)->distanceM;
         } catch (OutOfRangeException) {
             return null;
         }

@@ -354,8 +354,8 @@ final class DemoSeeder extends Seeder
             number_format(100 * $distance, 0, '.', ''),
             number_format($seconds * (1.0 + 0.03 * $this->normal()), 2),
             round(100 * $drift),
-            $run->balloonEmpty === null || !in_array($name, ['Bowline', 'Cleat', 'Sheepshank', 'Keel'], true) ? null
-                : number_format(100 * $run->balloonEmpty->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->normal($this->beside)), 0, '.', ''),
+            $run->driveEnd === null || !in_array($name, ['Bowline', 'Cleat', 'Sheepshank', 'Keel'], true) ? null
+                : number_format(100 * $run->driveEnd->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->normal($this->beside)), 0, '.', ''),
         ];
     }
 

@@ -8,6 +8,8 @@ return [
     'no_length' => '“:text” is not a length. Type a number and a unit, such as 21.6 cm or 8 1/2 in.',
     'no_mass' => '“:text” is not a mass. Type a number and a unit, such as 58 g or 2 oz.',
     'no_time' => '“:text” is not a time. Type a number and a unit, such as 2.84 s.',
+    'no_turns' => '“:text” is not a number of turns. Type a number, such as 8 or 8.5.',
+    'no_unit_of_turns' => '“:text” is no unit of turns. Type the number alone.',
     'no_unit_of_length' => '“:text” is not a unit of length here. Use mm, cm, m, in or ft.',
     'no_unit_of_mass' => '“:text” is not a unit of mass here. Use g, kg, oz or lb.',
     'no_unit_of_time' => '“:text” is not a unit of time here. Use s or min.',

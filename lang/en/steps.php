@@ -36,6 +36,11 @@ return [
         'airtight' => 'Fill it, close the end with a fingertip, and listen.',
         'power_on' => 'Tape the tube on top. It points straight back. Lift the car; never press it down.',
         'clearance' => 'Fill it to the size for running, and look under it.',
+        'rubber_on_rims' => 'Put rubber round the driven wheels: an elastic band, or a strip cut from a balloon.',
+        'fit_hook' => 'Push a bent paper clip through the chassis, in the middle and :hook from the end. Bend it over and tape it.',
+        'knot_chain' => 'Loop bands through each other until the chain is :chain long, lying flat.',
+        'hook_chain' => 'Put one end on the hook. Lay the other over the peg or notch on the axle. Don’t tie it.',
+        'wind_once' => 'Eyes protected. Turn the wheels backwards, three turns. Hold the car up and let go.',
     ],
     'done_when' => [
         'points_off' => 'No end pricks your palm.',
@@ -60,6 +65,11 @@ return [
         'airtight' => 'After ten seconds it is as large as before.',
         'power_on' => 'The tube is round all along, and sticks out far enough to blow into.',
         'clearance' => 'It touches neither floor nor wheels.',
+        'rubber_on_rims' => 'The wheel does not slide when you push the car down and along.',
+        'fit_hook' => 'Pull at it: it does not move.',
+        'knot_chain' => 'It reaches from the hook to the axle, and hardly hangs.',
+        'hook_chain' => 'It touches neither the other axle nor the floor.',
+        'wind_once' => 'The wheels turn forwards, and at the end the band falls off.',
     ],
     'with' => 'With: :tool',
     'done' => [

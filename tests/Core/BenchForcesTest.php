@@ -205,7 +205,7 @@ final class BenchForcesTest extends TestCase
 
     private function car(): Circumstances
     {
-        return new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.005), static fn(float $diameter): float => 2000.0);
+        return new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.005), static fn(float $diameter): float => 2000.0, 0.6, static fn(float $turns): float => 0.1 * $turns);
     }
 
     private function recorded(): Car

@@ -11,6 +11,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\Change;
 use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\Fault;
 use Skivo\Core\Car\Faults;
 use Skivo\Core\Car\Kit;
@@ -180,7 +181,9 @@ final class BuildRulesTest extends TestCase
         self::assertStringContainsString('90 g', str_replace("\u{00A0}", ' ', Spoken::say($rules->breaches($this->car(['mass' => 90]), $kit)[0]->remark)));
         self::assertTrue((new Rules())->isFreeDesign());
         self::assertNotContains(VoidReason::Pushed, (new Rules(pushIsFoul: false))->voidReasons());
-        self::assertCount(count(VoidReason::cases()), (new Rules())->voidReasons());
+        self::assertCount(6, (new Rules())->voidReasons());
+        self::assertCount(count(VoidReason::cases()), (new Rules())->voidReasons([EnergySource::Balloon, EnergySource::ElasticBand]));
+        self::assertNotContains(VoidReason::Burst, (new Rules())->voidReasons([EnergySource::ElasticBand]));
     }
 
     public function testTwoChangesAtOnceCannotBeToldApart(): void

@@ -11,9 +11,11 @@ use Skivo\Core\Car\BuildHand;
 use Skivo\Core\Car\BuildStep;
 use Skivo\Core\Car\BuildSteps;
 use Skivo\Core\Car\BuildTask;
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\CutSizes;
 use Skivo\Core\Car\Decoration;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Car\Joint;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Layout;
@@ -78,7 +80,9 @@ final class BuildStepsTest extends TestCase
         $seen = [];
         for ($i = 0; $i < 400; $i++) {
             $kit = new Kit($pick($names(PartKind::Chassis)), $pick($names(PartKind::Wheel)), $pick($names(PartKind::Bearing)), $pick($names(PartKind::Nozzle)), $pick($names(PartKind::Balloon)), $pick(Joint::cases())->value);
-            $steps = self::steps($kit, $pick([null, 0.1]), $pick(Decoration::cases()), $pick(Sets::ofBearings()), $pick(Sets::ofDecoration()), new CutSizes(0.02 + 0.001 * $random->getInt(0, 120), 0.001 * $random->getInt(1, 15)));
+            $source = $pick(EnergySource::cases());
+            $cuts = new CutSizes(0.02 + 0.001 * $random->getInt(0, 120), 0.001 * $random->getInt(1, 15));
+            $steps = self::steps($kit, $pick([null, 0.1]), $pick(Decoration::cases()), $pick(Sets::ofBearings()), $pick(Sets::ofDecoration()), $cuts, $source);
             $order = self::order($steps);
             $at = array_flip(array_map(static fn(BuildStep $step): string => $step->value, $order));
             self::assertCount(count($order), $at, 'each once');
@@ -95,7 +99,9 @@ final class BuildStepsTest extends TestCase
             self::assertLessThan($at['second_wheels'], $at['axles_through'], 'an axle with two wheels goes through no bearing');
             self::assertLessThan($at['axles_through'], $at['bearings_on'] ?? $at['bearings_through'] ?? $at['build_frame']);
             self::assertSame($kit->has(PartKind::Wheel, PartTrait::PiercedByHand), isset($at['pierce_wheels']));
-            self::assertLessThan($at['power_on'], max($at['roll'], $at['airtight']), 'a car rolls and a joint holds before they come together');
+            self::assertSame($source->blows(), isset($at['power_on']));
+            self::assertSame($source->winds(), isset($at['hook_chain']));
+            self::assertLessThan($at['power_on'] ?? $at['hook_chain'] ?? INF, max($at['roll'], $at['airtight'] ?? $at['knot_chain'] ?? 0), 'a car rolls, and a joint or a chain holds, before they come together');
             foreach ($steps->tasks as $task) {
                 self::assertTrue($task->tool?->value !== 'glue_gun' || $task->hand === BuildHand::Adult, 'hot glue is an adult’s');
             }
@@ -130,8 +136,10 @@ final class BuildStepsTest extends TestCase
         Sets $bearings = Sets::Tape,
         Sets $colour = Sets::Paint,
         CutSizes $cuts = new CutSizes(0.075, 0.009),
+        EnergySource $source = EnergySource::Balloon,
     ): BuildSteps {
-        $layout = Layout::of($kit->car(UnitSystem::Metric, $cuts), $kit->catalogue(), $kit);
+        $car = $kit->car(UnitSystem::Metric, $cuts)->with(CarAttribute::EnergySource, $source->value);
+        $layout = Layout::of($car, $kit->catalogue(), $kit);
 
         return BuildSteps::of($kit, $layout, $cuts->endPlayM, $nozzleM, $decoration, $bearings, $colour);
     }

@@ -13,6 +13,7 @@ use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Exchange\FindingsReport;
 use Skivo\Core\Exchange\JsonFaultException;
 use Skivo\Core\Findings\Findings;
+use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\OutOfRangeException;
@@ -39,9 +40,9 @@ final class ClassJsonTest extends TestCase
         self::assertSame(0.006, $car->choices->number(CarAttribute::NozzleBore));
         self::assertSame(['ramp' => [[0.12, 1.10]]], $car->bench);
         self::assertSame([1, 1], [count($car->tries->counted), count($car->tries->void)]);
-        self::assertSame(0.2, $car->filledDiameterM());
+        self::assertSame(0.2, $car->asRun()->balloonDiameterM());
         $found = FindingsReport::of(Findings::of($class, draws: 50));
-        self::assertSame(['cars', 'standings', 'question', 'claims', 'hypotheses', 'dose', 'forecast', 'work', 'outliers', 'next_test'], array_keys($found));
+        self::assertSame(['cars', 'standings', 'question', 'claims', 'hypotheses', 'dose', 'sources', 'forecast', 'work', 'outliers', 'next_test'], array_keys($found));
         self::assertSame(['attribute', 'outcome', 'effect', 'per', 'from', 'to', 'interval', 'verdict', 'cars', 'groups'], array_keys($found['question']));
         self::assertSame('cannot_tell', $found['question']['verdict']);
         self::assertSame(['car', 'no_start', 'median_m', 'band50_m', 'band95_m'], array_keys($found['forecast'][0]));
@@ -205,9 +206,11 @@ final class ClassJsonTest extends TestCase
         self::assertSame(array_keys($findings), array_keys($found));
         foreach ($found as $part => $value) {
             $row = is_array($value) && array_is_list($value) ? $value[0] ?? null : $value;
-            $keys = $findings[$part]['items']['properties'] ?? $findings[$part]['oneOf'][1]['properties'];
+            $keys = $findings[$part]['items']['properties'] ?? array_merge(...array_column($findings[$part]['items']['oneOf'] ?? [$findings[$part]['oneOf'][1]], 'properties'));
             self::assertSame([], array_diff(array_keys($row ?? []), array_keys($keys)), $part);
         }
-        self::assertEqualsCanonicalizing($findings['hypotheses']['items']['properties']['code']['enum'], array_column($found['hypotheses'], 'code'));
+        $codes = $findings['hypotheses']['items']['properties']['code']['enum'];
+        self::assertSame([], array_diff(array_column($found['hypotheses'], 'code'), $codes));
+        self::assertEqualsCanonicalizing(array_merge(...array_map(static fn(School $school): array => array_map($school->code(...), $school->outcomes()), School::cases())), $codes);
     }
 }

@@ -54,10 +54,10 @@ final class ElasticRunTest extends TestCase
                 startSpeedMS: $i % 4 === 0 ? $between(0.1, 2.0) : 0.0,
             ));
             $energy = $run->energy;
-            $in = $energy->start + $energy->driveWork;
+            $in = $energy->start + $energy->push;
             $out = $energy->rolling + $energy->drag + $energy->slip + $energy->end;
             self::assertEqualsWithDelta($in, $out, 1e-3 * max(1e-9, $energy->stored + $energy->start), "run {$i}");
-            self::assertLessThanOrEqual($energy->stored * $design->band->returnedFraction * (1.0 + 1e-4) + 1e-6, $energy->driveWork, 'no more than the rubber gives back');
+            self::assertLessThanOrEqual($energy->stored * $design->band->returnedFraction * (1.0 + 1e-4) + 1e-6, $energy->push, 'no more than the rubber gives back');
             self::assertGreaterThanOrEqual(0.0, min($run->distanceM, $energy->slip, $run->slipTimeS));
             $moved += $run->moves ? 1 : 0;
             $slipped += $run->slipTimeS > 0.0 ? 1 : 0;
@@ -90,11 +90,11 @@ final class ElasticRunTest extends TestCase
     {
         [$small, $large] = [self::driven(wheel: 0.015), self::driven(wheel: 0.03)];
         self::assertEqualsWithDelta($small->initialDriveForceN / 2.0, $large->initialDriveForceN, 1e-12);
-        self::assertGreaterThan($small->bandFree?->distanceM, $large->bandFree?->distanceM, 'farther per turn');
+        self::assertGreaterThan($small->driveEnd?->distanceM, $large->driveEnd?->distanceM, 'farther per turn');
         $tied = self::driven(release: BandEnd::Tied);
-        self::assertNull($tied->bandFree);
+        self::assertNull($tied->driveEnd);
         self::assertLessThan(self::driven()->distanceM, $tied->distanceM);
-        self::assertLessThan(self::driven()->energy->driveWork, $tied->energy->driveWork, 'it takes back what it gave');
+        self::assertLessThan(self::driven()->energy->push, $tied->energy->push, 'it takes back what it gave');
     }
 
     public function testJsonIsReadStrictlyAndNamesWhatIsWrong(): void

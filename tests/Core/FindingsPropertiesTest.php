@@ -12,6 +12,7 @@ use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
@@ -53,7 +54,7 @@ final class FindingsPropertiesTest extends TestCase
     {
         $model = CarModel::of(new Car(), Catalogue::standard());
         $this->limitTo(150)->forAll(
-            Generators::elements(BenchTest::cases()),
+            Generators::elements(BenchTest::askedOf(EnergySource::Balloon)),
             Generators::choose(1, 4),
             Generators::seq(Generators::choose(0, 1000)),
         )->then(function (BenchTest $test, int $repeats, array $drawn) use ($model): void {
@@ -134,7 +135,9 @@ final class FindingsPropertiesTest extends TestCase
             $kept = new KeptInMemory();
             $model = new ByModel(ClassForecast::of([], Catalogue::standard(), null, null, null, $kept), $kept);
             $rulings = Ruling::all($cars, $effects, $confounded, $several, Claims::of($effects, $several, [], null, ['distance' => 2.0]), $model, null);
-            self::assertCount(count(School::cases()), array_unique(array_map(static fn(Ruling $ruling): string => $ruling->school->value, $rulings)));
+            $sources = array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars);
+            $concerned = array_filter(School::cases(), static fn(School $school): bool => $cars === [] || $school->concerns($sources));
+            self::assertCount(count($concerned), array_unique(array_map(static fn(Ruling $ruling): string => $ruling->school->value, $rulings)));
             foreach ($rulings as $ruling) {
                 self::assertTrue($ruling->isSupported === null || $ruling->varies, 'nothing is supported where nothing varies');
                 self::assertTrue($ruling->isSupported === null || $ruling->byRegression || in_array($ruling->answer, [Answer::More, Answer::Less, Answer::HardlyMatters], true));
@@ -204,7 +207,7 @@ final class FindingsPropertiesTest extends TestCase
             if (!$run->moves) {
                 return;
             }
-            $stretch = $run->balloonEmpty->distanceM ?? $run->distanceM;
+            $stretch = $run->driveEnd->distanceM ?? $run->distanceM;
             $work = Work::of($run->energy, $run->distanceM, $stretch, $known % 2 === 0 ? null : 1.1 * $run->distanceM, null, ($known & 2) > 0, ($known & 4) > 0);
             self::assertEqualsWithDelta($work->holdN * $work->distanceM, $work->pushN * $work->stretchM, 1e-9);
             self::assertSame(1, count(array_filter([$work->push, $work->stretch, $work->hold, $work->distance], static fn(Known $each): bool => $each === Known::WorkedOut)), 'one edge is worked out from the other three');

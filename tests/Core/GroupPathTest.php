@@ -122,11 +122,11 @@ final class GroupPathTest extends TestCase
             $before = $moment['warm'];
         }
         $most = max(array_column($story->moments, 'moving'));
-        self::assertEqualsWithDelta($run->balloonEmpty?->distanceM / $run->distanceM, $story->limpAt, 1e-12);
+        self::assertEqualsWithDelta($run->driveEnd?->distanceM / $run->distanceM, $story->limpAt, 1e-12);
         // The most of it that ever moved is the kinetic energy at the greatest speed, to what the trapezoids are off by.
         $mass = $this->model()->settings->design()->vehicle;
         $kinetic = 0.5 * ($mass->massKg + $mass->wheelEquivalentMassKg) * $run->peakSpeedMS ** 2;
-        self::assertEqualsWithDelta($kinetic / $run->energy->thrustWork, $most, 0.06);
+        self::assertEqualsWithDelta($kinetic / $run->energy->push, $most, 0.06);
         self::assertNull(EnergyStory::of(Simulator::run($this->model(['mass' => 5000])->settings->design(), withTrajectory: true)), 'a car that does not start has no story');
     }
 
@@ -167,6 +167,6 @@ final class GroupPathTest extends TestCase
 
     private function usual(): State
     {
-        return ClassForecast::of([], Catalogue::standard(), null, null, null, new KeptInMemory())->usual;
+        return ClassForecast::of([], Catalogue::standard(), null, null, null, new KeptInMemory())->usual();
     }
 }

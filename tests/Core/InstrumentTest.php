@@ -68,12 +68,12 @@ final class InstrumentTest extends TestCase
         $end = $trace->endOfThrust();
         $coasting = $trace->coasting();
 
-        self::assertNotNull($run->balloonEmpty);
+        self::assertNotNull($run->driveEnd);
         self::assertNotNull($end);
         self::assertNotNull($coasting);
         self::assertEqualsWithDelta($run->distanceM, $trace->distance(), 0.01);
         self::assertEqualsWithDelta($run->stopTimeS, $trace->duration(), 0.25);
-        self::assertEqualsWithDelta($run->balloonEmpty->timeS, $end->timeS, 0.15);
+        self::assertEqualsWithDelta($run->driveEnd->timeS, $end->timeS, 0.15);
         self::assertLessThanOrEqual($end->latestS, $end->timeS);
         self::assertGreaterThanOrEqual($end->earliestS, $end->timeS);
         // Air resistance is in it: at least f, and not much more for so small a speed.

@@ -128,7 +128,7 @@ final class PracticeAndSweepsTest extends TestCase
             $runs[] = new Run("s{$index}", $index + 1, $distance, fillDiameterM: $fill, kind: RunKind::Practice);
         }
         $dose = Dose::all(['car' => new Tries($runs, 3)])[0];
-        self::assertEqualsWithDelta(0.172, $dose->bestM, 0.01);
+        self::assertEqualsWithDelta(0.172, $dose->best, 0.01);
         self::assertNotNull($dose->interval);
         self::assertTrue($dose->interval->low > 0.15 && $dose->interval->high < 0.19);
     }

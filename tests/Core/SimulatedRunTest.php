@@ -75,7 +75,7 @@ final class SimulatedRunTest extends TestCase
             }
             $energy = $run->energy;
             self::assertEqualsWithDelta(
-                $energy->thrustWork + $energy->start,
+                $energy->push + $energy->start,
                 $energy->rolling + $energy->drag + $energy->carriedOff,
                 1e-3 * max($energy->stored, $energy->start),
                 'the ledger closes',
@@ -94,8 +94,8 @@ final class SimulatedRunTest extends TestCase
     {
         $energy = Simulator::run(DesignReader::read(self::DESIGN))->energy;
 
-        self::assertEqualsWithDelta($energy->thrustWork, $energy->rolling + $energy->drag + $energy->carriedOff, 1e-6);
-        self::assertGreaterThan(0.9 * $energy->stored, $energy->jetAndNozzle(), 'the jet takes nearly all of it');
+        self::assertEqualsWithDelta($energy->push, $energy->rolling + $energy->drag + $energy->carriedOff, 1e-6);
+        self::assertGreaterThan(0.9 * $energy->stored, $energy->lost(), 'the jet takes nearly all of it');
     }
 
     public function testTheTrajectoryRunsForwardAndMeetsWhereTheBalloonWentLimp(): void
@@ -108,7 +108,7 @@ final class SimulatedRunTest extends TestCase
             self::assertLessThanOrEqual($run->peakSpeedMS * 1.000001, $moment->speedMS);
             $before = $moment;
         }
-        self::assertNotNull($run->balloonEmpty);
+        self::assertNotNull($run->driveEnd);
         self::assertGreaterThan(0.0, $run->trajectory[59]->thrustN);
         self::assertSame(0.0, $run->trajectory[61]->thrustN);
     }
@@ -127,7 +127,7 @@ final class SimulatedRunTest extends TestCase
             }
         }
 
-        self::assertSame(15, $defaults);
+        self::assertSame(17, $defaults);
         self::assertEquals(DesignReader::read(self::DESIGN), DesignReader::read(json_encode($written, JSON_THROW_ON_ERROR)));
     }
 

@@ -170,6 +170,9 @@ final class ThresholdsTest extends TestCase
             'static-thrust scale_reading' => [0.0001, 5.0, 0.0005],
             'first-stretch stretch' => [0.05, 5.0, 0.005], 'first-stretch from_release' => [0.02, 300.0, 0.1],
             'pressure water' => [0.005, 3.0, 0.002], 'pressure balloon_diameter' => [0.03, 0.6, 0.003],
+            'load-share on_driven_axle' => [0.0005, 10.0, 0.0005], 'load-share on_other_axle' => [0.0, 10.0, 0.0005],
+            'grip gives_way' => [0.0005, 10.0, 0.001], 'grip slides' => [0.0005, 10.0, 0.001],
+            'band-pull turns' => [0.25, 500.0, 0.05], 'band-pull pull_winding' => [0.0005, 50.0, 0.002], 'band-pull pull_back' => [0.0, 50.0, 0.002],
             'spin turns_for' => [0.02, 300.0, 0.1],
         ], $said);
         $greatest = array_map(static fn(CheckItem $item): float => $item->greatest(), [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble, CheckItem::Parallel, CheckItem::Drift, CheckItem::Airtight]);

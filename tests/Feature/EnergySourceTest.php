@@ -20,15 +20,17 @@ use Tests\Scenario;
 final class EnergySourceTest extends FeatureTestCase
 {
     private const SHEET = <<<'CSV'
-        group,source of energy,nozzle,nozzle bore (mm),balloon diameter (cm),mass (g),wheels,try,distance (cm)
-        Bowline,balloon,,8,20,58,bottle caps,1,329
-        Bowline,,,,,,,2,341
-        Keel,elastic band,,,,58,bottle caps,1,410
-        Keel,,,,,,,2,395
-        Reef,ramp,,,,58,bottle caps,1,120
-        Reef,,,,,,,2,118
-        Cleat,,elastic band drive,,,58,bottle caps,1,300
-        Cleat,,,,,,,2,310
+        group,source of energy,nozzle,nozzle bore (mm),balloon diameter (cm),bands in the chain,length of one band (cm),turns wound,tyres,height of the ramp (cm),length of the ramp along the floor (cm),mass (g),wheels,try,distance (cm)
+        Bowline,balloon,,8,20,,,,,,,58,bottle caps,1,329
+        Bowline,,,,,,,,,,,,,2,341
+        Keel,elastic band,,,,2,6,14,rubber band,,,58,bottle caps,1,410
+        Keel,,,,,,,,,,,,,2,395
+        Reef,ramp,,,,,,,,15,60,58,bottle caps,1,120
+        Reef,,,,,,,,,,,,,2,118
+        Thimble,elastic band,,,,,,,,,,58,bottle caps,1,240
+        Thimble,,,,,,,,,,,,,2,260
+        Cleat,,elastic band drive,,,,,,,,,58,bottle caps,1,300
+        Cleat,,,,,,,,,,,,,2,310
         CSV;
 
     public function testNothingIsPredictedOfACarWhoseDriveTheModelDoesNotHave(): void
@@ -37,8 +39,13 @@ final class EnergySourceTest extends FeatureTestCase
         $record = ClassRecord::of($challenge);
         $forecast = ClassFindings::of($record)->found->forecast;
         $car = fn(string $name): int => (int) $this->named($challenge, $name)->newestCar()?->id;
-        self::assertArrayHasKey($car('Bowline'), $forecast->forecasts);
-        foreach (['Keel', 'Reef', 'Cleat'] as $name) {
+        foreach (['Bowline', 'Keel', 'Reef'] as $name) {
+            self::assertArrayHasKey($car($name), $forecast->forecasts, $name);
+            $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")->assertOk()->assertSee('One more try:');
+        }
+        self::assertSame([CarAttribute::ChainLength, CarAttribute::TurnsWound], $forecast->missing[$car('Thimble')]);
+        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Thimble')->id}/car")->assertOk()->assertSee('Nothing can be said yet of how far it will go: length of the chain, unstretched and turns wound');
+        foreach (['Cleat'] as $name) {
             self::assertArrayNotHasKey($car($name), $forecast->forecasts, $name);
             self::assertSame([], $forecast->beyond[$car($name)], $name);
             self::assertNull(DesignForecast::of($record, $this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException()));
@@ -84,9 +91,11 @@ final class EnergySourceTest extends FeatureTestCase
             self::assertNotContains($step, $steps('Keel'));
         }
         self::assertContains(BuildStep::Roll, $steps('Keel'));
+        self::assertContains(BuildStep::HookChain, $steps('Keel'));
+        self::assertNotContains(BuildStep::HookChain, $steps('Reef'));
         $record = ClassRecord::of($challenge);
         $card = $record->card($record->groups->firstWhere('name', 'Keel') ?? throw new \LogicException());
-        self::assertSame(CheckItem::askedOf(false), $card?->items());
+        self::assertSame(CheckItem::askedOf(EnergySource::ElasticBand), $card?->items());
         self::assertNotContains(CheckItem::Airtight, $card?->items() ?? []);
         self::assertContains(CheckItem::PointsOff, $card?->items() ?? []);
         $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Keel')->id}/check")->assertDontSee('Joint airtight')->assertSee('Wheels turn freely');
@@ -99,16 +108,21 @@ final class EnergySourceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/plan/safety")->assertSee('Wound bands')->assertSee('Never aim a band at anyone.');
         $this->get('/challenges/' . $this->class()->id . '/plan/safety')->assertDontSee('Wound bands');
         $bench = fn(string $name) => $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/bench");
-        $bench('Keel')->assertDontSee('Push on a scale')->assertSee('Ramp and roll-out');
+        $bench('Keel')->assertDontSee('Push on a scale')->assertSee('Ramp and roll-out')->assertSee('Pull of the band')->assertSee('Bands snap and fly');
+        $bench('Reef')->assertDontSee('Pull of the band')->assertDontSee('Push on a scale');
         $bench('Bowline')->assertSee('Push on a scale');
     }
 
-    public function testADiagnosisSpeaksOfNoBalloonAndComputesNoPush(): void
+    public function testADiagnosisSpeaksOfTheCarsOwnDrive(): void
     {
         $challenge = $this->withDrives();
         $page = fn(string $name, string $seen) => $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/diagnosis?seen={$seen}")->assertOk();
-        $page('Keel', 'does-not-start')->assertDontSee('mN')->assertDontSee('It hisses')->assertDontSee('Too heavy');
-        $page('Keel', 'short-run')->assertDontSee('% of');
+        $page('Keel', 'does-not-start')->assertSee('mN')->assertSee('The chain is too long')->assertDontSee('It hisses')->assertDontSee('Nozzle pinched');
+        $page('Keel', 'short-run')->assertSee('% of');
+        $page('Thimble', 'does-not-start')->assertDontSee('mN');
+        $page('Thimble', 'short-run')->assertDontSee('% of');
+        $page('Cleat', 'does-not-start')->assertDontSee('mN');
+        $page('Reef', 'does-not-start')->assertSee('The ramp is too low')->assertDontSee('mN');
         $page('Bowline', 'does-not-start')->assertSee('mN');
     }
 

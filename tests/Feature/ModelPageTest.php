@@ -39,12 +39,12 @@ final class ModelPageTest extends FeatureTestCase
         self::assertCount(5, $findings->found->works);
         foreach ($findings->found->works as $work) {
             $energy = $work->energy;
-            self::assertEqualsWithDelta($energy->thrustWork, $energy->rolling + $energy->drag + $energy->carriedOff, 0.01 * $energy->thrustWork);
-            self::assertGreaterThan(0.0, $energy->thrustWork);
-            self::assertLessThan($energy->stored, $energy->thrustWork);
+            self::assertEqualsWithDelta($energy->push, $energy->rolling + $energy->drag + $energy->carriedOff, 0.01 * $energy->push);
+            self::assertGreaterThan(0.0, $energy->push);
+            self::assertLessThan($energy->stored, $energy->push);
         }
         $car = $challenge->groups()->where('name', 'C')->firstOrFail()->newestCar();
-        $share = number_format(100 * $findings->found->works[$car->id ?? 0]->energy->thrustWork / $findings->found->works[$car->id ?? 0]->energy->stored, 1);
+        $share = number_format(100 * $findings->found->works[$car->id ?? 0]->energy->push / $findings->found->works[$car->id ?? 0]->energy->stored, 1);
         $this->get("/challenges/{$challenge->id}/findings/sure?car={$car?->id}")->assertOk()->assertSee("C moved on {$share} % of what its balloon held.")->assertSee('Over the class it is');
         $this->get("/challenges/{$challenge->id}/findings/sure?car=999999")->assertOk()->assertSee('moved on');
         $this->get("/challenges/{$challenge->id}/findings/sure?car[]=x")->assertOk();
@@ -86,13 +86,13 @@ final class ModelPageTest extends FeatureTestCase
         preg_match('~<script type="application/json">(\{"settings".*?)</script>~s', $page, $found);
         $bench = json_decode($found[1] ?? '', true, 32, JSON_THROW_ON_ERROR);
         $design = implode(',', array_map(static fn(string $key, float $value): string => "{$key}:{$value}", array_keys($bench['designs']['a']), $bench['designs']['a']));
-        $answer = $this->get($bench['run'] . '&d=' . urlencode($design))->assertOk()->json();
+        $answer = $this->get($bench['sources'][0]['run'] . '&d=' . urlencode($design))->assertOk()->json();
         self::assertSame($words->distance($forecast->medianM), $answer['shown']['distance']);
         self::assertSame($words->band($forecast), $answer['shown']['band']);
         // A design for which the page's own knowledge is not held any more is refused in words.
-        parse_str((string) parse_url($bench['run'], PHP_URL_QUERY), $query);
+        parse_str((string) parse_url($bench['sources'][0]['run'], PHP_URL_QUERY), $query);
         Cache::forget('state:' . (is_string($query['state']) ? $query['state'] : ''));
-        $this->get($bench['run'] . '&d=' . urlencode($design))->assertStatus(422)->assertJson(['message' => 'This page has been open for too long. Load it again, and turn on.']);
+        $this->get($bench['sources'][0]['run'] . '&d=' . urlencode($design))->assertStatus(422)->assertJson(['message' => 'This page has been open for too long. Load it again, and turn on.']);
     }
 
     public function testPlanSaysWhetherTheLaneIsLongEnough(): void

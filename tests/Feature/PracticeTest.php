@@ -124,7 +124,7 @@ final class PracticeTest extends FeatureTestCase
         self::assertSame('sweep 6 of 6: 14 cm', $next());
         $this->log($challenge, 'Keel', ['distance' => '204', 'practice' => '1', 'inflation_kind' => 'diameter', 'inflation_size' => '14']);
         $this->settle();
-        self::assertEqualsWithDelta(0.172, ClassFindings::of(ClassRecord::of($challenge))->found->doses[0]->bestM, 0.01);
+        self::assertEqualsWithDelta(0.172, ClassFindings::of(ClassRecord::of($challenge))->found->doses[0]->best, 0.01);
         self::assertSame('Reef', $this->leader($challenge), 'a sweep places nobody');
         $this->delete("/challenges/{$challenge->id}/groups/{$keel->id}/sweep")->assertSessionHasNoErrors();
         self::assertNull($keel->refresh()->sweep);

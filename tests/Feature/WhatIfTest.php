@@ -27,7 +27,7 @@ final class WhatIfTest extends FeatureTestCase
 
         $this->get("/challenges/{$challenge->id}/what-if")->assertOk()->assertSee('Halyard')->assertSee('"designs":{"a":{"workmanship":0.0', false)->assertSee('"balloon_pressure":', false);
         $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()
-            ->assertSee('2 of 30 values measured', false)->assertSee('"nozzle_bore":0.009', false)->assertSee('Which is which');
+            ->assertSee('2 of 33 values measured', false)->assertSee('"nozzle_bore":0.009', false)->assertSee('Which is which');
         $this->get("/challenges/{$challenge->id}/what-if?a=nozzle_bore:0.007&b=nonsense&c=nozzle_bore:9")->assertOk()->assertSee('"designs":{"a":{"nozzle_bore":0.007,', false)->assertDontSee('nonsense');
     }
 

@@ -39,6 +39,8 @@ final class RunModelTest extends TestCase
             'blowing upwards' => ['nozzle' => ['angle_deg' => -15]],
             'off a ramp' => ['start' => ['speed_m_s' => 2.0]],
             'rolling with an empty balloon' => ['balloon' => ['inflated_diameter_m' => 0.06], 'start' => ['speed_m_s' => 1.2]],
+            'a leak' => ['balloon' => ['leak_area_m2' => 4e-6]],
+            'filled by mouth' => ['balloon' => ['filled_by' => 'mouth'], 'air' => ['temperature_c' => 12]],
             'hot humid air' => ['air' => ['temperature_c' => 38, 'pressure_pa' => 99000, 'relative_humidity' => 0.95]],
             'cold mountain air' => ['air' => ['temperature_c' => -5, 'pressure_pa' => 70000, 'relative_humidity' => 0.2]],
             'a stiff large balloon' => ['balloon' => ['relaxed_diameter_m' => 0.09, 'film_thickness_m' => 0.0003, 'inflated_diameter_m' => 0.32, 'hardening' => 0.03], 'car' => ['body_drag_area_m2' => 0.01]],

@@ -17,9 +17,13 @@ def solve(design, method="DOP853", rtol=1e-12, atol=1e-15, fine=True, place=None
     c = {"wheel_equivalent_mass_kg": 0.004, "breakaway_ratio": 1.0, "body_drag_area_m2": 0.003, **design["car"]}
     v0 = design.get("start", {}).get("speed_m_s", 0.0)
 
-    t, kelvin = air["temperature_c"], air["temperature_c"] + 273.15
-    vapour = air["relative_humidity"] * 610.94 * np.exp(17.625 * t / (t + 243.04))
-    rho = (air["pressure_pa"] - vapour) / (287.05287 * kelvin) + vapour / (461.495 * kelvin)
+    def density(t, humidity):
+        vapour = humidity * 610.94 * np.exp(17.625 * t / (t + 243.04))
+        return (air["pressure_pa"] - vapour) / (287.05287 * (t + 273.15)) + vapour / (461.495 * (t + 273.15))
+
+    room = density(air["temperature_c"], air["relative_humidity"])
+    jet, humidity = (34.0, 1.0) if b.get("filled_by") == "mouth" else (air["temperature_c"], air["relative_humidity"])
+    rho, kelvin = density(jet, humidity), jet + 273.15
     mu = 1.458e-6 * kelvin ** 1.5 / (kelvin + 110.4)
 
     d0, count, mass, f = b["relaxed_diameter_m"], b["count"], c["mass_kg"], c["rolling_coefficient"]
@@ -63,14 +67,15 @@ def solve(design, method="DOP853", rtol=1e-12, atol=1e-15, fine=True, place=None
         thrust = count * rho * q * ve
         diameter = (6 * volume / np.pi) ** (1 / 3)
         rolling = f * max(0.0, mass * G - thrust * np.sin(theta))
-        drag = 0.5 * rho * v * abs(v) * (count * b["drag_coefficient"] * np.pi * diameter ** 2 / 4 + c["body_drag_area_m2"])
-        inertia = mass + c["wheel_equivalent_mass_kg"] + 1.5 * count * rho * volume
+        drag = 0.5 * room * v * abs(v) * (count * b["drag_coefficient"] * np.pi * diameter ** 2 / 4 + c["body_drag_area_m2"])
+        inertia = mass + c["wheel_equivalent_mass_kg"] + count * (rho + 0.5 * room) * volume
         return p, ve, q, thrust, rolling, drag, inertia
 
     def rhs(blowing):
         def slope(_, y):
             volume = y[2]
             p, _, q, thrust, rolling, drag, inertia = forces(volume, y[1], blowing)
+            q += b.get("leak_area_m2", 0.0) * np.sqrt(2 * p / rho)
             push = thrust * np.cos(theta)
             return [y[1], (push - rolling - drag) / inertia, -q, thrust, push * y[1], rolling * y[1], drag * y[1], count * p * q]
         return slope

@@ -10,6 +10,7 @@ use App\Exports\FigureSheet;
 use App\Models\Challenge;
 use App\Presenters\FindingWords;
 use App\Presenters\SchoolWords;
+use App\Presenters\SourceWords;
 use App\Presenters\Text;
 use App\ViewModels\AnswerFigure;
 use App\ViewModels\AnswerReading;
@@ -25,7 +26,9 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Exchange\ClassWriter;
+use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Trends;
 
@@ -116,6 +119,18 @@ final class FindingsController
         ]);
     }
 
+    /** Balloon, band or ramp: what each did over the class. */
+    public function sources(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+
+        return view('findings.sources', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'sources' => new SourceWords($challenge->units, $findings->found->sources),
+            'effects' => array_values(array_filter($findings->found->effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::EnergySource)),
+        ]);
+    }
+
     public function sure(Request $request, Challenge $challenge): View
     {
         [$record, $findings] = $this->find($request, $challenge);
@@ -125,7 +140,8 @@ final class FindingsController
         return view('findings.sure', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings,
             'words' => new FindingWords($record, $findings), 'forces' => new ClassForces($record),
-            'shown' => isset($works[$shown]) ? $shown : (int) $findings->found->typical,
+            'shown' => $shown = isset($works[$shown]) ? $shown : (int) $findings->found->typical,
+            'source' => ($works[$shown] ?? null)->source ?? EnergySource::Balloon,
         ]);
     }
 

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Presenters\Sentence;
 use App\Presenters\Text;
 use App\Presenters\WhatIf;
+use App\Presenters\WhatIfPage;
 use App\Presenters\WhatIfWords;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
@@ -20,6 +21,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\URL;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Forecast\State;
 use Skivo\Core\Measurement\OutOfRangeException;
@@ -38,17 +40,28 @@ final class WhatIfController
         foreach ($record->groups as $group) {
             foreach ($group->cars as $car) {
                 if (!$car->choices->isEmpty() && !isset($forecast->beyond[$car->id])) {
-                    $state = $forecast->states[$car->id] ?? $forecast->usual;
-                    $cars[$car->id] = [$group, $car, $forecast->models[$car->id], $state];
+                    $model = $forecast->models[$car->id];
+                    $cars[$car->id] = [$group, $car, $model, $forecast->states[$car->id] ?? $forecast->usual($model->source())];
                 }
             }
         }
         $from = $cars[$request->integer('car')] ?? null;
-        $state = KeptState::keep($challenge, $from[3] ?? $forecast->usual);
 
         /** @var User $user */
         $user = $request->user();
         $key = PageKey::of($request->session(), $user);
+
+        $begins = [];
+        foreach (EnergySource::cases() as $source) {
+            $isFrom = $from !== null && $from[2]->source() === $source;
+            $state = $isFrom ? $from[3] : $forecast->usual($source);
+            $held = KeptState::keep($challenge, $state);
+            $begins[] = [
+                Prediction::begin($isFrom ? $from[2]->settings : Settings::of([], $source), $state),
+                self::signed('what-if.run', $challenge, $key, $held),
+                self::signed('what-if.sweep', $challenge, $key, $held),
+            ];
+        }
 
         return view('what-if.show', [
             'challenge' => $challenge,
@@ -56,9 +69,8 @@ final class WhatIfController
             'catalogue' => $catalogue,
             'cars' => $cars,
             'from' => $from,
-            'designs' => $this->designs($request, Prediction::begin($from[2]->settings ?? Settings::of([]), $from[3] ?? $forecast->usual)),
-            'run' => self::signed('what-if.run', $challenge, $key, $state),
-            'sweep' => self::signed('what-if.sweep', $challenge, $key, $state),
+            'designs' => $this->designs($request, $begins, $from === null ? EnergySource::Balloon : $from[2]->source()),
+            'sources' => WhatIfPage::sources($begins),
         ]);
     }
 
@@ -72,7 +84,7 @@ final class WhatIfController
 
             return $design + [
                 'said' => array_map(self::said(...), $said),
-                'side' => view('what-if.side', ['layout' => $prediction->settings->layout(), 'jet' => $design['shown']['jet']])->render(),
+                'side' => view('what-if.side', ['layout' => $prediction->settings->layout(), 'jet' => $design['shown']['jet'] ?? ''])->render(),
             ];
         });
     }
@@ -86,8 +98,8 @@ final class WhatIfController
 
             return (new WhatIf($units))->sweep(
                 $prediction,
-                $this->sweepable($request->string('x')->toString()) ?? CarAttribute::NozzleBore,
-                $this->sweepable($request->string('y')->toString()),
+                $this->sweepable($request->string('x')->toString(), $settings->source) ?? WhatIfPage::along($settings->source),
+                $this->sweepable($request->string('y')->toString(), $settings->source),
             ) + ['schools' => $schools === null ? null : self::said($schools)];
         });
     }
@@ -98,22 +110,24 @@ final class WhatIfController
         return [$sentence->lead, $sentence->rest, $sentence->small];
     }
 
-    private function sweepable(string $key): ?CarAttribute
+    private function sweepable(string $key, EnergySource $source): ?CarAttribute
     {
         $setting = CarAttribute::tryFrom($key);
 
-        return in_array($setting, CarAttribute::swept(), true) ? $setting : null;
+        return in_array($setting, CarAttribute::swept(), true) && $setting->belongsTo($source) ? $setting : null;
     }
 
     /**
      * The designs in the address; else the car asked for; else the usual one.
      *
-     * @param Settings $usual where turning begins
+     * @param list<array{Settings, string, string}> $begins where turning begins, by what drives it
+     * @param EnergySource $source of the car asked for
      *
      * @return array<string, array<string, float>> by letter, what differs from the usual car, by CarAttribute (SI)
      */
-    private function designs(Request $request, Settings $usual): array
+    private function designs(Request $request, array $begins, EnergySource $source): array
     {
+        $of = static fn(EnergySource $source): Settings => $begins[(int) array_search($source, EnergySource::cases(), true)][0];
         $designs = [];
         foreach (['a', 'b', 'c'] as $letter) {
             $text = $request->string($letter)->toString();
@@ -121,17 +135,17 @@ final class WhatIfController
                 try {
                     $read = WhatIf::read($text);
                     // An address that says nothing of hands and rubber has those that are known here.
-                    foreach ([CarAttribute::Workmanship, CarAttribute::BalloonPressure] as $ofHands) {
-                        $read = str_contains($text, $ofHands->value) ? $read : $read->with($ofHands, $usual->get($ofHands));
+                    foreach ([CarAttribute::Workmanship, $read->source->strength()] as $ofHands) {
+                        $read = str_contains($text, $ofHands->value) ? $read : $read->with($ofHands, $of($read->source)->get($ofHands));
                     }
-                    $designs[$letter] = $read->unusual();
+                    $designs[$letter] = WhatIf::unusual($read);
                 } catch (OutOfRangeException|\InvalidArgumentException) {
                     // A design that cannot be is left out; the page opens with what can.
                 }
             }
         }
 
-        return isset($designs['a']) ? $designs : ['a' => $usual->unusual()] + $designs;
+        return isset($designs['a']) ? $designs : ['a' => WhatIf::unusual($of($source))] + $designs;
     }
 
     private static function signed(string $route, Challenge $challenge, string $key, string $state): string

@@ -75,7 +75,7 @@ final class RunRequest extends FormRequest
             'load' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, Limits::loadComplaint(...), $units)],
             'lane' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
             'inflation_kind' => ['nullable', Rule::enum(InflationKind::class)],
-            'inflation_strokes' => ['nullable', 'integer', 'between:1,500', 'required_if:inflation_kind,strokes'],
+            'inflation_strokes' => ['nullable', 'integer', 'between:1,500', 'required_if:inflation_kind,strokes,turns'],
             'inflation_size' => [
                 'nullable', 'string', 'required_if:inflation_kind,diameter,circumference', new ReadsAs(
                     $units->unit(Scale::Body) ?? Unit::Centimetre,
@@ -236,9 +236,9 @@ final class RunRequest extends FormRequest
 
         return $kind === null ? null : new Inflation(
             $kind,
-            $kind === InflationKind::Diameter || $kind === InflationKind::Circumference
+            $kind->isMeasured()
                 ? ReadsAs::read($this->input('inflation_size'), $this->units()->unit(Scale::Body) ?? Unit::Centimetre) : null,
-            $kind === InflationKind::Strokes ? $this->integer('inflation_strokes') : null,
+            $kind->isCounted() ? $this->integer('inflation_strokes') : null,
         );
     }
 

@@ -12,6 +12,7 @@ use App\Rules\ReadsAs;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\FillSweep;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
@@ -31,13 +32,13 @@ final class SweepRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $fill = $this->kind() === InflationKind::Strokes
+        $fill = $this->kind()->isCounted()
             ? ['required', 'integer', 'between:1,500']
             : ['required', 'string', new ReadsAs($this->unit(), CarAttribute::BalloonSize->complaint(...), $this->units())];
 
         return [
             'sweep_group' => ['required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
-            'measured' => ['required', Rule::in([InflationKind::Diameter->value, InflationKind::Circumference->value, InflationKind::Strokes->value])],
+            'measured' => ['required', Rule::in(array_column(self::ways(EnergySource::cases()), 'value'))],
         ] + array_fill_keys(self::FILLS, $fill);
     }
 
@@ -68,10 +69,22 @@ final class SweepRequest extends FormRequest
         );
     }
 
+    /**
+     * How the fills of a sweep may be said, or how far it is wound.
+     *
+     * @param list<EnergySource> $sources
+     *
+     * @return list<InflationKind>
+     */
+    public static function ways(array $sources): array
+    {
+        return array_values(array_filter(InflationKind::of($sources), static fn(InflationKind $kind): bool => $kind !== InflationKind::Full));
+    }
+
     private function fill(string $field): Inflation
     {
-        if ($this->kind() === InflationKind::Strokes) {
-            return new Inflation(InflationKind::Strokes, null, $this->integer($field));
+        if ($this->kind()->isCounted()) {
+            return new Inflation($this->kind(), null, $this->integer($field));
         }
         $size = ReadsAs::read($this->input($field), $this->unit()) ?? throw new \LogicException('It was validated.');
 

@@ -122,7 +122,7 @@ export class Strip {
     /** Fills of one car that differ are pointed out before the run, not after it. */
     #noteFill() {
         const note = this.element.querySelector('[data-fill-note]');
-        const field = this.last?.kind === 'strokes' ? 'strokes' : 'size';
+        const field = ['strokes', 'turns'].includes(this.last?.kind) ? 'strokes' : 'size';
         const now = this.fields[`inflation_${field}`].value;
         const [was, is] = [this.last?.[field] ?? '', now].map((text) => parseFloat(text.replace(',', '.')));
         const isOther =

@@ -36,12 +36,13 @@ class Bench {
         });
         const busy = (more) => this.#busy(more);
         this.ask = asker(
-            (letter) => `${this.page.run}&d=${encodeURIComponent(this.designs.write(letter))}`,
+            (letter) => `${this.#source(letter).run}&d=${encodeURIComponent(this.designs.write(letter))}`,
             (letter, answer, fault) => this.#answered(letter, answer, fault),
             busy,
         );
         this.askSweep = asker(
-            (letter) => `${this.page.sweep}&d=${encodeURIComponent(this.designs.write(letter))}&x=${this.page.along}&y=${this.page.across}`,
+            (letter) =>
+                `${this.#source(letter).sweep}&d=${encodeURIComponent(this.designs.write(letter))}&x=${this.page.along}&y=${this.page.across}`,
             (_, answer, fault) => this.#swept(answer, fault),
             busy,
         );
@@ -54,6 +55,7 @@ class Bench {
         for (const button of this.bench.querySelectorAll('[data-draw]')) {
             button.addEventListener('click', () => this.#drawAs(button));
         }
+        this.#find('source').addEventListener('change', (event) => this.#drive(+event.target.value));
         for (const name of ['along', 'across']) {
             this.#find(name).addEventListener('change', (event) => {
                 this.page[name] = event.target.value;
@@ -71,7 +73,7 @@ class Bench {
             }
         }).observe(this.bench);
         this.#fillTabs();
-        this.rulers.fillAll();
+        this.#fillSource();
         this.designs.letters.forEach((letter) => this.ask(letter));
         this.askSweep(this.designs.on);
     }
@@ -115,6 +117,37 @@ class Bench {
             query.set('y', this.page.across);
         }
         history.replaceState(null, '', `${location.pathname}?${query}`);
+    }
+
+    /** What a design begins with, and who computes it: by what drives it. */
+    #source(letter) {
+        return this.page.sources[this.designs.source(letter)];
+    }
+
+    #drive(source) {
+        this.designs.drive(source, this.page.sources[source].begin);
+        this.#fillSource();
+        this.#changed();
+    }
+
+    /** Only what belongs to the source of energy is turned and swept. */
+    #fillSource() {
+        this.#find('source').value = String(this.designs.source());
+        this.rulers.fillAll();
+        for (const select of this.bench.querySelectorAll('[data-part]')) {
+            const parts = Object.values(this.page.parts[select.dataset.part] ?? {});
+            const isOf = parts.some((part) => Object.keys(part).some((key) => this.designs.asks(key)));
+            select.closest('.field').hidden = parts.length > 0 && !isOf;
+        }
+        for (const name of ['along', 'across']) {
+            for (const option of this.#find(name).options) {
+                option.hidden = option.value !== '' && !this.designs.asks(option.value);
+            }
+            if (this.page[name] !== '' && !this.designs.asks(this.page[name])) {
+                this.page[name] = name === 'along' ? this.#source(this.designs.on).along : '';
+            }
+            this.#find(name).value = this.page[name];
+        }
     }
 
     #takePart(select) {
@@ -165,7 +198,7 @@ class Bench {
             select.value = '';
         }
         this.#fillTabs();
-        this.rulers.fillAll();
+        this.#fillSource();
         this.#changed();
     }
 
@@ -191,10 +224,7 @@ class Bench {
             friction: shown.friction,
         });
         this.#find('said').replaceChildren(...answer.said.map(sentence));
-        const clearance = answer.touches
-            ? say('what_if.touches', { wheels: shown.wheels })
-            : say('what_if.clears', { floor: shown.floor, wheels: shown.wheels });
-        this.#find('clearance').replaceChildren(sentence(['', '', clearance]));
+        this.#find('clearance').replaceChildren(sentence(['', '', answer.clearance]));
         this.#draw(answer);
         this.#fillTable();
     }
@@ -208,7 +238,7 @@ class Bench {
 
     #fillTable() {
         const letters = this.designs.letters.filter((letter) => this.#answers.get(letter) !== undefined);
-        const rows = ['distance', 'band', 'limp', 'time', 'peak', 'thrust', 'pressure', 'jet', 'friction'].map((key) => [
+        const rows = ['distance', 'band', 'limp', 'time', 'peak', 'thrust', 'pressure', 'jet', 'slip', 'friction'].map((key) => [
             say(`what_if.rows.${key}`),
             ...letters.map((letter) => this.#answers.get(letter).shown[key] ?? '–'),
         ]);

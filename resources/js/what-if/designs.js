@@ -3,7 +3,7 @@ const LETTERS = ['a', 'b', 'c'];
 /** The designs that are compared, each the value of every setting (SI), and the one that the rulers turn. */
 export class Designs {
     /**
-     * @param {{key: string, usual: number, limits: [number, number]}[]} settings
+     * @param {{key: string, usual: number, limits: [number, number], of: number[]|null}[]} settings
      * @param {Object<string, Object<string, number>>} held what differs from the usual car, by letter and key
      */
     constructor(settings, held) {
@@ -11,6 +11,28 @@ export class Designs {
         const usual = settings.map((setting) => [setting.key, setting.usual]);
         this.held = new Map(Object.entries(held).map(([letter, values]) => [letter, new Map([...usual, ...Object.entries(values)])]));
         this.on = 'a';
+    }
+
+    /** What drives a design, by its number. */
+    source(letter = this.on) {
+        return this.held.get(letter).get('energy_source') ?? 0;
+    }
+
+    /** Whether a setting means anything of the design that the rulers turn. */
+    asks(key) {
+        const { of } = this.settings.get(key);
+        return of === null || of.includes(this.source());
+    }
+
+    /** Another source of energy: what belongs to it begins as it usually is, the rest of the car stays. */
+    drive(source, begin) {
+        const held = this.held.get(this.on);
+        held.set('energy_source', source);
+        for (const { key, of, usual } of this.settings.values()) {
+            if (of !== null && of.includes(source)) {
+                held.set(key, begin[key] ?? usual);
+            }
+        }
     }
 
     get letters() {
@@ -47,8 +69,13 @@ export class Designs {
     /** As the address has it: what differs from the usual car. */
     write(letter) {
         return [...this.held.get(letter)]
-            .filter(([key, value]) => value !== this.settings.get(key).usual)
+            .filter(([key, value]) => value !== (this.settings.get(key)?.usual ?? 0) && this.#isOf(letter, key))
             .map(([key, value]) => `${key}:${+value.toFixed(7)}`)
             .join(',');
+    }
+
+    #isOf(letter, key) {
+        const of = this.settings.get(key)?.of ?? null;
+        return of === null || of.includes(this.source(letter));
     }
 }

@@ -54,6 +54,7 @@ export class Rulers {
     #fill(key) {
         const setting = this.designs.settings.get(key);
         const row = this.bench.querySelector(`[data-setting="${key}"]`);
+        row.hidden = !this.designs.asks(key);
         const value = this.designs.value(key);
         // A ruler stretches to where a car's own value lies.
         const slider = row.querySelector('[data-slider]');

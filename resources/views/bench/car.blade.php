@@ -3,12 +3,13 @@
     use App\Presenters\BenchWords;
     use Skivo\Core\Bench\BenchTest;
     use Skivo\Core\Car\CarAttribute;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new BenchWords($units);
     $said = $forces === null ? null : $words->againstModel($forces);
     $version = $car->version ?? 1;
-    $blows = $car?->choices->blows() ?? true;
+    $source = $car?->choices->source() ?? EnergySource::Balloon;
     $own = $car === null ? null : $record->tries($car)->distances();
     $failed = session()->getOldInput('test');
 @endphp
@@ -43,14 +44,16 @@
                 <dd class="small">{{ $words->origin($forces->frictionFrom) }}{{ $forces->frictionIsMeasured()
                     ? Text::of('bench.car.the_parts_say', ['model_friction' => number_format($forces->modelFriction->value, 3)]) : '' }}
                 </dd></div>
-            <div><dt>{{ Text::of('bench.car.first_push') }}</dt><dd>
+            @if ($source !== EnergySource::Ramp)<div>
+                <dt>{{ Text::of($source->winds() ? 'bench.car.first_push_of_band' : 'bench.car.first_push') }}</dt><dd>
                     {{ Text::of('bench.car.mn', [
                         'thrust' => number_format(1000 * $forces->thrust->value),
                         'high' => number_format(1000 * ($forces->thrust->interval()->high - $forces->thrust->value)),
                     ]) }}
                 </dd><dd class="small">{{ $words->origin($forces->thrustFrom) }}{{ $forces->thrustIsMeasured()
-                    ? Text::of('bench.car.a_usual_balloon_gives', ['model_thrust' => number_format(1000 * $forces->modelThrust->value)]) : '' }}
-                </dd></div>
+                    ? Text::of($source->winds() ? 'bench.car.a_usual_band_gives' : 'bench.car.a_usual_balloon_gives',
+                        ['model_thrust' => number_format(1000 * $forces->modelThrust->value)]) : '' }}
+                </dd></div>@endif
             <div><dt>{{ Text::of('bench.car.its_tries') }}</dt>
                 <dd>{{ $own === null ? '–' : $units->show($own->mean(), Scale::Distance) }}</dd>
                 <dd class="small">{{ $own === null ? Text::of('bench.car.no_try_counts_yet') : Text::of('bench.car.on_average') }}</dd></div>
@@ -64,9 +67,10 @@
             ]) !!}
         </p>@endif
     @endif
-    @if ($blows)<p class="caution no-print">{{ Text::of('bench.car.keep_the_balloon_below_bursting_size') }}</p>@endif
+    @if ($source->blows())<p class="caution no-print">{{ Text::of('bench.car.keep_the_balloon_below_bursting_size') }}</p>@endif
+    @if ($source->winds())<p class="caution no-print">{{ Text::of('bench.car.bands_fly') }}</p>@endif
     <ol class="bench-tests">
-        @foreach (BenchTest::askedOf($blows) as $test)
+        @foreach (BenchTest::askedOf($source) as $test)
             @php
                 $held = $readings[$test->value] ?? collect();
                 $fields = $test->fields();
@@ -115,7 +119,9 @@
                             </table>
                             @if ($test->measures() !== null && count($fields) > 1)<p class="small mt-1">
                                 {{ Text::of('bench.car.left_empty_a_reading_is_as') }}</p>@endif
-                            @foreach ($test === BenchTest::StaticThrust || $test === BenchTest::Pull ? $weighed : [] as $seen)
+                            @if ($test === BenchTest::BandPull && $forces?->band !== null)
+                            <x-band-curve :curve="$forces->band" :units="$units" />@endif
+                            @foreach ($test->readsAScale() ? $weighed : [] as $seen)
                                 @php($shown = $units->figure((float) ($seen->data['value_kg'] ?? 0), Scale::Weight, 1) . ' ' . $units->symbol(Scale::Weight))
                                 <button type="button" class="button plain"
                                     data-take="{{ $shown }}">{{ Text::of('bench.car.take_the_scales', ['shown' => $shown]) }}<span

@@ -2,6 +2,7 @@
     use Skivo\Core\Physics\SizeMeasure;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\PartKind;
     $units = $challenge->units;
     $choices = $reading->car;
@@ -27,6 +28,14 @@
         'nozzle_outlets' => Text::of('build.car.how_many_blow_side_by_side'),
         'nozzle_angle' => Text::of('build.car.in_degrees_0_is_straight_back'),
         'nozzle_height' => Text::of('build.car.to_the_middle_of_the_tube'),
+        'chain_length' => Text::of('build.car.hint_chain'),
+        'bands_in_chain' => Text::of('build.car.hint_in_chain'),
+        'turns_wound' => Text::of('build.car.hint_turns'),
+        'hook_place' => Text::of('build.car.hint_hook'),
+        'installed_length' => Text::of('build.car.hint_installed'),
+        'winding_diameter' => Text::of('build.car.hint_winding'),
+        'ramp_height' => Text::of('build.car.hint_ramp'),
+        'ballast' => Text::of('build.car.hint_ballast'),
         'mass' => Text::of('build.car.on_a_scale_balloon_empty'),
         'surface' => Text::of('build.car.if_not_the_challenges'),
         'track' => Text::of('build.car.middle_of_wheel_to_middle_of'),
@@ -38,6 +47,9 @@
         Step::Chassis => PartKind::Chassis, Step::Axles => PartKind::Bearing, Step::Wheels => PartKind::Wheel,
         Step::Power => PartKind::Balloon, Step::Nozzle => PartKind::Nozzle, Step::Floor => PartKind::Surface, default => null,
     };
+    // Of which sources of energy something is asked: the rest of the sheet hides by that.
+    $of = fn (CarAttribute $choice) => implode(' ', array_map(
+        fn ($source) => str_replace(' ', '-', $source->value), array_filter(EnergySource::cases(), $choice->belongsTo(...))));
     $known = $reading->known();
     // A group is asked for what it may vary; the rest is the kit's.
     $asked = $isOwn && ! $challenge->rules()->isFreeDesign() && $challenge->rules()->free !== [] ? $challenge->rules()->free : Step::cases();
@@ -70,7 +82,8 @@
     <x-errors />
     @if ($fromKit && ! $errors->any())<p class="flash" role="status">{{ Text::of('build.car.the_kits_values_stand_in_the') }}</p>@endif
     <nav class="steps no-print" aria-label="{{ Text::of('build.car.steps_of_the_build') }}">
-        <ol>@foreach ($asked as $step)<li><a href="#{{ $step->value }}" data-part="{{ $step->value }}">{{ Label::of($step) }}
+        <ol>@foreach ($asked as $step)<li @if ($step === Step::Nozzle) data-of="{{ $of(CarAttribute::NozzleBore) }}" @endif><a
+            href="#{{ $step->value }}" data-part="{{ $step->value }}">{{ Label::of($step) }}
         <span class="num">{{ $recorded($step) === 0 ? Text::of('build.car.later') : $recorded($step) }}</span></a>
             </li>@endforeach
             <li><a href="#all" data-part="all">{{ Text::of('build.car.everything') }}</a></li></ol>
@@ -94,18 +107,23 @@
             @foreach ($asked as $step)
                 @php($main = array_filter($step->attributes(), fn ($choice) => $choice->facts()->isMain))
                 @php($more = array_filter($step->attributes(), fn ($choice) => ! $choice->facts()->isMain))
-                <section class="step" id="{{ $step->value }}" aria-labelledby="{{ $step->value }}-title" tabindex="-1">
+                <section
+                    class="step" id="{{ $step->value }}" aria-labelledby="{{ $step->value }}-title" tabindex="-1"
+                    @if ($step === Step::Nozzle) data-of="{{ $of(CarAttribute::NozzleBore) }}" @endif>
                     <h3 id="{{ $step->value }}-title">{{ Label::of($step) }}
                         <span class="is-{{ $known[$step->value]->value }}">{{ Label::of($known[$step->value]) }}</span></h3>
                     <div class="form-grid narrow">
+                        @if ($step === Step::Power)<x-tick-choice :choice="CarAttribute::EnergySource" :held="$held(CarAttribute::EnergySource)" />@endif
                         @if ($kindOf($step) !== null)
-                        <x-part-pictures
+                        <div class="of-drive" @if ($step === Step::Power) data-of="{{ $of(CarAttribute::BalloonNominal) }}" @endif><x-part-pictures
                             :kind="$kindOf($step)"
                                 :offers="\App\ViewModels\PartOffer::of($kindOf($step), $catalogue, $plan->kit, $units,
                                     $isOwn ? $challenge->rules()->allowed : [])"
-                            :held="old($kindOf($step)->named()->value, $held($kindOf($step)->named()))" />
+                            :held="old($kindOf($step)->named()->value, $held($kindOf($step)->named()))" /></div>
                         @endif
                         @foreach ($main as $choice)
+                            @continue($choice === CarAttribute::EnergySource)
+                            <div class="of-drive" @if ($choice->isOfTheDrive()) data-of="{{ $of($choice) }}" @endif>
                             @if ($choice->options() !== [])
                                 <x-tick-choice :choice="$choice" :held="$held($choice)" />
                             @else
@@ -125,6 +143,7 @@
                                     </div>
                                 </fieldset>
                             @endif
+                            </div>
                         @endforeach
                     </div>
                     @if ($step === Step::Chassis)
@@ -150,9 +169,9 @@
                             </summary>
                             <div class="form-grid narrow mt-2">
                                 @foreach ($more as $choice)
-                                    <x-car-field
+                                    <div class="of-drive" @if ($choice->isOfTheDrive()) data-of="{{ $of($choice) }}" @endif><x-car-field
                                         :choice="$choice" :car="$choices" :kit="$kit" :units="$units" :held="$held($choice)" :usual="$usual($choice)"
-                                        :hint="$hint($choice)" />
+                                        :hint="$hint($choice)" /></div>
                                 @endforeach
                             </div>
                         </details>

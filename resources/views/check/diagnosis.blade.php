@@ -25,7 +25,7 @@
         <div class="field"><label for="f-seen">{{ Text::of('diagnosis.page.what_was_seen') }}</label>
             <select id="f-seen" name="seen" class="input" data-follow>
                 @if ($symptom === null)<option value="">{{ Text::of('diagnosis.page.choose') }}</option>@endif
-                @foreach (Symptom::of($reading->blows) as $each)<option value="{{ $each->value }}" @selected($each === $symptom)>
+                @foreach (Symptom::of($reading->source) as $each)<option value="{{ $each->value }}" @selected($each === $symptom)>
                     {{ Label::of($each) }}{{ in_array($each, $reading->suggested, true) ? ' ' . Text::of('diagnosis.page.seen_on_this_car') : '' }}
                 </option>@endforeach
             </select>

@@ -81,6 +81,25 @@
                 <line x1="30" x2="110" y1="112" y2="112" /><text x="70" y="130" text-anchor="middle">{{ Text::of('bench.bench_sketch.diameter') }}</text>
             </g>
             @break
+        @case(BenchTest::LoadShare)
+            <rect class="tube" x="40" y="{{ $floor - 12 }}" width="46" height="12" /><rect class="card" x="108" y="{{ $floor - 12 }}" width="46" height="12" />
+            {!! $car(100, $floor - 12) !!}
+            <text x="40" y="{{ $floor + 18 }}">{{ Text::of('bench.bench_sketch.driven_axle_on_the_scale') }}</text>
+            @break
+        @case(BenchTest::Grip)
+            {!! $car(100, $floor) !!}<path class="hose" d="M114 {{ $floor - 16 }}H230" />
+            <rect class="tube" x="230" y="{{ $floor - 24 }}" width="40" height="16" />
+            <path class="jet" d="M286 {{ $floor - 16 }}h40m-8 -5l8 5l-8 5" />
+            <text x="20" y="{{ $floor + 20 }}">{{ Text::of('bench.bench_sketch.driven_wheels_held') }}</text>
+            <text x="230" y="{{ $floor - 32 }}">{{ Text::of('bench.bench_sketch.scale') }}</text>
+            @break
+        @case(BenchTest::BandPull)
+            {!! $car(100, $floor) !!}<path class="elastic" d="M66 {{ $floor - 10 }}L230 {{ $floor - 18 }}" />
+            <rect class="tube" x="230" y="{{ $floor - 26 }}" width="40" height="16" />
+            <path class="jet" d="M48 {{ $floor - 24 }}a18 18 0 0 0 -4 22m-6 -10l6 10l10 -4" />
+            <text x="230" y="{{ $floor - 34 }}">{{ Text::of('bench.bench_sketch.scale') }}</text>
+            <text x="20" y="{{ $floor + 20 }}">{{ Text::of('bench.bench_sketch.turn_and_count') }}</text>
+            @break
         @case(BenchTest::Spin)
             <g transform="translate(120 66)"><rect class="card" x="-60" y="-20" width="120" height="8" />
                 <circle class="wheel" cx="-36" cy="2" r="18" /><circle class="wheel" cx="36" cy="2" r="18" />

@@ -2,7 +2,6 @@
 @props(['layout', 'units', 'faults' => [], 'terms' => true, 'known' => [], 'leads' => false, 'drawing' => null])
 @php
     use App\Drawings\CarDrawing;
-    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Measurement\Scale;
     $drawing ??= new CarDrawing($layout, $faults);
@@ -61,7 +60,7 @@
     <x-car-part :step="Step::Power" :known="$known">
     <circle class="skin see-through" cx="{{ $drawing->x($drawing->balloonXM) }}" cy="{{ $drawing->z(0) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
     </x-car-part>
-    @elseif ($l->source === EnergySource::ElasticBand)
+    @elseif ($l->source->winds())
     <x-car-part :step="Step::Power" :known="$known"><path class="band" d="{{ $drawing->bandFromAbove() }}" /></x-car-part>
     @endif
     @if ($terms)<g class="dimension">

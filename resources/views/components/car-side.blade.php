@@ -2,7 +2,6 @@
 @props(['drawing', 'known' => [], 'leads' => false])
 @php
     use App\Drawings\CarDrawing;
-    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\Step;
     $l = $drawing->layout;
 @endphp
@@ -19,8 +18,6 @@
         <path class="jet" d="M{{ $drawing->x($drawing->exit['x']) - 4 }} {{ $drawing->y($drawing->nozzleYM) }}h-26m7 -4l-7 4l7 4" />
     </g>
 </x-car-part>
-@elseif ($l->source === EnergySource::ElasticBand)
-<x-car-part :step="Step::Power" :known="$known" :leads="$leads"><path class="band" d="{{ $drawing->bandFromSide() }}" /></x-car-part>
 @endif
 <x-car-part :step="Step::Chassis" :known="$known" :leads="$leads">
     <path class="card" d="{{ $drawing->chassisFromSide() }}" />
@@ -38,3 +35,6 @@
     <circle class="rod" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($l->axleDiameter / 2) }}" />
     @endforeach
 </x-car-part>
+@if ($l->source->winds())
+<x-car-part :step="Step::Power" :known="$known" :leads="$leads"><path class="band" d="{{ $drawing->bandFromSide() }}" /></x-car-part>
+@endif

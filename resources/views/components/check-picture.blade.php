@@ -41,6 +41,23 @@
             <rect class="tube" x="50" y="62" width="150" height="26" /><circle class="hole" cx="50" cy="75" r="12" /><path class="arrow"
                 d="M196 75H90m0 0l14 -9m-14 9l14 9" />
             @break
+        @case(CheckItem::BandClear)
+            <path class="ground" d="M20 130h200" /><rect class="card" x="40" y="88" width="160" height="8" /><circle class="wheel" cx="64" cy="110" r="20" />
+            <circle class="wheel" cx="176" cy="110" r="20" /><circle class="rod" cx="64" cy="110" r="4" /><circle class="rod" cx="176" cy="110" r="4" />
+            <path class="band" d="M196 70L64 104a6 6 0 1 0 .01 0" /><path class="arrow" d="M150 40v32m0 0l-7 -9m7 9l7 -9" />
+            @break
+        @case(CheckItem::BandFree)
+            <circle class="wheel" cx="90" cy="80" r="44" /><circle class="rod" cx="90" cy="80" r="9" /><path class="band" d="M200 40c-30 6 -50 2 -70 18" />
+            <path class="arrow" d="M46 50a56 56 0 0 1 40 -26m0 0l-12 -5m12 5l-10 8" />
+            @break
+        @case(CheckItem::HookHolds)
+            <rect class="card" x="30" y="80" width="140" height="10" /><path class="rod" d="M150 80v-22h18v5h-12v17z" /><path class="band" d="M160 60L40 64" />
+            <path class="arrow" d="M150 34H86m0 0l12 -8m-12 8l12 8" />
+            @break
+        @case(CheckItem::WheelsTight)
+            <rect class="rod" x="20" y="72" width="150" height="8" /><rect class="wheel" x="170" y="26" width="20" height="100" />
+            <path class="arrow" d="M208 50a40 40 0 0 1 0 52m0 0l1 -14m-1 14l12 -6" /><path class="finger" d="M30 110c20 -4 34 -12 44 -28" />
+            @break
         @default
             <rect class="rod" x="30" y="70" width="130" height="9" /><path class="rod pale" d="M172 70h22l30 4.500l-30 4.500h-22z" /><path class="arrow"
                 d="M165 40v70" />

@@ -3,6 +3,7 @@
 @php
     use App\Drawings\FormPicture;
     use Skivo\Core\Car\ChassisForm;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\NoseShape;
     use Skivo\Core\Physics\Hollow;
     use Skivo\Core\Physics\WheelMount;
@@ -24,6 +25,16 @@
         <path class="body" d="M14 13h36v8h-36z" />
         <path class="fold" d="{{ $option === Hollow::Outwards ? 'M8 5h-6M8 29h-6M8 5v24M56 5h6M56 29h6M56 5v24'
             : 'M4 5h8M4 29h8M4 5v24M60 5h-8M60 29h-8M60 5v24' }}" />
+    </svg>
+@elseif ($option instanceof EnergySource)
+    <svg class="choice-picture" viewBox="0 0 64 34" aria-hidden="true">
+        @if ($option->rollsDown())<path class="fold" d="M4 8L38 30H62" />@else<path class="fold" d="M2 31h60" />@endif
+        @if ($option->blows())<circle class="body" cx="{{ $option->rollsDown() ? 44 : 36 }}" cy="12" r="10" /><path class="fold"
+            d="M{{ $option->rollsDown() ? 34 : 26 }} 14h-10" />@endif
+        @if ($option->winds())<path class="body" d="M10 17h44v4h-44z" />
+            <circle class="fold" cx="18" cy="24" r="6" /><circle class="fold" cx="46" cy="24" r="6" />
+            <path class="turn" d="M52 15L20 21a3 3 0 1 0 1 5" />@endif
+        @if ($option === EnergySource::Ramp)<path class="body" d="M13 6l14 9l-3 5l-14 -9z" />@endif
     </svg>
 @elseif ($option instanceof WheelMount)
     <svg class="choice-picture" viewBox="0 0 64 34" aria-hidden="true">

@@ -12,6 +12,7 @@
             route('safety.show', $challenge)],
         'brief-class' => [Text::of('plan.plan_pages.class_sheet'), route('brief.show', [$challenge, 'class'])],
         'brief-helpers' => [Text::of('plan.plan_pages.helpers_sheet'), route('brief.show', [$challenge, 'helpers'])],
+        'larger' => [Text::of('plan.plan_pages.larger'), route('plan.larger', $challenge)],
     ];
 @endphp
 <nav class="subpages no-print" aria-label="{{ Text::of('plan.plan_pages.pages_of_the_plan') }}">

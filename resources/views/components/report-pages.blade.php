@@ -1,6 +1,6 @@
 {{-- What the report prints. --}}
-@props(['challenge', 'here', 'say'])
-<x-findings-pages :challenge="$challenge" here="report" />
+@props(['challenge', 'record', 'here', 'say'])
+<x-findings-pages :challenge="$challenge" :record="$record" here="report" />
 <div class="lead-in no-print">
     <p class="actions">
         @foreach (['show' => Text::of('report.report_pages.class_report'), 'notebooks' => Text::of('report.report_pages.notebook_sheets'),

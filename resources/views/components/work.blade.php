@@ -39,7 +39,7 @@
                     {{ $value }} {{ $units->symbol(Scale::Lane) }}</text>@endif
             @endforeach
         </svg><p></p></div>
-    <p class="small mt-2"><span class="work-key push">{{ Text::of('findings.work.push_while_the_balloon_blew') }}</span>
+    <p class="small mt-2"><span class="work-key push">{{ Text::of($drawing->pushKey()) }}</span>
     <span class="work-key hold">{{ Text::of('findings.work.held_back_all_the_way') }}</span>
     <span class="work-key dashed">{{ Text::of('findings.work.dashed_is_predicted') }}</span></p>
 </div>

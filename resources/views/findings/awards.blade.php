@@ -10,7 +10,7 @@
 <x-layout
     :title="Text::of('findings.awards.awards', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
-    <x-findings-pages :challenge="$challenge" here="awards" />
+    <x-findings-pages :challenge="$challenge" :record="$record" here="awards" />
     <section class="findings-part" aria-labelledby="awards">
         <h2 id="awards">{{ Text::of('findings.awards.awards_2') }}</h2>
         <div class="awards" data-part="awards">

@@ -6,7 +6,7 @@
 <x-layout
     :title="Text::of('findings.beliefs.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
-    <x-findings-pages :challenge="$challenge" here="beliefs" :counting="$findings->counting" />
+    <x-findings-pages :challenge="$challenge" :record="$record" here="beliefs" :counting="$findings->counting" />
     <div class="py-4" data-part="beliefs">
         <p class="prose">{{ Text::of('findings.beliefs.people_disagree') }}</p>
         <div class="scroll-x mt-3" tabindex="0" role="region" aria-label="{{ Text::of('findings.beliefs.where_people_disagree') }}">

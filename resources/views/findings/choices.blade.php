@@ -8,7 +8,7 @@
 <x-layout
     :title="Text::of('findings.choices.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
-    <x-findings-pages :challenge="$challenge" here="choices" />
+    <x-findings-pages :challenge="$challenge" :record="$record" here="choices" />
     <div class="lead-in">
         <div>
             <h2>{{ Text::of('findings.choices.what_each_choice_does') }}</h2>

@@ -7,7 +7,7 @@
 <x-layout
     :title="Text::of('findings.show.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
-    <x-findings-pages :challenge="$challenge" here="answer" :counting="$findings->counting" />
+    <x-findings-pages :challenge="$challenge" :record="$record" here="answer" :counting="$findings->counting" />
     <div class="answer-layout" data-part="findings">
         <section class="min-w-0" aria-label="{{ Text::of('findings.show.the_graph') }}">
             @if ($figure !== null)

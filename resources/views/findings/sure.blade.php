@@ -10,12 +10,12 @@
     $show = fn (?float $metres) => $metres === null ? '–' : $units->figure($metres, Scale::Distance);
     $energy = ($works[$shown] ?? null)?->energy;
     $sum = ['stored' => 0.0, 'thrustWork' => 0.0];
-    foreach ($works as $each) { $sum['stored'] += $each->energy->stored; $sum['thrustWork'] += $each->energy->thrustWork; }
+    foreach ($works as $each) { $sum['stored'] += $each->energy->stored; $sum['thrustWork'] += $each->energy->push; }
 @endphp
 <x-layout
     :title="Text::of('findings.model.how_sure', ['challenge' => $challenge->name])" :challenge="$challenge"
     :record="$record" stage="findings" :line="$challenge->question" live="page">
-    <x-findings-pages :challenge="$challenge" here="sure" :counting="$findings->counting" />
+    <x-findings-pages :challenge="$challenge" :record="$record" here="sure" :counting="$findings->counting" />
     <div data-part="model">
     @if ($findings->found->cars === [])
         <p class="prose py-6">{{ Text::of('findings.model.nothing_to_set_beside_the_model') }}</p>
@@ -23,31 +23,32 @@
         <section class="findings-part" aria-labelledby="energy">
             <h2 id="energy">{{ Text::of('findings.model.where_the_energy_went') }}</h2>
             <div>
-                @if ($energy !== null && $energy->stored > 0)
+                @if ($energy !== null && $energy->putIn() > 0)
                     <form method="get" action="{{ route('findings.sure', $challenge) }}" class="flex flex-wrap gap-3 items-end no-print">
                         <div class="field"><label for="f-car">{{ Text::of('findings.model.one_run_of') }}</label>
                             <select id="f-car" name="car" class="input" data-follow>
                                 @foreach (array_keys($works) as $id)
                                 <option value="{{ $id }}" @selected($id === $shown)>{{ $words->name($id) }}</option>@endforeach
                             </select></div><button class="button js-hide">{{ Text::of('findings.model.show') }}</button></form>
-                    <x-energy-flow :energy="$energy" :name="$words->name($shown)" />
+                    <x-energy-flow :energy="$energy" :name="$words->name($shown)" :source="$source" />
                     <p class="actions no-print"><button type="button" class="button plain"
                         data-save-svg="energy">{{ Text::of('findings.model.save_as_svg') }}</button>
                     </p>
                     <p class="prose">
-                        {!! Text::html('findings.model.moved_on_of_what_its_balloon', [
+                        {!! Text::html("findings.model.moved_on.{$source->key()}", [
                             'car' => $words->name($shown),
-                            'share' => number_format(100 * $energy->thrustWork / $energy->stored, 1),
-                            'stored' => number_format($energy->stored, 2),
-                            'jet_and_nozzle' => number_format($energy->jetAndNozzle(), 2),
-                            'thrust_work' => number_format(1000 * $energy->thrustWork),
+                            'share' => number_format(100 * $energy->moved() / $energy->putIn(), 1),
+                            'stored' => number_format($energy->putIn(), 2),
+                            'lost' => number_format($energy->putIn() - $energy->moved(), 2),
+                            'moved' => number_format(1000 * $energy->moved()),
                             'rolling' => number_format(1000 * $energy->rolling),
                             'drag' => number_format(1000 * ($energy->drag + $energy->carriedOff)),
-                        ]) !!} @if (count($works) > 1) {{ Text::of('findings.model.over_the_class_it_is', [
+                        ]) !!} @if (count($works) > 1 && ! $record->hasSeveralSources()) {{ Text::of('findings.model.over_the_class_it_is', [
                             'sum' => number_format(100 * $sum['thrustWork'] / max(1e-9, $sum['stored']), 1),
                         ]) }} @endif <x-behind :challenge="$challenge" :cars="[$shown]" />
                     </p>
-                    <p class="small mt-1">{{ Text::of('findings.model.by_the_run_model_with_what') }}</p>
+                    <p class="small mt-1">{{ Text::of('findings.model.by_the_run_model_with_what') }} @if ($source->blows())
+                        {{ Text::of('findings.model.slow_things_pushed_by_a_jet') }} @endif</p>
                 @else
                     <p class="prose">{{ Text::of('findings.model.none_of_these_cars_starts_by') }}</p>
                 @endif

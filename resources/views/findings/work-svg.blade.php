@@ -38,6 +38,6 @@
     fill="#a51d00">{{ $value }} {{ $units->symbol(Scale::Lane) }}</text>@endif
 @endforeach
 </svg>
-<text x="190" y="{{ $foot + 48 }}" font-size="12"><tspan fill="#b8300f">{{ Text::of('findings.work.push_while_the_balloon_blew') }}</tspan>
+<text x="190" y="{{ $foot + 48 }}" font-size="12"><tspan fill="#b8300f">{{ Text::of($drawing->pushKey()) }}</tspan>
     · <tspan fill="#0a626c">{{ Text::of('findings.work.held_back_all_the_way') }}</tspan> · {{ Text::of('findings.work.dashed_is_predicted') }}</text>
 </svg>

@@ -1,7 +1,7 @@
 <x-layout
     :title="Text::of('findings.work.findings', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">
-    <x-findings-pages :challenge="$challenge" here="work" :counting="$findings->counting" />
+    <x-findings-pages :challenge="$challenge" :record="$record" here="work" :counting="$findings->counting" />
     <div class="lead-in">
         <div>
             <h2>{{ Text::of('findings.work.why_each_car_stopped_where_it_did') }}</h2>

@@ -15,13 +15,13 @@
         <p class="prose mt-1">{{ $why->guessM === null ? $words->say('why.went', ['went' => $far($why->run->distanceM)])
             : $words->say('why.guess', ['guess' => $far($why->guessM), 'went' => $far($why->run->distanceM)]) }}</p>
         <x-why-figure :why="$why" :words="$words" :units="$units" :layout="$own->plan->layoutOf($own->car)" :mark="$group->mark" />
-        <p class="prose mt-3">{{ $words->say('why.arrows') }}</p>
-        @if ($why->limpM !== null && $why->limpM < $why->run->distanceM)<p class="prose">{{ $words->say('why.limp', [
+        <p class="prose mt-3">{{ $words->say("why.{$why->drive}.arrows") }}</p>
+        @if ($why->limpM !== null && $why->limpM < $why->run->distanceM)<p class="prose">{{ $words->say("why.{$why->drive}.over", [
             'limp' => $far($why->limpM), 'coast' => $far($why->run->distanceM - $why->limpM),
         ]) }}</p>@endif
         @if ($why->story === null)<p class="prose">{{ $words->say('why.silent') }}</p>
         @else
-            <p class="prose">{{ $words->say('why.bar') }}</p>
+            <p class="prose">{{ $words->say("why.{$why->drive}.bar") }}</p>
             @if ($why->heldBack !== null)<p class="prose"><strong>{{ $words->heldBack($why->heldBack) }}</strong></p>@endif
             @foreach (array_slice($why->changes, 0, 2, true) as $change => $gain)
                 <p class="prose">{{ $words->say("why.{$change}", ['gain' => $far($gain)]) }}</p>@endforeach

@@ -2,7 +2,7 @@
 <x-layout
     :title="Text::of('report.certificates.certificates', ['challenge' => $challenge->name])" :challenge="$challenge"
     :record="$record" stage="findings" :line="$challenge->question">
-    <x-report-pages :challenge="$challenge" here="certificates" :say="Text::of('report.one_a_page')" />
+    <x-report-pages :challenge="$challenge" :record="$record" here="certificates" :say="Text::of('report.one_a_page')" />
     @if ($record->groups->isNotEmpty())
         <details class="disclosure pb-5 no-print" @if ($errors->any()) open @endif><summary>{{ Text::of('report.certificates.of_your_own') }}</summary>
             <form method="post" action="{{ route('report.awards', $challenge) }}" class="form-grid narrow mt-2">

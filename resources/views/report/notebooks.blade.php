@@ -6,7 +6,8 @@
 <x-layout
     :title="Text::of('report.notebooks.notebook_sheets', ['challenge' => $challenge->name])" :challenge="$challenge"
     :record="$record" stage="findings" :line="$challenge->question">
-    <x-report-pages :challenge="$challenge" here="notebooks" :say="$groups->count() === 1 ? Text::of('report.one_page') : Text::of('report.a_page_each')" />
+    <x-report-pages :challenge="$challenge" :record="$record" here="notebooks"
+        :say="$groups->count() === 1 ? Text::of('report.one_page') : Text::of('report.a_page_each')" />
     @if ($record->groups->count() > 1)<p class="small no-print pb-3">@if ($groups->count() === 1)<a
         href="{{ route('report.notebooks', $challenge) }}">{{ Text::of('report.notebooks.all_groups') }}</a> @else
     {{ Text::of('report.notebooks.one_alone') }} @endif

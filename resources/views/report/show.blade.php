@@ -19,7 +19,7 @@
 <x-layout
     :title="Text::of('report.show.report', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="StandingWords::rule($challenge)">
-    <x-report-pages :challenge="$challenge" here="show" :say="Text::of('report.two_to_four_pages')" />
+    <x-report-pages :challenge="$challenge" :record="$record" here="show" :say="Text::of('report.two_to_four_pages')" />
     <article class="sheet report">
         <header class="report-head">
             <p class="small">

@@ -6,6 +6,7 @@
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Measurement\UnitSystem;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\FilledBy;
     use Skivo\Core\Challenge\InflationKind;
     $units = $challenge->units;
@@ -15,6 +16,10 @@
     $more = fn (bool $needed) => $needed ? '' : 'more';
     $nextRuns = $floor->nextRuns ?? [];
     $own = $only === null ? null : NextRun::of($record, $only);
+    $sources = $only === null ? ($record ?? null)?->sources() ?? [EnergySource::Balloon] : [$only->source()];
+    $wound = in_array(EnergySource::ElasticBand, $sources, true);
+    $often = array_filter([VoidReason::NoStart, VoidReason::HitSomething, VoidReason::WheelOff, VoidReason::BalloonOff, VoidReason::BandOff],
+        fn ($reason) => array_filter($sources, $reason->happensTo(...)) !== []);
     $fills = $more(($record ?? null)?->tellsFills() ?? false);
     $questions = session('questions', []);
     $typedUnits = [];
@@ -142,7 +147,7 @@
                 <label for="e-void">{{ Text::of('run.entry.void') }}</label>
                 <select id="e-void" name="void" class="input" data-key="v">
                     <option value="">{{ Text::of('run.entry.it_counts') }}</option>
-                    @foreach ($challenge->rules()->voidReasons() as $reason)
+                    @foreach ($challenge->rules()->voidReasons($sources) as $reason)
                         <option value="{{ $reason->value }}" @selected(old('void') === $reason->value)>{{ Label::of($reason) }}</option>
                     @endforeach
                 </select>
@@ -164,9 +169,9 @@
                 </div>
             @endforeach
             <div class="field {{ $fills }} fill-kind">
-                <label for="e-inflation_kind">{{ Text::of('run.entry.balloon_filled') }}</label>
+                <label for="e-inflation_kind">{{ Text::of($wound ? 'run.entry.filled_or_wound' : 'run.entry.balloon_filled') }}</label>
                 <select id="e-inflation_kind" name="inflation_kind" class="input">
-                    <option value="">{{ Text::of('run.entry.not_noted') }}</option>@foreach (InflationKind::cases() as $kind)
+                    <option value="">{{ Text::of('run.entry.not_noted') }}</option>@foreach (InflationKind::of($sources) as $kind)
                     <option value="{{ $kind->value }}" @selected(old('inflation_kind') === $kind->value)>
                         {{ Label::of($kind) }}</option>@endforeach</select>
             </div>
@@ -180,7 +185,7 @@
                     <span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Body) }}</span></div>
             </div>
             <div class="field {{ $fills }} fill-strokes">
-                <label for="e-inflation_strokes">{{ Text::of('run.entry.strokes_if_counted') }}</label>
+                <label for="e-inflation_strokes">{{ Text::of($wound ? 'run.entry.strokes_or_turns' : 'run.entry.strokes_if_counted') }}</label>
                 <input
                     id="e-inflation_strokes" name="inflation_strokes" class="input num" inputmode="numeric" autocomplete="off"
                     value="{{ old('inflation_strokes') }}" @error('inflation_strokes') aria-invalid="true"
@@ -216,7 +221,7 @@
             <button class="button do log">{{ Text::of('run.entry.log_run') }}</button>
         </form>
         <section class="entry-quick" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
-            @foreach ([VoidReason::NoStart, VoidReason::HitSomething, VoidReason::WheelOff, VoidReason::BalloonOff] as $reason)
+            @foreach ($often as $reason)
                 <button class="button" form="entry-form" name="void_now" value="{{ $reason->value }}">{{ ucfirst(Label::of($reason)) }}</button>
             @endforeach
             <label class="button entry-past entry-switch"><input

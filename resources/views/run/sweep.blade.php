@@ -1,7 +1,7 @@
 {{-- Is medium best? One car runs small, medium and full, twice each, after its tries. --}}
 @php
     use App\ViewModels\NextRun;
-    use Skivo\Core\Challenge\InflationKind;
+    use App\Http\Requests\SweepRequest;
     use Skivo\Core\Measurement\Scale;
     $fails = $errors->hasAny(['sweep_group', 'measured', 'small', 'medium', 'full']);
     $unit = $challenge->units->symbol(Scale::Body);
@@ -22,7 +22,7 @@
                 @selected((string) old('sweep_group') === (string) $group->id)>{{ $group->name }}</option>@endforeach</select></div>
         <div class="field"><label for="f-measured">{{ Text::of('run.sweep.measured') }}</label>
             <select id="f-measured" name="measured" class="input">
-                @foreach ([InflationKind::Diameter, InflationKind::Circumference, InflationKind::Strokes] as $kind)
+                @foreach (SweepRequest::ways($record->sources()) as $kind)
                 <option value="{{ $kind->value }}" @selected(old('measured') === $kind->value)>{{ Label::of($kind) }}</option>@endforeach</select></div>
         <x-field name="small" :label="Text::of('run.sweep.small')" inputmode="decimal" :hint="Text::of('run.sweep.in_unit', ['unit' => $unit])" />
         <x-field name="medium" :label="Text::of('run.sweep.medium')" inputmode="decimal" />

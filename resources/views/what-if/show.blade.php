@@ -1,6 +1,7 @@
 @php
     use App\Presenters\WhatIfPage;
     use App\Presenters\CarWords;
+    use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\PartKind;
     use Skivo\Core\Simulation\Origin;
     use Skivo\Core\Car\CarAttribute;
@@ -9,8 +10,7 @@
         'settings' => WhatIfPage::settings($units),
         'parts' => WhatIfPage::parts($catalogue),
         'designs' => $designs,
-        'run' => $run,
-        'sweep' => $sweep,
+        'sources' => $sources,
         'tape' => $units->value,
         'unit' => $units->symbol(\Skivo\Core\Measurement\Scale::Distance),
         'along' => request()->string('x')->toString() ?: CarAttribute::NozzleBore->value,
@@ -27,6 +27,11 @@
         <script type="application/json">@json($page, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
         <form class="bench-controls" aria-label="{{ Text::of('what_if.show.the_design') }}">
             <div class="bench-tabs" role="group" aria-label="{{ Text::of('what_if.show.designs_to_compare') }}" data-tabs></div>
+            <div class="field">
+                <label for="w-source">{{ Text::of('what_if.show.driven_by') }}</label>
+                <select id="w-source" class="input" data-source>@foreach (EnergySource::cases() as $number => $source)
+                    <option value="{{ $number }}">{{ Label::of($source) }}</option>@endforeach</select>
+            </div>
             @foreach ($main as $setting)
                 @include('what-if.setting', ['setting' => $setting])
             @endforeach
@@ -120,8 +125,9 @@
                 ]) !!}
             </p>
             <details class="disclosure"><summary>{{ Text::of('what_if.show.which_is_which') }}</summary>
-                <dl class="grid grid-cols-2 gap-x-4">@foreach (CarAttribute::ofModel() as $setting)
-                    <dt>{{ Label::title($setting) }}</dt><dd class="small">{{ Label::of($model->origins[$setting->value]) }}
+                <dl class="grid grid-cols-2 gap-x-4">@foreach ($model->origins as $key => $origin)
+                    @php($setting = CarAttribute::from($key))
+                    <dt>{{ Label::title($setting) }}</dt><dd class="small">{{ Label::of($origin) }}
                     </dd>@endforeach</dl>
             </details>
         @endif

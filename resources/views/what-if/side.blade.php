@@ -5,9 +5,9 @@
 @endphp
 <svg class="drawing" viewBox="0 0 {{ CarDrawing::WIDTH }} {{ $drawing->height }}" aria-hidden="true">
     <x-car-side :drawing="$drawing" />
-    <text class="view-name" x="{{ $drawing->x($drawing->exit['x']) - 17 }}" y="{{ $drawing->y($drawing->nozzleYM) - 12 }}"
-        text-anchor="middle">{{ $jet }}</text>
-    @if ($layout->outlets > 1)
+    @if ($layout->source->blows())<text class="view-name" x="{{ $drawing->x($drawing->exit['x']) - 17 }}" y="{{ $drawing->y($drawing->nozzleYM) - 12 }}"
+        text-anchor="middle">{{ $jet }}</text>@endif
+    @if ($layout->source->blows() && $layout->outlets > 1)
         <text class="view-name" x="0" y="14">{{ Text::of('what_if.side.outlets', ['count' => $layout->outlets]) }}</text>
     @endif
 </svg>
