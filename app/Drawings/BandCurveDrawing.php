@@ -54,7 +54,10 @@ final readonly class BandCurveDrawing
         $hardest = max(1e-6, ...array_column($curve->points, 2)) * 1.08;
         $x = static fn(float $wound): float => round(self::LEFT + self::WIDTH * $wound / $longest, 1);
         $y = static fn(float $pull): float => round(self::FLOOR - self::HEIGHT * $pull / $hardest, 1);
-        $winding = $letBack = $dots = $along = [];
+        [$begin, $up, $back] = $curve->from;
+        $winding = ["{$x($begin)},{$y($up)}"];
+        $letBack = ["{$x($begin)},{$y($back)}"];
+        $dots = $along = [];
         $last = -INF;
         foreach ($curve->points as [$turns, $wound, $up, $back]) {
             $winding[] = "{$x($wound)},{$y($up)}";
@@ -67,7 +70,7 @@ final readonly class BandCurveDrawing
         }
         $this->winding = implode(' ', $winding);
         $this->letBack = implode(' ', $letBack);
-        [$from, $to] = [$x($curve->points[0][1]), $x($longest)];
+        [$from, $to] = [$x($begin), $x($longest)];
         $this->returnedArea = "M{$from} " . self::FLOOR . 'L' . implode('L', $letBack) . "L{$to} " . self::FLOOR . 'Z';
         $this->lostArea = 'M' . implode('L', $winding) . 'L' . implode('L', array_reverse($letBack)) . 'Z';
         $this->dots = $dots;
@@ -75,7 +78,7 @@ final readonly class BandCurveDrawing
         $top = $hardest / 1.08;
         $this->up = [[self::FLOOR, '0'], [$y($top) + 4.0, $units->show($top / Constants::GRAVITY_M_S2, Scale::Weight)]];
         $end = $curve->points[count($curve->points) - 1];
-        $joules = static fn(float $joules): string => Text::of('bench.bench_words.mj', ['value' => Figure::of(1000 * $joules)]);
+        $joules = static fn(float $joules): string => Text::of('bench.bench_words.mj', ['value' => Figure::threeDigits(1000 * $joules)]);
         [$this->stored, $this->returned] = [$joules($curve->storedJ ?? 0.0), $joules($curve->returnedJ ?? 0.0)];
         $this->lost = (string) round(100 * (1.0 - ($curve->returnedFraction ?? 1.0)));
         $this->turns = $units->show($end[0], Scale::Turns);

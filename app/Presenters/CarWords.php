@@ -7,6 +7,8 @@ namespace App\Presenters;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Change;
+use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Tyre;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;
@@ -18,7 +20,15 @@ final readonly class CarWords
     public static function brief(?Car $car, UnitSystem $units): string
     {
         $parts = [];
-        $bore = $car?->number(CarAttribute::NozzleBore);
+        $bore = $car?->blows() === true ? $car->number(CarAttribute::NozzleBore) : null;
+        $turns = $car?->source()?->winds() === true ? $car->number(CarAttribute::TurnsWound) : null;
+        $ramp = $car?->source()?->rollsDown() === true ? $car->number(CarAttribute::RampHeight) : null;
+        if ($turns !== null) {
+            $parts[] = Text::plural('build.part.turns', $turns);
+        }
+        if ($ramp !== null) {
+            $parts[] = Text::of('build.part.ramp', ['shown' => $units->show($ramp, Scale::Body)]);
+        }
         if ($bore !== null) {
             $outlets = (int) ($car->number(CarAttribute::NozzleOutlets) ?? 1);
             $parts[] = ($outlets > 1 ? "{$outlets} × " : '') . $units->show($bore, Scale::Part);
@@ -49,6 +59,8 @@ final readonly class CarWords
         $outlets = (int) ($car->number(CarAttribute::NozzleOutlets) ?? 1);
         $strokes = $car->number(CarAttribute::PumpStrokes);
         $bore = $say(CarAttribute::NozzleBore);
+        $turns = $car->number(CarAttribute::TurnsWound);
+        $chain = $car->chainLengthM();
         $parts = [
             'nozzle' => [
                 $say(CarAttribute::NozzleKind),
@@ -64,11 +76,20 @@ final readonly class CarWords
                                    : Text::plural('build.part.strokes', $strokes),
                 $with('nominal', $say(CarAttribute::BalloonNominal)),
             ],
-            'wheels' => [$say(CarAttribute::WheelKind), $say(CarAttribute::WheelDiameter), $say(CarAttribute::WheelMount)],
+            'band' => [
+                $chain === null ? null : $with('chain', $units->show($chain, Scale::Body)),
+                $turns === null ? null : Text::plural('build.part.turns', $turns),
+                $say(CarAttribute::BandEnd),
+                $with('driven', $say(CarAttribute::DrivenEnd)),
+            ],
+            'ramp' => [$with('ramp', $say(CarAttribute::RampHeight))],
+            'wheels' => [$say(CarAttribute::WheelKind), $say(CarAttribute::WheelDiameter), $say(CarAttribute::WheelMount), $car->kind(CarAttribute::Tyre) === Tyre::None->value ? null : $say(CarAttribute::Tyre)],
             'car' => [$say(CarAttribute::Mass), $say(CarAttribute::Chassis), $with('on', $say(CarAttribute::Surface))],
         ];
+        $source = $car->source() ?? EnergySource::Balloon;
+        $asked = ['nozzle' => $source->blows(), 'balloon' => $source->blows(), 'band' => $source->winds(), 'ramp' => $source->rollsDown()];
         $said = [];
-        foreach ($parts as $part => $each) {
+        foreach (array_filter($parts, static fn(string $part): bool => $asked[$part] ?? true, ARRAY_FILTER_USE_KEY) as $part => $each) {
             $said[Text::of("build.part.name.{$part}")] = implode(', ', array_filter($each, static fn(?string $one): bool => $one !== null));
         }
 
@@ -124,7 +145,13 @@ final readonly class CarWords
     public static function differences(Car $before, Car $after, UnitSystem $units): array
     {
         $said = [];
-        foreach ($before->changesTo($after) as $choice) {
+        $changes = $before->changesTo($after);
+        $isOtherDrive = in_array(CarAttribute::EnergySource, $changes, true);
+        foreach ($changes as $choice) {
+            // Another source of energy brings its own drive along: that needs no list.
+            if ($isOtherDrive && $choice->isOfTheDrive()) {
+                continue;
+            }
             $old = self::choice($before, $choice, $units);
             $new = self::choice($after, $choice, $units);
             // One unit is enough, as in 6 to 8 mm.

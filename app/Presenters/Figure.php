@@ -13,6 +13,19 @@ final readonly class Figure
         return rtrim(rtrim(number_format($number, 6, '.', ''), '0'), '.');
     }
 
+    /** To three digits, as in 13.3, 0.221 or 1,280. */
+    public static function threeDigits(float $number): string
+    {
+        $decimals = $number === 0.0 ? 0 : max(0, 2 - (int) floor(log10(abs($number))));
+
+        return self::grouped(number_format($number, $decimals));
+    }
+
+    private static function grouped(string $number): string
+    {
+        return str_contains($number, '.') ? rtrim(rtrim($number, '0'), '.') : $number;
+    }
+
     /** As in "12 min". */
     public static function minutes(float $minutes): string
     {

@@ -262,10 +262,11 @@ final readonly class FindingWords
         foreach (array_slice($rebuilt, 0, 3) as [$less, $more]) {
             $difference = $more->y - $less->y;
             [$group] = $this->cars[(int) $more->car->id] ?? [null];
-            $did = $effect->outcome->value . ($difference >= 0.0 ? '_rebuilt_more' : '_rebuilt_less');
+            $did = $effect->outcome->value . ($effect->to === null ? '_rebuilt' : '_kind') . ($difference >= 0.0 ? '_more' : '_less');
             $said[] = Text::of("findings.answer.{$did}", [
                 'group' => $group->name ?? Text::of('findings.a_car'),
                 'factor' => Label::of($effect->factor),
+                'to' => $effect->to === null ? '' : FactorWords::value($effect->factor, $effect->to, $this->units),
                 'by' => $this->amount($effect, abs($difference)),
             ]);
         }

@@ -19,7 +19,7 @@ final readonly class LargerWords
     {
         $values = [
             'scale' => Figure::of($asked->scale), 'needed' => self::newtons($asked->neededN), 'given' => self::newtons($asked->thrustN), 'rider' => $this->weight($riderKg),
-            'times' => Figure::of($asked->shortBy()), 'balloon' => $this->units->show($asked->balloonM, Scale::Lane), 'could' => $this->weight($asked->couldStartKg()),
+            'times' => Figure::threeDigits($asked->shortBy()), 'balloon' => $this->units->show($asked->balloonM, Scale::Lane), 'could' => $this->weight($asked->couldStartKg()),
         ];
 
         return [

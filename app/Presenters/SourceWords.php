@@ -43,11 +43,16 @@ final readonly class SourceWords
         return match ($measure) {
             'distance' => $this->units->show($value, Scale::Distance),
             'time' => $this->units->show($value, Scale::Stopwatch),
-            'share' => Figure::of(100 * $value) . "\u{00A0}%",
-            'put_in' => Figure::of(1000 * $value) . "\u{00A0}mJ",
-            'per_joule' => $this->units->show($value, Scale::Lane) . '/J',
-            default => Figure::of(1000 * $value / $this->units->perSi(Scale::Lane)) . "\u{00A0}mJ/" . $this->units->symbol(Scale::Lane),
+            'share' => Figure::threeDigits(100 * $value) . "\u{00A0}%",
+            'put_in' => self::joules($value),
+            'per_joule' => Figure::threeDigits($this->units->fromSi($value, Scale::Lane)) . "\u{00A0}{$this->units->symbol(Scale::Lane)}/J",
+            default => self::joules($value / $this->units->perSi(Scale::Lane)) . '/' . $this->units->symbol(Scale::Lane),
         };
+    }
+
+    private static function joules(float $joules): string
+    {
+        return $joules >= 1.0 ? Figure::threeDigits($joules) . "\u{00A0}J" : Figure::threeDigits(1000 * $joules) . "\u{00A0}mJ";
     }
 
     /** As in "40 to 60 %". */

@@ -227,7 +227,9 @@ final readonly class ClassRecord
     {
         $fills = once(function (): array {
             $fills = [];
-            foreach ($this->runs as $run) {
+            // A try says it before practice does, and the last of them.
+            $ordered = [...array_filter($this->runs, static fn(\stdClass $run): bool => $run->kind !== 'try'), ...array_filter($this->runs, static fn(\stdClass $run): bool => $run->kind === 'try')];
+            foreach ($ordered as $run) {
                 if ($run->inflation_kind !== null) {
                     $fills[$run->car_id] = ['kind' => (string) $run->inflation_kind, 'size' => (string) $run->inflation_size_entered, 'strokes' => (string) $run->inflation_strokes];
                 }

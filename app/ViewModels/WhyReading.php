@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Forecast\Forecast;
@@ -52,11 +51,12 @@ final readonly class WhyReading
         $guess = $own->guessOf($run->try)?->distance->quantity->si();
         $class = ClassFindings::of($own->record)->found->forecast;
         $car = $own->group->currentCar()->id ?? 0;
-        [$forces, $state, $forecast] = [$class->forces[$car] ?? null, $class->states[$car] ?? null, $class->forecasts[$car] ?? null];
+        [$state, $forecast] = [$class->states[$car] ?? null, $class->forecasts[$car] ?? null];
         $story = null;
         $changes = [];
-        if ($forces !== null && $state !== null && $forecast !== null && self::isBorne($distance, $forecast)) {
-            $settings = $forces->model->settings->with(CarAttribute::RollingCoefficient, 0.0);
+        // What is known of its hands and its drive, the bench included, is in the state: the model is that of its parts.
+        $settings = $class->modelOf((string) $car)?->settings;
+        if ($settings !== null && $state !== null && $forecast !== null && self::isBorne($distance, $forecast)) {
             try {
                 $story = EnergyStory::of(Prediction::begin($settings, $state)->run(withTrajectory: true));
             } catch (OutOfRangeException) {

@@ -31,6 +31,8 @@ final readonly class BandCurve
         public ?float $storedJ,
         public ?float $returnedJ,
         public ?float $returnedFraction,
+        /** @var array{float, float, float} length wound where it begins to pull, and its pull there both ways (N) */
+        public array $from,
     ) {}
 
     /**
@@ -59,7 +61,7 @@ final readonly class BandCurve
         // Stretched at rest it pulls before the first turn: as the model says, brought to what was measured at the first reading.
         $first = $design->band->pullN($points[0][1]);
         $atRest = $first > 0.0 ? $design->band->pullN(0.0) / $first : 0.0;
-        $before = [min($slack, $points[0][1]), $atRest * $points[0][2], $atRest * $points[0][3]];
+        $from = $before = [min($slack, $points[0][1]), $atRest * $points[0][2], $atRest * $points[0][3]];
         foreach ($points as [, $wound, $winding, $returning]) {
             $up += ($wound - $before[0]) * ($winding + $before[1]) / 2;
             $back += ($wound - $before[0]) * ($returning + $before[2]) / 2;
@@ -68,6 +70,6 @@ final readonly class BandCurve
         $isReadable = max(array_column($points, 2)) >= self::LEAST_KG * Constants::GRAVITY_M_S2 && $up > 0.0;
         $isCurve = count($points) >= self::FEWEST;
 
-        return new self($points, $isCurve ? $up : null, $isCurve ? $back : null, $isReadable ? min(1.0, $back / $up) : null);
+        return new self($points, $isCurve ? $up : null, $isCurve ? $back : null, $isReadable ? min(1.0, $back / $up) : null, $from);
     }
 }

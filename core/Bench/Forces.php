@@ -6,6 +6,7 @@ namespace Skivo\Core\Bench;
 
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Simulation\CarModel;
+use Skivo\Core\Simulation\Origin;
 use Skivo\Core\Statistics\Estimate;
 
 /**
@@ -139,6 +140,21 @@ final readonly class Forces
             $beyond,
             $curve,
         );
+    }
+
+    /**
+     * A car's parts with what the bench read of its rims and of how its rubber gives back. Its friction and the strength of its drive
+     * stay those of the parts: what is known of them is weighed against its tries.
+     */
+    public function withRims(CarModel $parts): CarModel
+    {
+        foreach ($parts->source()->winds() ? [CarAttribute::DrivenLoadShare, CarAttribute::Grip, CarAttribute::GripSliding, CarAttribute::ReturnedFraction] : [] as $setting) {
+            if (($this->model->origins[$setting->value] ?? null) === Origin::Measured) {
+                $parts = $parts->with($setting, $this->model->settings->get($setting));
+            }
+        }
+
+        return $parts;
     }
 
     /** Whether it was, and lies within what any floor and axle have. */

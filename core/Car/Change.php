@@ -33,6 +33,10 @@ final readonly class Change
     public static function made(Car $before, Car $after): array
     {
         $changed = $before->changesTo($after);
+        // Another source of energy brings its own drive along, and what that weighs.
+        if (in_array(CarAttribute::EnergySource, $changed, true)) {
+            $changed = array_values(array_filter($changed, static fn(CarAttribute $choice): bool => !$choice->isOfTheDrive() && $choice !== CarAttribute::Mass));
+        }
         $isIn = static fn(CarAttribute $choice): bool => in_array($choice, $changed, true);
         $made = array_values(array_filter($changed, static function (CarAttribute $choice) use ($changed, $isIn, $before, $after): bool {
             if (array_filter(self::NAMES[$choice->value] ?? [], $isIn) !== []) {

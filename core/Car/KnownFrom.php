@@ -30,8 +30,12 @@ enum KnownFrom: string
 
     public static function of(Car $car, Car $kit, Step $step): self
     {
-        $looks = self::LOOKS[$step->value];
-        $instead = self::INSTEAD[$step->value] ?? $looks;
+        $source = $car->source() ?? EnergySource::Balloon;
+        [$looks, $instead] = match (true) {
+            $step === Step::Power && $source->winds() => [[CarAttribute::ChainLength, CarAttribute::TurnsWound], [CarAttribute::BandsInChain, CarAttribute::BandLength, CarAttribute::TurnsWound]],
+            $step === Step::Power && !$source->blows() => [[CarAttribute::RampHeight], [CarAttribute::RampHeight]],
+            default => [self::LOOKS[$step->value], self::INSTEAD[$step->value] ?? self::LOOKS[$step->value]],
+        };
 
         return match (true) {
             self::has($car, $looks), self::has($car, $instead) => self::Measured,

@@ -101,6 +101,10 @@ final readonly class NextTest
                 if (Difference::isSame($factor, $own, $value) || !$mayBe($car, $factor, $value)) {
                     continue;
                 }
+                // That group has run a car of this kind: it need not build it again.
+                if (is_string($value) && isset($tried[$car->group][$value])) {
+                    continue;
+                }
                 $near = !is_float($own)
                     || !is_float($value)
                     || ($own > 0.0 && $value > 0.0 && max($own / $value, $value / $own) <= self::BY_AT_MOST + 1e-9);

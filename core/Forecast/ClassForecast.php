@@ -63,6 +63,8 @@ final readonly class ClassForecast
         public ?ModeratedScatter $scatter,
         public CheckShifts $shifts,
         public CheckedCars $checked,
+        /** Whether most of its cars are driven by bands, so that what hands and drives are like is said of those. */
+        public bool $isOfBands = false,
     ) {}
 
     /**
@@ -102,6 +104,7 @@ final readonly class ClassForecast
             $model = $models[$car->id] ?? null;
             if ($model !== null) {
                 $forces[$car->id] = Forces::of($model, $car->bench, $repeats);
+                $models[$car->id] = $model = $forces[$car->id]->withRims($model);
                 if (!isset($missing[$car->id])) {
                     $evidence[$car->id] = self::evidence($car, $model, $forces[$car->id], $scatter, $kept, $shifts);
                 }
@@ -116,6 +119,7 @@ final readonly class ClassForecast
             'push' => new Workmanship($drives['push'], StrengthPrior::of(EnergySource::Balloon)),
             'band' => new Workmanship($drives['band'], StrengthPrior::of(EnergySource::ElasticBand)),
         ];
+        $isOfBands = count($drives['band']) > count($drives['push']);
         $of = static fn(Evidence $car): Workmanship => $hands[self::drive($models[$car->id]->source())];
         $states = array_map(static fn(Evidence $car): State => $of($car)->stateOf($car), $evidence);
         $usualScatter = $scatter === null ? self::USUAL_SCATTER : self::relative(null, $scatter);
@@ -136,11 +140,12 @@ final readonly class ClassForecast
                 static fn(Evidence $car): Forecast => $states[$car->id]->onceMeasured($car->table->partsFriction, self::CAREFUL)->forecast($car->table),
                 array_filter($evidence, static fn(Evidence $car): bool => $car->friction === null),
             ),
-            $hands[count($drives['band']) > count($drives['push']) ? 'band' : 'push']->hands(),
+            $hands[$isOfBands ? 'band' : 'push']->hands(),
             $repeats,
             $scatter,
             $shifts,
             self::checked($cars, $evidence, $of),
+            $isOfBands,
         );
     }
 

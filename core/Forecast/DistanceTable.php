@@ -9,11 +9,11 @@ use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\Settings;
 
 /**
- * How far one design goes for any rolling coefficient and any pressure of its balloon, or pull of its band, from some simulated
- * runs: the logarithm of the distance is close to straight between them. At each pressure the runs lie between hardly any friction and
- * the most with which the car still starts, so that no line crosses the start.
+ * How far one design goes for any rolling coefficient and any strength of its drive, the pressure of its balloon or the pull of
+ * its band, from some simulated runs: the logarithm of the distance is close to straight between them. At each strength the runs
+ * lie between hardly any friction and the most with which the car still starts, so that no line crosses the start.
  */
-final readonly class DistanceTable
+abstract readonly class DistanceTable
 {
     private const LEAST_FRICTION = 0.0005;
 
@@ -21,11 +21,7 @@ final readonly class DistanceTable
     private const TIMES_LESS = 40.0;
     private const BEYOND = 1.3;
 
-    /** Of the pressure over the usual balloon's, or of a band's pull likewise, in equal steps of its logarithm. */
-    private const LEAST_PRESSURE = 0.3;
-    private const GREATEST_PRESSURE = 2.0;
-    private const PRESSURES = 4;
-    private const FRICTIONS = 9;
+    protected const FRICTIONS = 9;
 
     private const TOLERANCE = 1e-3;
 
@@ -33,16 +29,15 @@ final readonly class DistanceTable
 
     /**
      * @param float $partsFriction f as the parts make it
-     * @param float $pressure that the settings have, over the usual balloon's
-     * @param list<float> $limits ln of the greatest f with which it starts, by pressure
-     * @param list<list<float>> $logs ln of the distance (m), by pressure and from little friction to much
+     * @param float $strength that the settings have, over the usual one
+     * @param list<list<float>> $rows of each strength: ln of the greatest f with which it starts, then ln of the distance (m) from little
+     *     friction to much
      * @param string $key of the design
      */
-    private function __construct(
+    protected function __construct(
         public float $partsFriction,
-        public float $pressure,
-        private array $limits,
-        private array $logs,
+        protected float $strength,
+        protected array $rows,
         private string $key,
         private Kept $kept,
     ) {}
@@ -51,44 +46,38 @@ final readonly class DistanceTable
     public static function of(Settings $settings, Kept $kept): self
     {
         $parts = $settings->with(CarAttribute::RollingCoefficient, 0.0)->with(CarAttribute::Workmanship, 0.0);
-        $friction = $parts->rollingCoefficient();
-        $strength = $settings->source->strength();
-        $pressure = $settings->get($strength);
-        $usual = $parts->with($strength, 1.0);
+        $setting = $settings->source->strength();
+        $strength = $settings->get($setting);
+        $usual = $parts->with($setting, 1.0);
+        $table = $settings->source->winds() ? BandTable::class : PushTable::class;
         $key = hash('xxh128', serialize($usual));
-        $held = $kept->get("distances {$key}", static fn(): array => self::simulate($usual));
-        $rows = array_chunk($held, self::FRICTIONS + 1);
+        $strengths = $table::strengths($usual);
+        $held = $kept->get("distances {$key}", static function () use ($usual, $strengths, $table): array {
+            $rows = [];
+            foreach ($strengths as $each) {
+                array_push($rows, ...self::row($usual, static fn(float $friction): float => $table::strengthAt($each, $friction, $usual)));
+            }
 
-        return new self(
-            $friction,
-            $pressure,
-            array_column($rows, 0),
-            array_map(static fn(array $row): array => array_slice($row, 1), $rows),
-            "{$key} {$pressure}",
-            $kept,
-        );
+            return $rows;
+        });
+
+        return $table::over($usual, $parts->rollingCoefficient(), $strength, array_chunk($held, self::FRICTIONS + 1), "{$key} {$strength}", $kept);
     }
 
     /**
      * How far the car goes (m); 0 where it does not start.
      *
      * @param float $friction f
-     * @param float $pressure over what the settings have
+     * @param float $strength over what the settings have
      */
-    public function distanceM(float $friction, float $pressure): float
+    public function distanceM(float $friction, float $strength): float
     {
-        $low = log(self::LEAST_PRESSURE);
-        $step = (log(self::GREATEST_PRESSURE) - $low) / (self::PRESSURES - 1);
-        $place = max(0.0, min(self::PRESSURES - 1.0, (log($pressure * $this->pressure) - $low) / $step));
         $log = log(max(self::LEAST_FRICTION, $friction));
-        // Lagrange's cubic through all four pressures.
-        $shares = [
-            ($place - 1.0) * ($place - 2.0) * ($place - 3.0) / -6.0,
-            $place * ($place - 2.0) * ($place - 3.0) / 2.0,
-            $place * ($place - 1.0) * ($place - 3.0) / -2.0,
-            $place * ($place - 1.0) * ($place - 2.0) / 6.0,
-        ];
-        $limit = $shares[0] * $this->limits[0] + $shares[1] * $this->limits[1] + $shares[2] * $this->limits[2] + $shares[3] * $this->limits[3];
+        $shares = $this->shares($friction, log($strength * $this->strength));
+        $limit = 0.0;
+        foreach ($shares as $row => $share) {
+            $limit += $share * $this->rows[$row][0];
+        }
         if ($log > $limit) {
             return 0.0;
         }
@@ -102,28 +91,28 @@ final readonly class DistanceTable
         $after = 0.5 * $part * ($part + 1.0);
         $sum = 0.0;
         foreach ($shares as $row => $share) {
-            $logs = $this->logs[$row];
-            $sum += $share * ($before * $logs[$middle - 1] + (1.0 - $part * $part) * $logs[$middle] + $after * $logs[$middle + 1]);
+            $logs = $this->rows[$row];
+            $sum += $share * ($before * $logs[$middle] + (1.0 - $part * $part) * $logs[$middle + 1] + $after * $logs[$middle + 2]);
         }
 
         return exp($sum);
     }
 
     /**
-     * How far the car goes for every pressure and every friction that hands add to the parts', in steps of the logarithm.
+     * How far the car goes for every strength and every friction that hands add to the parts', in steps of the logarithm.
      *
-     * @param non-empty-list<float> $pressures over what the settings have
+     * @param non-empty-list<float> $strengths over what the settings have
      * @param non-empty-list<float> $added to the friction of the parts
      *
-     * @return list<list<int|null>> number of the step, by pressure and friction; null where it does not start
+     * @return list<list<int|null>> number of the step, by strength and friction; null where it does not start
      */
-    public function steps(array $pressures, array $added, float $step): array
+    public function steps(array $strengths, array $added, float $step): array
     {
-        $held = $this->kept->get("steps {$this->key} {$added[0]}", function () use ($pressures, $added, $step): array {
+        $held = $this->kept->get("steps {$this->key} {$added[0]}", function () use ($strengths, $added, $step): array {
             $steps = [];
-            foreach ($pressures as $pressure) {
+            foreach ($strengths as $strength) {
                 foreach ($added as $friction) {
-                    $distance = $this->distanceM($this->partsFriction + $friction, $pressure);
+                    $distance = $this->distanceM($this->partsFriction + $friction, $strength);
                     $steps[] = $distance > 0.0 ? round(log($distance) / $step) : self::NO_START;
                 }
             }
@@ -137,20 +126,42 @@ final readonly class DistanceTable
         );
     }
 
-    /** @return list<float> of each pressure the limit, then the logarithms */
-    private static function simulate(Settings $usual): array
+    /**
+     * What each row counts for.
+     *
+     * @return array<int, float> by the row; they sum to 1
+     */
+    abstract protected function shares(float $friction, float $logStrength): array;
+
+    /** @return non-empty-list<float> at which the runs lie, over the usual one */
+    abstract protected static function strengths(Settings $usual): array;
+
+    /** @param list<list<float>> $rows */
+    abstract protected static function over(Settings $usual, float $partsFriction, float $strength, array $rows, string $key, Kept $kept): self;
+
+    /** The strength of a row at a friction: the same at every one, unless a row lies along an edge that moves with it. */
+    protected static function strengthAt(float $strength, float $friction, Settings $usual): float
     {
-        $values = [];
-        for ($row = 0; $row < self::PRESSURES; $row++) {
-            $pressure = self::LEAST_PRESSURE * (self::GREATEST_PRESSURE / self::LEAST_PRESSURE) ** ($row / (self::PRESSURES - 1));
-            $limit = $usual->greatestFriction($pressure);
-            $values[] = log($limit);
-            for ($column = 0; $column < self::FRICTIONS; $column++) {
-                $left = (1.0 - $column / (self::FRICTIONS - 1)) ** 2;
-                $friction = max(self::LEAST_FRICTION, $limit * self::TIMES_LESS ** -$left);
-                $run = $usual->with(CarAttribute::RollingCoefficient, $friction)->run(self::TOLERANCE, strength: $pressure);
-                $values[] = log(max(1e-6, $run->distanceM));
-            }
+        return $strength;
+    }
+
+    /**
+     * @param \Closure(float): float $strength at a friction
+     *
+     * @return list<float> the limit, then the logarithms of the distances
+     */
+    private static function row(Settings $usual, \Closure $strength): array
+    {
+        $limit = $usual->greatestFriction($strength(0.0));
+        for ($i = 0; $i < 3; $i++) {
+            $limit = $usual->greatestFriction($strength($limit));
+        }
+        $values = [log($limit)];
+        for ($column = 0; $column < self::FRICTIONS; $column++) {
+            $left = (1.0 - $column / (self::FRICTIONS - 1)) ** 2;
+            $friction = max(self::LEAST_FRICTION, $limit * self::TIMES_LESS ** -$left);
+            $run = $usual->with(CarAttribute::RollingCoefficient, $friction)->run(self::TOLERANCE, strength: $strength($friction));
+            $values[] = log(max(1e-6, $run->distanceM));
         }
 
         return $values;

@@ -76,6 +76,21 @@ final readonly class ElasticDesign
         return $this->drive->staticFriction * $this->drivenLoadN();
     }
 
+    /**
+     * The pull of the band, over what it has, from which on the rims slip as it is let go: D = μ_s·N with D = ρ·(p·P − R) + R and
+     * ρ = (m + m_u)/(m + m_u + J/r_w²), so p = (μ_s·N/ρ − f·m·g·(1/ρ − 1))/P.
+     *
+     * @return array{float, float} what it is without friction, and by how much less for f
+     */
+    public function pullThatSlips(): array
+    {
+        $pushed = $this->vehicle->massKg + $this->vehicle->wheelEquivalentMassKg;
+        $ratio = $pushed / ($pushed + $this->drive->spinInertiaKgM2 / $this->drive->wheelRadiusM ** 2);
+        $push = max(1e-12, $this->bandForceN() * $this->drive->gear());
+
+        return [$this->floorHoldsN() / $ratio / $push, $this->vehicle->massKg * Constants::GRAVITY_M_S2 * (1.0 / $ratio - 1.0) / $push];
+    }
+
     /** Whether its wheels spin as it is let go. */
     public function slipsAtFirst(): bool
     {

@@ -21,8 +21,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 use Ramsey\Uuid\Uuid;
-use Random\Engine\Xoshiro256StarStar;
-use Random\Randomizer;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\CarAttribute;
@@ -143,10 +141,10 @@ final class DemoSeeder extends Seeder
     /** The number by which the demo's race was drawn. */
     private const LOT = 41_782;
 
-    private Randomizer $chance;
+    private Chance $chance;
 
     /** What is measured beside the runs has a chance of its own, so that the runs stay as they are. */
-    private Randomizer $beside;
+    private Chance $beside;
 
     private User $educator;
 
@@ -193,8 +191,8 @@ final class DemoSeeder extends Seeder
             $this->check($cars[$name], $educator, self::CROOKED[$name], ...$found);
         }
         $time = CarbonImmutable::parse('2026-05-08 09:30:00 UTC');
-        $this->chance = new Randomizer(new Xoshiro256StarStar(2026));
-        $this->beside = new Randomizer(new Xoshiro256StarStar(58));
+        $this->chance = new Chance(2026);
+        $this->beside = new Chance(58);
         foreach (self::BENCH as $name => $tests) {
             $this->measure($cars[$name], $name, $educator, $tests);
         }
@@ -214,6 +212,7 @@ final class DemoSeeder extends Seeder
         $run->changes()->update(['made_at' => $time->addMinute()]);
         $this->watch($cars['Reef 3'], $run->refresh(), $time);
         $this->race($challenge, $educator, $time->addMinutes(20));
+        (new DemoDrives($educator))->fill(CarbonImmutable::parse('2026-05-15 09:00:00 UTC'));
         (new DemoNotebooks())->fill($challenge, $educator, CarbonImmutable::parse('2026-05-08 09:00:00 UTC'), $time->addMinutes(6));
     }
 
@@ -288,7 +287,7 @@ final class DemoSeeder extends Seeder
         $thrust = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->design()->firstThrustN();
         foreach ($tests as $test) {
             foreach ([1, 2, 3] as $repeat) {
-                $around = fn(float $share): float => 1.0 + $share * $this->normal($this->beside);
+                $around = fn(float $share): float => 1.0 + $share * $this->beside->normal();
                 $reading = $car->benchReadings()->make(['test' => $test, 'user_id' => $educator->id]);
                 $reading->put(match ($test) {
                     BenchTest::Ramp => [$this->entry('12 cm', Unit::Centimetre), $this->entry(number_format(12 / self::FRICTION[$name] * $around(0.05), 0, '.', '') . ' cm', Unit::Centimetre)],
@@ -310,12 +309,12 @@ final class DemoSeeder extends Seeder
         $next = 0.0;
         foreach ($model->trajectory as $moment) {
             if ($moment->timeS >= $next) {
-                $points[] = [round(0.3 + $moment->timeS, 4), round($longer * $moment->distanceM + 0.002 * $this->normal($this->beside), 4)];
+                $points[] = [round(0.3 + $moment->timeS, 4), round($longer * $moment->distanceM + 0.002 * $this->beside->normal(), 4)];
                 $next = $moment->timeS + 0.02;
             }
         }
         for ($t = 0.32; $t < 1.0; $t += 0.02) {
-            $points[] = [round($t + $model->stopTimeS, 4), round($longer * $model->distanceM + 0.002 * $this->normal($this->beside), 4)];
+            $points[] = [round($t + $model->stopTimeS, 4), round($longer * $model->distanceM + 0.002 * $this->beside->normal(), 4)];
         }
         $reading = new SensorReading(['id' => (string) Str::uuid7($time), 'run_id' => $run->id, 'kind' => 'trace', 'lane' => 1, 'data' => ['points' => $points], 'measured_at' => $time]);
         $car->group->challenge->readings()->save($reading);
@@ -345,17 +344,17 @@ final class DemoSeeder extends Seeder
             $seconds = $moment->distanceM <= 1.0 ? $moment->timeS : $seconds;
         }
 
-        $distance = $run->distanceM * (1.0 + self::SCATTER * $this->normal());
+        $distance = $run->distanceM * (1.0 + self::SCATTER * $this->chance->normal());
         $wheelbase = $car->choices->number(CarAttribute::Wheelbase) ?? 0.08;
         // Small angles: a car whose axles are out of parallel by δ strays by x²δ/(2w); aiming scatters.
-        $drift = $distance ** 2 * deg2rad(self::CROOKED[$name]) / (2 * $wheelbase) + 0.02 * $distance * $this->normal();
+        $drift = $distance ** 2 * deg2rad(self::CROOKED[$name]) / (2 * $wheelbase) + 0.02 * $distance * $this->chance->normal();
 
         return [
             number_format(100 * $distance, 0, '.', ''),
-            number_format($seconds * (1.0 + 0.03 * $this->normal()), 2),
+            number_format($seconds * (1.0 + 0.03 * $this->chance->normal()), 2),
             round(100 * $drift),
             $run->driveEnd === null || !in_array($name, ['Bowline', 'Cleat', 'Sheepshank', 'Keel'], true) ? null
-                : number_format(100 * $run->driveEnd->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->normal($this->beside)), 0, '.', ''),
+                : number_format(100 * $run->driveEnd->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->beside->normal()), 0, '.', ''),
         ];
     }
 
@@ -381,14 +380,6 @@ final class DemoSeeder extends Seeder
             $row->put($reading);
             $row->save();
         }
-    }
-
-    /** A draw from the standard normal distribution (Box & Muller, Ann. Math. Stat. 29, 610, 1958). */
-    private function normal(?Randomizer $chance = null): float
-    {
-        $uniform = fn(): float => ($chance ?? $this->chance)->getInt(1, 1_000_000) / 1_000_001;
-
-        return sqrt(-2.0 * log($uniform())) * cos(2 * M_PI * $uniform());
     }
 
     private function log(Car $car, CarbonImmutable $time, ?string $distance, ?string $seconds, ?float $drift, ?VoidReason $void, ?string $note, ?string $limp = null): Run

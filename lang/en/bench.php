@@ -33,7 +33,7 @@ return [
         'one_reading_its_is_the_reading' => 'one reading: its ± is the reading error',
         'repeats_95' => ':count repeats, 95 %',
         'two_marks' => 'Two marks',
-        'where_the_push_ended' => 'Where the push ended, straight from a run: mark where the balloon goes limp, besides the stop. Log it with the run, under “More”: it is one edge of the blocks in Findings.',
+        'where_the_push_ended' => 'Where the push ended, straight from a run: mark where the balloon goes limp or the band comes off, besides the stop. Log it with the run, under “More”: it is one edge of the blocks in Findings.',
     ],
     'index' => [
         'bench' => 'Bench · :challenge',

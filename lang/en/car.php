@@ -55,7 +55,7 @@ return [
     'installed_length' => 'length from hook to driven axle',
     'winding_diameter' => 'width of the axle where the band winds',
     'band_end' => 'end of the band on its axle',
-    'turns_wound' => 'turns wound',
+    'turns_wound' => 'number of turns wound',
     'band_stiffness' => 'band’s pull, times the usual',
     'returned_fraction' => 'share of the pull that comes back',
     'driven_load_share' => 'share of the weight on the driven axle',

@@ -156,6 +156,9 @@ return [
             'short_run' => 'It starts well but stops soon',
             'bursts' => 'The balloon bursts',
             'moist' => 'The balloon is moist inside',
+            'wheels_spin' => 'Its wheels spin on the spot',
+            'band_brakes' => 'It stops dead where the band ends',
+            'band_slack' => 'The band hangs, tangles or comes off',
         ],
     ],
     'school' => [
@@ -365,7 +368,7 @@ return [
             'on_other_axle' => 'Other axle',
             'gives_way' => 'Gives way at, read as a mass',
             'slides' => 'Slides at',
-            'turns' => 'Turns',
+            'turns' => 'Wound by',
             'pull_winding' => 'Pull while winding, read as a mass',
             'pull_back' => 'Pull while let back',
             'turns_for' => 'Turns for',

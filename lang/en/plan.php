@@ -134,7 +134,7 @@ return [
         'it_would_start' => 'On paper it would just start.',
         'on_paper' => 'It needs :needed, and a balloon :balloon across would give :given.',
         'it_would_not_start' => 'It would not start.',
-        'it_needs' => ':scale times as large and with :rider on it, it needs :needed to start. A balloon :balloon across would give :given: :times times that would be needed.',
+        'it_needs' => ':scale times as large and with :rider on it, it needs :needed to start. A balloon :balloon across would give :given; :times times as much would be needed.',
         'alone_it_would' => 'With nobody on it, it would start: such a push moves about :could in all.',
         'not_even_alone' => 'Not even with nobody on it: such a push moves about :could in all.',
         'filling' => 'Filling it would take the pump :time, for about :blows of blowing.',

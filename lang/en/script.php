@@ -72,7 +72,7 @@ return [
         'rolling_and_air' => 'rolling + air',
         'same_work' => 'The two shaded areas are the same work: push given, push used up.',
         'time_axis' => 'time, s',
-        'limp' => 'limp :limp',
+        'limp' => 'push ends :limp',
         'stop' => 'stop :distance',
         'energy' => 'Where the energy goes',
         'distance_along' => 'Distance along :x',

@@ -13,9 +13,9 @@ use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Exchange\FindingsReport;
 use Skivo\Core\Exchange\JsonFaultException;
 use Skivo\Core\Findings\Findings;
-use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
+use Skivo\Core\Findings\School;
 use Skivo\Core\Measurement\OutOfRangeException;
 
 /** A class as JSON, and what is found of it. */

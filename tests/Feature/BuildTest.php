@@ -138,7 +138,7 @@ final class BuildTest extends FeatureTestCase
         foreach (array_filter(CarAttribute::recorded(), static fn(CarAttribute $attribute): bool => $attribute->isQuantity()) as $choice) {
             $typed[$choice->value] = $choice->dimension() === Dimension::Mass ? '1/2 oz' : '1 1/2 in';
         }
-        $typed = ['band_thickness' => '1', 'band_width' => '3', 'chain_length' => '20 cm', 'winding_diameter' => '4 mm', 'axle_diameter' => '3', 'bearing_bore' => '0.2 in', 'nozzle_bore' => '6'] + $typed;
+        $typed = ['band_thickness' => '1', 'ramp_length' => '60 cm', 'band_width' => '3', 'chain_length' => '20 cm', 'winding_diameter' => '4 mm', 'axle_diameter' => '3', 'bearing_bore' => '0.2 in', 'nozzle_bore' => '6'] + $typed;
         $this->put("{$path}/car", $typed)->assertSessionHasNoErrors();
 
         $car = $group->cars()->sole()->choices;

@@ -44,7 +44,7 @@ final class EnergySourceTest extends FeatureTestCase
             $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")->assertOk()->assertSee('One more try:');
         }
         self::assertSame([CarAttribute::ChainLength, CarAttribute::TurnsWound], $forecast->missing[$car('Thimble')]);
-        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Thimble')->id}/car")->assertOk()->assertSee('Nothing can be said yet of how far it will go: length of the chain, unstretched and turns wound');
+        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Thimble')->id}/car")->assertOk()->assertSee('Nothing can be said yet of how far it will go: length of the chain, unstretched and number of turns wound');
         foreach (['Cleat'] as $name) {
             self::assertArrayNotHasKey($car($name), $forecast->forecasts, $name);
             self::assertSame([], $forecast->beyond[$car($name)], $name);
@@ -74,12 +74,12 @@ final class EnergySourceTest extends FeatureTestCase
             return $drawing[0];
         };
         self::assertStringContainsString('class="skin"', $page('Bowline'));
-        self::assertStringNotContainsString('class="band"', $page('Bowline'));
-        self::assertStringContainsString('class="band"', $page('Keel'));
+        self::assertStringNotContainsString('class="elastic"', $page('Bowline'));
+        self::assertStringContainsString('class="elastic"', $page('Keel'));
         self::assertStringNotContainsString('class="skin"', $page('Keel'));
         self::assertStringNotContainsString('class="jet"', $page('Keel'));
         self::assertStringNotContainsString('class="skin"', $page('Reef'));
-        self::assertStringNotContainsString('class="band"', $page('Reef'));
+        self::assertStringNotContainsString('class="elastic"', $page('Reef'));
     }
 
     public function testItsStepsAndChecksAreThoseOfACarWithoutABalloon(): void

@@ -7,6 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Forecast\DistanceTable;
 use Skivo\Core\Forecast\Evidence;
 use Skivo\Core\Forecast\KeptInMemory;
@@ -44,6 +45,26 @@ final class ForecastTest extends TestCase
                 }
             }
         }
+    }
+
+    /** Of a band too, on both sides of the pull at which its rims begin to slip, where the distance falls to a part of itself. */
+    public function testTheTableOfABandSaysWhatTheSimulatorDoes(): void
+    {
+        $kept = new KeptInMemory();
+        $band = ['band_width' => 0.001, 'band_thickness' => 0.0008, 'chain_length' => 0.12, 'installed_length' => 0.11, 'mass' => 0.056, 'wheel_diameter' => 0.032, 'turns_wound' => 24.0, 'grip' => 0.86];
+        $slips = 0;
+        foreach ([[], ['turns_wound' => 30.0], ['turns_wound' => 12.0, 'grip' => 0.35], ['wheel_diameter' => 0.06], ['band_end' => 1.0]] as $values) {
+            $settings = Settings::of($values + $band, EnergySource::ElasticBand);
+            $table = DistanceTable::of($settings, $kept);
+            foreach ([0.01, 0.03, 0.08, 0.12, 0.2] as $friction) {
+                foreach ([0.5, 0.7, 0.9, 1.0, 1.1, 1.3, 1.7] as $pull) {
+                    $run = $settings->with(CarAttribute::RollingCoefficient, $friction)->run(strength: $pull);
+                    self::assertEqualsWithDelta($run->distanceM, $table->distanceM($friction, $pull), 0.09 * $run->distanceM + 0.03, json_encode([$values, $friction, $pull]) ?: '');
+                    $slips += $run->energy->slip > 0.0 ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(30, $slips);
     }
 
     /** A mixture of normal distributions and of tries that do not start, by SciPy's own distribution function. */

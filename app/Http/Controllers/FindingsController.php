@@ -127,7 +127,8 @@ final class FindingsController
         return view('findings.sources', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
             'sources' => new SourceWords($challenge->units, $findings->found->sources),
-            'effects' => array_values(array_filter($findings->found->effects, static fn(Effect $effect): bool => $effect->factor === CarAttribute::EnergySource)),
+            'effects' => collect($findings->found->effects)->filter(static fn(Effect $effect): bool => $effect->factor === CarAttribute::EnergySource)
+                ->sortBy(static fn(Effect $effect): int => (int) array_search($effect->outcome, Outcome::cases(), true))->values()->all(),
         ]);
     }
 

@@ -6,7 +6,7 @@
 @if ($curve->storedJ === null)
     <p class="small mt-2">{{ Text::of('bench.bench_words.curve_needs_more') }}</p>
 @else
-    <svg class="drawing band-curve" viewBox="0 0 420 210" role="img"
+    <svg class="drawing band-curve" viewBox="0 0 440 210" role="img"
         aria-label="{{ Text::of('bench.bench_words.curve_label', ['stored' => $drawing->stored, 'returned' => $drawing->returned]) }}">
         <path class="returned" d="{{ $drawing->returnedArea }}" /><path class="lost" d="{{ $drawing->lostArea }}" />
         <line class="ground" x1="56" x2="410" y1="165" y2="165" />

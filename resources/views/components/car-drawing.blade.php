@@ -61,7 +61,7 @@
     <circle class="skin see-through" cx="{{ $drawing->x($drawing->balloonXM) }}" cy="{{ $drawing->z(0) }}" r="{{ $drawing->size($drawing->balloonRadiusM) }}" />
     </x-car-part>
     @elseif ($l->source->winds())
-    <x-car-part :step="Step::Power" :known="$known"><path class="band" d="{{ $drawing->bandFromAbove() }}" /></x-car-part>
+    <x-car-part :step="Step::Power" :known="$known"><path class="elastic" d="{{ $drawing->bandFromAbove() }}" /></x-car-part>
     @endif
     @if ($terms)<g class="dimension">
         <line x1="6" x2="6" y1="{{ $drawing->z(-$l->rearTrack / 2) }}" y2="{{ $drawing->z($l->rearTrack / 2) }}" />

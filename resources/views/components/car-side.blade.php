@@ -36,5 +36,5 @@
     @endforeach
 </x-car-part>
 @if ($l->source->winds())
-<x-car-part :step="Step::Power" :known="$known" :leads="$leads"><path class="band" d="{{ $drawing->bandFromSide() }}" /></x-car-part>
+<x-car-part :step="Step::Power" :known="$known" :leads="$leads"><path class="elastic" d="{{ $drawing->bandFromSide() }}" /></x-car-part>
 @endif

@@ -44,14 +44,14 @@
         @case(CheckItem::BandClear)
             <path class="ground" d="M20 130h200" /><rect class="card" x="40" y="88" width="160" height="8" /><circle class="wheel" cx="64" cy="110" r="20" />
             <circle class="wheel" cx="176" cy="110" r="20" /><circle class="rod" cx="64" cy="110" r="4" /><circle class="rod" cx="176" cy="110" r="4" />
-            <path class="band" d="M196 70L64 104a6 6 0 1 0 .01 0" /><path class="arrow" d="M150 40v32m0 0l-7 -9m7 9l7 -9" />
+            <path class="elastic" d="M196 70L64 104a6 6 0 1 0 .01 0" /><path class="arrow" d="M150 40v32m0 0l-7 -9m7 9l7 -9" />
             @break
         @case(CheckItem::BandFree)
-            <circle class="wheel" cx="90" cy="80" r="44" /><circle class="rod" cx="90" cy="80" r="9" /><path class="band" d="M200 40c-30 6 -50 2 -70 18" />
+            <circle class="wheel" cx="90" cy="80" r="44" /><circle class="rod" cx="90" cy="80" r="9" /><path class="elastic" d="M200 40c-30 6 -50 2 -70 18" />
             <path class="arrow" d="M46 50a56 56 0 0 1 40 -26m0 0l-12 -5m12 5l-10 8" />
             @break
         @case(CheckItem::HookHolds)
-            <rect class="card" x="30" y="80" width="140" height="10" /><path class="rod" d="M150 80v-22h18v5h-12v17z" /><path class="band" d="M160 60L40 64" />
+            <rect class="card" x="30" y="80" width="140" height="10" /><path class="rod" d="M150 80v-22h18v5h-12v17z" /><path class="elastic" d="M160 60L40 64" />
             <path class="arrow" d="M150 34H86m0 0l12 -8m-12 8l12 8" />
             @break
         @case(CheckItem::WheelsTight)
