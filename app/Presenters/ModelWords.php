@@ -59,10 +59,15 @@ final readonly class ModelWords
                 Text::of('findings.model_words.hands_add', ['friction' => number_format($hands->workmanship, 3)]),
                 Text::of('findings.model_words.to_what_the_parts_have', ['between' => $between($hands->workmanshipInterval, 3)]),
             ),
-            new Sentence(
-                Text::of('findings.model_words.balloons_give', ['share' => Figure::percent($hands->pressure)]),
-                Text::of('findings.model_words.of_the_models_pressure', ['between' => $between($hands->pressureInterval, 2)]),
-            ),
+            $this->findings->found->forecast->isOfBands
+                ? new Sentence(
+                    Text::of('findings.model_words.bands_pull', ['share' => Figure::percent($hands->pressure)]),
+                    Text::of('findings.model_words.of_the_models_pull', ['between' => $between($hands->pressureInterval, 2)]),
+                )
+                : new Sentence(
+                    Text::of('findings.model_words.balloons_give', ['share' => Figure::percent($hands->pressure)]),
+                    Text::of('findings.model_words.of_the_models_pressure', ['between' => $between($hands->pressureInterval, 2)]),
+                ),
         ];
         $forces = $this->findings->found->forecast->forces;
         $judged = array_filter($this->judged(), static fn(array $row): bool => ($forces[$row[0]->id] ?? null)?->frictionIsMeasured() !== true);

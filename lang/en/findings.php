@@ -252,6 +252,8 @@ return [
         'to_what_the_parts_have' => 'beyond what its parts have (:between).',
         'balloons_give' => 'A usual balloon here gives :share %',
         'of_the_models_pressure' => 'of the model’s pressure as it empties (:between times). Rubber gives back less than it took.',
+        'bands_pull' => 'A usual band here pulls :share %',
+        'of_the_models_pull' => 'of what the model says of its rubber (:between times).',
         'inside_their_bands' => ':inside of :of cars whose friction was not measured stopped inside their band,',
         'each_predicted_before_its_runs' => 'each predicted before its first run, from what the other groups’ cars did.',
         'stopped_short' => ':car stopped short:',

@@ -51,7 +51,8 @@
             <path class="arrow" d="M46 50a56 56 0 0 1 40 -26m0 0l-12 -5m12 5l-10 8" />
             @break
         @case(CheckItem::HookHolds)
-            <rect class="card" x="30" y="80" width="140" height="10" /><path class="rod" d="M150 80v-22h18v5h-12v17z" /><path class="elastic" d="M160 60L40 64" />
+            <rect class="card" x="30" y="80" width="140" height="10" /><path class="rod" d="M150 80v-22h18v5h-12v17z" />
+            <path class="elastic" d="M160 60L40 64" />
             <path class="arrow" d="M150 34H86m0 0l12 -8m-12 8l12 8" />
             @break
         @case(CheckItem::WheelsTight)
