@@ -7,6 +7,7 @@ namespace App\Presenters;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Estimate;
@@ -17,11 +18,11 @@ final readonly class BenchWords
     public function __construct(private UnitSystem $units) {}
 
     /** @return list<string> how it is done, step by step */
-    public function steps(BenchTest $test): array
+    public function steps(BenchTest $test, EnergySource $source): array
     {
         return match ($test) {
             BenchTest::Ramp => [
-                Text::of('bench.bench_words.prop_up_a_board_and_let'),
+                Text::of('bench.bench_words.prop_up_a_board_and_let', ['undriven' => self::undriven($source)]),
                 Text::of('bench.bench_words.hold_the_car_on_the_board'),
                 Text::of('bench.bench_words.measure_from_below_the_release_point'),
                 Text::of('bench.bench_words.three_times_from_the_same_height'),
@@ -33,7 +34,7 @@ final readonly class BenchWords
                 Text::of('bench.bench_words.hook_a_light_thread_to_the'), Text::of('bench.bench_words.read_the_scale_while_the_car'),
             ],
             BenchTest::CoastDown => [
-                Text::of('bench.bench_words.two_marks_on_the_floor_push'),
+                Text::of('bench.bench_words.two_marks_on_the_floor_push', ['undriven' => self::undriven($source)]),
                 Text::of('bench.bench_words.time_it_from_mark_to_mark'),
                 Text::of('bench.bench_words.measure_from_the_second_mark_to'),
             ],
@@ -58,6 +59,16 @@ final readonly class BenchWords
                 Text::of('bench.bench_words.unhook_the_band_and_hook_a_scale'), Text::of('bench.bench_words.wind_and_read'), Text::of('bench.bench_words.let_it_back_and_read'), Text::of('bench.bench_words.at_three_turns_or_more'),
             ],
             BenchTest::Spin => [Text::of('bench.bench_words.lift_the_car_flick_the_wheel')],
+        };
+    }
+
+    /** So that nothing drives the car while its friction is measured. */
+    private static function undriven(EnergySource $source): string
+    {
+        return match (true) {
+            $source->winds() => Text::of('bench.bench_words.band_off_its_axle'),
+            $source->blows() => Text::of('bench.bench_words.balloon_empty_on_the_car'),
+            default => Text::of('bench.bench_words.as_it_runs'),
         };
     }
 

@@ -123,7 +123,7 @@ final class RunDayTest extends BrowserTestCase
         $browser->fill('small', '14')->fill('medium', '17')->fill('full', '20')->press('Put it into the order');
         foreach ([['14', '210'], ['17', '330'], ['20', '260'], ['20', '255'], ['17', '325'], ['14', '205']] as $index => [$fill, $distance]) {
             $browser->waitFor('sweep ' . ($index + 1) . ' of 6', '.entry');
-            self::assertSame("{$fill} cm", $browser->find('[name=inflation_size]')->getDomProperty('value'));
+            $browser->wait(static fn(): bool => $browser->find('[name=inflation_size]')->getDomProperty('value') === "{$fill} cm");
             $browser->fill('distance', $distance)->logRun('practice');
         }
         $browser->wait(static fn(): bool => $challenge->runs()->where('kind', 'practice')->count() === 6);

@@ -39,7 +39,7 @@ final class WhatIfTest extends BrowserTestCase
             JS);
         $browser->settle();
         $expected = $browser->driver->executeAsyncScript(
-            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).run + "&d=" + encodeURIComponent(new URL(location).searchParams.get("a"))).then((r) => r.json()).then((b) => done(b.shown.distance))',
+            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).sources[0].run + "&d=" + encodeURIComponent(new URL(location).searchParams.get("a"))).then((r) => r.json()).then((b) => done(b.shown.distance))',
         );
         self::assertStringContainsString('nozzle_bore:0.008', urldecode($browser->driver->getCurrentURL()));
         self::assertSame(str_replace("\u{00A0}", ' ', $expected), $browser->text('[data-number]'));

@@ -26,10 +26,7 @@ try {
     // Children's pages: an idea drawn and guessed at, and why a run stopped where it did, once it has played.
     $browser->visit("{$class}/groups/2/at/idea")->screenshot("{$folder}/group-idea.png");
     $browser->visit("{$class}/groups/2/at/why")->wait(static fn(): bool => abs((float) $browser->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6)->screenshot("{$folder}/group-why.png");
-    $browser->size(1280, 800)->visit("{$class}/bench")->press('Measure')->screenshot("{$folder}/bench-car.png");
     $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
-    $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="Card: Reef"]'))->click();
-    $browser->screenshot("{$folder}/check-card.png");
     $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="What is wrong? Fender"]'))->click();
     $browser->screenshot("{$folder}/diagnosis.png");
     // The demo's race, as it stood before its last two heats; then as it was.
@@ -46,6 +43,12 @@ try {
     $browser->visit("{$class}/devices")->press('Make a link for the board');
     $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
     $browser->visit("{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
+    // The other challenge at the same place, with both drives.
+    $browser->visit('/challenges')->press('Balloon or Band');
+    $drives = $browser->path();
+    $browser->visit("{$drives}/findings/sources")->screenshot("{$folder}/sources.png");
+    $browser->visit("{$drives}/bench")->press('Measure')->driver->executeScript('document.getElementById("band-pull").scrollIntoView({ block: "start" })');
+    $browser->screenshot("{$folder}/bench-band.png");
 } finally {
     $browser->quit();
 }

@@ -78,7 +78,11 @@ final class SweepRequest extends FormRequest
      */
     public static function ways(array $sources): array
     {
-        return array_values(array_filter(InflationKind::of($sources), static fn(InflationKind $kind): bool => $kind !== InflationKind::Full));
+        $ways = array_filter(InflationKind::of($sources), static fn(InflationKind $kind): bool => $kind !== InflationKind::Full);
+        // A size says more than strokes do, so it is offered first.
+        usort($ways, static fn(InflationKind $a, InflationKind $b): int => $b->isMeasured() <=> $a->isMeasured());
+
+        return $ways;
     }
 
     private function fill(string $field): Inflation

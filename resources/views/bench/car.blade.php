@@ -86,7 +86,7 @@
                     </summary>
                     <div class="bench-body">
                         <div><x-bench-sketch :test="$test" /><ol class="bench-steps">
-                                @foreach ($words->steps($test) as $step)<li>{{ $step }}</li>@endforeach</ol></div>
+                                @foreach ($words->steps($test, $source) as $step)<li>{{ $step }}</li>@endforeach</ol></div>
                         <form method="post" action="{{ route('bench.update', [$challenge, $group, $test->value]) }}">
                             @csrf @method('put')<x-sent-with :units="$challenge->units" />
                             <input type="hidden" name="test" value="{{ $test->value }}"><input type="hidden" name="version" value="{{ $version }}">
