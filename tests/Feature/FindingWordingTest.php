@@ -18,6 +18,7 @@ use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Findings\School;
 use Skivo\Core\Measurement\UnitSystem;
@@ -33,8 +34,9 @@ final class FindingWordingTest extends FeatureTestCase
     {
         $words = new BenchWords(UnitSystem::Metric);
         foreach (BenchTest::cases() as $test) {
-            self::assertNotSame([], $words->steps($test), $test->value);
-            foreach ($words->steps($test) as $step) {
+            $source = $test === BenchTest::BandPull ? EnergySource::ElasticBand : EnergySource::Balloon;
+            self::assertNotSame([], $words->steps($test, $source), $test->value);
+            foreach ($words->steps($test, $source) as $step) {
                 self::assertMatchesRegularExpression('/^[A-Z].*[.?!]$/u', $step);
             }
             self::assertNotSame('', $words->gives($test));

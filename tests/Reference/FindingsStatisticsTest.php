@@ -204,7 +204,7 @@ final class FindingsStatisticsTest extends TestCase
     public function testUncertaintiesOfTheBenchAgainstAMonteCarlo(): void
     {
         // GUM supplement 1 (JCGM 101:2008): draw the inputs and look at the result; here 400,000 draws of a coast-down.
-        $car = new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.004), static fn(float $diameter): float => 2000.0);
+        $car = new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.004), static fn(float $diameter): float => 2000.0, 0.6, static fn(float $turns): float => 0.1 * $turns);
         $exact = new Repeatability(['coast-down' => [0.0, 1e12], 'first-stretch' => [0.0, 1e12]]);
         $coast = BenchTest::CoastDown->result([[0.5, 0.6, 0.8]], $car, $exact);
         $stretch = BenchTest::FirstStretch->result([[0.6, 1.1]], $car, $exact);
