@@ -7,7 +7,6 @@ declare(strict_types=1);
 use Devices\Instrument;
 
 require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/Instrument.php';
 
 $options = Instrument::options(['site', 'token', 'what', 'mass', 'design', 'seed', 'noise', 'step'], <<<'TEXT'
     php devices/kitchen-scale.php --site http://ADDRESS --token TOKEN

@@ -7,7 +7,6 @@ declare(strict_types=1);
 use Devices\Instrument;
 
 require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/Instrument.php';
 
 $options = Instrument::options(['site', 'token', 'lane', 'design', 'seed', 'rate', 'noise', 'missing'], <<<'TEXT'
     php devices/motion-sensor.php --site http://ADDRESS --token TOKEN

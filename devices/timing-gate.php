@@ -8,7 +8,6 @@ declare(strict_types=1);
 use Devices\Instrument;
 
 require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/Instrument.php';
 
 $options = Instrument::options(['site', 'token', 'lane', 'gates', 'design', 'seed', 'jitter', 'missing', 'double'], <<<'TEXT'
     php devices/timing-gate.php --site http://ADDRESS --token TOKEN

@@ -14,6 +14,7 @@ use App\Http\Controllers\CheckController;
 use App\Http\Controllers\CutSizesController;
 use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\DiagnosisController;
+use App\Http\Controllers\FilmController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\JoinController;
@@ -72,6 +73,11 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::get('runs', [RunController::class, 'index'])->name('runs.index')->can('seeFloor', 'challenge');
     Route::post('runs', [RunController::class, 'store'])->name('runs.store')->can('logRuns', 'challenge');
     Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
+    Route::controller(FilmController::class)->prefix('runs/{run}/film')->name('film.')->group(function (): void {
+        Route::get('', 'show')->name('show')->can('logRuns', 'challenge');
+        Route::post('', 'read')->name('read')->can('logRuns', 'challenge');
+        Route::put('', 'keep')->name('keep')->can('logRuns', 'challenge');
+    });
     Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
     Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
     Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {

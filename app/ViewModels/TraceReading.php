@@ -22,6 +22,8 @@ final readonly class TraceReading
         public ?Coasting $coasting,
         /** What the model has for f, from the car's parts. */
         public float $modelFriction,
+        /** @var array{said: list<array{string, string}>, picture: string|null}|null what a film said, where it comes from one */
+        public ?array $film,
     ) {}
 
     /** Null where the run has no trace. */
@@ -40,6 +42,7 @@ final readonly class TraceReading
             $trace->endOfThrust(),
             $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg),
             $settings->rollingCoefficient(),
+            $reading->data['film'] ?? null,
         );
     }
 

@@ -42,6 +42,30 @@ final readonly class RunRecord
         public bool $hitWall = false,
     ) {}
 
+    /** The same, what is not recorded of where and when it ended taken from what measured it; what is recorded stays. */
+    public function filledFrom(self $measured): self
+    {
+        return new self(
+            $this->distance ?? $measured->distance,
+            $this->time ?? $measured->time,
+            $this->void,
+            $this->note,
+            $this->drift,
+            $this->side,
+            $this->load,
+            $this->inflation,
+            $this->limp ?? $measured->limp,
+            $this->totalTime ?? $measured->totalTime,
+            $this->lane,
+            $this->pastEnd,
+            $this->filledBy,
+            $this->kind,
+            $this->surface,
+            $this->ramp,
+            $this->hitWall,
+        );
+    }
+
     /** Whether it ran under other conditions than the class's. */
     public function isApart(): bool
     {

@@ -144,6 +144,8 @@ return [
         'put_back' => 'Put back',
         'trace' => 'Trace: :run',
         'trace_2' => 'Trace',
+        'film' => 'Film: :run',
+        'film_2' => 'Film',
         'correct' => 'Correct :run',
         'correct_2' => 'Correct',
         'take_back' => 'Take back :run',

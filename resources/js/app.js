@@ -21,6 +21,7 @@ const PARTS = [
     ['[data-grid]', async () => (await import('./pages/grid.js')).attachGrid],
     ['form[data-answers]', async () => (await import('./pages/answers.js')).attachAnswers],
     ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
+    ['[data-film]', async () => (await import('./film/page.js')).attachFilm],
     ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
     ['form[data-outbox]', async () => (await import('./group/outbox.js')).attachOutbox],
     ['form[data-sketch]', async () => (await import('./group/sketch.js')).attachSketch],

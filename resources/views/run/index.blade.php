@@ -9,6 +9,7 @@
     $isOwner = auth()->user() instanceof \App\Models\User;
     $conflict = session('conflict');
     $trace = RowLinks::of('trace.show', $challenge);
+    $film = RowLinks::of('film.show', $challenge);
     $takeBack = RowLinks::of('runs.destroy', $challenge);
     $putBack = RowLinks::of('runs.restore', $challenge);
 @endphp
@@ -193,6 +194,9 @@
                                                 class="button plain" href="{{ $trace($run->id) }}"
                                                 aria-label="{{ Text::of('run.index.trace',
                                                     ['run' => $summary]) }}">{{ Text::of('run.index.trace_2') }}</a>@endif
+                                            <a
+                                                class="button plain" href="{{ $film($run->id) }}"
+                                                aria-label="{{ Text::of('run.index.film', ['run' => $summary]) }}">{{ Text::of('run.index.film_2') }}</a>
                                             <a
                                                 class="button plain"
                                                 href="?edit={{ $run->id }}&amp;page={{ $page }}#run-{{ $run->id }}"

@@ -15,7 +15,8 @@
         <div><h2 class="with-mark">{{ Glyph::of($run->car->group->mark) }}<span>{!! Text::html('trace.show.trace_of_try',
             ['name' => $name, 'try' => $run->try]) !!}</span>
             </h2><p class="small mt-1">{{ RunWords::summary($run, $units) }}</p></div>
-        <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">{{ Text::of('trace.show.back_to_the_runs') }}</a>
+        <p class="actions"><a class="button" href="{{ route('film.show', [$challenge, $run]) }}">{{ Text::of('trace.show.read_a_film') }}</a>
+            <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">{{ Text::of('trace.show.back_to_the_runs') }}</a></p>
     </div>
     @if ($trace === null)
         <p class="prose pb-4">{{ Text::of('trace.show.no_trace_was_taken_of_this') }}</p>
@@ -71,6 +72,15 @@
             </svg>
             </div>
         </figure>
+        @if ($trace->film !== null)
+            <figure class="film-said">
+                @if ($trace->film['picture'] !== null)<img class="film-kept" src="data:image/jpeg;base64,{{ $trace->film['picture'] }}"
+                    alt="{{ Text::of('trace.show.as_filmed') }}">@endif
+                <figcaption><strong>{{ Text::of('trace.show.film_said') }}</strong>
+                    <dl>@foreach ($trace->film['said'] as [$what, $value])<dt>{{ $what }}</dt><dd class="num">{{ $value }}</dd>@endforeach</dl>
+                </figcaption>
+            </figure>
+        @endif
         <details class="disclosure"><summary>{{ Text::of('trace.show.the_figures') }}</summary>
             <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('trace.show.the_trace_in_figures') }}">
                 <table class="figures-table w-auto"><thead><tr><th scope="col" class="num">

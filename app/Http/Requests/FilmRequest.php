@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Models\Photo;
+use App\Presenters\Text;
+use App\Rules\ReadsAs;
+use Closure;
+use Illuminate\Foundation\Http\FormRequest;
+use Skivo\Core\Film\FilmLine;
+use Skivo\Core\Film\FilmMark;
+use Skivo\Core\Film\FilmPoint;
+use Skivo\Core\Film\LaneScale;
+use Skivo\Core\Film\Sight;
+use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Shown;
+use Skivo\Core\Measurement\Unit;
+
+/** What a browser read from a film: the line, the marks on it, and where the car was in each picture. */
+final class FilmRequest extends FormRequest
+{
+    use InUnitsOfTheClass;
+
+    /** More pictures than a minute has are thinned before they are sent. */
+    private const MOST_POINTS = 4000;
+    private const MOST_PX = 20_000;
+
+    /** A camera above the floor, and what was followed (m). */
+    private const CAMERA = [0.1, 10.0];
+    private const HIGHEST = 1.0;
+
+    /** Films play so much slower at most. */
+    private const SLOWEST = 64;
+
+    /** Line, marks and points come as one text of JSON, since a form's fields hold no lists. */
+    protected function prepareForValidation(): void
+    {
+        $seen = json_decode((string) $this->input('seen'), true, 8);
+        $this->merge(array_intersect_key(is_array($seen) ? $seen : [], ['line' => 1, 'marks' => 1, 'points' => 1]));
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $px = 'between:' . -self::MOST_PX . ',' . self::MOST_PX;
+        $place = fn(float $greatest): ReadsAs => new ReadsAs($this->unit(Scale::Lane), static fn(float $si): ?Remark => $si <= $greatest ? null
+            : new Remark('film.form.too_far', ['greatest' => new Shown($greatest, Scale::Lane)]), $this->units());
+        $height = fn(float $least, float $greatest): ReadsAs => new ReadsAs(
+            $this->unit(Scale::Body),
+            static fn(float $si): ?Remark => $si >= $least && $si <= $greatest ? null : new Remark('film.form.height', [
+                'least' => new Shown($least, Scale::Body), 'greatest' => new Shown($greatest, Scale::Body),
+            ]),
+            $this->units(),
+        );
+
+        return [
+            'line' => ['required', 'array', 'size:4'],
+            'line.*' => ['required', 'numeric', $px],
+            'marks' => ['required', 'array', 'max:' . LaneScale::MOST],
+            'marks.*.u' => ['required', 'numeric', $px],
+            'marks.*.v' => ['required', 'numeric', $px],
+            'marks.*.edge' => ['nullable', 'integer', 'between:0,1'],
+            'marks.*.place' => ['required', 'string', 'max:40', $place(100.0)],
+            'points' => ['required', 'array', 'max:' . self::MOST_POINTS],
+            'points.*' => ['array', 'size:3'],
+            'points.*.0' => ['required', 'numeric', 'between:0,3600'],
+            'points.*.1' => ['required', 'numeric', $px],
+            'points.*.2' => ['required', 'integer', 'between:0,1'],
+            'slower' => ['nullable', 'numeric', 'between:1,' . self::SLOWEST],
+            'camera' => ['nullable', 'string', 'max:40', $height(...self::CAMERA)],
+            'followed' => ['nullable', 'string', 'max:40', $height(0.0, self::HIGHEST)],
+            'picture' => ['nullable', 'string', 'max:1500000', $this->isPicture(...)],
+            'seen' => ['required', 'string', 'max:400000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'marks.required' => Text::of('film.form.mark_the_lane'),
+            'marks.*.place.required' => Text::of('film.form.say_where_each_mark_is'),
+            'points.*' => Text::of('film.form.read_the_film_first'),
+            'seen.*' => Text::of('film.form.read_the_film_first'),
+            'slower.*' => Text::of('film.form.slower'),
+            'picture.*' => Text::of('film.form.the_picture_did_not_arrive'),
+        ];
+    }
+
+    public function line(): FilmLine
+    {
+        [$u0, $v0, $u1, $v1] = array_map(floatval(...), array_values((array) $this->input('line')));
+
+        return new FilmLine($u0, $v0, $u1, $v1);
+    }
+
+    /** @return list<FilmMark> */
+    public function marks(): array
+    {
+        return array_map(fn(array $mark): FilmMark => new FilmMark(
+            (float) $mark['u'],
+            (float) $mark['v'],
+            ReadsAs::read($mark['place'], $this->unit(Scale::Lane))?->quantity->si() ?? 0.0,
+            isset($mark['edge']) ? (int) $mark['edge'] : null,
+        ), array_values((array) $this->input('marks')));
+    }
+
+    /** @return list<FilmPoint> in seconds as they were, however slowly the film plays */
+    public function points(): array
+    {
+        $slower = max(1.0, (float) $this->input('slower', 1));
+
+        return array_map(
+            static fn(array $point): FilmPoint => new FilmPoint((float) $point[0] / $slower, (float) $point[1]),
+            array_values((array) $this->input('points')),
+        );
+    }
+
+    public function sight(): Sight
+    {
+        $usual = new Sight();
+        $read = fn(string $key, float $usual): float => ReadsAs::read($this->input($key), $this->unit(Scale::Body))?->quantity->si() ?? $usual;
+
+        return new Sight($read('followed', $usual->heightM), $read('camera', $usual->cameraM));
+    }
+
+    /** Encoded anew, as base64; null where none came. */
+    public function picture(): ?string
+    {
+        $photo = $this->photo();
+
+        return $photo instanceof Photo ? base64_encode($photo->jpeg) : null;
+    }
+
+    /** @return array<string, mixed> what was marked and set by hand, as it came */
+    public function asSent(): array
+    {
+        return [
+            'line' => $this->input('line'),
+            'marks' => $this->input('marks'),
+            'by_hand' => count(array_filter((array) $this->input('points'), static fn(mixed $point): bool => is_array($point) && (int) $point[2] === 1)),
+            'slower' => (float) $this->input('slower', 1),
+            'camera' => $this->input('camera'),
+            'followed' => $this->input('followed'),
+        ];
+    }
+
+    private function unit(Scale $scale): Unit
+    {
+        return $this->units()->unit($scale) ?? Unit::Metre;
+    }
+
+    private function photo(): Photo|string
+    {
+        $bytes = base64_decode((string) preg_replace('~^data:image/(jpeg|png|webp);base64,~', '', (string) $this->input('picture')), true);
+        if ($bytes === false || $bytes === '') {
+            return 'no_photo';
+        }
+        $path = (string) tempnam(sys_get_temp_dir(), 'film');
+        try {
+            file_put_contents($path, $bytes);
+
+            return Photo::read($path);
+        } finally {
+            unlink($path);
+        }
+    }
+
+    private function isPicture(string $attribute, mixed $value, Closure $fail): void
+    {
+        if (!$this->photo() instanceof Photo) {
+            $fail(Text::of('film.form.the_picture_did_not_arrive'));
+        }
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Film;
+
+/** Where the car's front was in one picture of a film. */
+final readonly class FilmPoint
+{
+    /**
+     * @param float $timeS of the film's own picture
+     * @param float $alongPx along the drawn line
+     */
+    public function __construct(
+        public float $timeS,
+        public float $alongPx,
+    ) {}
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Skivo\Core\Film;
+
+use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Statistics\Estimate;
+
+/**
+ * What a film says of a run: release, push, end of the push, friction and stop are those of the motion that fits its pictures best.
+ * Beside what the fit leaves open, the intervals hold what the marks, the height of what was followed, and a path beside the line
+ * may be off by: the fit is made again with each of them moved by its uncertainty (GUM 5.1.3, note 2).
+ */
+final readonly class FilmedRun
+{
+    /** Fewer pictures tell nothing. */
+    public const FEWEST = 12;
+
+    /** A film that ends so much before the car stood (s) does not show its stop. */
+    private const SHORT_S = 0.06;
+
+    /** A time is known no better than to this share of the time from picture to picture (standard). From trial. */
+    private const BETWEEN = 0.12;
+
+    /** A car that the motion misses by more than this of its way, or the other (px), did something else. From trial. */
+    private const MISSES = 0.006;
+    private const MISSES_PX = 4.0;
+
+    /** Of the pictures used, so many must agree with the motion. */
+    private const AGREE = 0.7;
+
+    /**
+     * @param Estimate $release s of the film
+     * @param Estimate|null $push its mean over the way on which it pushed (N); null where nothing pushed it
+     * @param Estimate|null $limpAfter s after the release
+     * @param Estimate $friction f
+     * @param Estimate $distance from where it was let go to where it stopped (m)
+     * @param Estimate $lasts from release to stop (s)
+     * @param Estimate $topSpeed (m/s)
+     * @param list<array{float, float}> $trace s of the film, m from the start line: as filmed
+     * @param float $missM root mean square of what pictures miss the motion by
+     */
+    private function __construct(
+        public Estimate $release,
+        public ?Estimate $push,
+        public ?Estimate $limpAfter,
+        public ?Estimate $limpAt,
+        public Estimate $friction,
+        public Estimate $distance,
+        public Estimate $lasts,
+        public Estimate $topSpeed,
+        public float $startsAtM,
+        public Motion $motion,
+        public array $trace,
+        public float $missM,
+        public int $pictures,
+        public bool $endsBeforeStop,
+    ) {}
+
+    /**
+     * @param list<FilmPoint> $points in any order
+     * @param Sight $sight of the camera, to what was followed
+     *
+     * @throws UnreadableFilmException where they are no run, or too few
+     */
+    public static function of(array $points, LaneScale $scale, FilmedCar $car, Sight $sight = new Sight()): self
+    {
+        usort($points, static fn(FilmPoint $a, FilmPoint $b): int => $a->timeS <=> $b->timeS);
+        if (count($points) < self::FEWEST) {
+            throw new UnreadableFilmException(new Remark('film.too_few_pictures', ['least' => self::FEWEST, 'count' => count($points)]));
+        }
+        $times = array_map(static fn(FilmPoint $point): float => $point->timeS, $points);
+        $places = $sight->places($points, $scale);
+        $slopes = array_map(static fn(FilmPoint $point): float => $scale->metresPerPx($point->alongPx), $points);
+        $guess = MotionFit::guess($times, $places);
+        $used = MotionFit::window($times, $guess);
+        [$t, $x, $px] = [self::only($times, $used), self::only($places, $used), self::only($slopes, $used)];
+        $fit = MotionFit::of($t, $x, $px, $car, $guess);
+        if ($fit->agree < self::AGREE || $fit->missM > max(self::MISSES * $fit->motion->distanceM, self::MISSES_PX * max(0.0, ...$px))) {
+            throw new UnreadableFilmException(new Remark('film.not_one_run'));
+        }
+        $at = $fit->results($car);
+        $variances = array_map(static fn(float $error): float => $error ** 2, $fit->errors($car));
+        foreach (self::others($points, $used, $scale, $sight, $car, $fit, [$t, $x, $px], $guess) as $other) {
+            foreach ($other as $name => $value) {
+                $variances[$name] += ($value - $at[$name]) ** 2;
+            }
+        }
+        // Between two pictures nobody looked.
+        $between = ($times[count($times) - 1] - $times[0]) / (count($times) - 1);
+        foreach (['release', 'limp_after', 'lasts'] as $name) {
+            $variances[$name] += (self::BETWEEN * $between) ** 2;
+        }
+        $variances['push'] += ($at['push'] * $car->massErrorKg / $car->massKg) ** 2;
+        $estimate = static fn(string $name): Estimate => new Estimate($at[$name], sqrt($variances[$name]), $fit->freedom);
+        $isPushed = $car->shape !== null;
+
+        return new self(
+            $estimate('release'),
+            $isPushed ? $estimate('push') : null,
+            $isPushed ? $estimate('limp_after') : null,
+            $isPushed ? $estimate('limp_at') : null,
+            $estimate('friction'),
+            $estimate('distance'),
+            $estimate('lasts'),
+            $estimate('top_speed'),
+            $fit->startM,
+            $fit->motion,
+            array_map(static fn(float $t, float $x): array => [$t, $x], $times, $places),
+            $fit->missM,
+            count($used),
+            $times[count($times) - 1] < $at['release'] + $at['lasts'] - self::SHORT_S,
+        );
+    }
+
+    /**
+     * What it would be if a mark, the sight or the push's shape were otherwise.
+     *
+     * @param non-empty-list<FilmPoint> $points
+     * @param list<int> $used
+     * @param array{list<float>, list<float>, list<float>} $seen times, places and m for each px of those that are used
+     * @param array{release: float, limp: float, stop: float, speed: float, start: float} $guess
+     *
+     * @return list<array<string, float>>
+     */
+    private static function others(
+        array $points,
+        array $used,
+        LaneScale $scale,
+        Sight $sight,
+        FilmedCar $car,
+        MotionFit $fit,
+        array $seen,
+        array $guess,
+    ): array {
+        $places = [
+            ...array_map(static fn(LaneScale $shaken): array => $sight->places($points, $shaken), $scale->shaken($scale->tapPx())),
+            ...array_map(static fn(Sight $other): array => $other->places($points, $scale), $sight->others()),
+        ];
+        $others = array_map(static fn(array $each): array => $fit->shifted(self::only($each, $used))->results($car), $places);
+        if ($car->shape !== null) {
+            $otherwise = $car->otherwise();
+            $others[] = MotionFit::of($seen[0], $seen[1], $seen[2], $otherwise, $guess, $fit)->results($otherwise);
+        }
+
+        return $others;
+    }
+
+    /**
+     * @param list<float> $of
+     * @param list<int> $which
+     *
+     * @return list<float>
+     */
+    private static function only(array $of, array $which): array
+    {
+        return array_map(static fn(int $i): float => $of[$i], $which);
+    }
+
+    /** When it was so far from where it was let go (s after that); null where it never was. */
+    public function timeAt(float $metres): ?float
+    {
+        return $this->motion->timeAt($metres);
+    }
+}
