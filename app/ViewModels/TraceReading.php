@@ -37,12 +37,15 @@ final readonly class TraceReading
         $vehicle = $settings->design()->vehicle;
         $trace = Trace::of(self::points($reading));
 
+        $film = $reading->data['film'] ?? null;
+
+        // A film's own fit says more than the bare trace, and both at once would be two answers.
         return new self(
             $trace,
-            $trace->endOfThrust(),
-            $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg),
+            $film === null ? $trace->endOfThrust() : null,
+            $film === null ? $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg) : null,
             $settings->rollingCoefficient(),
-            $reading->data['film'] ?? null,
+            $film,
         );
     }
 

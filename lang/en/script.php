@@ -34,6 +34,7 @@ return [
         'too_short' => 'The film is too short, or has too few pictures.',
         'car_not_seen' => 'The car is not to be seen along the line. Does the line run through it, in the first picture and in the last?',
         'nothing_moves' => 'Nothing moves along the line.',
+        'no_marks' => 'Mark three places of the lane first.',
         'line_start' => 'Start of the line',
         'line_end' => 'End of the line',
         'mark' => 'Mark :n',

@@ -17,7 +17,7 @@ try {
     $class = $browser->path();
     foreach ([
         'build-steps' => '/plan/steps', 'all-cars' => '/cars',
-        'run' => '', 'bench' => '/bench', 'findings' => '/findings', 'findings-work' => '/findings/work', 'report' => '/report', 'room' => '/room',
+        'run' => '', 'findings' => '/findings', 'findings-work' => '/findings/work', 'report' => '/report', 'room' => '/room',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
@@ -43,6 +43,22 @@ try {
     $browser->visit("{$class}/devices")->press('Make a link for the board');
     $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
     $browser->visit("{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
+    // A film of a run, by the stand-in for a phone, marked as somebody would.
+    $film = sys_get_temp_dir() . '/skivo-run.mp4';
+    exec(sprintf('php %s --seed 9 --marks --out %s', escapeshellarg(__DIR__ . '/../../devices/camera.php'), escapeshellarg($film)), $printed);
+    $seen = json_decode(implode("\n", $printed), true, 8, JSON_THROW_ON_ERROR);
+    $address = $browser->visit("{$class}/runs")->find('a[href$="/film"]')->getAttribute('href');
+    $browser->visit((string) parse_url((string) $address, PHP_URL_PATH))->find('#film-file')->sendKeys($film);
+    $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelector("[data-film-frame]").width === 1280'));
+    $browser->driver->executeScript(
+        'const [line, taps] = arguments; const { marking } = document.querySelector("[data-film]").page; marking.line = line;
+        marking.marks = taps.map(([u, v, metres]) => ({ where: "line", u, v, place: `${metres} m` })); marking.draw(); document.querySelector("[data-film-read]").click();',
+        [$seen['line'], $seen['taps']],
+    );
+    $browser->driver->wait(60)->until(static fn(): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-film-says] dt").length > 0'));
+    $browser->driver->executeScript('document.querySelector("[data-film-result]").scrollIntoView()');
+    $browser->screenshot("{$folder}/film.png");
+    unlink($film);
     // The other challenge at the same place, with both drives.
     $browser->visit('/challenges')->press('Balloon or Band');
     $drives = $browser->path();

@@ -21,6 +21,54 @@ final class FilmTest extends FeatureTestCase
         $answer = $this->postJson($address, $sent)->assertOk()->assertJsonMissing(['fault']);
         self::assertSame('Stopped at', $answer->json('figures.0.0'));
         self::assertStringContainsString('The marks agree to', $answer->json('notes.0'));
+        self::assertSame(0, $run->readings()->count(), 'asking keeps nothing');
+
+        $picture = imagecreatetruecolor(40, 30);
+        ob_start();
+        imagejpeg($picture);
+        $kept = $this->putJson($address, $sent + ['picture' => 'data:image/jpeg;base64,' . base64_encode((string) ob_get_clean())])->assertOk();
+        self::assertSame(route('trace.show', [$challenge, $run]), $kept->json('go'));
+        $run->refresh();
+        self::assertSame(3.0, $run->distance?->quantity->si(), 'what was recorded stays');
+        self::assertEqualsWithDelta((new FilmedScene(3))->run->stopTimeS, $run->total_time?->quantity->si(), 0.05);
+        self::assertNotNull($run->limp);
+        self::assertNotNull($run->time);
+        self::assertSame('edited', $run->changes()->sole()->kind);
+        $this->get("/challenges/{$challenge->id}/runs/{$run->id}/trace")->assertOk()->assertSee('What the film said')->assertSee('data:image/jpeg;base64,', false)
+            ->assertDontSee('The trace does not show where the thrust ended.');
+    }
+
+    public function testWhatCannotBeReadIsSaidAndKeepsNothing(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $address = "/challenges/{$challenge->id}/runs/{$run->id}/film";
+        $sent = $this->sent(new FilmedScene(3));
+        $seen = json_decode($sent['seen'], true, 8, JSON_THROW_ON_ERROR);
+        $with = static fn(array $other): array => ['seen' => json_encode($other + $seen, JSON_THROW_ON_ERROR)] + $sent;
+        foreach ([
+            'It takes 3 marks at least; there are 2.' => $with(['marks' => array_slice($seen['marks'], 0, 2)]),
+            'The car moves in too few pictures: 5, and it takes 12. Film more pictures a second, or more of the run.' => $with(['points' => array_slice($seen['points'], 0, 5)]),
+            'The car does not move along the line.' => $with(['points' => array_map(static fn(array $point): array => [$point[0], 100.0, 0], $seen['points'])]),
+            'Two marks are at the same place. Each needs a distance and a place of its own.' => $with(['marks' => array_map(static fn(array $mark): array => ['place' => '1 m'] + $mark, $seen['marks'])]),
+        ] as $said => $wrong) {
+            self::assertSame($said, $this->postJson($address, $wrong)->assertOk()->json('fault'));
+            self::assertSame($said, $this->putJson($address, $wrong)->assertOk()->json('fault'));
+        }
+        foreach ([
+            'seen' => ['seen' => 'nonsense'] + $sent,
+            'marks.0.place' => $with(['marks' => [['place' => 'far'] + $seen['marks'][0], ...array_slice($seen['marks'], 1)]]),
+            'camera' => ['camera' => '40 m'] + $sent,
+            'followed' => ['followed' => 'knee'] + $sent,
+            'slower' => ['slower' => 0] + $sent,
+            'picture' => ['picture' => 'data:image/jpeg;base64,bm8='] + $sent,
+        ] as $field => $wrong) {
+            $this->putJson($address, $wrong)->assertStatus(422)->assertJsonValidationErrors($field === 'seen' ? 'line' : $field);
+        }
+        self::assertSame(0, $run->readings()->count());
+        self::assertNull($run->refresh()->total_time);
+        // What plays slower took less time.
+        $slow = $this->postJson($address, ['slower' => 4, 'seen' => json_encode(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])] + $seen, JSON_THROW_ON_ERROR)] + $sent);
+        self::assertSame($this->postJson($address, $sent)->json('figures'), $slow->json('figures'));
     }
 
     /** @return array{Challenge, Run} */

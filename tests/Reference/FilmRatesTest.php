@@ -31,7 +31,7 @@ final class FilmRatesTest extends TestCase
 
     public function testWhatAFilmSaysIsTrueAsOftenAsItSays(): void
     {
-        $node = proc_open(['node', dirname(__DIR__) . '/JavaScript/fronts-of-strips.js'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
+        $node = proc_open(['node', dirname(__DIR__) . '/JavaScript/fronts-of-strips.mjs'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
         self::assertIsResource($node);
         $near = $tenth = $covered = $refused = [];
         for ($seed = 1; $seed <= self::SCENES; $seed++) {

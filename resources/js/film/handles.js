@@ -34,22 +34,22 @@ export function handle(svg, { x, y, size, name, kind, moved, left = () => {}, dr
         event.preventDefault();
         event.stopPropagation();
         ring.focus();
-        ring.setPointerCapture(event.pointerId);
         const [fromX, fromY] = placeOf(svg, event);
         const [startX, startY] = [Number(ring.getAttribute('cx')), Number(ring.getAttribute('cy'))];
         const drag = (further) => {
             const [toX, toY] = placeOf(svg, further);
             move(startX + toX - fromX, startY + toY - fromY);
         };
-        ring.addEventListener('pointermove', drag);
-        ring.addEventListener(
-            'pointerup',
-            () => {
-                ring.removeEventListener('pointermove', drag);
-                left();
-            },
-            { once: true },
-        );
+        // Followed wherever it goes: a finger leaves a ring at once.
+        const end = () => {
+            window.removeEventListener('pointermove', drag);
+            window.removeEventListener('pointerup', end);
+            window.removeEventListener('pointercancel', end);
+            left();
+        };
+        window.addEventListener('pointermove', drag);
+        window.addEventListener('pointerup', end);
+        window.addEventListener('pointercancel', end);
     });
     ring.addEventListener('keydown', (event) => {
         const by = KEYS[event.key];

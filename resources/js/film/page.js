@@ -74,6 +74,9 @@ class FilmPage {
     }
 
     async #read() {
+        if (this.marking.marks.length === 0) {
+            throw new FilmFault('no_marks');
+        }
         const progress = this.part('progress');
         [progress.hidden, progress.value, this.part('read').disabled, this.part('result').hidden] = [false, 0, true, false];
         let maker = new StripMaker(this.marking.line);

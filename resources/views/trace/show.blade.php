@@ -30,7 +30,7 @@
                 ]) !!}
             </p>
             @elseif (! $trace->trace->moves())<p>{!! Text::html('trace.show.the_car_did_not_move_while') !!}</p>
-            @else<p>{{ Text::of('trace.show.the_trace_does_not_show_where') }}</p>@endif
+            @elseif ($trace->film === null)<p>{{ Text::of('trace.show.the_trace_does_not_show_where') }}</p>@endif
             @if ($trace->coasting !== null)<p>
                 {!! Text::html('trace.show.coasting_it_lost_s2_that_makes', [
                     'deceleration' => number_format($drawing->length($trace->coasting->deceleration), 3),
@@ -42,6 +42,15 @@
                 ]) !!}
             </p>@endif
         </div>
+        @if ($trace->film !== null)
+            <figure class="film-said">
+                @if ($trace->film['picture'] !== null)<img class="film-kept" src="data:image/jpeg;base64,{{ $trace->film['picture'] }}"
+                    alt="{{ Text::of('trace.show.as_filmed') }}">@endif
+                <figcaption><strong>{{ Text::of('trace.show.film_said') }}</strong>
+                    <dl>@foreach ($trace->film['said'] as [$what, $value])<dt>{{ $what }}</dt><dd class="num">{{ $value }}</dd>@endforeach</dl>
+                </figcaption>
+            </figure>
+        @endif
         <figure>
             <div class="wide-drawing" tabindex="0">
             <svg
@@ -72,15 +81,6 @@
             </svg>
             </div>
         </figure>
-        @if ($trace->film !== null)
-            <figure class="film-said">
-                @if ($trace->film['picture'] !== null)<img class="film-kept" src="data:image/jpeg;base64,{{ $trace->film['picture'] }}"
-                    alt="{{ Text::of('trace.show.as_filmed') }}">@endif
-                <figcaption><strong>{{ Text::of('trace.show.film_said') }}</strong>
-                    <dl>@foreach ($trace->film['said'] as [$what, $value])<dt>{{ $what }}</dt><dd class="num">{{ $value }}</dd>@endforeach</dl>
-                </figcaption>
-            </figure>
-        @endif
         <details class="disclosure"><summary>{{ Text::of('trace.show.the_figures') }}</summary>
             <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('trace.show.the_trace_in_figures') }}">
                 <table class="figures-table w-auto"><thead><tr><th scope="col" class="num">

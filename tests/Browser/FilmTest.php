@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverElement;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** A real film of a simulated run, from the file chooser to the findings. */
+final class FilmTest extends BrowserTestCase
+{
+    private const SEED = 9;
+
+    /** @var array<string, mixed> where things are in the film, and what is true of the run */
+    private static array $truth = [];
+
+    private static string $film = '';
+
+    public static function setUpBeforeClass(): void
+    {
+        parent::setUpBeforeClass();
+        self::$film = sys_get_temp_dir() . '/skivo-' . bin2hex(random_bytes(4)) . '.mp4';
+        $camera = sprintf(
+            'php %s --seed %d --width 960 --height 540 --marks --out %s 2>&1',
+            escapeshellarg(dirname(__DIR__, 2) . '/devices/camera.php'),
+            self::SEED,
+            escapeshellarg(self::$film),
+        );
+        exec($camera, $said, $status);
+        self::assertSame(0, $status, implode("\n", $said));
+        self::$truth = json_decode(implode("\n", $said), true, 8, JSON_THROW_ON_ERROR);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        @unlink(self::$film);
+        parent::tearDownAfterClass();
+    }
+
+    #[TestWith([1280, 800])]
+    #[TestWith([390, 844])]
+    public function testAFilmIsMarkedReadMendedAndKept(int $width, int $height): void
+    {
+        $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
+        $run = $challenge->runs()->sole();
+        $browser = $this->signIn()->size($width, $height)->visit("/challenges/{$challenge->id}/runs/{$run->id}/film");
+        $browser->find('#film-file')->sendKeys(self::$film);
+        $browser->wait(static fn(): bool => $browser->driver->executeScript('return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width === 960'));
+
+        [$u0, $v0, $u1, $v1] = self::$truth['line'];
+        $this->drag($browser, $browser->find('.film-handle.is-start'), $u0, $v0);
+        $this->drag($browser, $browser->find('.film-handle.is-end'), $u1, $v1);
+        $browser->press('Read the film')->wait(static fn(): bool => $browser->text('[data-film-fault]') !== '');
+        self::assertStringContainsString('Mark three places of the lane first.', $browser->text('[data-film-fault]'), 'what was not marked is asked for');
+        foreach (self::$truth['taps'] as $index => [$u, $v, $metres]) {
+            $browser->press('Mark on the line');
+            $this->drag($browser, $browser->all('.film-handle.is-mark')[$index], $u, $v);
+            $browser->all('[data-film-list] input')[$index]->sendKeys("{$metres} m");
+        }
+        $field = $browser->find('[name=camera]');
+        $field->clear();
+        $field->sendKeys(round(self::$truth['camera_m'], 2) . ' m');
+        $this->read($browser);
+        $true = self::$truth['truth'];
+        self::assertEqualsWithDelta(100 * $true['distance_m'], $this->figure($browser, 'Stopped at'), 3.0 * $true['distance_m']);
+        self::assertEqualsWithDelta($true['lasts_s'], $this->figure($browser, 'Release to stop'), 0.1);
+        self::assertEqualsWithDelta($true['friction'], $this->figure($browser, 'Friction f'), 0.1 * $true['friction']);
+
+        // A ring far off is said to be so, and taken away by its key; the table has the same rings.
+        $before = count($browser->all('.film-handle.is-found'));
+        self::assertGreaterThanOrEqual(6, $before);
+        $browser->driver->executeScript('document.querySelector(".film-both details").open = true');
+        self::assertCount($before, $browser->all('[data-film-table] tr'));
+        $browser->driver->executeScript('document.querySelectorAll("[data-film-table] button")[3].click()');
+        $browser->wait(static fn(): bool => count($browser->all('[data-film-table] tr')) === $before - 1 && $browser->driver->executeScript('return !document.querySelector("[data-film]").hasAttribute("data-busy")'));
+        self::assertEqualsWithDelta(100 * $true['distance_m'], $this->figure($browser, 'Stopped at'), 3.0 * $true['distance_m']);
+
+        $browser->press('Keep with the run')->waitFor('What the film says is with the run.', '.flash');
+        self::assertStringContainsString('Stopped at', $browser->text('.film-said'));
+        $run->refresh();
+        self::assertEqualsWithDelta(3.45, $run->distance?->quantity->si(), 1e-9, 'what was recorded stays');
+        self::assertEqualsWithDelta($true['lasts_s'], $run->total_time?->quantity->si(), 0.1);
+        self::assertNotNull($run->limp);
+        self::assertSame(1, $run->readings()->count());
+        // The push's end is one edge of the blocks in the findings now.
+        $browser->visit("/challenges/{$challenge->id}/findings/work");
+        self::assertStringContainsString('Keel', $browser->text('main'));
+        self::assertSame([], array_values(array_filter($browser->consoleErrors(), static fn(string $line): bool => !str_contains($line, '422'))));
+    }
+
+    /** Pulls a handle to a place of the picture. */
+    private function drag(Browser $browser, WebDriverElement $handle, float $u, float $v): void
+    {
+        $browser->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$handle]);
+        [$byX, $byY] = $browser->driver->executeScript(
+            'const [handle, u, v] = arguments; const box = handle.getBoundingClientRect();
+            const to = new DOMPoint(u, v).matrixTransform(handle.ownerSVGElement.getScreenCTM());
+            return [to.x - box.x - box.width / 2, to.y - box.y - box.height / 2];',
+            [$handle, $u, $v],
+        );
+        $browser->driver->action()->moveToElement($handle)->clickAndHold()->moveByOffset((int) round($byX), (int) round($byY))->release()->perform();
+    }
+
+    private function read(Browser $browser): void
+    {
+        $browser->driver->executeScript('document.querySelector("[data-film-read]").click()');
+        $browser->driver->wait(90)->until(static fn(): bool => $browser->driver->executeScript(
+            'return (document.querySelector("[data-film-says]").children.length > 0 || !document.querySelector("[data-film-fault]").hidden) && !document.querySelector("[data-film]").hasAttribute("data-busy")',
+        ));
+        self::assertSame('', $browser->text('[data-film-fault]'));
+    }
+
+    private function figure(Browser $browser, string $name): float
+    {
+        $said = $browser->driver->executeScript(
+            'return [...document.querySelectorAll("[data-film-says] dt")].find((dt) => dt.textContent === arguments[0])?.nextSibling.textContent ?? ""',
+            [$name],
+        );
+
+        return (float) $said;
+    }
+}
