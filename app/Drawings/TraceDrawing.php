@@ -9,46 +9,68 @@ use Skivo\Core\Exchange\TracePoint;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 
-/** Place, speed and acceleration of a run over time, one above the other. In px; values in the length of the class's lane. */
+/**
+ * A run on the floor that it ran on: a dot for each tenth of a second along the tape, how fast it was there above it, and below how it
+ * gained speed and lost it. In px; values in the length of the class's lane.
+ */
 final readonly class TraceDrawing
 {
     public const WIDTH = 1140;
+    public const HEIGHT = 492;
     public const LEFT = 64;
-    public const RIGHT = self::WIDTH - 12;
-    private const TOP = 24;
-    private const GAP = 34;
+    public const RIGHT = self::WIDTH - 30;
+
+    /** The two panels, and the floor between them. */
+    public const SPEED = ['top' => 34, 'bottom' => 210];
+    public const FLOOR = ['top' => 210, 'middle' => 236, 'bottom' => 262];
+    public const TAPE = 288;
+    public const GAIN = ['top' => 330, 'bottom' => 478];
+
     private const STEPS = [0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 1000];
     private const MOST_LINES = 5;
-    private const MOST_TIMES = 14;
-    private const MOST_POINTS = 400;
+    private const MOST_TICKS = 12;
+    private const TENTH_S = 0.1;
 
-    /** @var list<array{value: string, top: int, lines: list<array{y: float, value: float}>, curve: string}> */
-    public array $panels;
+    /** A car that came no farther than this from one point to the next (m) stands. */
+    private const STANDS_M = 0.002;
 
-    /** y of the line below all panels. */
-    public int $bottom;
+    /** At the ends of a trace the local fits are wild: accelerations are drawn up to so many times what all but a few reach. */
+    private const USUAL = 0.96;
+    private const BEYOND = 1.15;
 
     private float $fromS;
-    private float $lastsS;
+    private float $fromM;
+    private float $reachM;
+    private float $greatest;
+    private float $gain;
+
+    /** @var list<TracePoint> of the moving car, on its way */
+    private array $way;
 
     public function __construct(private TraceReading $reading, private UnitSystem $units)
     {
         $points = $reading->trace->points;
         $this->fromS = $points[0]->timeS;
-        $this->lastsS = $points[count($points) - 1]->timeS - $this->fromS;
-        $panels = [];
-        $top = self::TOP;
-        foreach (['place' => 150, 'speed' => 120, 'acceleration' => 120] as $value => $height) {
-            $panels[] = $this->panel($value, $top, $height);
-            $top += $height + self::GAP;
+        $this->fromM = min(0.0, $points[0]->placeM);
+        $motion = $reading->motion();
+        $way = [$motion[0]];
+        foreach ($motion as $point) {
+            if ($point->placeM > $way[count($way) - 1]->placeM + self::STANDS_M) {
+                $way[] = $point;
+            }
         }
-        $this->panels = $panels;
-        $this->bottom = $top;
+        $this->way = $way;
+        $this->reachM = max(0.1, ...array_map(static fn(TracePoint $point): float => $point->placeM, $points));
+        $this->greatest = max(0.01, ...array_map(fn(TracePoint $point): float => $this->length($point->speedMS), $way));
+        $sizes = array_map(fn(TracePoint $point): float => abs($this->length($point->accelerationMS2)), $way);
+        sort($sizes);
+        $this->gain = max(0.01, self::BEYOND * $sizes[(int) (self::USUAL * (count($sizes) - 1))]);
     }
 
-    public function x(float $timeS): float
+    /** Of a place along the lane (m). */
+    public function x(float $placeM): float
     {
-        return round(self::LEFT + ($timeS - $this->fromS) / max(1e-9, $this->lastsS) * (self::RIGHT - self::LEFT), 1);
+        return round(self::LEFT + ($placeM - $this->fromM) / ($this->reachM - $this->fromM) * (self::RIGHT - self::LEFT), 1);
     }
 
     /** Since the trace began. */
@@ -63,41 +85,75 @@ final readonly class TraceDrawing
         return $this->units->fromSi($m, Scale::Lane);
     }
 
-    /** @return list<float> seconds since the trace began at which the time is written */
-    public function times(): array
+    /** @return list<float> x of where the car was each tenth of a second */
+    public function dots(): array
     {
-        return self::steps(0.0, $this->lastsS, self::MOST_TIMES);
+        $dots = [];
+        $next = $this->fromS;
+        $before = null;
+        foreach ($this->reading->trace->points as $point) {
+            while ($next <= $point->timeS) {
+                $share = $before === null ? 1.0 : ($next - $before->timeS) / max(1e-9, $point->timeS - $before->timeS);
+                $dots[] = $this->x($before === null ? $point->placeM : $before->placeM + $share * ($point->placeM - $before->placeM));
+                $next += self::TENTH_S;
+            }
+            $before = $point;
+        }
+
+        return array_values(array_unique($dots));
     }
 
-    public function xOf(float $sinceS): float
+    /** @return list<array{x: float, value: float}> the tape: round lengths from the start line */
+    public function ticks(): array
     {
-        return $this->x($this->fromS + $sinceS);
+        return array_map(
+            fn(float $at): array => ['x' => $this->x($at / $this->length(1.0)), 'value' => $at],
+            self::steps(0.0, $this->length($this->reachM), self::MOST_TICKS),
+        );
     }
 
-    /** @return array{value: string, top: int, lines: list<array{y: float, value: float}>, curve: string} */
-    private function panel(string $value, int $top, int $height): array
+    /** @return list<array{y: float, value: float}> */
+    public function speedLines(): array
     {
-        $of = fn(TracePoint $point): float => $this->length(match ($value) {
-            'place' => $point->placeM,
-            'speed' => $point->speedMS,
-            default => $point->accelerationMS2,
-        });
-        $values = array_map($of, $this->reading->trace->points);
-        [$low, $high] = [min(0.0, ...$values), max(0.01, ...$values)];
-        $y = static fn(float $at): float => round($top + $height - ($at - $low) / ($high - $low) * $height, 1);
+        return array_map(fn(float $at): array => ['y' => $this->speedY($at), 'value' => $at], self::steps(0.0, $this->greatest, self::MOST_LINES));
+    }
 
-        return [
-            'value' => $value,
-            'top' => $top,
-            'lines' => array_map(
-                static fn(float $at): array => ['y' => $y($at), 'value' => $at],
-                self::steps($low, $high, self::MOST_LINES),
-            ),
-            'curve' => implode(' ', array_map(
-                fn(TracePoint $point): string => $this->x($point->timeS) . ',' . $y($of($point)),
-                $this->reading->thinned(self::MOST_POINTS),
-            )),
-        ];
+    /** @return list<array{y: float, value: float}> */
+    public function gainLines(): array
+    {
+        return array_map(fn(float $at): array => ['y' => $this->gainY($at), 'value' => $at], self::steps(-$this->gain, $this->gain, self::MOST_LINES));
+    }
+
+    public function speedCurve(): string
+    {
+        return $this->curve(fn(TracePoint $point): float => $this->speedY(max(0.0, $this->length($point->speedMS))));
+    }
+
+    /** The area of what it gained (1) or lost (-1) in speed, as a polygon. */
+    public function gainArea(int $sign): string
+    {
+        $zero = $this->gainY(0.0);
+        $points = $this->curve(fn(TracePoint $point): float => $this->gainY($sign * max(0.0, $sign * $this->length($point->accelerationMS2))));
+
+        return "{$this->x($this->way[0]->placeM)},{$zero} {$points} {$this->x($this->way[count($this->way) - 1]->placeM)},{$zero}";
+    }
+
+    private function speedY(float $value): float
+    {
+        return round(self::SPEED['bottom'] - $value / $this->greatest * (self::SPEED['bottom'] - self::SPEED['top']), 1);
+    }
+
+    public function gainY(float $value): float
+    {
+        $middle = (self::GAIN['top'] + self::GAIN['bottom']) / 2;
+
+        return round($middle - max(-1.0, min(1.0, $value / $this->gain)) * (self::GAIN['bottom'] - self::GAIN['top']) / 2, 1);
+    }
+
+    /** @param callable(TracePoint): float $y */
+    private function curve(callable $y): string
+    {
+        return implode(' ', array_map(fn(TracePoint $point): string => $this->x($point->placeM) . ',' . $y($point), $this->way));
     }
 
     /** @return list<float> round values between two, no more than so many */

@@ -22,7 +22,7 @@ final readonly class TraceReading
         public ?Coasting $coasting,
         /** What the model has for f, from the car's parts. */
         public float $modelFriction,
-        /** @var array{said: list<array{string, string}>, picture: string|null}|null what a film said, where it comes from one */
+        /** @var array{said: list<array{string, string}>, picture: string|null, limp_m: float|null, fit: list<array{float, float, float, float}>}|null what a film said, where it comes from one */
         public ?array $film,
     ) {}
 
@@ -47,6 +47,21 @@ final readonly class TraceReading
             $settings->rollingCoefficient(),
             $film,
         );
+    }
+
+    /** @return list<TracePoint> its motion: as a film's fit has it, or else as the local fits do */
+    public function motion(): array
+    {
+        return $this->film === null ? $this->trace->points : array_map(
+            static fn(array $at): TracePoint => new TracePoint($at[0], $at[1], $at[2], $at[3], 0.0, 0.0),
+            $this->film['fit'],
+        );
+    }
+
+    /** Where along the lane (m) the push ended; null where nothing shows it. */
+    public function pushEndedAtM(): ?float
+    {
+        return $this->end->placeM ?? $this->film['limp_m'] ?? null;
     }
 
     /** @return list<TracePoint> every so many points, no more than asked for */

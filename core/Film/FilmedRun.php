@@ -14,6 +14,9 @@ use Skivo\Core\Statistics\Estimate;
  */
 final readonly class FilmedRun
 {
+    /** So many moments of the fitted motion are told. */
+    private const MOMENTS = 120;
+
     /** Fewer pictures tell nothing. */
     public const FEWEST = 12;
 
@@ -156,6 +159,28 @@ final readonly class FilmedRun
     private static function only(array $of, array $which): array
     {
         return array_map(static fn(int $i): float => $of[$i], $which);
+    }
+
+    /**
+     * The motion that fits, moment by moment.
+     *
+     * @return list<array{float, float, float, float}> s of the film, m from the start line, m/s and m/s²
+     */
+    public function fitted(): array
+    {
+        $step = $this->motion->lastsS() / self::MOMENTS;
+        $moments = [];
+        for ($i = 0; $i <= self::MOMENTS; $i++) {
+            [$before, $at, $after] = [max(0.0, ($i - 0.5) * $step), $i * $step, min($this->motion->lastsS(), ($i + 0.5) * $step)];
+            $moments[] = [
+                round($this->release->value + $at, 4),
+                round($this->startsAtM + $this->motion->placeM($at), 5),
+                round($this->motion->speedMS($at), 4),
+                round(($this->motion->speedMS($after) - $this->motion->speedMS($before)) / max(1e-9, $after - $before), 4),
+            ];
+        }
+
+        return $moments;
     }
 
     /** When it was so far from where it was let go (s after that); null where it never was. */

@@ -17,7 +17,7 @@ return [
         'the_car_did_not_move_while' => '<strong>The car did not move</strong> while the sensor looked.',
         'the_trace_does_not_show_where' => 'The trace does not show where the thrust ended.',
         'coasting_it_lost_s2_that_makes' => '<strong>Coasting,</strong> it lost <span class="num">:deceleration ± :deceleration_half :unit/s²</span>. That makes f <span class="num">:rolling_coefficient ± :rolling_half</span>, air resistance included; from its parts the model has :model_friction. <span class="small">± is half the 95 % interval of the fit.</span>',
-        'place_speed_and_acceleration_over_time' => 'Place, speed and acceleration over time',
+        'on_the_floor' => 'The run on the floor: a dot each tenth of a second, its speed above, and what it gained and lost of it below',
         'thrust_ends' => 'thrust ends',
         'the_figures' => 'The figures',
         'the_trace_in_figures' => 'The trace in figures',
@@ -42,8 +42,7 @@ return [
     'too_few' => 'A trace needs at least :least points at different moments; this one has :count.',
     'too_many' => 'A trace can have at most :most points.',
     'panel' => [
-        'place' => 'Place, :unit',
         'speed' => 'Speed, :unit/s',
-        'acceleration' => 'Acceleration, :unit/s²',
+        'gain' => 'Speed gained (above the line) and lost (below it), :unit/s each second',
     ],
 ];

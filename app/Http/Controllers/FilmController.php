@@ -64,7 +64,12 @@ final class FilmController
             return new JsonResponse(['fault' => (new Words($challenge->units))->say($unreadable->remark())]);
         }
         $words = new FilmWords($film, $scale, $challenge->units, $challenge->timed_length?->quantity->si());
-        $record->film($challenge, $run, Actor::of($request), $film->trace, ['said' => $words->figures(), 'picture' => $request->picture()] + $request->asSent(), $words->record());
+        $record->film($challenge, $run, Actor::of($request), $film->trace, [
+            'said' => $words->figures(),
+            'fit' => $film->fitted(),
+            'limp_m' => $film->limpAt === null ? null : $film->startsAtM + $film->limpAt->value,
+            'picture' => $request->picture(),
+        ] + $request->asSent(), $words->record());
         session()->flash('status', Text::of('film.done.kept'));
 
         return new JsonResponse(['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : route('runs.show', $challenge)]);

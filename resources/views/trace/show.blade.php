@@ -54,30 +54,46 @@
         <figure>
             <div class="wide-drawing" tabindex="0">
             <svg
-                class="drawing trace" viewBox="0 0 {{ TraceDrawing::WIDTH }} 520" role="img"
-                aria-label="{{ Text::of('trace.show.place_speed_and_acceleration_over_time') }}">
-                @foreach ($drawing->panels as ['value' => $value, 'top' => $top, 'lines' => $lines, 'curve' => $curve])
-                    @foreach ($lines as $line)
-                        <line class="grid" x1="{{ TraceDrawing::LEFT }}" x2="{{ TraceDrawing::RIGHT }}" y1="{{ $line['y'] }}" y2="{{ $line['y'] }}" />
-                        <text class="axis" x="{{ TraceDrawing::LEFT - 8 }}" y="{{ $line['y'] + 4 }}"
-                            text-anchor="end">{{ Figure::of(round($line['value'], 2)) }}</text>
-                    @endforeach
-                    <polyline class="curve" points="{{ $curve }}" />
-                    <text class="view-name halo" x="{{ TraceDrawing::LEFT + 6 }}"
-                        y="{{ $top - 8 }}">{{ Text::of("trace.panel.{$value}", ['unit' => $unit]) }}</text>
+                class="drawing trace" viewBox="0 0 {{ TraceDrawing::WIDTH }} {{ TraceDrawing::HEIGHT }}" role="img"
+                aria-label="{{ Text::of('trace.show.on_the_floor') }}">
+                @foreach ($drawing->speedLines() as $line)
+                    <line class="grid" x1="{{ TraceDrawing::LEFT }}" x2="{{ TraceDrawing::RIGHT }}" y1="{{ $line['y'] }}" y2="{{ $line['y'] }}" />
+                    <text class="axis" x="{{ TraceDrawing::LEFT - 8 }}" y="{{ $line['y'] + 4 }}"
+                        text-anchor="end">{{ Figure::of(round($line['value'], 2)) }}</text>
                 @endforeach
-                @if ($trace->end !== null)
+                <text class="view-name halo" x="{{ TraceDrawing::LEFT }}"
+                    y="{{ TraceDrawing::SPEED['top'] - 14 }}">{{ Text::of('trace.panel.speed', ['unit' => $unit]) }}</text>
+                <polyline class="curve" points="{{ $drawing->speedCurve() }}" />
+                <rect
+                    class="trace-floor" x="{{ TraceDrawing::LEFT }}" y="{{ TraceDrawing::FLOOR['top'] }}"
+                    width="{{ TraceDrawing::RIGHT - TraceDrawing::LEFT }}" height="{{ TraceDrawing::FLOOR['bottom'] - TraceDrawing::FLOOR['top'] }}" />
+                @foreach ($drawing->dots() as $dot)
+                    <circle class="trace-dot" cx="{{ $dot }}" cy="{{ TraceDrawing::FLOOR['middle'] }}" r="4.5" />
+                @endforeach
+                <rect
+                    class="trace-tape" x="{{ TraceDrawing::LEFT }}" y="{{ TraceDrawing::FLOOR['bottom'] }}"
+                    width="{{ TraceDrawing::RIGHT - TraceDrawing::LEFT }}" height="{{ TraceDrawing::TAPE - TraceDrawing::FLOOR['bottom'] }}" />
+                @foreach ($drawing->ticks() as $index => $tick)
+                    <line class="tick" x1="{{ $tick['x'] }}" x2="{{ $tick['x'] }}" y1="{{ TraceDrawing::FLOOR['bottom'] }}" y2="{{ TraceDrawing::TAPE }}" />
+                    <text class="tick-name" x="{{ $tick['x'] + 4 }}"
+                        y="{{ TraceDrawing::TAPE - 8 }}">{{ Figure::of(round($tick['value'], 2)) }}{{ $index === 0 ? " {$unit}" : '' }}</text>
+                @endforeach
+                @foreach ($drawing->gainLines() as $line)
+                    <line class="grid" x1="{{ TraceDrawing::LEFT }}" x2="{{ TraceDrawing::RIGHT }}" y1="{{ $line['y'] }}" y2="{{ $line['y'] }}" />
+                    <text class="axis" x="{{ TraceDrawing::LEFT - 8 }}" y="{{ $line['y'] + 4 }}"
+                        text-anchor="end">{{ Figure::of(round($line['value'], 2)) }}</text>
+                @endforeach
+                <polygon class="gained" points="{{ $drawing->gainArea(1) }}" />
+                <polygon class="lost" points="{{ $drawing->gainArea(-1) }}" />
+                @if ($trace->pushEndedAtM() !== null)
                     <line
-                        class="moment" x1="{{ $drawing->x($trace->end->timeS) }}" x2="{{ $drawing->x($trace->end->timeS) }}"
-                        y1="24" y2="{{ $drawing->bottom - 20 }}" />
-                    <text class="halo" x="{{ $drawing->x($trace->end->timeS) + 5 }}"
-                        y="{{ $drawing->bottom - 18 }}">{{ Text::of('trace.show.thrust_ends') }}</text>
+                        class="moment" x1="{{ $drawing->x($trace->pushEndedAtM()) }}" x2="{{ $drawing->x($trace->pushEndedAtM()) }}"
+                        y1="{{ TraceDrawing::SPEED['top'] }}" y2="{{ TraceDrawing::GAIN['bottom'] }}" />
+                    <text class="halo" x="{{ $drawing->x($trace->pushEndedAtM()) + 6 }}"
+                        y="{{ TraceDrawing::SPEED['bottom'] - 10 }}">{{ Text::of('trace.show.thrust_ends') }}</text>
                 @endif
-                @foreach ($drawing->times() as $index => $since)
-                    <text class="axis" x="{{ $drawing->xOf($since) }}" y="{{ $drawing->bottom + 6 }}" text-anchor="middle">
-                        {{ Figure::of(round($since, 2)) }}{{ $index === 0 ? ' s' : '' }}
-                    </text>
-                @endforeach
+                <text class="view-name halo" x="{{ TraceDrawing::LEFT }}"
+                    y="{{ TraceDrawing::GAIN['top'] - 12 }}">{{ Text::of('trace.panel.gain', ['unit' => $unit]) }}</text>
             </svg>
             </div>
         </figure>
