@@ -8,7 +8,7 @@ const LONGEST_S = 180;
 
 /** Where more than this share of the pictures was missed, it is played again. */
 const MISSED = 0.05;
-const SLOWEST = 0.1;
+const SLOWEST = 0.25;
 
 /** Pictures of the first, light look. */
 const LOOKS = 32;

@@ -2,8 +2,8 @@
 import { say } from '../words.js';
 import { handle, shape } from './handles.js';
 
-/** How large a handle is, as a share of the picture's width. */
-const SIZE = 0.009;
+/** How large a handle is on the screen (px), however small the picture. */
+const SIZE = 9;
 
 const EDGES = { line: null, near: 0, far: 1 };
 
@@ -48,7 +48,7 @@ export class Marking {
 
     draw() {
         this.svg.replaceChildren();
-        const size = SIZE * this.width;
+        const size = (SIZE * this.width) / (this.svg.clientWidth || this.width);
         const [u0, v0, u1, v1] = this.line;
         const drawn = shape('line', { x1: u0, y1: v0, x2: u1, y2: v1, class: 'film-line' });
         this.svg.append(drawn);

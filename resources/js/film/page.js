@@ -9,7 +9,9 @@ import { paintStrip, StripMaker } from './strip.js';
 
 /** The strip's drawing has so many units across and down. */
 const [ACROSS, DOWN] = [1000, 560];
-const RING = 7;
+
+/** How large a ring is on the screen (px). */
+const RING = 8;
 
 /** Strips are found a moment after they are drawn, so that the page answers meanwhile. */
 const breath = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));
@@ -205,7 +207,7 @@ class FilmPage {
             handle(svg, {
                 x: this.#x(ring.along),
                 y: this.#y(ring.time),
-                size: RING,
+                size: (RING * ACROSS) / (svg.clientWidth || ACROSS),
                 name: say('film.ring', { time: (ring.time / slower).toFixed(2) }),
                 kind: ring.hand ? 'is-hand' : 'is-found',
                 moved: (x, y) => this.curve.set(ring, { along: (x / ACROSS) * this.length, time: this.#from + (y / DOWN) * this.#lasts }),
