@@ -14,7 +14,7 @@ return [
         'as_it_was' => 'as fast as it was',
         'times_slower' => ':times times slower',
         'mark_the_lane' => 'Mark the lane',
-        'mark_how' => 'Pull the two ends of the line so that it runs through the car, in the first and in the last picture: start at the left ring. Then mark three or more places whose distance from the start line you know.',
+        'mark_how' => 'Pull the two ends of the line so that it runs through the car, in the first picture and in the last. The red ring is where the car starts. Then mark three or more places whose distance from the start line you know.',
         'first_picture' => 'First picture',
         'last_picture' => 'Last picture',
         'turn' => 'It runs the other way',

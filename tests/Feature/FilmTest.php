@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Run;
 use Devices\FilmedScene;
+use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\Challenge\VoidReason;
 use Tests\Scenario;
 
 /** A run on film, from where the car was in each picture to what is kept of it. */
@@ -69,6 +72,59 @@ final class FilmTest extends FeatureTestCase
         // What plays slower took less time.
         $slow = $this->postJson($address, ['slower' => 4, 'seen' => json_encode(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])] + $seen, JSON_THROW_ON_ERROR)] + $sent);
         self::assertSame($this->postJson($address, $sent)->json('figures'), $slow->json('figures'));
+    }
+
+    public function testWhatToKnowAboutTheFiguresIsSaid(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $address = "/challenges/{$challenge->id}/runs/{$run->id}/film";
+        $scene = new FilmedScene(3);
+        $sent = $this->sent($scene);
+        $seen = json_decode($sent['seen'], true, 8, JSON_THROW_ON_ERROR);
+        $notes = fn(array $other): string => implode(' ', $this->postJson($address, ['seen' => json_encode($other + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertOk()->json('notes'));
+
+        self::assertStringContainsString('nothing checks them', $notes(['marks' => [$seen['marks'][0], $seen['marks'][2], $seen['marks'][4]]]));
+        $wrong = $seen['marks'];
+        $wrong[2]['u'] += 60;
+        self::assertStringContainsString('A mark may be wrong', $notes(['marks' => $wrong]));
+        $early = array_values(array_filter($seen['points'], static fn(array $point): bool => $point[0] < $scene->releaseS + 0.8 * $scene->run->stopTimeS));
+        self::assertStringContainsString('The film ends before the car stood.', $notes(['points' => $early]));
+        // A film that plays four times slower than somebody said disagrees with the stopwatch.
+        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '300', 'time' => '1.2'])->assertSessionHasNoErrors();
+        self::assertStringNotContainsString('the stopwatch had', $notes([]));
+        self::assertStringContainsString('the stopwatch had 1.20', $notes(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])]));
+    }
+
+    public function testAVoidRunKeepsWhatWasTyped(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $scene = new FilmedScene(3);
+        $sent = $this->sent($scene);
+        $run->void_reason = VoidReason::HitSomething;
+        $run->save();
+        $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $sent)->assertOk()->assertJsonStructure(['go']);
+        self::assertNull($run->refresh()->total_time, 'a void run keeps what was typed');
+        self::assertSame(1, $run->readings()->count());
+    }
+
+    public function testAHelperReadsAnyFilmAndAGroupItsOwn(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $address = "/challenges/{$challenge->id}/runs/{$run->id}/film";
+        $sent = $this->sent(new FilmedScene(3));
+        $this->atDevice(Device::join($challenge, DeviceRole::Log, 'Helper 1', null)[0]);
+        $this->get($address)->assertOk();
+        self::assertSame(route('runs.index', $challenge) . "#run-{$run->id}", $this->putJson($address, $sent)->assertOk()->json('go'));
+        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
+        $this->get($address)->assertOk();
+        self::assertSame(route('groups.own', [$challenge, $run->car->group]), $this->putJson($address, $sent)->assertOk()->json('go'));
+        $other = $challenge->groups()->create(['name' => 'Reef', 'mark' => 'dome-solid', 'position' => 2]);
+        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'another tablet', $other)[0]);
+        $kept = $run->readings()->count();
+        $this->get($address)->assertNotFound();
+        $this->postJson($address, $sent)->assertNotFound();
+        $this->putJson($address, $sent)->assertNotFound();
+        self::assertSame($kept, $run->readings()->count());
     }
 
     /** @return array{Challenge, Run} */

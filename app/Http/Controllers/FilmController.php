@@ -8,6 +8,7 @@ use App\Access\Actor;
 use App\Actions\RecordReadings;
 use App\Http\Requests\FilmRequest;
 use App\Models\Challenge;
+use App\Models\Device;
 use App\Models\Run;
 use App\Models\User;
 use App\Presenters\FilmWords;
@@ -16,7 +17,9 @@ use App\Presenters\Words;
 use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Film\FilmedCar;
 use Skivo\Core\Film\FilmedRun;
 use Skivo\Core\Film\LaneScale;
@@ -31,9 +34,20 @@ final class FilmController
 {
     public function show(Challenge $challenge, Run $run): View
     {
-        $run->load('car.group');
+        Gate::authorize('logRuns', $run->load('car.group')->car->group);
 
-        return view('film.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'run' => $run]);
+        return view('film.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'run' => $run, 'back' => $this->home($challenge, $run)]);
+    }
+
+    /** Where whoever reads the film came from: a group's tablet knows its own page, a helper's the lane. */
+    private function home(Challenge $challenge, Run $run): string
+    {
+        $actor = request()->user();
+
+        return match (true) {
+            $actor instanceof Device && $actor->role === DeviceRole::Group => route('groups.own', [$challenge, $run->car->group]),
+            default => route('runs.index', $challenge) . "#run-{$run->id}",
+        };
     }
 
     /** What the pictures say, kept nowhere. */
@@ -72,7 +86,7 @@ final class FilmController
         ] + $request->asSent(), $words->record());
         session()->flash('status', Text::of('film.done.kept'));
 
-        return new JsonResponse(['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : route('runs.show', $challenge)]);
+        return new JsonResponse(['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : $this->home($challenge, $run)]);
     }
 
     /**

@@ -6,10 +6,12 @@ namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Photo;
+use App\Models\Run;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
 use Skivo\Core\Film\FilmLine;
 use Skivo\Core\Film\FilmMark;
 use Skivo\Core\Film\FilmPoint;
@@ -35,6 +37,14 @@ final class FilmRequest extends FormRequest
 
     /** Films play so much slower at most. */
     private const SLOWEST = 64;
+
+    /** A group's tablet reads films of its own runs alone. */
+    public function authorize(): bool
+    {
+        $run = $this->route('run');
+
+        return $run instanceof Run && Gate::authorize('logRuns', $run->car->group)->allowed();
+    }
 
     /** Line, marks and points come as one text of JSON, since a form's fields hold no lists. */
     protected function prepareForValidation(): void

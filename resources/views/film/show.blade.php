@@ -13,7 +13,7 @@
         <div><h2 class="with-mark">{{ Glyph::of($run->car->group->mark) }}<span>{!! Text::html('film.show.run_in_one_picture',
             ['name' => $name, 'try' => $run->try]) !!}</span>
             </h2><p class="small mt-1">{{ RunWords::summary($run, $units) }}</p></div>
-        <a class="button" href="{{ route('runs.index', $challenge) }}#run-{{ $run->id }}">{{ Text::of('film.show.back') }}</a>
+        <a class="button" href="{{ $back }}">{{ Text::of('film.show.back') }}</a>
     </div>
     <div class="film" data-film data-address="{{ route('film.read', [$challenge, $run], absolute: false) }}" data-units="{{ $units->value }}">
         @csrf
