@@ -61,8 +61,23 @@ final class FilmedScene
     /** @var list<float> normal draws, to be taken from anywhere */
     private static array $normals = [];
 
-    public function __construct(int $seed, public readonly int $width = 1920, public readonly int $height = 1080, ?Settings $settings = null)
-    {
+    /** How far across the floor its lane lies from the middle of the picture (m). */
+    public readonly float $laneAtM;
+
+    /**
+     * @param Settings|null $settings of the car, where chance is not to choose it
+     * @param self|null $same before whose camera it is: another run on that lane
+     * @param float $laneAtM how far beside it (m, away from the camera), where it is on the lane next to it
+     */
+    public function __construct(
+        int $seed,
+        public readonly int $width = 1920,
+        public readonly int $height = 1080,
+        ?Settings $settings = null,
+        ?self $same = null,
+        float $laneAtM = 0.0,
+    ) {
+        $this->laneAtM = $laneAtM;
         $this->chance = new Randomizer(new Xoshiro256StarStar($seed));
         do {
             $drawn = $settings ?? Settings::of([])
@@ -71,23 +86,23 @@ final class FilmedScene
                 ->with(CarAttribute::BalloonSize, $this->between(0.16, 0.22))
                 ->with(CarAttribute::Mass, $this->between(0.045, 0.09));
             $run = $drawn->run(1e-8, true, 1.0, $settings === null ? $this->between(0.7, 0.95) : 1.0);
-        } while ($settings === null && ($run->distanceM < 1.2 || $run->distanceM > 9.0 || $run->driveEnd === null));
+        } while ($settings === null && ($run->distanceM < 1.2 || $run->distanceM > ($same === null ? 9.0 : 0.95 * $same->laneM) || $run->driveEnd === null));
         $this->truth = $drawn;
         $this->settings = $drawn->with(CarAttribute::Mass, $drawn->get(CarAttribute::Mass) + 0.0005 * $this->normal());
         $this->run = $run;
-        $this->laneM = max(2.0, ceil($run->distanceM * $this->between(1.05, 1.35)));
-        $this->cameraM = $this->between(0.9, 1.6);
+        $this->laneM = $same->laneM ?? max(2.0, ceil($run->distanceM * $this->between(1.05, 1.35)));
+        $this->cameraM = $same->cameraM ?? $this->between(0.9, 1.6);
         $middle = $this->laneM / 2;
         $away = $this->laneM * $this->between(0.75, 1.1) + 0.5;
-        $this->lens = new Lens(
+        $this->lens = $same->lens ?? new Lens(
             [$middle + $this->laneM * $this->between(-0.25, 0.25), -$away, $this->cameraM],
             [$middle, 0.0, 0.0],
             $width * min(0.95, 0.82 * $away / $this->laneM),
             $width,
             $height,
         );
-        // Along the wheels' feet, or through the body.
-        $this->drawnM = $this->chance->getInt(0, 1) === 1 ? max(0.002, 0.005 + 0.003 * $this->normal()) : 0.022 + 0.003 * $this->normal();
+        // Along the nearer wheels' feet, as nearly as somebody draws it.
+        $this->drawnM = max(0.002, 0.005 + 0.003 * $this->normal());
         $this->drift = $this->normal() * 0.012;
         $this->shadow = $this->between(0.6, 0.9);
         $this->noise = $this->between(1.0, 5.0);
@@ -95,7 +110,8 @@ final class FilmedScene
         $this->hertz = $this->between(3.0, 20.0);
         $this->releaseS = $this->between(0.5, 1.2);
         $this->hasHand = $this->happens(0.7);
-        $this->times = $this->pictures($this->chance->getInt(0, 3) === 0 ? 60 : 30);
+        $pictures = $this->chance->getInt(0, 3) === 0 ? 60 : 30;
+        $this->times = $this->pictures($same === null ? $pictures : 30);
         $this->blurS = $this->between(0.002, 0.016);
         $shoeAt = $this->laneM * $this->between(0.2, 0.98);
         $this->shoe = $this->happens(0.3) && abs($shoeAt - $run->distanceM) > 0.5 && $shoeAt > $run->distanceM + 0.4
@@ -144,7 +160,7 @@ final class FilmedScene
     /** Of the nearer wheels' feet, across the lane (m): it drifts, ever more. */
     public function acrossM(float $placeM): float
     {
-        return -self::TRACK_M / 2 + $this->drift * ($placeM / max(0.5, $this->run->distanceM)) ** 2;
+        return $this->laneAtM - self::TRACK_M / 2 + $this->drift * ($placeM / max(0.5, $this->run->distanceM)) ** 2;
     }
 
     /** The mean push over the way on which the drive pushed (N), in truth. */
@@ -201,7 +217,7 @@ final class FilmedScene
         $taps = [];
         foreach ($this->tapesOf($count) as $x) {
             foreach ([-1, 1] as $edge) {
-                [$u, $v] = $this->lens->sees($x, $edge * self::LANE_WIDTH_M / 2, 0.0);
+                [$u, $v] = $this->lens->sees($x, $this->laneAtM + $edge * self::LANE_WIDTH_M / 2, 0.0);
                 $taps[] = [$u + $errorPx * $this->normal(), $v + $errorPx * $this->normal(), $x, $edge < 0 ? 0 : 1];
             }
         }
@@ -284,9 +300,11 @@ final class FilmedScene
             $toward = ($across - $y[$column]) / ($cy - $y[$column]);
             $px = $x[$column] + ($cx - $x[$column]) * $toward;
             $behind = $place - $px;
-            if ($behind > -0.05 && $behind < self::CAR_LENGTH_M + 0.05) {
-                $height = $cz * $toward;
-                $seen = $toward < 0.0 ? null : self::carAt($behind, $height);
+            if ($behind > -0.15 && $behind < self::CAR_LENGTH_M + 0.15) {
+                $seen = $toward < 0.0 ? null : self::carAt($behind, $cz * $toward);
+                // Its farther side shows where the nearer one does not hide it.
+                $beyond = ($across + self::TRACK_M - $y[$column]) / ($cy - $y[$column]);
+                $seen ??= $beyond < 0.0 ? null : self::carAt($place - $x[$column] - ($cx - $x[$column]) * $beyond, $cz * $beyond);
                 if ($seen !== null) {
                     [$r, $g, $b] = $seen;
                 } elseif ($x[$column] < $place + 0.03 && $x[$column] > $place - self::CAR_LENGTH_M - 0.01) {

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-// A stand-in for a phone beside the lane: makes a film of a simulated run, by the scene that a seed draws. Needs Debian's ffmpeg.
+// A stand-in for a phone beside the lane: makes a film of simulated runs, by the scene that a seed draws. Needs Debian's ffmpeg.
 
 use Devices\FilmedScene;
 use Devices\FilmMaker;
 
 require __DIR__ . '/../vendor/autoload.php';
 
-$given = getopt('', ['help', 'out:', 'seed:', 'width:', 'height:', 'marks']);
+$given = getopt('', ['help', 'out:', 'seed:', 'width:', 'height:', 'runs:', 'lanes:', 'turned', 'marks']);
 $options = array_map(static fn(mixed $value): string => is_string($value) ? $value : '', $given === false ? [] : $given);
 if (isset($options['help']) || (!isset($options['out']) && !isset($options['marks']))) {
     fwrite(STDERR, <<<'TEXT'
@@ -18,17 +18,32 @@ if (isset($options['help']) || (!isset($options['out']) && !isset($options['mark
       --seed N        chance begins here (1)
       --width PX      of a picture (1280)
       --height PX     (720)
-      --marks         prints where line and tapes are in it, and what is true of the run, as JSON
+      --runs N        so many, one after the other (1)
+      --lanes N       1 or 2 cars at a time (1)
+      --turned        as from a phone that was held upright
+      --marks         prints where lines and tapes are in it, and what is true of the runs, as JSON
 
     TEXT);
     exit(isset($options['help']) ? 0 : 2);
 }
-$scene = new FilmedScene((int) ($options['seed'] ?? 1), (int) ($options['width'] ?? 1280), (int) ($options['height'] ?? 720));
+/** How far the second lane lies behind the first (m). */
+const BESIDE_M = 0.8;
+
+$seed = (int) ($options['seed'] ?? 1);
+$size = [(int) ($options['width'] ?? 1280), (int) ($options['height'] ?? 720)];
+$first = new FilmedScene($seed, ...$size);
+$runs = [];
+for ($run = 0; $run < max(1, (int) ($options['runs'] ?? 1)); $run++) {
+    $runs[$run][] = $run === 0 ? $first : new FilmedScene($seed + 1000 * $run, ...$size, same: $first);
+    if (($options['lanes'] ?? '1') === '2') {
+        $runs[$run][] = new FilmedScene($seed + 1000 * $run + 500, ...$size, same: $first, laneAtM: BESIDE_M);
+    }
+}
 if (isset($options['out'])) {
-    FilmMaker::make($scene, $options['out']);
+    FilmMaker::make($runs, $options['out'], isset($options['turned']));
 }
 if (isset($options['marks'])) {
-    echo json_encode([
+    $told = static fn(FilmedScene $scene): array => [
         'line' => $scene->line(),
         'taps' => $scene->taps(5),
         'camera_m' => $scene->cameraM,
@@ -37,5 +52,6 @@ if (isset($options['marks'])) {
             'release_s' => $scene->releaseS, 'distance_m' => $scene->run->distanceM, 'lasts_s' => $scene->run->stopTimeS,
             'limp_after_s' => $scene->run->driveEnd?->timeS, 'push_n' => $scene->pushN(), 'friction' => $scene->truth->rollingCoefficient(),
         ],
-    ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT), "\n";
+    ];
+    echo json_encode(array_map(static fn(array $lanes): array => array_map($told, $lanes), $runs), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT), "\n";
 }

@@ -8,6 +8,7 @@ use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\BuildStepsController;
 use App\Http\Controllers\CarController;
+use App\Http\Controllers\CarPhotoController;
 use App\Http\Controllers\CarsController;
 use App\Http\Controllers\ChallengeController;
 use App\Http\Controllers\CheckController;
@@ -73,10 +74,13 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::get('runs', [RunController::class, 'index'])->name('runs.index')->can('seeFloor', 'challenge');
     Route::post('runs', [RunController::class, 'store'])->name('runs.store')->can('logRuns', 'challenge');
     Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
-    Route::controller(FilmController::class)->prefix('runs/{run}/film')->name('film.')->group(function (): void {
-        Route::get('', 'show')->name('show')->can('logRuns', 'challenge');
-        Route::post('', 'read')->name('read')->can('logRuns', 'challenge');
-        Route::put('', 'keep')->name('keep')->can('logRuns', 'challenge');
+    Route::controller(FilmController::class)->name('film.')->group(function (): void {
+        Route::get('film', 'open')->name('open')->can('keepOrder', 'challenge');
+        Route::post('film', 'read')->name('any')->can('keepOrder', 'challenge');
+        Route::put('film', 'wait')->name('wait')->can('keepOrder', 'challenge');
+        Route::get('runs/{run}/film', 'show')->name('show')->can('logRuns', 'challenge');
+        Route::post('runs/{run}/film', 'read')->name('read')->can('logRuns', 'challenge');
+        Route::put('runs/{run}/film', 'keep')->name('keep')->can('logRuns', 'challenge');
     });
     Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
     Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
@@ -105,6 +109,10 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
         Route::get('', 'edit')->name('edit')->can('see', 'group');
         Route::put('', 'update')->name('update')->can('build', 'group');
         Route::get('drawing', 'draw')->name('draw')->can('see', 'group');
+    });
+    Route::controller(CarPhotoController::class)->prefix('groups/{group}/car/photo')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+        Route::get('', 'show')->name('cars.photo')->can('build', 'group');
+        Route::post('', 'measure')->name('cars.photo.measure')->can('build', 'group');
     });
 });
 

@@ -86,7 +86,7 @@ final class Scenario
     public static function withClass(Challenge $challenge, string $sheet = self::SHEET): Challenge
     {
         $plan = app(ImportSheet::class)->store($challenge, (new SheetReader($challenge->units))->read($sheet));
-        Assert::assertSame([], array_map(static fn($problem): string => "{$problem->line}: {\Tests\Spoken::say($problem->remark)}", $plan->problems));
+        Assert::assertSame([], array_map(static fn($problem): string => "{$problem->line}: " . Spoken::say($problem->remark), $plan->problems));
 
         return $challenge;
     }

@@ -30,33 +30,44 @@ final class RecordReadings
     /** @param list<array{float, float}> $points of a run's trace, as seconds and metres */
     public function trace(Challenge $challenge, Run $run, array $points): void
     {
-        DB::transaction(static fn() => self::keep($challenge, $run, ['points' => $points]));
+        DB::transaction(static fn() => self::keep($challenge, $run->id, $run->lane, ['points' => $points]));
     }
 
     /**
      * What a film shows of a run becomes one more of its traces, and fills what nobody recorded of it.
      *
      * @param list<array{float, float}> $points as seconds and metres
-     * @param array<string, mixed> $film how it was marked, what it said, and its picture
+     * @param array<string, mixed> $film what was seen in it, and its picture
      */
     public function film(Challenge $challenge, Run $run, Actor $by, array $points, array $film, RunRecord $measured): void
     {
         DB::transaction(function () use ($challenge, $run, $by, $points, $film, $measured): void {
-            self::keep($challenge, $run, ['points' => $points, 'film' => $film]);
+            self::keep($challenge, $run->id, $run->lane, ['points' => $points, 'film' => $film]);
             if ($run->void_reason === null) {
                 $this->runs->edit($run, $by, $run->car->group, static fn(Run $now): RunRecord => $now->record()->filledFrom($measured));
             }
         });
     }
 
+    /**
+     * What a film shows of a run that is yet to be logged waits at its lane.
+     *
+     * @param list<array{float, float}> $points as seconds and metres
+     * @param array<string, mixed> $film what was seen in it, its picture, and what it fills
+     */
+    public function waitingFilm(Challenge $challenge, int $lane, array $points, array $film): void
+    {
+        DB::transaction(static fn() => self::keep($challenge, null, $lane, ['points' => $points, 'film' => $film]));
+    }
+
     /** @param array<string, mixed> $data */
-    private static function keep(Challenge $challenge, Run $run, array $data): void
+    private static function keep(Challenge $challenge, ?string $run, ?int $lane, array $data): void
     {
         $challenge->readings()->save(new Reading([
             'id' => (string) Str::uuid7(),
-            'run_id' => $run->id,
+            'run_id' => $run,
             'kind' => 'trace',
-            'lane' => $run->lane,
+            'lane' => $lane,
             'data' => $data,
             'measured_at' => now(),
         ]));

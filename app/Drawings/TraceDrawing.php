@@ -10,8 +10,9 @@ use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 
 /**
- * A run on the floor that it ran on: a dot for each tenth of a second along the tape, how fast it was there above it, and below how it
- * gained speed and lost it. In px; values in the length of the class's lane.
+ * A run on the floor that it ran on: a dot for each tenth of a second along the tape, how fast it was there above it, and below what
+ * it was given and what was used up: the push and the resistance where a film tells of them, else how it gained speed and lost it.
+ * In px; values in the length of the class's lane, forces in mN.
  */
 final readonly class TraceDrawing
 {
@@ -26,7 +27,7 @@ final readonly class TraceDrawing
     public const TAPE = 288;
     public const GAIN = ['top' => 330, 'bottom' => 478];
 
-    private const STEPS = [0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 1000];
+    private const STEPS = [0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
     private const MOST_LINES = 5;
     private const MOST_TICKS = 12;
     private const TENTH_S = 0.1;
@@ -47,6 +48,9 @@ final readonly class TraceDrawing
     /** @var list<TracePoint> of the moving car, on its way */
     private array $way;
 
+    /** @var list<array{float, float, float}> m along the lane, what it was given there, and what was used up */
+    private array $given;
+
     public function __construct(private TraceReading $reading, private UnitSystem $units)
     {
         $points = $reading->trace->points;
@@ -62,7 +66,12 @@ final readonly class TraceDrawing
         $this->way = $way;
         $this->reachM = max(0.1, ...array_map(static fn(TracePoint $point): float => $point->placeM, $points));
         $this->greatest = max(0.01, ...array_map(fn(TracePoint $point): float => $this->length($point->speedMS), $way));
-        $sizes = array_map(fn(TracePoint $point): float => abs($this->length($point->accelerationMS2)), $way);
+        $this->given = $reading->film === null
+            ? array_map(fn(TracePoint $point): array => [
+                $point->placeM, max(0.0, $this->length($point->accelerationMS2)), max(0.0, -$this->length($point->accelerationMS2)),
+            ], $way)
+            : array_map(static fn(array $at): array => [$at[0], 1000.0 * $at[1], 1000.0 * $at[2]], $reading->film->run->forces($reading->film->car));
+        $sizes = array_map(static fn(array $at): float => max($at[1], $at[2]), $this->given);
         sort($sizes);
         $this->gain = max(0.01, self::BEYOND * $sizes[(int) (self::USUAL * (count($sizes) - 1))]);
     }
@@ -129,13 +138,19 @@ final readonly class TraceDrawing
         return $this->curve(fn(TracePoint $point): float => $this->speedY(max(0.0, $this->length($point->speedMS))));
     }
 
-    /** The area of what it gained (1) or lost (-1) in speed, as a polygon. */
+    /** A push and what was used up, rather than speed gained and lost. */
+    public function showsForces(): bool
+    {
+        return $this->reading->film !== null;
+    }
+
+    /** The area of what it was given (1) or what was used up (-1), as a polygon. */
     public function gainArea(int $sign): string
     {
         $zero = $this->gainY(0.0);
-        $points = $this->curve(fn(TracePoint $point): float => $this->gainY($sign * max(0.0, $sign * $this->length($point->accelerationMS2))));
+        $points = implode(' ', array_map(fn(array $at): string => "{$this->x($at[0])},{$this->gainY($sign === 1 ? $at[1] : -$at[2])}", $this->given));
 
-        return "{$this->x($this->way[0]->placeM)},{$zero} {$points} {$this->x($this->way[count($this->way) - 1]->placeM)},{$zero}";
+        return "{$this->x($this->given[0][0])},{$zero} {$points} {$this->x($this->given[count($this->given) - 1][0])},{$zero}";
     }
 
     private function speedY(float $value): float

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
+use App\Models\Challenge;
+use App\ViewModels\FilmReading;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Film\FilmedRun;
 use Skivo\Core\Film\LaneScale;
@@ -24,10 +26,28 @@ final readonly class FilmWords
     /** A hand's stopwatch and the film that differ by more (s) do not tell of the same time. From memory. */
     private const BY_HAND_S = 0.5;
 
-    public function __construct(private FilmedRun $film, private LaneScale $scale, private UnitSystem $units, private ?float $timedM) {}
+    private function __construct(private FilmedRun $film, private LaneScale $scale, private UnitSystem $units, private ?float $timedM, private bool $isThroughBody) {}
+
+    public static function of(FilmReading $film, Challenge $challenge): self
+    {
+        return new self($film->run, $film->scale, $challenge->units, $challenge->timed_length?->quantity->si(), $film->isThroughBody);
+    }
 
     /** @return list<array{string, string}> what it says, line by line */
     public function figures(): array
+    {
+        $rows = $this->ofAnyCar();
+        if ($this->film->push !== null) {
+            $rows[] = [Text::of('film.says.push'), $this->isFigure($this->film->push)
+                ? $this->pair($this->film->push->times(1000.0), 0) . "\u{00A0}mN" : Text::of('film.says.not_told')];
+        }
+        $rows[] = [Text::of('film.says.friction'), $this->isFigure($this->film->friction) ? $this->pair($this->film->friction, 3) : Text::of('film.says.not_told')];
+
+        return $rows;
+    }
+
+    /** @return list<array{string, string}> what it says whatever car it was: for that, nobody needs its mass */
+    public function ofAnyCar(): array
     {
         $lane = $this->units->symbol(Scale::Lane);
         $length = fn(Estimate $of): string => $this->pair($of->times($this->units->fromSi(1.0, Scale::Distance)), 0) . "\u{00A0}" . $this->units->symbol(Scale::Distance);
@@ -46,11 +66,6 @@ final readonly class FilmWords
         }
         $rows[] = [Text::of('film.says.lasted'), $seconds($this->film->lasts)];
         $rows[] = [Text::of('film.says.top_speed'), $this->pair($this->film->topSpeed->times($this->units->fromSi(1.0, Scale::Lane)), 2) . "\u{00A0}{$lane}/s"];
-        if ($this->film->push !== null) {
-            $rows[] = [Text::of('film.says.push'), $this->isFigure($this->film->push)
-                ? $this->pair($this->film->push->times(1000.0), 0) . "\u{00A0}mN" : Text::of('film.says.not_told')];
-        }
-        $rows[] = [Text::of('film.says.friction'), $this->isFigure($this->film->friction) ? $this->pair($this->film->friction, 3) : Text::of('film.says.not_told')];
 
         return $rows;
     }
@@ -66,6 +81,9 @@ final readonly class FilmWords
         $notes = [$this->scale->isChecked()
             ? Text::of($this->scale->greatestMissM() > self::BENT * max(1.0, $this->film->distance->value) ? 'film.notes.bent' : 'film.notes.marks', ['miss' => $miss])
             : Text::of('film.notes.nothing_checks')];
+        if ($this->isThroughBody) {
+            $notes[] = Text::of('film.notes.through_body');
+        }
         if ($this->film->endsBeforeStop) {
             $notes[] = Text::of('film.notes.ends_before_stop');
         }
@@ -98,6 +116,17 @@ final readonly class FilmWords
             $time === null ? null : $seconds($time),
             limp: $this->film->limpAt === null ? null : $length($this->film->limpAt->value),
             totalTime: $this->film->endsBeforeStop ? null : $seconds($this->film->lasts->value),
+        );
+    }
+
+    /** @return array<string, string> the same by field, as one would type them */
+    public function fills(): array
+    {
+        $record = $this->record();
+
+        return array_map(
+            static fn(Entry $entry): string => $entry->text,
+            array_filter(['distance' => $record->distance, 'time' => $record->time, 'limp' => $record->limp, 'total_time' => $record->totalTime]),
         );
     }
 

@@ -22,8 +22,10 @@ final readonly class TraceReading
         public ?Coasting $coasting,
         /** What the model has for f, from the car's parts. */
         public float $modelFriction,
-        /** @var array{said: list<array{string, string}>, picture: string|null, limp_m: float|null, fit: list<array{float, float, float, float}>}|null what a film said, where it comes from one */
-        public ?array $film,
+        /** What it was worked out from, where that is a film. */
+        public ?FilmReading $film,
+        /** Of the run in one picture: a JPEG as base64. */
+        public ?string $picture,
     ) {}
 
     /** Null where the run has no trace. */
@@ -36,8 +38,7 @@ final readonly class TraceReading
         $settings = CarModel::of($run->car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c)->settings;
         $vehicle = $settings->design()->vehicle;
         $trace = Trace::of(self::points($reading));
-
-        $film = $reading->data['film'] ?? null;
+        $film = FilmReading::kept($challenge, $run, $reading);
 
         // A film's own fit says more than the bare trace, and both at once would be two answers.
         return new self(
@@ -46,6 +47,7 @@ final readonly class TraceReading
             $film === null ? $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg) : null,
             $settings->rollingCoefficient(),
             $film,
+            $reading->data['film']['picture'] ?? null,
         );
     }
 
@@ -54,14 +56,16 @@ final readonly class TraceReading
     {
         return $this->film === null ? $this->trace->points : array_map(
             static fn(array $at): TracePoint => new TracePoint($at[0], $at[1], $at[2], $at[3], 0.0, 0.0),
-            $this->film['fit'],
+            $this->film->run->fitted(),
         );
     }
 
     /** Where along the lane (m) the push ended; null where nothing shows it. */
     public function pushEndedAtM(): ?float
     {
-        return $this->end->placeM ?? $this->film['limp_m'] ?? null;
+        $limp = $this->film?->run->limpAt;
+
+        return $this->end->placeM ?? ($limp === null ? null : $limp->value + $this->film->run->startsAtM);
     }
 
     /** @return list<TracePoint> every so many points, no more than asked for */

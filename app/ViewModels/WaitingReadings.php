@@ -55,7 +55,9 @@ final readonly class WaitingReadings
             . $units->symbol(Scale::Distance);
         $seconds = static fn(float $time): string => number_format($time, 3, '.', '');
         $trace = $readings->last(static fn(Reading $reading): bool => $reading->kind === 'trace');
-        if ($trace !== null) {
+        if (isset($trace?->data['film'])) {
+            $fields = $trace->data['film']['fills'] ?? [];
+        } elseif ($trace !== null) {
             try {
                 $seen = Trace::of($trace->data['points'] ?? []);
                 if ($seen->moves()) {

@@ -146,6 +146,20 @@ final readonly class Car
         );
     }
 
+    /** What this one has, and of everything else what the other has: how a balloon was measured goes with its size. */
+    public function over(self $other): self
+    {
+        $hasSize = isset($this->quantities[CarAttribute::BalloonSize->value]);
+
+        return new self(
+            $this->quantities + $other->quantities,
+            $this->counts + $other->counts,
+            $this->kinds + $other->kinds,
+            $hasSize ? $this->balloonMeasuredAs : $other->balloonMeasuredAs,
+            $this->note ?? $other->note,
+        );
+    }
+
     public function isEmpty(): bool
     {
         return $this->quantities === [] && $this->counts === [] && $this->kinds === [];

@@ -10,9 +10,11 @@ final readonly class FilmPoint
     /**
      * @param float $timeS of the film's own picture
      * @param float $alongPx along the drawn line
+     * @param bool $byHand whether somebody set it, rather than that it was found
      */
     public function __construct(
         public float $timeS,
         public float $alongPx,
+        public bool $byHand = false,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Film;
 
 use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Physics\Constants;
 use Skivo\Core\Statistics\Estimate;
 
 /**
@@ -25,6 +26,9 @@ final readonly class FilmedRun
 
     /** A time is known no better than to this share of the time from picture to picture (standard). From trial. */
     private const BETWEEN = 0.12;
+
+    /** The end of a push is a bend in the way, and what a slanted view shows of the far wheels bends it too. From trial. */
+    private const BEND = 0.22;
 
     /** A car that the motion misses by more than this of its way, or the other (px), did something else. From trial. */
     private const MISSES = 0.006;
@@ -95,6 +99,7 @@ final readonly class FilmedRun
         foreach (['release', 'limp_after', 'lasts'] as $name) {
             $variances[$name] += (self::BETWEEN * $between) ** 2;
         }
+        $variances['limp_after'] += (self::BEND * $between) ** 2;
         $variances['push'] += ($at['push'] * $car->massErrorKg / $car->massKg) ** 2;
         $estimate = static fn(string $name): Estimate => new Estimate($at[$name], sqrt($variances[$name]), $fit->freedom);
         $isPushed = $car->shape !== null;
@@ -181,6 +186,32 @@ final readonly class FilmedRun
         }
 
         return $moments;
+    }
+
+    /**
+     * The push that it was given, and what rolling and air used up of it, along its way.
+     *
+     * @param FilmedCar $car as it was fitted with
+     *
+     * @return list<array{float, float, float}> m from the start line; the push and what was used up (N)
+     */
+    public function forces(FilmedCar $car): array
+    {
+        $forces = [];
+        $rolling = $this->friction->value * $car->massKg * Constants::GRAVITY_M_S2;
+        for ($i = 0; $i <= self::MOMENTS; $i++) {
+            $at = $i / self::MOMENTS * $this->motion->lastsS();
+            $step = (int) round(min(1.0, $at / max(1e-9, $this->motion->pushedS)) * PushShape::STEPS);
+            $push = $at <= $this->motion->pushedS ? $this->motion->pushN * ($car->shape->push[$step] ?? 0.0) : 0.0;
+            $speed = $this->motion->speedMS($at);
+            $forces[] = [
+                round($this->startsAtM + $this->motion->placeM($at), 5),
+                round($push, 6),
+                round($speed > 0.0 ? $rolling + ($car->shape->dragKgM[$step] ?? $car->dragKgM) * $speed ** 2 : 0.0, 6),
+            ];
+        }
+
+        return $forces;
     }
 
     /** When it was so far from where it was let go (s after that); null where it never was. */

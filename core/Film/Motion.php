@@ -19,6 +19,8 @@ final readonly class Motion
      */
     private function __construct(
         public float $pushedS,
+        /** Its mean over that time (N). */
+        public float $pushN,
         private array $x,
         private array $v,
         /** The push did this much work (J). */
@@ -57,13 +59,13 @@ final readonly class Motion
         // A limp balloon still holds a little.
         $inertia = $inertiaKg + $shape->airKg[$steps];
 
-        return self::rollingOut($pushedS, $x, $v, $work, $resistanceN / $inertia, $shape->dragKgM[$steps] / $inertia);
+        return self::rollingOut($pushedS, $pushN, $x, $v, $work, $resistanceN / $inertia, $shape->dragKgM[$steps] / $inertia);
     }
 
     /** One that nothing pushes, from a speed on. */
     public static function coasting(float $speedMS, float $inertiaKg, float $resistanceN, float $dragKgM): self
     {
-        return self::rollingOut(0.0, [0.0], [$speedMS], 0.0, $resistanceN / $inertiaKg, $dragKgM / $inertiaKg);
+        return self::rollingOut(0.0, 0.0, [0.0], [$speedMS], 0.0, $resistanceN / $inertiaKg, $dragKgM / $inertiaKg);
     }
 
     /** From its release to its stop (s). */
@@ -141,7 +143,7 @@ final readonly class Motion
      * @param list<float> $x
      * @param list<float> $v
      */
-    private static function rollingOut(float $pushedS, array $x, array $v, float $work, float $a, float $b): self
+    private static function rollingOut(float $pushedS, float $pushN, array $x, array $v, float $work, float $a, float $b): self
     {
         $speed = $v[count($v) - 1];
         $limp = $x[count($x) - 1];
@@ -149,7 +151,7 @@ final readonly class Motion
         $lasts = $isFree ? $speed / $a : atan($speed * sqrt($b / $a)) / sqrt($a * $b);
         $further = $isFree ? $speed ** 2 / (2 * $a) : log(1.0 + $b * $speed ** 2 / $a) / (2 * $b);
 
-        return new self($pushedS, $x, $v, $work, $a, $isFree ? 0.0 : $b, $lasts, $limp, $limp + $further);
+        return new self($pushedS, $pushN, $x, $v, $work, $a, $isFree ? 0.0 : $b, $lasts, $limp, $limp + $further);
     }
 
     private function rolledM(float $for): float

@@ -15,6 +15,10 @@ final readonly class Sight
     private const HEIGHT_ERROR_M = 0.003;
     private const CAMERA_ERROR = 0.05;
 
+    /** A line that runs higher than this goes through the body, and past what its far side shows before the near one: up to so much (m). */
+    private const THROUGH_BODY_M = 0.012;
+    private const FAR_SIDE_M = 0.05;
+
     /** Half of what a phone sees to its sides: tan 32°. From memory. */
     private const SLANT = 0.62;
 
@@ -48,6 +52,18 @@ final readonly class Sight
         return array_map(static fn(float $at): float => $first + ($at - $first) * $factor, $seen);
     }
 
+    /** The same, of something so much higher above the floor (m). */
+    public function lifted(float $metres): self
+    {
+        return new self($this->heightM + $metres, $this->cameraM, $this->besideM, $this->beside);
+    }
+
+    /** Along the wheels' feet nothing but the near wheels is seen. */
+    public function isThroughBody(): bool
+    {
+        return $this->heightM > self::THROUGH_BODY_M;
+    }
+
     /** @return list<self> the same, each of its figures off by its standard uncertainty */
     public function others(): array
     {
@@ -55,6 +71,7 @@ final readonly class Sight
             new self($this->heightM + self::HEIGHT_ERROR_M, $this->cameraM, $this->besideM),
             new self($this->heightM, $this->cameraM * (1.0 + self::CAMERA_ERROR), $this->besideM),
             new self($this->heightM, $this->cameraM, $this->besideM, $this->besideM),
+            ...($this->isThroughBody() ? [new self($this->heightM, $this->cameraM, $this->besideM, self::FAR_SIDE_M)] : []),
         ];
     }
 }

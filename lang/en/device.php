@@ -30,6 +30,7 @@ return [
         'how_far_will_try_go' => 'How far will try :next_try go?',
         'that_is_our_prediction' => 'That is our prediction',
         'change_our_prediction' => 'Change our prediction',
+        'film_of_it' => 'We filmed it',
         'our_runs' => 'Our runs',
         'none_yet' => 'None yet.',
         'correct' => 'Correct',

@@ -190,6 +190,7 @@ return [
         'the_floor' => 'The floor',
         'so_far' => 'So far',
         'every_car_in_figures' => 'Every car in figures',
+        'film_of_runs' => 'A film of runs',
         'every_run_look_correct' => 'Every run: look, correct',
         'every_run_correct_take_back' => 'Every run: correct, take back',
         'tablets_and_the_board' => 'Tablets and the board',

@@ -48,7 +48,16 @@ return [
         'by_hand' => 'by hand',
         'take_away' => 'Take away',
         'limp' => 'push ends, :time s',
+        'take' => 'Run :n (lane :lane, from :time s)',
+        'take_kept' => '✓ Run :n (lane :lane, from :time s)',
         'no_answer' => 'No answer came. Try again when the network is back; nothing is lost.',
+    ],
+    'photo' => [
+        'not_shown' => 'This browser can’t show the photo. Save it as JPEG, and choose it again.',
+        'from' => 'Line :n, one end',
+        'to' => 'Line :n, other end',
+        'drop' => 'Drop line :n',
+        'length' => 'Length of line :n (:unit)',
     ],
     'watch' => [
         'again' => 'Start again',

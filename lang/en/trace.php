@@ -43,6 +43,7 @@ return [
     'too_many' => 'A trace can have at most :most points.',
     'panel' => [
         'speed' => 'Speed, :unit/s',
+        'forces' => 'Push given (above) and used up by rolling and air (below), mN; the areas are energy',
         'gain' => 'Speed gained (above the line) and lost (below it), :unit/s each second',
     ],
 ];

@@ -22,6 +22,7 @@ const PARTS = [
     ['form[data-answers]', async () => (await import('./pages/answers.js')).attachAnswers],
     ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
     ['[data-film]', async () => (await import('./film/page.js')).attachFilm],
+    ['[data-photo]', async () => (await import('./photo/page.js')).attachPhoto],
     ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
     ['form[data-outbox]', async () => (await import('./group/outbox.js')).attachOutbox],
     ['form[data-sketch]', async () => (await import('./group/sketch.js')).attachSketch],

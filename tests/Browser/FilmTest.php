@@ -29,7 +29,7 @@ final class FilmTest extends BrowserTestCase
         );
         exec($camera, $said, $status);
         self::assertSame(0, $status, implode("\n", $said));
-        self::$truth = json_decode(implode("\n", $said), true, 8, JSON_THROW_ON_ERROR);
+        self::$truth = json_decode(implode("\n", $said), true, 16, JSON_THROW_ON_ERROR)[0][0];
     }
 
     public static function tearDownAfterClass(): void

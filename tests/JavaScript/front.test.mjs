@@ -2,6 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { Curve } from '../../resources/js/film/curve.js';
 import { FilmFault, findFront } from '../../resources/js/film/front.js';
+import { Pace } from '../../resources/js/film/pace.js';
+import { takesOf } from '../../resources/js/film/takes.js';
 
 const FLOOR = [198, 168, 128];
 const CAR = [40, 42, 48];
@@ -126,4 +128,102 @@ test('a ring set by hand stands for what was found about it, one taken away leav
     assert.ok(curve.points.length < before);
     curve.set({}, { time: 4.01, along: 805 });
     assert.equal(curve.shown.length, 8);
+});
+
+/** A strip of runs one after the other, each carried back to the start after it. */
+function inOneFilm(runs) {
+    const parts = Array.from({ length: runs }, () => strip());
+    const rows = parts[0].times.length;
+    const still = 30;
+    const random = noise(11);
+    const carried = (row) => Math.round(320 - 280 * (row / 40));
+    const blocks = parts.flatMap(({ pixels }, index) => {
+        if (index === runs - 1) {
+            return [pixels];
+        }
+        const back = new Uint8ClampedArray(3 * WIDTH * (40 + 2 * still));
+        for (let row = 0; row < 40 + 2 * still; row += 1) {
+            const front = carried(Math.max(0, Math.min(40, row - still)));
+            for (let column = 0; column < WIDTH; column += 1) {
+                const covered = column > front - 20 && column <= front;
+                (covered ? CAR : FLOOR).forEach((level, i) => {
+                    back[3 * (WIDTH * row + column) + i] = level + 6 * random();
+                });
+            }
+        }
+        return [pixels, back];
+    });
+    const pixels = new Uint8ClampedArray(blocks.reduce((sum, block) => sum + block.length, 0));
+    let at = 0;
+    for (const block of blocks) {
+        pixels.set(block, at);
+        at += block.length;
+    }
+    const length = pixels.length / (3 * WIDTH);
+    return { strip: { width: WIDTH, times: Array.from({ length }, (_, row) => row / 30), pixels }, each: rows + 40 + 2 * still };
+}
+
+test('runs in one film are cut apart where the lane stands still, and what is carried back is none', () => {
+    const { strip: film, each } = inOneFilm(3);
+    const takes = takesOf(film);
+    assert.equal(takes.length, 3);
+    takes.forEach(({ strip: part, found }, index) => {
+        const begins = part.times[0] * 30;
+        const shifted = found
+            .map(({ row, at }) => ({ row: Math.round(begins + row - index * each), at }))
+            .filter(({ row }) => row >= 0 && row < ROWS);
+        isFound(shifted);
+    });
+});
+
+test('one run is one take, whole', () => {
+    const whole = strip();
+    const takes = takesOf(whole);
+    assert.equal(takes.length, 1);
+    assert.equal(takes[0].strip, whole);
+    assert.throws(() => takesOf(strip(() => FLOOR)), FilmFault);
+});
+
+/** Plays a film as a machine would that can show so many pictures a second; says which it saw, and how long that took. */
+function played(film, most) {
+    const pace = new Pace();
+    const seen = new Set();
+    let [at, took, going] = [0, 0, true];
+    for (let guard = 0; going && guard < 20000; guard += 1) {
+        // The next one that the machine is ready for.
+        const ready = at + pace.rate / most;
+        const next = film.find(
+            (time) => time > at + 1e-9 && (time >= ready - 1e-9 || film.filter((each) => each > at + 1e-9 && each <= ready).length <= 1),
+        );
+        if (next === undefined) {
+            going = false;
+        } else {
+            took += (next - at) / pace.rate;
+            at = next;
+            seen.add(next);
+            const step = pace.picture(next);
+            if (step !== null && step.from !== null) {
+                at = step.from;
+            }
+        }
+    }
+    return { share: seen.size / film.length, took, rate: pace.rate };
+}
+
+const filmOf = (perSecond, seconds) => Array.from({ length: perSecond * seconds }, (_, i) => (i + 1) / perSecond);
+
+test('a film is played as fast as it was, and slower where pictures are missed', () => {
+    const fast = played(filmOf(30, 10), 60);
+    assert.ok(fast.share > 0.99 && fast.took < 11, JSON.stringify(fast));
+    const slow = played(filmOf(30, 10), 20);
+    assert.ok(slow.share > 0.9 && slow.took < 30, JSON.stringify(slow));
+    // Of more pictures than a screen shows, enough come.
+    const many = played(filmOf(240, 4), 60);
+    assert.ok(many.share * 240 > 35 && many.took < 8, JSON.stringify(many));
+});
+
+test('pictures that were never filmed are looked for once', () => {
+    const holes = filmOf(30, 10).filter((_, i) => i % 13 !== 0);
+    const seen = played(holes, 60);
+    assert.ok(seen.share > 0.98 && seen.took < 40, JSON.stringify(seen));
 });

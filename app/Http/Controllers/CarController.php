@@ -43,7 +43,10 @@ final class CarController
         $car = $group->currentCar();
         $kit = $plan->kitCar();
         $fromKit = $request->boolean('kit');
-        $shown = self::shown($request, $challenge, $car->choices ?? new Choices(), $fromKit ? $kit : null);
+        $held = $car->choices ?? new Choices();
+        // What a photograph measured stands in the fields, and is on record once the sheet is saved.
+        $measured = $request->boolean('photo') ? TypedCar::read($request->query(), $challenge->units, true) : new Choices();
+        $shown = self::shown($request, $challenge, $measured->isEmpty() ? $held : $measured->over($held), $fromKit ? $kit : null);
 
         return view('build.car', [
             'challenge' => $challenge,
@@ -53,6 +56,7 @@ final class CarController
             'kit' => $kit,
             'plan' => $plan,
             'fromKit' => $fromKit,
+            'fromPhoto' => !$measured->isEmpty(),
             'scale' => $challenge->readings()->where('kind', 'mass')->whereNull('run_id')->where(
                 'measured_at',
                 '>',

@@ -15,28 +15,115 @@ use App\Presenters\FilmWords;
 use App\Presenters\Text;
 use App\Presenters\Words;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\FilmReading;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Film\FilmedCar;
-use Skivo\Core\Film\FilmedRun;
-use Skivo\Core\Film\LaneScale;
 use Skivo\Core\Film\UnreadableFilmException;
-use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Simulation\CarModel;
-use Skivo\Core\Simulation\Origin;
 
 /** A run on film. The film stays in the browser: what comes here is where the car was in each picture, and one picture in the end. */
 final class FilmController
 {
+    /** So many runs are offered as what a film may be of. */
+    private const OFFERED = 40;
+
+    /** A film of a run that is on record. */
     public function show(Challenge $challenge, Run $run): View
     {
         Gate::authorize('logRuns', $run->load('car.group')->car->group);
 
-        return view('film.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'run' => $run, 'back' => $this->home($challenge, $run)]);
+        return $this->page($challenge, $run, $this->home($challenge, $run));
+    }
+
+    /** A film of a run that nobody logged yet, or of several. */
+    public function open(Challenge $challenge): View
+    {
+        return $this->page($challenge, null, route('runs.show', $challenge));
+    }
+
+    /** What the pictures say, kept nowhere. */
+    public function read(FilmRequest $request, Challenge $challenge, ?Run $run = null): JsonResponse
+    {
+        try {
+            $film = FilmReading::of($challenge, $run?->car, $request->seen());
+        } catch (UnreadableFilmException $unreadable) {
+            return $this->fault($challenge, $unreadable);
+        }
+        $words = FilmWords::of($film, $challenge);
+        $limp = $film->run->limpAfter === null ? null : $film->run->release->value + $film->run->limpAfter->value;
+
+        return new JsonResponse([
+            'figures' => $run === null ? $words->ofAnyCar() : $words->figures(),
+            'notes' => $words->notes($run?->time),
+            'release' => $film->run->release->value,
+            'limp' => $limp,
+            'tape' => $this->tape($challenge, $film),
+        ]);
+    }
+
+    public function keep(FilmRequest $request, Challenge $challenge, Run $run, RecordReadings $record): JsonResponse
+    {
+        try {
+            $film = FilmReading::of($challenge, $run->car, $request->seen());
+        } catch (UnreadableFilmException $unreadable) {
+            return $this->fault($challenge, $unreadable);
+        }
+        $kept = ['seen' => $request->seen()->toArray(), 'picture' => $request->picture()];
+        $record->film($challenge, $run, Actor::of($request), $film->run->trace, $kept, FilmWords::of($film, $challenge)->record());
+        session()->flash('status', Text::of('film.done.kept'));
+
+        return new JsonResponse(['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : $this->home($challenge, $run)]);
+    }
+
+    /** Before its run is logged: it waits at its lane, and fills the run that is logged there next. */
+    public function wait(FilmRequest $request, Challenge $challenge, RecordReadings $record): JsonResponse
+    {
+        try {
+            $film = FilmReading::of($challenge, null, $request->seen());
+        } catch (UnreadableFilmException $unreadable) {
+            return $this->fault($challenge, $unreadable);
+        }
+        $record->waitingFilm($challenge, $request->lane(), $film->run->trace, [
+            'seen' => $request->seen()->toArray(),
+            'picture' => $request->picture(),
+            'fills' => FilmWords::of($film, $challenge)->fills(),
+        ]);
+        session()->flash('status', Text::of('film.done.waits'));
+
+        return new JsonResponse(['go' => route('runs.show', $challenge)]);
+    }
+
+    private function page(Challenge $challenge, ?Run $run, string $back): View
+    {
+        return view('film.show', [
+            'challenge' => $challenge,
+            'record' => ClassRecord::of($challenge),
+            'run' => $run,
+            'back' => $back,
+            'runs' => $this->runs($challenge, $run),
+            'waits' => Gate::allows('keepOrder', $challenge),
+        ]);
+    }
+
+    /**
+     * What a film may be of: the newest runs that none was kept with, those of its own group for a group's tablet.
+     *
+     * @return Collection<int, Run>
+     */
+    private function runs(Challenge $challenge, ?Run $run): Collection
+    {
+        $actor = request()->user();
+        $own = $actor instanceof Device && $actor->role === DeviceRole::Group ? $actor->group_id : null;
+        $runs = $challenge->runs()->with('car.group')
+            ->whereDoesntHave('readings', static fn($readings) => $readings->whereNotNull('data->film'))
+            ->when($own !== null, static fn($runs) => $runs->whereHas('car', static fn($car) => $car->where('group_id', $own)))
+            ->when($run, static fn($runs, Run $besides) => $runs->whereKeyNot($besides->id))
+            ->orderByDesc('logged_at')->orderByDesc('id')->limit(self::OFFERED)->get();
+
+        return $run === null ? $runs : $runs->prepend($run);
     }
 
     /** Where whoever reads the film came from: a group's tablet knows its own page, a helper's the lane. */
@@ -50,72 +137,19 @@ final class FilmController
         };
     }
 
-    /** What the pictures say, kept nowhere. */
-    public function read(FilmRequest $request, Challenge $challenge, Run $run): JsonResponse
+    private function fault(Challenge $challenge, UnreadableFilmException $unreadable): JsonResponse
     {
-        try {
-            [$film, $scale] = $this->film($request, $challenge, $run);
-        } catch (UnreadableFilmException $unreadable) {
-            return new JsonResponse(['fault' => (new Words($challenge->units))->say($unreadable->remark())]);
-        }
-        $words = new FilmWords($film, $scale, $challenge->units, $challenge->timed_length?->quantity->si());
-        $limp = $film->limpAfter === null ? null : $film->release->value + $film->limpAfter->value;
-
-        return new JsonResponse([
-            'figures' => $words->figures(),
-            'notes' => $words->notes($run->time),
-            'release' => $film->release->value,
-            'limp' => $limp,
-            'tape' => $this->tape($challenge, $scale),
-        ]);
-    }
-
-    public function keep(FilmRequest $request, Challenge $challenge, Run $run, RecordReadings $record): JsonResponse
-    {
-        try {
-            [$film, $scale] = $this->film($request, $challenge, $run);
-        } catch (UnreadableFilmException $unreadable) {
-            return new JsonResponse(['fault' => (new Words($challenge->units))->say($unreadable->remark())]);
-        }
-        $words = new FilmWords($film, $scale, $challenge->units, $challenge->timed_length?->quantity->si());
-        $record->film($challenge, $run, Actor::of($request), $film->trace, [
-            'said' => $words->figures(),
-            'fit' => $film->fitted(),
-            'limp_m' => $film->limpAt === null ? null : $film->startsAtM + $film->limpAt->value,
-            'picture' => $request->picture(),
-        ] + $request->asSent(), $words->record());
-        session()->flash('status', Text::of('film.done.kept'));
-
-        return new JsonResponse(['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : $this->home($challenge, $run)]);
-    }
-
-    /**
-     * @return array{FilmedRun, LaneScale}
-     *
-     * @throws UnreadableFilmException
-     */
-    private function film(FilmRequest $request, Challenge $challenge, Run $run): array
-    {
-        $scale = LaneScale::of($request->line(), $request->marks());
-        $model = CarModel::of($run->car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c);
-        $isWeighed = ($model->origins[CarAttribute::Mass->value] ?? null) === Origin::Measured;
-        try {
-            $car = FilmedCar::of($model->settings, $isWeighed);
-        } catch (OutOfRangeException) {
-            $car = FilmedCar::usual();
-        }
-
-        return [FilmedRun::of($request->points(), $scale, $car, $request->sight()), $scale];
+        return new JsonResponse(['fault' => (new Words($challenge->units))->say($unreadable->remark())]);
     }
 
     /** @return list<array{float, string}> where on the line each round length is seen, and how it is written */
-    private function tape(Challenge $challenge, LaneScale $scale): array
+    private function tape(Challenge $challenge, FilmReading $film): array
     {
         $units = $challenge->units;
-        $last = $units->fromSi($scale->placeM($scale->line->lengthPx), Scale::Lane);
+        $last = $units->fromSi($film->scale->placeM($film->scale->line->lengthPx), Scale::Lane);
         $ticks = [];
         for ($each = 0; $each <= min(60.0, $last); $each++) {
-            $ticks[] = [$scale->alongPx($each / $units->fromSi(1.0, Scale::Lane)), $each === 0 ? '0' : "{$each}\u{00A0}{$units->symbol(Scale::Lane)}"];
+            $ticks[] = [$film->scale->alongPx($each / $units->fromSi(1.0, Scale::Lane)), $each === 0 ? '0' : "{$each}\u{00A0}{$units->symbol(Scale::Lane)}"];
         }
 
         return $ticks;

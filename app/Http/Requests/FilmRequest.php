@@ -12,10 +12,12 @@ use App\Rules\ReadsAs;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
+use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Film\FilmLine;
 use Skivo\Core\Film\FilmMark;
 use Skivo\Core\Film\FilmPoint;
 use Skivo\Core\Film\LaneScale;
+use Skivo\Core\Film\SeenFilm;
 use Skivo\Core\Film\Sight;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
@@ -38,19 +40,19 @@ final class FilmRequest extends FormRequest
     /** Films play so much slower at most. */
     private const SLOWEST = 64;
 
-    /** A group's tablet reads films of its own runs alone. */
+    /** A group's tablet reads films of its own runs alone; of a run that is yet to be logged, its route says who may. */
     public function authorize(): bool
     {
         $run = $this->route('run');
 
-        return $run instanceof Run && Gate::authorize('logRuns', $run->car->group)->allowed();
+        return !$run instanceof Run || Gate::authorize('logRuns', $run->car->group)->allowed();
     }
 
     /** Line, marks and points come as one text of JSON, since a form's fields hold no lists. */
     protected function prepareForValidation(): void
     {
         $seen = json_decode((string) $this->input('seen'), true, 8);
-        $this->merge(array_intersect_key(is_array($seen) ? $seen : [], ['line' => 1, 'marks' => 1, 'points' => 1]));
+        $this->merge(array_intersect_key(is_array($seen) ? $seen : [], ['line' => 1, 'marks' => 1, 'points' => 1, 'lift' => 1]));
     }
 
     /** @return array<string, list<mixed>> */
@@ -80,7 +82,9 @@ final class FilmRequest extends FormRequest
             'points.*.0' => ['required', 'numeric', 'between:0,3600'],
             'points.*.1' => ['required', 'numeric', $px],
             'points.*.2' => ['required', 'integer', 'between:0,1'],
+            'lift' => ['nullable', 'numeric', 'between:0,200'],
             'slower' => ['nullable', 'numeric', 'between:1,' . self::SLOWEST],
+            'lane' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
             'camera' => ['nullable', 'string', 'max:40', $height(...self::CAMERA)],
             'followed' => ['nullable', 'string', 'max:40', $height(0.0, self::HIGHEST)],
             'picture' => ['nullable', 'string', 'max:1500000', $this->isPicture(...)],
@@ -101,7 +105,12 @@ final class FilmRequest extends FormRequest
         ];
     }
 
-    public function line(): FilmLine
+    public function seen(): SeenFilm
+    {
+        return new SeenFilm($this->line(), $this->marks(), $this->points(), $this->sight(), max(1.0, (float) $this->input('slower', 1)), (float) $this->input('lift', 0));
+    }
+
+    private function line(): FilmLine
     {
         [$u0, $v0, $u1, $v1] = array_map(floatval(...), array_values((array) $this->input('line')));
 
@@ -109,7 +118,7 @@ final class FilmRequest extends FormRequest
     }
 
     /** @return list<FilmMark> */
-    public function marks(): array
+    private function marks(): array
     {
         return array_map(fn(array $mark): FilmMark => new FilmMark(
             (float) $mark['u'],
@@ -119,23 +128,27 @@ final class FilmRequest extends FormRequest
         ), array_values((array) $this->input('marks')));
     }
 
-    /** @return list<FilmPoint> in seconds as they were, however slowly the film plays */
-    public function points(): array
+    /** @return list<FilmPoint> in seconds of the film */
+    private function points(): array
     {
-        $slower = max(1.0, (float) $this->input('slower', 1));
-
         return array_map(
-            static fn(array $point): FilmPoint => new FilmPoint((float) $point[0] / $slower, (float) $point[1]),
+            static fn(array $point): FilmPoint => new FilmPoint((float) $point[0], (float) $point[1], (int) $point[2] === 1),
             array_values((array) $this->input('points')),
         );
     }
 
-    public function sight(): Sight
+    private function sight(): Sight
     {
         $usual = new Sight();
         $read = fn(string $key, float $usual): float => ReadsAs::read($this->input($key), $this->unit(Scale::Body))?->quantity->si() ?? $usual;
 
         return new Sight($read('followed', $usual->heightM), $read('camera', $usual->cameraM));
+    }
+
+    /** The lane at which it waits. */
+    public function lane(): int
+    {
+        return max(1, (int) $this->input('lane', 1));
     }
 
     /** Encoded anew, as base64; null where none came. */
@@ -144,19 +157,6 @@ final class FilmRequest extends FormRequest
         $photo = $this->photo();
 
         return $photo instanceof Photo ? base64_encode($photo->jpeg) : null;
-    }
-
-    /** @return array<string, mixed> what was marked and set by hand, as it came */
-    public function asSent(): array
-    {
-        return [
-            'line' => $this->input('line'),
-            'marks' => $this->input('marks'),
-            'by_hand' => count(array_filter((array) $this->input('points'), static fn(mixed $point): bool => is_array($point) && (int) $point[2] === 1)),
-            'slower' => (float) $this->input('slower', 1),
-            'camera' => $this->input('camera'),
-            'followed' => $this->input('followed'),
-        ];
     }
 
     private function unit(Scale $scale): Unit

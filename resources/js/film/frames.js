@@ -1,17 +1,14 @@
 /**
  * A film's pictures, one after the other, each with the moment that the film itself gives it. The film is played, since no browser
- * gives pictures otherwise without a secure context; where it misses some it is played again, slower.
+ * gives pictures otherwise without a secure context.
  */
+import { Pace } from './pace.js';
 
 /** A film longer than this (s) is no run. */
 const LONGEST_S = 180;
 
-/** Where more than this share of the pictures was missed, it is played again. */
-const MISSED = 0.05;
-const SLOWEST = 0.25;
-
 /** Pictures of the first, light look. */
-const LOOKS = 32;
+const LOOKS = 10;
 
 const once = (target, type, failing) =>
     new Promise((resolve, reject) => {
@@ -57,37 +54,37 @@ export async function look(video, onPicture) {
     }
 }
 
-/** Plays it through once; resolves to the share of pictures that was missed. */
-async function play(video, rate, onPicture) {
+/**
+ * All its pictures; one may come twice, and not in order.
+ *
+ * @param {(time: number, share: number) => void} onPicture with the moment (s) of what the film shows now
+ */
+export async function readFilm(video, onPicture) {
+    const pace = new Pace();
     await seek(video, 0);
-    video.playbackRate = rate;
-    let [seen, first, last] = [0, null, 0];
-    let handle = 0;
+    video.playbackRate = pace.rate;
     const ended = once(video, 'ended', 'error');
-    const each = (now, { mediaTime, presentedFrames }) => {
-        seen += 1;
-        first ??= presentedFrames;
-        last = presentedFrames;
-        onPicture(mediaTime, mediaTime / video.duration);
+    let [handle, goesBack, back] = [0, false, null];
+    const each = (now, { mediaTime }) => {
         handle = video.requestVideoFrameCallback(each);
+        // What is still on its way when it goes back tells nothing of the pace.
+        if (goesBack) {
+            return;
+        }
+        onPicture(mediaTime, mediaTime / video.duration);
+        const next = pace.picture(mediaTime);
+        if (next === null) {
+            return;
+        }
+        video.playbackRate = next.rate;
+        if (next.from !== null) {
+            goesBack = true;
+            back = seek(video, next.from).then(() => (goesBack = false));
+        }
     };
     handle = video.requestVideoFrameCallback(each);
     await video.play();
     await ended;
+    await back;
     video.cancelVideoFrameCallback(handle);
-    return seen === 0 ? 1 : 1 - seen / (last - first + 1);
-}
-
-/**
- * All its pictures.
- *
- * @param {() => (time: number, share: number) => void} begin called before each time through; gives what takes the pictures
- */
-export async function readFilm(video, begin) {
-    for (let rate = 1; ; rate /= 2) {
-        const missed = await play(video, rate, begin());
-        if (missed <= MISSED || rate / 2 < SLOWEST) {
-            return missed;
-        }
-    }
 }

@@ -40,6 +40,9 @@ const LEAST_WAY = 0.04;
 /** In so many of the lines a car has to be seen. */
 const SEEN = 0.55;
 
+/** A car that was on so much of its way in no picture at all is none: it is one place that empties, and another that fills. */
+const LEAP = 0.5;
+
 /** Where so many columns look different afterwards, the camera moved. */
 const MOVED = 0.45;
 
@@ -331,8 +334,12 @@ export function findFront(strip) {
     if (way.length < SEEN * rows || way.length < 12) {
         throw new FilmFault('car_not_seen');
     }
-    if (way[way.length - 1].at - way[0].at < LEAST_WAY * strip.width) {
+    const gone = way[way.length - 1].at - way[0].at;
+    if (gone < LEAST_WAY * strip.width) {
         throw new FilmFault('nothing_moves');
+    }
+    if (way.some(({ at }, i) => i > 0 && at - way[i - 1].at > LEAP * gone)) {
+        throw new FilmFault('car_not_seen');
     }
     return way.map(({ row, at, sure }) => ({ row, time: strip.times[row], at, sure }));
 }

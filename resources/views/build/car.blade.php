@@ -74,12 +74,14 @@
                 href="{{ route('cars.versions', [$challenge, $group]) }}">{{ Text::of('build.car.its_versions') }}</a>@endif
             @if (! $isOwn && $car !== null && ! $car->choices->isEmpty())<a class="button plain"
                 href="{{ route('checks.edit', [$challenge, $group]) }}">{{ Text::of('build.car.its_check_card') }}</a>@endif
+            <a class="button plain" href="{{ route('cars.photo', [$challenge, $group]) }}">{{ Text::of('photo.sheet.from_a_photo') }}</a>
             @unless ($fromKit || $isOwn)<a class="button"
                 href="{{ route('cars.edit',
                 [$challenge, $group, 'kit' => 1]) }}">{{ Text::of('build.car.fill_in_from_the_kit') }}</a>@endunless
         </p>
     </div>
     <x-errors />
+    @if ($fromPhoto && ! $errors->any())<p class="flash" role="status">{{ Text::of('photo.sheet.filled') }}</p>@endif
     @if ($fromKit && ! $errors->any())<p class="flash" role="status">{{ Text::of('build.car.the_kits_values_stand_in_the') }}</p>@endif
     <nav class="steps no-print" aria-label="{{ Text::of('build.car.steps_of_the_build') }}">
         <ol>@foreach ($asked as $step)<li @if ($step === Step::Nozzle) data-of="{{ $of(CarAttribute::NozzleBore) }}" @endif><a

@@ -100,6 +100,7 @@
                                 <div class="field self-end"><button class="button do">{{ Text::of('device.group.save') }}</button></div>
                             </form>
                         </details>
+                        <a class="button plain" href="{{ route('film.show', [$challenge, $run]) }}">{{ Text::of('device.group.film_of_it') }}</a>
                     @endunless
                 </li>
             @endforeach

@@ -1,21 +1,27 @@
 @php
+    use App\Presenters\RowLinks;
     use App\Presenters\RunWords;
     use Skivo\Core\Film\Sight;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
-    $name = \Illuminate\Support\Str::limit($run->car->group->name, 60);
+    $name = $run === null ? '' : \Illuminate\Support\Str::limit($run->car->group->name, 60);
+    $address = RowLinks::of('film.read', $challenge);
     $sight = new Sight();
 @endphp
 <x-layout
-    :words="['film']" :title="Text::of('film.show.title', ['name' => $name])" :challenge="$challenge" :record="$record" stage="run"
-    :line="$challenge->question">
+    :words="['film']" :title="$run === null ? Text::of('film.show.any_title') : Text::of('film.show.title', ['name' => $name])"
+    :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
     <div class="lead-in">
-        <div><h2 class="with-mark">{{ Glyph::of($run->car->group->mark) }}<span>{!! Text::html('film.show.run_in_one_picture',
-            ['name' => $name, 'try' => $run->try]) !!}</span>
-            </h2><p class="small mt-1">{{ RunWords::summary($run, $units) }}</p></div>
+        @if ($run === null)
+            <div><h2>{{ Text::of('film.show.any_run_in_one_picture') }}</h2></div>
+        @else
+            <div><h2 class="with-mark">{{ Glyph::of($run->car->group->mark) }}<span>{!! Text::html('film.show.run_in_one_picture',
+                ['name' => $name, 'try' => $run->try]) !!}</span>
+                </h2><p class="small mt-1">{{ RunWords::summary($run, $units) }}</p></div>
+        @endif
         <a class="button" href="{{ $back }}">{{ Text::of('film.show.back') }}</a>
     </div>
-    <div class="film" data-film data-address="{{ route('film.read', [$challenge, $run], absolute: false) }}" data-units="{{ $units->value }}">
+    <div class="film" data-film data-units="{{ $units->value }}">
         @csrf
         <p class="prose">{{ Text::of('film.show.never_uploaded') }}</p>
         <div class="film-take">
@@ -34,8 +40,12 @@
                 <button type="button" class="button" data-film-at="first" aria-pressed="true">{{ Text::of('film.show.first_picture') }}</button>
                 <button type="button" class="button" data-film-at="last" aria-pressed="false">{{ Text::of('film.show.last_picture') }}</button>
                 <button type="button" class="button" data-film-turn>{{ Text::of('film.show.turn') }}</button>
+                <button type="button" class="button" data-film-second aria-pressed="false">{{ Text::of('film.show.second_lane') }}</button>
             </p>
-            <div class="film-stage" data-film-stage><canvas data-film-frame></canvas>
+            <p class="actions" data-film-lanes hidden role="group" aria-label="{{ Text::of('film.show.which_lane') }}">
+                @foreach ([0, 1] as $lane)<button type="button" class="button" data-film-lane="{{ $lane }}" aria-pressed="false">{{ Text::of(
+                    "film.show.lane_{$lane}") }}</button>@endforeach</p>
+            <div class="film-stage" data-film-stage><canvas data-film-frame></canvas><canvas class="film-loupe" data-film-loupe hidden></canvas>
                 <svg data-film-handles aria-label="{{ Text::of('film.show.line_and_marks') }}"></svg></div>
             <div class="film-marks">
                 <fieldset><legend>{{ Text::of('film.show.marks') }}</legend>
@@ -59,6 +69,7 @@
         <section class="film-result" data-film-result hidden aria-labelledby="film-picture">
             <h3 id="film-picture">{{ Text::of('film.show.one_picture') }}</h3>
             <p class="small prose">{{ Text::of('film.show.one_picture_how') }}</p>
+            <p class="actions" data-film-takes hidden role="group" aria-label="{{ Text::of('film.show.which_run') }}"></p>
             <div class="film-both">
                 <div>
                     <div class="film-strip"><canvas data-film-strip></canvas><svg data-film-curve aria-label="{{ Text::of('film.show.curve') }}"></svg></div>
@@ -75,6 +86,16 @@
                     <h3>{{ Text::of('film.show.says') }}</h3>
                     <dl data-film-says></dl>
                     <div class="prose small" data-film-notes></div>
+                    <div class="field" data-film-mine hidden><label for="film-of">{{ Text::of('film.show.of') }}</label>
+                        <select id="film-of" class="input" data-film-of>
+                            @foreach ($runs as $each)<option
+                                value="{{ $address($each->id) }}">{{ RunWords::summary($each, $units) }}</option>@endforeach
+                            @if ($waits)@for ($lane = 1; $lane <= $challenge->lanes; $lane++)<option
+                                value="{{ route('film.any', [$challenge, 'lane' => $lane], absolute: false) }}"
+                                @selected($run === null && $lane === 1)>{{ $challenge->lanes === 1 ? Text::of('film.show.next_run')
+                                : Text::of('film.show.next_run_at', ['lane' => $lane]) }}</option>@endfor
+                            @endif
+                        </select></div>
                     <button type="button" class="button do" data-film-keep hidden>{{ Text::of('film.show.keep') }}</button>
                 </div>
             </div>

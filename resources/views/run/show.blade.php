@@ -12,11 +12,13 @@
     <section class="pb-8" aria-label="{{ Text::of('run.show.every_car_in_figures') }}" data-piece="figures">@include('run.figures')</section>
     @if (auth()->user() instanceof \App\Models\Device)
         <p class="pb-8 actions no-print"><a class="button" href="{{ route('runs.index', $challenge) }}">{{ Text::of('run.show.every_run_look_correct') }}</a>
+            <a class="button" href="{{ route('film.open', $challenge) }}">{{ Text::of('run.show.film_of_runs') }}</a>
             <a class="button" href="{{ route('races.index', $challenge) }}">{{ Text::of('race.index.races') }}</a>
         </p>
     @elseif ($record->groups->isNotEmpty())
         <p class="pb-8 actions no-print">
             <a class="button" href="{{ route('runs.index', $challenge) }}">{{ Text::of('run.show.every_run_correct_take_back') }}</a>
+            <a class="button" href="{{ route('film.open', $challenge) }}">{{ Text::of('run.show.film_of_runs') }}</a>
             <a class="button" href="{{ route('races.index', $challenge) }}">{{ Text::of('race.index.races') }}</a>
             <a class="button plain" href="{{ route('devices.index', $challenge) }}">{{ Text::of('run.show.tablets_and_the_board') }}</a>
             <a class="button plain" href="{{ route('sheet.show', $challenge) }}">{{ Text::of('run.show.class_sheet_csv') }}</a>

@@ -1,5 +1,6 @@
 @php
     use App\Drawings\TraceDrawing;
+    use App\Presenters\FilmWords;
     use App\Presenters\RunWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
@@ -44,10 +45,11 @@
         </div>
         @if ($trace->film !== null)
             <figure class="film-said">
-                @if ($trace->film['picture'] !== null)<img class="film-kept" src="data:image/jpeg;base64,{{ $trace->film['picture'] }}"
+                @if ($trace->picture !== null)<img class="film-kept" src="data:image/jpeg;base64,{{ $trace->picture }}"
                     alt="{{ Text::of('trace.show.as_filmed') }}">@endif
                 <figcaption><strong>{{ Text::of('trace.show.film_said') }}</strong>
-                    <dl>@foreach ($trace->film['said'] as [$what, $value])<dt>{{ $what }}</dt><dd class="num">{{ $value }}</dd>@endforeach</dl>
+                    <dl>@foreach (FilmWords::of($trace->film, $challenge)->figures() as [$what, $value])
+                        <dt>{{ $what }}</dt><dd class="num">{{ $value }}</dd>@endforeach</dl>
                 </figcaption>
             </figure>
         @endif
@@ -93,7 +95,8 @@
                         y="{{ TraceDrawing::SPEED['bottom'] - 10 }}">{{ Text::of('trace.show.thrust_ends') }}</text>
                 @endif
                 <text class="view-name halo" x="{{ TraceDrawing::LEFT }}"
-                    y="{{ TraceDrawing::GAIN['top'] - 12 }}">{{ Text::of('trace.panel.gain', ['unit' => $unit]) }}</text>
+                    y="{{ TraceDrawing::GAIN['top'] - 12 }}">{{ $drawing->showsForces() ? Text::of('trace.panel.forces')
+                        : Text::of('trace.panel.gain', ['unit' => $unit]) }}</text>
             </svg>
             </div>
         </figure>

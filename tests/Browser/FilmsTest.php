@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** Many real films, as phones make them: several runs, two lanes, turned, slow; and thirty that hold what a film says. */
+final class FilmsTest extends BrowserTestCase
+{
+    private const WIDTH = 960;
+    private const HEIGHT = 540;
+
+    /** Films of scenes from this seed on; so many are made at a time. */
+    private const FILMS = 30;
+    private const SEED = 400;
+    private const AT_ONCE = 2;
+
+    private static string $folder = '';
+
+    public static function setUpBeforeClass(): void
+    {
+        parent::setUpBeforeClass();
+        self::$folder = sys_get_temp_dir() . '/skivo-' . bin2hex(random_bytes(4));
+        mkdir(self::$folder);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        array_map(unlink(...), (array) glob(self::$folder . '/*'));
+        rmdir(self::$folder);
+        parent::tearDownAfterClass();
+    }
+
+    public function testRunsOnTwoLanesInOneFilmAreCutApartAndEachKeptWithItsOwn(): void
+    {
+        $challenge = $this->class(
+            ['tries' => 2, 'lanes' => 2],
+            "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,\nReef,8,20,60,1,\nTern,8,20,60,1,\nSkua,8,20,60,,\n",
+        );
+        [$film, $runs] = $this->films('--runs 2 --lanes 2 --seed 9')[0];
+        $browser = $this->signIn()->size(1280, 900)->visit("/challenges/{$challenge->id}/film");
+        $this->choose($browser, $film);
+        $browser->press('A second lane beside it');
+        self::assertCount(1, $browser->all('.film-line.is-other'), 'the other lane’s line is seen, and only one is moved');
+        $this->mark($browser, $runs[0]);
+        $this->read($browser);
+        $takes = $browser->all('[data-film-takes] button');
+        self::assertCount(4, $takes);
+        self::assertStringStartsWith('Run 1 (lane 1, from 0', $takes[0]->getText());
+        self::assertStringStartsWith('Run 3 (lane 2, from 0', $takes[2]->getText());
+        // Runs 1 and 2 on the first lane, 3 and 4 on the second.
+        foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as $number => [$run, $lane]) {
+            $browser->all('[data-film-takes] button')[$number]->click();
+            $this->answered($browser);
+            $true = $runs[$run][$lane]['truth'];
+            self::assertEqualsWithDelta(100 * $true['distance_m'], $this->figure($browser, 'Stopped at'), 4.0, "run {$number}");
+            self::assertEqualsWithDelta($true['lasts_s'], $this->figure($browser, 'Release to stop'), 0.2, "run {$number}");
+        }
+        // Three are of runs that are on record.
+        foreach (['Keel', 'Reef', 'Tern'] as $number => $group) {
+            $browser->all('[data-film-takes] button')[$number]->click();
+            $this->answered($browser);
+            $this->isOf($browser, $group);
+            $this->answered($browser);
+            self::assertNotSame(0.0, $this->figure($browser, 'Push, on average'), 'whose car it was is known');
+            $browser->press('Keep with the run');
+            $browser->wait(static fn(): bool => str_starts_with($browser->all('[data-film-takes] button')[$number]->getText(), '✓'));
+        }
+        // The last waits for a run that is yet to be logged.
+        $this->answered($browser);
+        $this->isOf($browser, 'the run that is logged next at lane 2');
+        $this->answered($browser);
+        self::assertSame(0.0, $this->figure($browser, 'Push, on average'), 'nobody said whose car it was');
+        $browser->press('Keep with the run')->wait(static fn(): bool => str_ends_with($browser->path(), "/challenges/{$challenge->id}"));
+        self::assertEqualsCanonicalizing(['Keel', 'Reef', 'Tern'], $challenge->runs()->with('car.group')->whereNotNull('limp_m')->get()->map(fn($run): string => $run->car->group->name)->all());
+        $waiting = $challenge->readings()->whereNull('run_id')->sole();
+        self::assertSame(2, $waiting->lane);
+        $browser->visit("/challenges/{$challenge->id}");
+        $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelector("[data-waiting]").textContent.trim() !== ""'));
+    }
+
+    #[TestWith(['--seed 9 --turned', '1'])]
+    #[TestWith(['--seed 12', '4'])]
+    public function testAFilmThatWasTurnedOrPlaysSlowlyIsReadAsWell(string $how, string $slower): void
+    {
+        $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
+        [$film, [[$true]]] = $this->films($how)[0];
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
+        $this->choose($browser, $film);
+        $this->mark($browser, [$true]);
+        $browser->driver->executeScript('document.querySelector("[data-film-slower]").value = arguments[0]', [$slower]);
+        $this->read($browser);
+        self::assertEqualsWithDelta(100 * $true['truth']['distance_m'], $this->figure($browser, 'Stopped at'), 3.0);
+        self::assertEqualsWithDelta($true['truth']['lasts_s'] / (int) $slower, $this->figure($browser, 'Release to stop'), 0.15 / (int) $slower);
+        self::assertEqualsWithDelta($true['truth']['friction'] * (int) $slower ** 2, $this->figure($browser, 'Friction f'), 0.15 * $true['truth']['friction'] * (int) $slower ** 2);
+    }
+
+    /** Of thirty films, as scenes draw them by lot: within their bounds in nine of ten. */
+    public function testThirtyFilmsSayWhatIsTrue(): void
+    {
+        $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
+        $within = ['stop' => 0, 'lasts' => 0, 'f' => 0];
+        $films = $this->films(...array_map(static fn(int $i): string => '--seed ' . (self::SEED + $i), range(1, self::FILMS)));
+        $said = [];
+        foreach ($films as [$film, [[$scene]]]) {
+            $this->choose($browser, $film);
+            $this->mark($browser, [$scene]);
+            $this->read($browser);
+            $true = $scene['truth'];
+            $miss = [
+                'stop' => $this->figure($browser, 'Stopped at') / 100 - $true['distance_m'],
+                'lasts' => $this->figure($browser, 'Release to stop') - $true['lasts_s'],
+                'f' => $this->figure($browser, 'Friction f') / $true['friction'] - 1.0,
+            ];
+            $within['stop'] += abs($miss['stop']) <= max(0.01, 0.005 * $true['distance_m']) ? 1 : 0;
+            $within['lasts'] += abs($miss['lasts']) <= 1 / 30 ? 1 : 0;
+            $within['f'] += abs($miss['f']) <= 0.1 ? 1 : 0;
+            $said[] = json_encode(array_map(static fn(float $each): float => round($each, 4), $miss));
+        }
+        foreach ($within as $what => $count) {
+            self::assertGreaterThanOrEqual((int) (0.9 * self::FILMS), $count, "{$what}\n" . implode("\n", $said));
+        }
+    }
+
+    /** @return list<array{string, list<list<array<string, mixed>>>}> each film, with what is true of its runs by lane */
+    private function films(string ...$hows): array
+    {
+        $films = [];
+        foreach (array_chunk($hows, self::AT_ONCE) as $chunk) {
+            $made = [];
+            foreach ($chunk as $how) {
+                $file = self::$folder . '/' . bin2hex(random_bytes(4)) . '.mp4';
+                $camera = sprintf(
+                    'exec php %s --width %d --height %d --marks --out %s %s',
+                    escapeshellarg(dirname(__DIR__, 2) . '/devices/camera.php'),
+                    self::WIDTH,
+                    self::HEIGHT,
+                    escapeshellarg($file),
+                    $how,
+                );
+                $process = proc_open($camera, [1 => ['pipe', 'w'], 2 => STDERR], $pipes);
+                self::assertIsResource($process);
+                $made[] = [$file, $process, $pipes[1]];
+            }
+            foreach ($made as [$file, $process, $out]) {
+                $marks = (string) stream_get_contents($out);
+                self::assertSame(0, proc_close($process), $marks);
+                $films[] = [$file, json_decode($marks, true, 16, JSON_THROW_ON_ERROR)];
+            }
+        }
+
+        return $films;
+    }
+
+    private function choose(Browser $browser, string $film): void
+    {
+        $browser->driver->executeScript('document.querySelector("[data-film-mark]").hidden = true; document.querySelector("[data-film-frame]").width = 0');
+        $browser->find('#film-file')->sendKeys($film);
+        $browser->wait(static fn(): bool => $browser->driver->executeScript(
+            'return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width === arguments[0]',
+            [self::WIDTH],
+        ));
+    }
+
+    /** @param list<array<string, mixed>> $lanes as the camera tells of them */
+    private function mark(Browser $browser, array $lanes): void
+    {
+        $marked = array_map(static fn(array $lane): array => [
+            'line' => $lane['line'],
+            'marks' => array_map(static fn(array $tap): array => ['where' => 'line', 'u' => $tap[0], 'v' => $tap[1], 'place' => "{$tap[2]} m"], $lane['taps']),
+        ], $lanes);
+        $browser->driver->executeScript(
+            'const { marking } = document.querySelector("[data-film]").page; marking.lanes = arguments[0]; marking.draw();
+            document.querySelector("[name=camera]").value = arguments[1]; document.querySelector("[name=followed]").value = arguments[2];',
+            [$marked, round($lanes[0]['camera_m'], 3) . ' m', round(1000 * $lanes[0]['drawn_m'], 1) . ' mm'],
+        );
+    }
+
+    /** Says which run the shown one is. */
+    private function isOf(Browser $browser, string $says): void
+    {
+        $browser->driver->executeScript(
+            'const select = document.querySelector("#film-of"); const option = [...select.options].find((each) => each.textContent.includes(arguments[0]));
+            select.value = option.value; select.dispatchEvent(new Event("change", { bubbles: true }));',
+            [$says],
+        );
+        $this->answered($browser);
+    }
+
+    private function read(Browser $browser): void
+    {
+        $browser->driver->executeScript('document.querySelector("[data-film-says]").replaceChildren(); document.querySelector("[data-film-read]").click()');
+        $this->answered($browser);
+    }
+
+    private function answered(Browser $browser): void
+    {
+        $browser->driver->wait(180)->until(static fn(): bool => $browser->driver->executeScript(
+            'return (document.querySelector("[data-film-says]").children.length > 0 || !document.querySelector("[data-film-fault]").hidden) && !document.querySelector("[data-film]").hasAttribute("data-busy")',
+        ));
+        self::assertSame('', $browser->text('[data-film-fault]'));
+    }
+
+    private function figure(Browser $browser, string $name): float
+    {
+        return (float) $browser->driver->executeScript(
+            'return [...document.querySelectorAll("[data-film-says] dt")].find((dt) => dt.textContent === arguments[0])?.nextSibling.textContent ?? ""',
+            [$name],
+        );
+    }
+}
