@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\ArchiveController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
@@ -18,8 +19,10 @@ use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\FilmController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
+use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\LargerController;
+use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\MaterialsController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OwnGroupController;
@@ -31,7 +34,9 @@ use App\Http\Controllers\ReportController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SafetyController;
+use App\Http\Controllers\SchoolController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SharingController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\StationController;
 use App\Http\Controllers\TimetableController;
@@ -39,6 +44,8 @@ use App\Http\Controllers\TraceController;
 use App\Http\Controllers\UndoController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\WhatIfController;
+use App\Http\Middleware\ChangesOnlyWithRight;
+use App\Http\Middleware\KnowSignIn;
 use App\Http\Middleware\OpenBuildAfterSafety;
 use App\Models\Challenge;
 use App\Models\User;
@@ -68,7 +75,7 @@ Route::controller(BoardController::class)->prefix('board/{token}')->where(['toke
 });
 
 // What a tablet that joined may do as well as the educator.
-Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session'])->scopeBindings()->group(function (): void {
+Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session', KnowSignIn::class])->scopeBindings()->group(function (): void {
     Route::get('', [RunController::class, 'show'])->name('runs.show')->can('seeFloor', 'challenge');
     Route::get('floor', [RunController::class, 'state'])->name('runs.state')->can('seeFloor', 'challenge');
     Route::get('runs', [RunController::class, 'index'])->name('runs.index')->can('seeFloor', 'challenge');
@@ -117,27 +124,60 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
 });
 
 // auth.session: a changed password signs every other device out.
-Route::middleware(['auth', 'auth.session'])->group(function (): void {
+Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->can('updateOwn', User::class);
     Route::get('account', [AccountController::class, 'edit'])->name('account.edit')->can('updateOwn', User::class);
     Route::put('account/password', [AccountController::class, 'updatePassword'])->name('account.password')
         ->can('updateOwn', User::class)->middleware('throttle:accounts');
 
+    Route::delete('account/sign-ins/{signIn?}', [AccountController::class, 'endSignIns'])->name('account.sign-ins')->can('updateOwn', User::class);
     Route::delete('account', [AccountController::class, 'destroy'])->name('account.destroy')->can('updateOwn', User::class)->middleware('throttle:accounts');
+
+    Route::post('challenges/archive', [ArchiveController::class, 'store'])->name('archive.store')->can('create', Challenge::class);
+    Route::get('account/everything', [ArchiveController::class, 'everything'])->name('archive.everything')->can('updateOwn', User::class);
+
+    Route::get('library', [LibraryController::class, 'show'])->name('library.show')->can('create', Challenge::class);
+    Route::post('library/{plan}', [LibraryController::class, 'store'])->name('library.store')->can('create', Challenge::class);
 
     Route::controller(ChallengeController::class)->name('challenges.')->group(function (): void {
         Route::get('challenges', 'index')->name('index')->can('viewAny', Challenge::class);
         Route::get('challenges/new', 'create')->name('create')->can('create', Challenge::class);
         Route::post('challenges', 'store')->name('store')->can('create', Challenge::class);
         Route::post('challenges/{challenge}/restore', 'restore')->name('restore')->withTrashed()->can('delete', 'challenge');
-        Route::get('challenges/{challenge}/plan', 'edit')->name('edit')->can('update', 'challenge');
+        Route::get('challenges/{challenge}/plan', 'edit')->name('edit')->can('view', 'challenge');
         Route::put('challenges/{challenge}/plan', 'update')->name('update')->can('update', 'challenge');
         Route::delete('challenges/{challenge}', 'destroy')->name('destroy')->can('delete', 'challenge');
         Route::delete('challenges/{challenge}/for-good', 'deleteForGood')->name('delete')->withTrashed()->can('delete', 'challenge');
     });
 
-    Route::prefix('challenges/{challenge}')->middleware('can:update,challenge')->scopeBindings()->group(function (): void {
+    Route::controller(InvitationController::class)->prefix('invited/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->group(function (): void {
+        Route::get('', 'show')->name('invited')->can('updateOwn', User::class);
+        Route::post('', 'accept')->name('invited.accept')->can('updateOwn', User::class);
+    });
+
+    Route::controller(SchoolController::class)->prefix('schools')->name('schools.')->scopeBindings()->group(function (): void {
+        Route::get('', 'index')->name('index')->can('updateOwn', User::class);
+        Route::post('', 'store')->name('store')->can('updateOwn', User::class);
+        Route::get('{school}', 'show')->name('show')->can('view', 'school')->whereNumber('school');
+        Route::post('{school}/links', 'invite')->name('invite')->can('lead', 'school');
+        Route::delete('{school}/links/{invitation}', 'revoke')->name('revoke')->can('lead', 'school')->whereNumber('invitation');
+        Route::delete('{school}/me', 'leave')->name('leave')->can('view', 'school');
+        Route::delete('{school}/members/{member}', 'dismiss')->name('dismiss')->can('lead', 'school')->whereNumber('member')->withoutScopedBindings();
+        Route::post('{school}/plans/{plan}', 'copy')->name('copy')->can('view', 'school')->whereNumber('plan')->withoutScopedBindings();
+    });
+
+    Route::controller(SharingController::class)->prefix('challenges/{challenge}/sharing')->name('sharing.')->scopeBindings()->group(function (): void {
+        Route::get('', 'show')->name('show')->can('view', 'challenge');
+        Route::post('links', 'invite')->name('invite')->can('share', 'challenge');
+        Route::delete('links/{invitation}', 'revoke')->name('revoke')->can('share', 'challenge')->whereNumber('invitation');
+        Route::delete('members/{member}', 'dismiss')->name('dismiss')->can('share', 'challenge')->whereNumber('member')->withoutScopedBindings();
+        Route::delete('me', 'leave')->name('leave')->can('leave', 'challenge');
+        Route::put('schools/{school}', 'plan')->name('plan')->can('share', 'challenge')->whereNumber('school')->withoutScopedBindings();
+    });
+
+    Route::prefix('challenges/{challenge}')->middleware(['can:view,challenge', ChangesOnlyWithRight::class])->scopeBindings()->group(function (): void {
         Route::put('units', [UnitsController::class, 'update'])->name('units.update');
+        Route::get('archive', [ArchiveController::class, 'download'])->name('archive.download');
         Route::post('copy', [ChallengeController::class, 'copy'])->name('challenges.copy');
 
         Route::prefix('plan')->group(function (): void {
@@ -275,6 +315,7 @@ Route::middleware(['auth', 'auth.session'])->group(function (): void {
             Route::get('beliefs', 'beliefs')->name('beliefs');
             Route::get('sure', 'sure')->name('sure');
             Route::get('awards', 'awards')->name('awards');
+            Route::get('classes', 'classes')->name('classes');
             Route::get('class.json', 'json')->name('json');
             Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['answer', 'work', 'choice', 'model']);
         });

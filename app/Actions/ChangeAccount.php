@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Access\PageKey;
+use App\Access\SignedIn;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
-/** Creates an educator's account, and changes its password. */
+/** Creates an educator's account, changes its password, and ends where it is signed in. */
 final class ChangeAccount
 {
     public function create(string $name, string $email, #[\SensitiveParameter] string $password): User
@@ -15,8 +18,27 @@ final class ChangeAccount
         return DB::transaction(static fn(): User => User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]));
     }
 
-    public function password(User $user, #[\SensitiveParameter] string $password): void
+    /** @param string|null $keep the sign-in that stays; every other ends */
+    public function password(User $user, #[\SensitiveParameter] string $password, ?string $keep = null): void
     {
-        DB::transaction(static fn(): bool => $user->update(['password' => $password]));
+        DB::transaction(function () use ($user, $password, $keep): void {
+            $user->update(['password' => $password]);
+            $this->endSignIns($user, null, $keep);
+        });
+    }
+
+    /**
+     * What was kept in other browsers to stay signed in opens nothing either.
+     *
+     * @return int how many were ended
+     */
+    public function endSignIns(User $user, ?string $only = null, ?string $keep = null): int
+    {
+        return DB::transaction(static function () use ($user, $only, $keep): int {
+            $user->forceFill(['remember_token' => Str::random(60)])->saveQuietly();
+            PageKey::revokeAll($user);
+
+            return SignedIn::end($user, $only, $keep);
+        });
     }
 }

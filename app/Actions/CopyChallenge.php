@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Challenge;
 use App\Models\MaterialLine;
 use App\Models\OwnPart;
+use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /** Sets a challenge like another, for the next class: its rules, kit, parts, limits and timetable, without what was recorded. */
@@ -15,11 +16,12 @@ final class CopyChallenge
     /** What belongs to the class that had it. */
     private const ITS_OWN = ['asks_changed_at', 'answer_told_at', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open', 'deleted_at'];
 
-    public function __invoke(Challenge $from, string $name, bool $withGroups): Challenge
+    public function __invoke(Challenge $from, string $name, bool $withGroups, User $for): Challenge
     {
-        return DB::transaction(static function () use ($from, $name, $withGroups): Challenge {
+        return DB::transaction(static function () use ($from, $name, $withGroups, $for): Challenge {
             $copy = $from->replicate(self::ITS_OWN);
             $copy->name = $name;
+            $copy->user()->associate($for);
             $copy->save();
             $plan = $from->sessionPlan()->replicate(['starts_at']);
             $plan->setAttribute('challenge_id', $copy->id);

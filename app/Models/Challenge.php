@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -23,6 +24,7 @@ use Skivo\Core\Car\Tolerances;
 use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\MemberRole;
 use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
@@ -83,6 +85,8 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property CarbonImmutable $created_at
  * @property-read Collection<int, Group> $groups
  * @property-read Collection<int, OwnPart> $ownParts
+ * @property-read Collection<int, Member> $members
+ * @property-read User $user
  */
 final class Challenge extends Model
 {
@@ -135,6 +139,35 @@ final class Challenge extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Member, $this> educators who work in it beside its own, in the order in which they came */
+    public function members(): HasMany
+    {
+        return $this->hasMany(Member::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Invitation, $this> that still open */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class)->whereNull('revoked_at')->where('expires_at', '>', now())->orderBy('id');
+    }
+
+    /** @return BelongsToMany<School, $this> with which its plan and parts are shared */
+    public function schools(): BelongsToMany
+    {
+        return $this->belongsToMany(School::class, 'school_plans');
+    }
+
+    public function isOwnedBy(User $user): bool
+    {
+        return $this->user_id === $user->id;
+    }
+
+    /** What an educator who does not own it may do in it; null for nothing. */
+    public function roleOf(User $user): ?MemberRole
+    {
+        return $this->members->firstWhere('user_id', $user->id)?->role;
     }
 
     protected $attributes = [

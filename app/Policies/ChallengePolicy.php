@@ -7,10 +7,14 @@ namespace App\Policies;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\User;
+use App\Presenters\Text;
 use Illuminate\Auth\Access\Response;
 use Skivo\Core\Challenge\DeviceRole;
 
-/** A challenge is its educator's, and what they let devices do; to anyone else it does not exist. */
+/**
+ * A challenge is its educator's, of those whom they let in (a co-teacher does all but delete and share it, an observer looks on), and
+ * of devices as far as these go; to anyone else it does not exist.
+ */
 final class ChallengePolicy
 {
     public function viewAny(User $user): Response
@@ -25,25 +29,35 @@ final class ChallengePolicy
 
     public function view(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->ownedBy($actor, $challenge);
+        return self::ofUser($actor, $challenge, static fn(): bool => true);
     }
 
     public function update(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->ownedBy($actor, $challenge);
+        return self::ofUser($actor, $challenge, static fn(User $user): bool => $challenge->isOwnedBy($user) || $challenge->roleOf($user)?->changes() === true);
     }
 
     public function delete(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->ownedBy($actor, $challenge);
+        return self::ofUser($actor, $challenge, static fn(User $user): bool => $challenge->isOwnedBy($user));
+    }
+
+    /** Let other educators in, and out again. */
+    public function share(User|Device $actor, Challenge $challenge): Response
+    {
+        return $this->delete($actor, $challenge);
+    }
+
+    /** Take oneself out of a colleague's challenge. */
+    public function leave(User|Device $actor, Challenge $challenge): Response
+    {
+        return self::ofUser($actor, $challenge, static fn(User $user): bool => !$challenge->isOwnedBy($user));
     }
 
     /** The floor with everyone's runs. */
     public function seeFloor(User|Device $actor, Challenge $challenge): Response
     {
-        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log)
-            ? Response::allow()
-            : $this->ownedBy($actor, $challenge);
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log) ? Response::allow() : $this->view($actor, $challenge);
     }
 
     /** Log a run of some group: which one is for GroupPolicy to say. */
@@ -51,17 +65,26 @@ final class ChallengePolicy
     {
         return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log, DeviceRole::Group)
             ? Response::allow()
-            : $this->ownedBy($actor, $challenge);
+            : $this->update($actor, $challenge);
     }
 
     /** Say who repairs, who is skipped, who withdrew. */
     public function keepOrder(User|Device $actor, Challenge $challenge): Response
     {
-        return $this->seeFloor($actor, $challenge);
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log) ? Response::allow() : $this->update($actor, $challenge);
     }
 
-    private function ownedBy(User|Device $actor, Challenge $challenge): Response
+    /**
+     * An educator of the challenge who may not do this is told so; to another it does not exist.
+     *
+     * @param callable(User): bool $may
+     */
+    public static function ofUser(User|Device $actor, Challenge $challenge, callable $may): Response
     {
-        return $actor instanceof User && $challenge->user_id === $actor->id ? Response::allow() : Response::denyAsNotFound();
+        return match (true) {
+            !$actor instanceof User, !$challenge->isOwnedBy($actor) && $challenge->roleOf($actor) === null => Response::denyAsNotFound(),
+            $may($actor) => Response::allow(),
+            default => Response::deny(Text::of($challenge->roleOf($actor)?->changes() === true ? 'errors.page.is_the_owners' : 'errors.page.you_look_on')),
+        };
     }
 }

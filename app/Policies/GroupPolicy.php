@@ -11,20 +11,25 @@ use App\Presenters\Text;
 use Illuminate\Auth\Access\Response;
 use Skivo\Core\Challenge\DeviceRole;
 
-/** A group's car and runs: its educator's, and its own device's while groups are not locked. */
+/** A group's car and runs: its educators', and its own device's while groups are not locked. */
 final class GroupPolicy
 {
     public function see(User|Device $actor, Group $group): Response
     {
-        return $this->isTheirs($actor, $group) ? Response::allow() : Response::denyAsNotFound();
+        return match (true) {
+            $actor instanceof User => (new ChallengePolicy())->view($actor, $group->challenge),
+            $this->isTheirs($actor, $group) => Response::allow(),
+            default => Response::denyAsNotFound(),
+        };
     }
 
     /** Change the record of its car. */
     public function build(User|Device $actor, Group $group): Response
     {
         return match (true) {
+            $actor instanceof User => (new ChallengePolicy())->update($actor, $group->challenge),
             !$this->isTheirs($actor, $group) => Response::denyAsNotFound(),
-            $actor instanceof Device && $group->challenge->groups_are_locked => Response::deny(Text::of('errors.page.groups_are_locked')),
+            $group->challenge->groups_are_locked => Response::deny(Text::of('errors.page.groups_are_locked')),
             default => Response::allow(),
         };
     }
@@ -36,10 +41,8 @@ final class GroupPolicy
             ? Response::allow() : $this->build($actor, $group);
     }
 
-    private function isTheirs(User|Device $actor, Group $group): bool
+    private function isTheirs(Device $device, Group $group): bool
     {
-        return $actor instanceof User
-            ? $group->challenge->user_id === $actor->id
-            : !$actor->is_waiting && $actor->role === DeviceRole::Group && $actor->group_id === $group->team();
+        return !$device->is_waiting && $device->role === DeviceRole::Group && $device->group_id === $group->team();
     }
 }

@@ -9,7 +9,7 @@ use App\Models\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** An educator's challenges, newest first, with how far each is and where its groups' best runs ended. */
+/** An educator's challenges and those of colleagues who let them in, newest first, with how far each is and where its groups' best runs ended. */
 final readonly class ChallengeList
 {
     /**
@@ -25,7 +25,8 @@ final readonly class ChallengeList
 
     public static function of(User $user): self
     {
-        $all = $user->challenges()->withTrashed()->orderByDesc('created_at')->orderByDesc('id')->get()->toBase();
+        $all = $user->challenges()->withTrashed()->get()->toBase()->merge($user->sharedChallenges()->with('user')->get()->toBase())
+            ->sortByDesc(static fn(Challenge $challenge): array => [(string) $challenge->created_at?->format('c'), $challenge->id])->values();
         $rows = DB::table('groups')
             ->leftJoin('cars', 'cars.group_id', '=', 'groups.id')
             ->leftJoin(

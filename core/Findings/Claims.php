@@ -90,6 +90,12 @@ final readonly class Claims
         return $this->holds["trend {$outcome->value} {$attribute->value}"] ?? false;
     }
 
+    /** What the class's cars usually do; 0 where nothing is on record. */
+    public function typical(Outcome $outcome): float
+    {
+        return $this->typical[$outcome->value] ?? 0.0;
+    }
+
     /** How many things could have been said. */
     public function count(): int
     {

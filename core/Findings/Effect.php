@@ -127,6 +127,18 @@ final readonly class Effect
         return $this->slope->interval();
     }
 
+    /** Standard error for each unit; null where two cars speak alone. */
+    public function error(): ?float
+    {
+        return $this->slope->error;
+    }
+
+    /** Its degrees of freedom, likewise. */
+    public function degrees(): ?float
+    {
+        return $this->slope->degrees;
+    }
+
     /** Over the span, at another confidence. */
     public function intervalAt(float $confidence): ?Interval
     {

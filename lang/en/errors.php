@@ -18,6 +18,8 @@ return [
         'something_went_wrong_on_our_side' => 'Something went wrong on our side',
         'what_you_had_stored_is_safe' => 'What you had stored is safe. Go back and try again; if it happens again, restart Skivo.',
         'no_room_for_runs' => 'There is no room left on the disk of the machine that serves Skivo. Free some: until then runs wait on the device.',
+        'you_look_on' => 'You look on in this challenge: only its owner and co-teachers change it.',
+        'is_the_owners' => 'Only the educator who set this challenge deletes it or lets others in.',
         'groups_are_locked' => 'Groups are locked just now. Ask the adult who runs the challenge.',
         'not_an_instrument' => 'This token is not an instrument’s.',
         'to_the_challenges' => 'To the challenges',

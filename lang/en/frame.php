@@ -24,6 +24,7 @@ return [
         'every_run_on_record' => 'Every run on record',
         'class_sheet_csv' => 'Class sheet (CSV)',
         'the_room' => 'The room: who is at which station',
+        'educators' => 'Educators',
         'tablets_and_the_board' => 'Tablets and the board',
         'what_if' => 'What if…',
         'parts_list' => 'Parts list',

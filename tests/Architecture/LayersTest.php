@@ -22,7 +22,7 @@ final class LayersTest
     /** The folders of core/, each after those that it may depend on. */
     private const CORE = [
         'Measurement', 'Statistics', 'Physics', 'Car', 'Simulation', 'Bench',
-        'Challenge', 'Race', 'Forecast', 'Session', 'Findings', 'Diagnosis', 'Exchange', 'Film',
+        'Challenge', 'Race', 'Forecast', 'Session', 'Findings', 'Library', 'Diagnosis', 'Exchange', 'Film',
     ];
 
     public function testTheCoreKnowsNothingButItselfAndItsNumbers(): Rule

@@ -6,8 +6,11 @@ namespace Tests\Feature;
 
 use Illuminate\Routing\Middleware\ValidateSignature;
 use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
 use Illuminate\Support\Str;
+use Skivo\Core\Challenge\MemberRole;
 use Tests\Scenario;
 
 final class AccessTest extends FeatureTestCase
@@ -51,6 +54,43 @@ final class AccessTest extends FeatureTestCase
         }
         self::assertSame($before, $challenge->runs()->count());
         self::assertSame('metric', $challenge->refresh()->units->value);
+    }
+
+    /** Every route of a challenge, by what an educator is in it. */
+    public function testACoTeacherDoesAllButDeleteAndShareAndAnObserverChangesNothing(): void
+    {
+        $challenge = $this->class();
+        $group = $challenge->groups()->firstOrFail();
+        $run = $challenge->runs()->firstOrFail();
+        [$co, $observer] = [Scenario::educator('Co'), Scenario::educator('Looks on')];
+        $challenge->members()->createMany([['user_id' => $co->id, 'role' => MemberRole::CoTeacher], ['user_id' => $observer->id, 'role' => MemberRole::Observer]]);
+        $onlyOwner = ['challenges.destroy', 'challenges.restore', 'challenges.delete', 'sharing.invite', 'sharing.revoke', 'sharing.dismiss', 'sharing.plan'];
+        $seen = ['co' => 0, 'observer' => 0];
+        foreach (['co' => $co, 'observer' => $observer] as $role => $user) {
+            $this->flushSession();
+            Auth::forgetGuards();
+            $this->actingAs($user, 'web');
+            foreach (Routes::getRoutes()->getRoutes() as $route) {
+                // What is asked of something that is not there ends before it; those have their own tests.
+                if (!str_contains($route->uri(), '{challenge}') || preg_match('/\{(?!challenge|group\}|run\}|test\}|for\}|figure\}|station\})/', $route->uri()) === 1 || $route->getName() === 'sharing.leave') {
+                    continue;
+                }
+                $path = strtr($route->uri(), ['{challenge}' => (string) $challenge->id, '{group}' => (string) $group->id, '{run}' => $run->id, '{test}' => 'ramp', '{for}' => 'class', '{figure}' => 'answer', '{station}' => 'idea']);
+                $method = $this->method($route);
+                DB::beginTransaction();
+                $status = $this->call($method, $path, [])->getStatusCode();
+                DB::rollBack();
+                $isOpen = in_array('auth:device', $route->gatherMiddleware(), true) ? null : match ($role) {
+                    'co' => !in_array($route->getName(), $onlyOwner, true),
+                    default => $method === 'GET' && !in_array($route->getName(), ['film.open', 'film.show', 'cars.photo'], true),
+                };
+                if ($isOpen !== null) {
+                    self::assertSame($isOpen, !in_array($status, [401, 403, 404], true), "{$role} {$method} {$route->uri()}: {$status}");
+                    $seen[$role]++;
+                }
+            }
+        }
+        self::assertGreaterThan(60, min($seen));
     }
 
     public function testPartsOfOneChallengeAreNotReachedThroughAnother(): void

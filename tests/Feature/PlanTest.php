@@ -175,7 +175,7 @@ final class PlanTest extends FeatureTestCase
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), Scenario::sheet(30, 3));
         foreach (['plan', 'plan/materials', 'plan/cuts', 'plan/timetable', 'plan/safety', 'plan/brief/helpers', 'groups', 'check'] as $page) {
-            self::assertLessThanOrEqual(15, $this->queries(fn() => $this->get("/challenges/{$challenge->id}/{$page}")->assertOk()), $page);
+            self::assertLessThanOrEqual(16, $this->queries(fn() => $this->get("/challenges/{$challenge->id}/{$page}")->assertOk()), $page);
         }
     }
 

@@ -222,6 +222,15 @@ test('a film is played as fast as it was, and slower where pictures are missed',
     assert.ok(many.share * 240 > 35 && many.took < 8, JSON.stringify(many));
 });
 
+test('where the end was missed it is played again, once', () => {
+    const pace = new Pace();
+    filmOf(30, 4).forEach((time) => pace.picture(time));
+    assert.equal(pace.end(4.02), null);
+    assert.deepEqual(pace.end(6), { rate: 0.5, from: 4 });
+    pace.picture(4);
+    assert.equal(pace.end(6), null);
+});
+
 test('pictures that were never filmed are looked for once', () => {
     const holes = filmOf(30, 10).filter((_, i) => i % 13 !== 0);
     const seen = played(holes, 60);

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Access\PageKey;
+use App\Access\SignedIn;
 use App\Actions\ChangeAccount;
 use App\Actions\DeleteForGood;
+use App\Models\SignIn;
 use App\Models\User;
 use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
@@ -18,9 +19,23 @@ use Illuminate\Validation\Rules\Password;
 /** The educator's own account. */
 final class AccountController
 {
-    public function edit(): View
+    public function edit(Request $request): View
     {
-        return view('account.edit');
+        /** @var User $user */
+        $user = $request->user();
+
+        return view('account.edit', ['signIns' => $user->signIns()->get(), 'here' => SignedIn::here($request)]);
+    }
+
+    /** Ends the sign-in of one other browser, or of all others. */
+    public function endSignIns(Request $request, ChangeAccount $account, ?SignIn $signIn = null): RedirectResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        abort_if($signIn !== null && $signIn->user_id !== $user->id, 404);
+        $count = $account->endSignIns($user, $signIn?->id, SignedIn::here($request));
+
+        return redirect()->route('account.edit')->with('status', Text::plural('account.done.sign_ins_ended', $count));
     }
 
     public function updatePassword(Request $request, ChangeAccount $account): RedirectResponse
@@ -40,8 +55,7 @@ final class AccountController
         );
         /** @var User $user */
         $user = $request->user();
-        $account->password($user, $request->string('password')->toString());
-        PageKey::revokeAll($user);
+        $account->password($user, $request->string('password')->toString(), SignedIn::here($request));
         // Whoever else was signed in with the old password no longer is.
         Auth::login($user);
         $request->session()->regenerate();

@@ -102,7 +102,9 @@ final class ChallengeController
     public function copy(Request $request, Challenge $challenge, CopyChallenge $copy): RedirectResponse
     {
         $name = mb_strimwidth(Text::of('challenge.done.name_of_a_copy', ['challenge' => $challenge->name]), 0, 120, '…');
-        $new = $copy($challenge, $name, $request->boolean('with_groups'));
+        /** @var User $user */
+        $user = $request->user();
+        $new = $copy($challenge, $name, $request->boolean('with_groups'), $user);
 
         return redirect()->route('challenges.edit', $new)->with('status', Text::of('challenge.done.is_set_like', [
             'challenge' => $new->name, 'like' => $challenge->name,

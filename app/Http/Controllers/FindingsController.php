@@ -8,7 +8,9 @@ use App\Actions\ChangeChallenge;
 use App\Drawings\WorkDrawing;
 use App\Exports\FigureSheet;
 use App\Models\Challenge;
+use App\Models\User;
 use App\Presenters\FindingWords;
+use App\Presenters\PooledWords;
 use App\Presenters\SchoolWords;
 use App\Presenters\SourceWords;
 use App\Presenters\Text;
@@ -19,6 +21,7 @@ use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\Counting;
+use App\ViewModels\PooledReading;
 use App\ViewModels\PredictionsReading;
 use App\ViewModels\RelationReading;
 use Illuminate\Contracts\View\View;
@@ -81,6 +84,24 @@ final class FindingsController
             'Content-Disposition',
             'attachment; filename="why-each-car-stopped.svg"',
         );
+    }
+
+    /** Classes that asked the same, together. */
+    public function classes(Request $request, Challenge $challenge): View
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $chosen = [];
+        foreach (array_keys($request->query()) as $name) {
+            if (preg_match('/^class_(\d{1,18})$/', (string) $name, $found) === 1) {
+                $chosen[] = (int) $found[1];
+            }
+        }
+        $reading = PooledReading::of($user, $challenge, $chosen);
+
+        return view('findings.classes', [
+            'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'reading' => $reading, 'words' => new PooledWords($reading, $challenge->units),
+        ]);
     }
 
     /** What the rows of the figure are sorted by. */

@@ -63,7 +63,6 @@ export async function readFilm(video, onPicture) {
     const pace = new Pace();
     await seek(video, 0);
     video.playbackRate = pace.rate;
-    const ended = once(video, 'ended', 'error');
     let [handle, goesBack, back] = [0, false, null];
     const each = (now, { mediaTime }) => {
         handle = video.requestVideoFrameCallback(each);
@@ -83,8 +82,15 @@ export async function readFilm(video, onPicture) {
         }
     };
     handle = video.requestVideoFrameCallback(each);
-    await video.play();
-    await ended;
-    await back;
+    for (let more = {}; more !== null; more = pace.end(video.duration)) {
+        if (more.from !== undefined) {
+            video.playbackRate = more.rate;
+            await seek(video, more.from);
+        }
+        const ended = once(video, 'ended', 'error');
+        await video.play();
+        await ended;
+        await back;
+    }
     video.cancelVideoFrameCallback(handle);
 }

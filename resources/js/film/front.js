@@ -10,6 +10,9 @@
 const SAMPLES = 61;
 const AT_REST = 9;
 
+/** Between a start and a stop lies so much of a film at least. */
+const LEAST_GAP = 0.08;
+
 /** What differs from the floor by more, in levels of 255 or in times its noise, is something on it. */
 const LEAST_LEVELS = 16;
 const TIMES_NOISE = 5.5;
@@ -99,6 +102,40 @@ function gainsOf(strip) {
 
 const apart = (a, b, column) => Math.max(...[0, 1, 2].map((colour) => Math.abs(a[3 * column + colour] - b[3 * column + colour])));
 
+/** For each of some columns, in how many of the lines that are looked at it still looks as it did at first. */
+function howLongAsAtFirst(strip, gains, first, last, columns) {
+    const rows = spread(0, strip.times.length, SAMPLES);
+    return columns.map((column) => {
+        let count = 0;
+        for (const row of rows) {
+            let [asFirst, asLast] = [0, 0];
+            for (let colour = 0; colour < 3; colour += 1) {
+                const seen = strip.pixels[3 * strip.width * row + 3 * column + colour] / gains[row];
+                asFirst += Math.abs(seen - first[3 * column + colour]);
+                asLast += Math.abs(seen - last[3 * column + colour]);
+            }
+            count += asFirst < asLast ? 1 : 0;
+        }
+        return count;
+    });
+}
+
+/**
+ * Where the car stood at first changes early, where it stops late, and between the two lies the run: the count that parts them, in the
+ * middle of the widest gap. Where none is wide the car came into the picture, or left it: then what changed in the first half is its start.
+ */
+function emptiedFirst(counts) {
+    const sorted = [...counts].sort((a, b) => a - b);
+    let [widest, left] = [LEAST_GAP * SAMPLES, SAMPLES / 2];
+    for (let i = 1; i < sorted.length; i += 1) {
+        if (sorted[i] - sorted[i - 1] > widest) {
+            widest = sorted[i] - sorted[i - 1];
+            left = (sorted[i] + sorted[i - 1]) / 2;
+        }
+    }
+    return left;
+}
+
 /**
  * What the floor looks like without the car: where it stood at first, as it looks afterwards; where it stands at last, as it looked before.
  */
@@ -117,23 +154,15 @@ function floorOf(strip, gains) {
     if (differ.length > MOVED * strip.width) {
         throw new FilmFault('camera_moved');
     }
-    // The widest stretch that is alike, edges included, lies between start and stop.
-    const edges = [0, ...differ, strip.width];
-    let split = 0;
-    let widest = -1;
-    for (let i = 1; i < edges.length; i += 1) {
-        if (edges[i] - edges[i - 1] > widest) {
-            widest = edges[i] - edges[i - 1];
-            split = (edges[i] + edges[i - 1]) / 2;
-        }
-    }
+    const stayed = howLongAsAtFirst(strip, gains, first, last, differ);
+    const left = emptiedFirst(stayed);
     const floor = all.slice();
-    for (const column of differ) {
-        const from = column < split ? last : first;
+    differ.forEach((column, i) => {
+        const from = stayed[i] <= left ? last : first;
         for (let colour = 0; colour < 3; colour += 1) {
             floor[3 * column + colour] = from[3 * column + colour];
         }
-    }
+    });
     return floor;
 }
 

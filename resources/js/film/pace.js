@@ -11,6 +11,9 @@ const [SLOWEST, FASTEST] = [0.25, 1];
 /** A time between two pictures that is longer than usual by this factor hides one. */
 const HIDES = 1.6;
 
+/** Of pictures that lack at the end, so many (or their time) are one that is shown long, and rounding. */
+const LATE = 3;
+
 /** So many of so many may be missed before it goes back. */
 const [MISSED, OF] = [4, 40];
 
@@ -23,6 +26,7 @@ export class Pace {
     rate = 1;
     #gaps = [];
     #last = null;
+    #from = 0;
     #misses = [];
     #tried = new Set();
     #seen = 0;
@@ -61,11 +65,26 @@ export class Pace {
         return null;
     }
 
+    /**
+     * Told that the film came to its end (s): a machine that was busy then may have missed its last pictures.
+     *
+     * @returns {{ rate: number, from: number }|null} null: it saw them, or they were never filmed
+     */
+    end(duration) {
+        const last = this.#last ?? this.#from;
+        const usual = Math.max(1 / ENOUGH, median(this.#gaps) ?? 0);
+        if (duration - last < LATE * usual || this.#tried.has(Math.round(1000 * last))) {
+            return null;
+        }
+        this.#misses = [{ from: last, seen: this.#seen }];
+        return this.#slower();
+    }
+
     /** What is missing there a second time was never filmed. */
     #slower() {
         const from = this.#misses[0].from;
         this.#misses.forEach((miss) => this.#tried.add(Math.round(1000 * miss.from)));
-        [this.#misses, this.#last, this.#good] = [[], null, 0];
+        [this.#misses, this.#last, this.#from, this.#good] = [[], null, from, 0];
         this.rate = Math.max(SLOWEST, this.rate / 2);
         return { rate: this.rate, from };
     }

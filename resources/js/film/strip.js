@@ -44,7 +44,14 @@ export class StripMaker {
         [canvas.width, canvas.height] = [this.width, 2 * this.#middle];
         this.#context = canvas.getContext('2d', { willReadFrequently: true, alpha: false });
         const scale = this.width / this.length;
-        this.#context.setTransform(scale * cos, -sin, scale * sin, cos, -scale * (u0 * cos + v0 * sin), this.#middle + 0.5 + u0 * sin - v0 * cos);
+        this.#context.setTransform(
+            scale * cos,
+            -sin,
+            scale * sin,
+            cos,
+            -scale * (u0 * cos + v0 * sin),
+            this.#middle + 0.5 + u0 * sin - v0 * cos,
+        );
     }
 
     /** Adds what a film shows now, of a moment (s). One that is known already is left out. */

@@ -12,7 +12,7 @@ const LEVELS = 90;
 const MOVES = 0.004;
 
 /** It stands where nothing moves for so long (s); less is a pause. */
-const STANDS_S = 0.6;
+const STANDS_S = 0.35;
 
 /** So much of the stillness before and after belongs to a take (s). */
 const MARGIN_S = 1.5;
@@ -58,7 +58,7 @@ function stretches(moves, times) {
             found.push([row, row]);
         }
     });
-    return found.filter(([from, to]) => times[to] - times[from] >= SHORTEST_S);
+    return found;
 }
 
 const part = ({ width, times, pixels }, from, to) => ({
@@ -86,12 +86,15 @@ function takeOf(strip) {
 export function takesOf(strip) {
     const { times } = strip;
     const moving = stretches(movement(strip), times);
-    const takes = (moving.length > 1 ? moving : []).map(([from, to], i) => {
+    const takes = moving.map(([from, to], i) => {
+        if (moving.length < 2 || times[to] - times[from] < SHORTEST_S) {
+            return null;
+        }
         const [earliest, latest] = [moving[i - 1]?.[1] ?? 0, moving[i + 1]?.[0] ?? times.length - 1];
         const begins = times.findIndex((time, row) => row >= earliest && time >= times[from] - MARGIN_S);
         const ends = times.findLastIndex((time, row) => row <= latest && time <= times[to] + MARGIN_S);
         return takeOf(part(strip, begins, ends));
     });
     const runs = takes.filter((take) => take !== null);
-    return runs.length > 1 ? runs : [{ strip, found: findFront(strip) }];
+    return runs.length > 0 ? runs : [{ strip, found: findFront(strip) }];
 }

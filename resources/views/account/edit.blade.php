@@ -13,6 +13,18 @@
             <x-field name="password_confirmation" :label="Text::of('account.edit.new_password_again')" type="password" autocomplete="new-password" />
             <p class="actions"><button class="button do">{{ Text::of('account.edit.change_it') }}</button></p>
         </form>
+        <h2 class="mb-2 mt-10">{{ Text::of('account.edit.where_you_are_signed_in') }}</h2>
+        <ul class="people">
+            @foreach ($signIns as $signIn)
+                <li>{{ $signIn->browser }} <span class="small">{{ $signIn->id === $here ? Text::of('account.edit.here')
+                    : Text::of('account.edit.seen', ['when' => $signIn->seen_at->isoFormat('D MMMM, H:mm')]) }}</span>
+                    @if ($signIn->id !== $here)<form method="post" action="{{ route('account.sign-ins', $signIn) }}">@csrf @method('delete')
+                        <button class="button plain">{{ Text::of('account.edit.end_it') }}</button></form>@endif</li>
+            @endforeach
+        </ul>
+        @if ($signIns->count() > 1)<form method="post" action="{{ route('account.sign-ins') }}" class="mt-3">@csrf @method('delete')
+            <button class="button">{{ Text::of('account.edit.end_all_others') }}</button></form>@endif
+        <p class="mt-10"><a class="button" download href="{{ route('archive.everything') }}">{{ Text::of('archive.all') }}</a></p>
         <h2 class="mb-2 mt-10">{{ Text::of('account.edit.delete_your_account') }}</h2>
         <p class="prose mb-4">{{ Text::of('account.edit.with_every_challenge_of_yours_groups') }}</p>
         <form method="post" action="{{ route('account.destroy') }}" class="narrow-form">

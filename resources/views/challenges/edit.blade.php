@@ -15,6 +15,9 @@
                 class="button" name="with_groups" value="1">{{ Text::of('challenge.edit.copy_it_with_its_groups') }}</button>@endif
             <span class="small">{{ Text::of('challenge.edit.what_a_copy_has') }}</span></p>
     </form>
+    <p class="border-t border-rule py-5 no-print"><a class="button" download
+        href="{{ route('archive.download', $challenge) }}">{{ Text::of('archive.take') }}</a>
+        <span class="small ml-2">{{ Text::of('archive.take_why') }}</span></p>
     <form method="post" action="{{ route('challenges.destroy', $challenge) }}" class="border-t border-rule py-5 no-print">
         @csrf @method('delete')
         <button class="button">{{ Text::of('challenge.edit.remove_this_challenge') }}</button>

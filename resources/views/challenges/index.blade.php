@@ -10,7 +10,8 @@
                 Text::of('challenge.index.challenges_2', ['count' => $list->challenges->count()]),
             ]) }}
         </p>
-        <a class="button do" href="{{ route('challenges.create') }}">{{ Text::of('challenge.index.set_a_challenge') }}</a>
+        <p class="actions"><a class="button" href="{{ route('library.show') }}">{{ Text::of('library.show.title') }}</a>
+        <a class="button do" href="{{ route('challenges.create') }}">{{ Text::of('challenge.index.set_a_challenge') }}</a></p>
     </div>
     @if ($list->challenges->isEmpty())
         <div class="py-10 prose border-t-[1.5px] border-ink">
@@ -27,6 +28,8 @@
                     <div class="min-w-0">
                         <h2><a href="{{ route('runs.show', $challenge) }}"><bdi>{{ $challenge->name }}</bdi></a></h2>
                         @if ($challenge->question)<p class="mt-1 [overflow-wrap:anywhere]"><bdi>{{ $challenge->question }}</bdi></p>@endif
+                        @unless ($challenge->isOwnedBy(auth()->user()))<p class="small mt-1">{{ Text::of('sharing.schools.of',
+                            ['name' => $challenge->user->name]) }}</p>@endunless
                         <p class="small mt-1">{{ StandingWords::rule($challenge) }}</p>
                         <p class="small">
                             {{ Text::of('challenge.index.that_count', [
@@ -66,6 +69,12 @@
             @endforeach
         </div>
     @endif
+    <details class="disclosure py-4" @error('archive') open @enderror>
+        <summary>{{ Text::of('archive.bring') }}</summary>
+        <form method="post" action="{{ route('archive.store') }}" enctype="multipart/form-data" class="narrow-form py-2">@csrf
+            <x-field name="archive" type="file" :label="Text::of('archive.bring_file')" accept=".zip,application/zip" />
+            <p class="actions"><button class="button">{{ Text::of('archive.bring_do') }}</button></p></form>
+    </details>
     @if ($list->removed->isNotEmpty())
         <details class="disclosure py-4">
             <summary>{{ Text::of('challenge.index.removed_challenges', ['count' => $list->removed->count()]) }}</summary>

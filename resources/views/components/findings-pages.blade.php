@@ -11,9 +11,11 @@
         'beliefs' => [Text::of('findings.findings_pages.some_say'), route('findings.beliefs', [$challenge] + $keep)],
         'sure' => [Text::of('findings.findings_pages.how_sure'), route('findings.sure', [$challenge] + $keep)],
         'awards' => [Text::of('findings.findings_pages.awards_and_predictions'), route('findings.awards', $challenge)],
+        'classes' => [Text::of('library.classes.title'), route('findings.classes', $challenge)],
         'report' => [Text::of('findings.findings_pages.report'), route('report.show', $challenge)],
     ];
     // Only where there is something to compare.
+    $pages = $challenge->asks === null ? array_diff_key($pages, ['classes' => true]) : $pages;
     $pages = $here === 'sources' || $record->hasSeveralSources() ? $pages : array_diff_key($pages, ['sources' => true]);
 @endphp
 <nav class="subpages no-print" aria-label="{{ Text::of('findings.findings_pages.pages_of_the_findings') }}">

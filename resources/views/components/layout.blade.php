@@ -3,6 +3,7 @@
 @php
     $actor = auth()->user();
     $device = $actor instanceof \App\Models\Device ? $actor : null;
+    $looksOn = $device === null && $actor !== null && $challenge?->exists && ! $challenge->isOwnedBy($actor) && ! $challenge->roleOf($actor)?->changes();
 @endphp
 <!DOCTYPE html>
 <html lang="{{ app()->getLocale() }}">
@@ -15,7 +16,7 @@
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body
-    @if ($actor === null && $challenge === null) data-guest @endif
+    @if ($actor === null && $challenge === null) data-guest @endif @if ($looksOn) data-looks-on @endif
     @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}"
     @if ($live === true) data-state="{{ $state ?? route('runs.state', $challenge, absolute: false) }}" @endif
     data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>
@@ -53,11 +54,13 @@
                             <a href="{{ route('races.index', $challenge) }}">{{ Text::of('race.index.races') }}</a>
                             <a href="{{ route('sheet.show', $challenge) }}">{{ Text::of('frame.layout.class_sheet_csv') }}</a>
                             <a href="{{ route('room.show', $challenge) }}">{{ Text::of('frame.layout.the_room') }}</a>
+                            <a href="{{ route('sharing.show', $challenge) }}">{{ Text::of('frame.layout.educators') }}</a>
                             <a href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a>
                             <a href="{{ route('what-if.show', $challenge) }}">{{ Text::of('frame.layout.what_if') }}</a>
                             <a href="{{ route('parts.index', $challenge) }}">{{ Text::of('frame.layout.parts_list') }}</a>
                         @endif
                         <button type="button" data-show-keys>{{ Text::of('frame.layout.keys') }}</button>
+                        <a href="{{ route('schools.index') }}">{{ Text::of('sharing.schools.title') }}</a>
                         <a href="{{ route('account.edit') }}">{{ Text::of('frame.layout.account') }}</a>
                         <form method="post" action="{{ route('sign-out') }}">@csrf<button>{{ Text::of('frame.layout.sign_out') }}</button></form>
                     </div>
@@ -71,6 +74,7 @@
         <div class="page"><hr class="border-t-[1.5px] border-ink"></div>
     @endif
     <main id="main" class="page grow">
+        @if ($looksOn)<p class="looks-on" role="note">{{ Text::of('sharing.banner', ['name' => $challenge->user->name]) }}</p>@endif
         @if (session('status'))
             <div class="flash" role="status">
                 <span><bdi>{{ session('status') }}</bdi></span>

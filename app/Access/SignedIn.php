@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Access;
+
+use App\Models\SignIn;
+use App\Models\User;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/** Where an account is signed in: one entry for each browser, by which its owner can end it from another. */
+final readonly class SignedIn
+{
+    private const IN_SESSION = 'sign_in';
+
+    /** Seen so often (s) at most: a poll a second must not write a row a second. */
+    private const SEEN_EVERY_S = 300;
+
+    /** What browsers and systems call themselves, the more particular first. */
+    private const BROWSERS = ['Edg' => 'Edge', 'Firefox' => 'Firefox', 'Chrome' => 'Chrome', 'Safari' => 'Safari'];
+    private const SYSTEMS = ['Android' => 'Android', 'iPhone' => 'iPhone', 'iPad' => 'iPad', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS' => 'macOS', 'Linux' => 'Linux'];
+
+    /** Whether this browser's sign-in still stands; one that is new is noted. */
+    public static function holds(Request $request, User $user): bool
+    {
+        $session = $request->session();
+        $id = $session->get(self::IN_SESSION);
+        $signIn = is_string($id) ? $user->hasMany(SignIn::class)->find($id) : null;
+        if ($signIn === null) {
+            $signIn = DB::transaction(static fn(): SignIn => $user->hasMany(SignIn::class)->create(['browser' => self::nameOf($request), 'seen_at' => now()]));
+            $session->put(self::IN_SESSION, $signIn->id);
+        } elseif ($signIn->ended_at === null && $signIn->seen_at->lessThan(now()->subSeconds(self::SEEN_EVERY_S))) {
+            $signIn->forceFill(['seen_at' => now()])->saveQuietly();
+        }
+
+        return $signIn->ended_at === null;
+    }
+
+    /** Which of them this browser's is. */
+    public static function here(Request $request): ?string
+    {
+        $id = $request->session()->get(self::IN_SESSION);
+
+        return is_string($id) ? $id : null;
+    }
+
+    /**
+     * Ends sign-ins of an account: one, or all but the one that is kept.
+     *
+     * @return int how many
+     */
+    public static function end(User $user, ?string $only = null, ?string $keep = null): int
+    {
+        return DB::transaction(static fn(): int => $user->signIns()
+            ->when($only !== null, static fn($all) => $all->whereKey($only))
+            ->when($keep !== null, static fn($all) => $all->whereKeyNot($keep))
+            ->reorder()->update(['ended_at' => now()]));
+    }
+
+    private static function nameOf(Request $request): string
+    {
+        $said = (string) $request->userAgent();
+        $first = static function (array $names) use ($said): ?string {
+            foreach ($names as $part => $name) {
+                if (str_contains($said, $part)) {
+                    return $name;
+                }
+            }
+
+            return null;
+        };
+        $browser = $first(self::BROWSERS);
+        $system = $first(self::SYSTEMS);
+
+        return implode(', ', array_filter([$browser, $system])) ?: '?';
+    }
+}

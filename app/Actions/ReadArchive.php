@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Archive\ArchiveTables;
+use App\Archive\Numbers;
+use App\Archive\UnreadableArchiveException;
+use App\Models\Challenge;
+use App\Models\Photo;
+use App\Models\User;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use ZipArchive;
+
+/** Stores a challenge from its archive, beside whatever is there: all of it, or nothing. */
+final class ReadArchive
+{
+    /** An archive unpacks to no more than this (bytes): beyond, it is no class. */
+    private const LARGEST = 400_000_000;
+    private const MOST_ROWS = 500_000;
+
+    /** @throws UnreadableArchiveException where the file is none, or not whole */
+    public function __invoke(string $file, User $for): Challenge
+    {
+        $zip = new ZipArchive();
+        if ($zip->open($file, ZipArchive::RDONLY) !== true) {
+            throw new UnreadableArchiveException('not_a_zip');
+        }
+        try {
+            $size = 0;
+            for ($i = 0; $i < $zip->numFiles; $i++) {
+                $size += (int) ($zip->statIndex($i)['size'] ?? 0);
+            }
+            $package = json_decode((string) $zip->getFromName('datapackage.json'), true);
+            if ($size > self::LARGEST || !is_array($package) || ($package['name'] ?? null) !== 'skivo-challenge') {
+                throw new UnreadableArchiveException($size > self::LARGEST ? 'too_large' : 'not_an_archive');
+            }
+
+            return DB::transaction(fn(): Challenge => $this->store($zip, $for));
+        } catch (QueryException $wrong) {
+            // What the database refuses was not written by Skivo, or was changed since.
+            throw new UnreadableArchiveException('does_not_fit', previous: $wrong);
+        } finally {
+            $zip->close();
+        }
+    }
+
+    private function store(ZipArchive $zip, User $for): Challenge
+    {
+        $numbers = new Numbers();
+        $first = null;
+        $colleagues = [];
+        foreach (self::table($zip, 'people') as $person) {
+            $first ??= $person['id'];
+            $numbers->set('users', (string) $person['id'], $for->id);
+            $colleagues[(string) $person['id']] = $person['id'] === $first ? null : (string) $person['name'];
+        }
+        $id = null;
+        $later = [];
+        foreach (array_keys(ArchiveTables::TABLES) as $table) {
+            $rows = self::table($zip, $table);
+            $key = ArchiveTables::key($table);
+            $columns = ArchiveTables::columns($table);
+            foreach ($rows as $row) {
+                $number = (string) ($row[$key] ?? throw new UnreadableArchiveException('not_whole'));
+                if ($key === 'id') {
+                    $numbers->set($table, $number, $columns['id']['type'] === 'uuid' ? (string) Str::uuid7() : self::next($table));
+                }
+                if (isset($row['event_id'])) {
+                    $numbers->set('race_events.event_id', (string) $row['event_id'], (string) Str::uuid7());
+                }
+            }
+            foreach ($rows as $row) {
+                $row = array_intersect_key($row, $columns);
+                $by = $colleagues[(string) ($row['user_id'] ?? '')] ?? null;
+                $new = $numbers->of($table, $row);
+                if ($by !== null && isset($columns['device_id'])) {
+                    // A colleague's account is not here: their name stands for them, as a helper's does.
+                    [$new['user_id'], $new['device_id']] = [null, $this->colleague($by, (int) $numbers->number('challenges', '1'))];
+                }
+                if ($table === 'groups' && ($new['of_group_id'] ?? null) !== null) {
+                    $later[(int) $new['id']] = $new['of_group_id'];
+                    $new['of_group_id'] = null;
+                }
+                if ($table === 'devices') {
+                    $new += ['token_hash' => hash('sha256', Str::random(40))];
+                    $new['revoked_at'] ??= now()->format('Y-m-d H:i:s.vP');
+                }
+                if ($table === 'pictures') {
+                    $this->picture($zip, (string) $row['entry_id'], $new);
+                    continue;
+                }
+                DB::table($table)->insert($new);
+                $id ??= $table === 'challenges' ? (int) $new['id'] : null;
+            }
+        }
+        foreach ($later as $group => $of) {
+            DB::table('groups')->where('id', $group)->update(['of_group_id' => $of]);
+        }
+
+        return Challenge::withTrashed()->findOrFail($id ?? throw new UnreadableArchiveException('not_whole'));
+    }
+
+    /** @var array<string, string> by name */
+    private array $known = [];
+
+    private function colleague(string $name, int $challenge): string
+    {
+        if (!isset($this->known[$name])) {
+            $this->known[$name] = (string) Str::uuid7();
+            DB::table('devices')->insert([
+                'id' => $this->known[$name], 'challenge_id' => $challenge, 'role' => 'log', 'name' => $name, 'token_hash' => hash('sha256', Str::random(40)),
+                'created_at' => now(), 'revoked_at' => now(),
+            ]);
+        }
+
+        return $this->known[$name];
+    }
+
+    /** @param array<string, mixed> $row */
+    private function picture(ZipArchive $zip, string $entry, array $row): void
+    {
+        $jpeg = $zip->getFromName("pictures/{$entry}.jpg");
+        $path = (string) tempnam(sys_get_temp_dir(), 'picture');
+        try {
+            file_put_contents($path, (string) $jpeg);
+            // What is kept is a picture and nothing else; as Skivo wrote it, it is kept byte for byte.
+            if (!Photo::read($path) instanceof Photo) {
+                throw new UnreadableArchiveException('not_whole');
+            }
+        } finally {
+            unlink($path);
+        }
+        DB::insert('INSERT INTO pictures (entry_id, jpeg, width, height) VALUES (?, decode(?, \'base64\'), ?, ?)', [
+            $row['entry_id'], base64_encode((string) $jpeg), $row['width'], $row['height'],
+        ]);
+    }
+
+    /** The next id of a table, as its own sequence gives it. */
+    private static function next(string $table): int
+    {
+        return (int) DB::scalar("SELECT nextval(pg_get_serial_sequence('{$table}', 'id'))");
+    }
+
+    /**
+     * @return list<array<string, mixed>> null for what is empty
+     */
+    private static function table(ZipArchive $zip, string $table): array
+    {
+        $stream = $zip->getStream("data/{$table}.csv");
+        if ($stream === false) {
+            throw new UnreadableArchiveException('not_whole');
+        }
+        $rows = [];
+        $header = fgetcsv($stream, null, ',', '"', '');
+        while (($cells = fgetcsv($stream, null, ',', '"', '')) !== false) {
+            if (!is_array($header) || count($header) !== count($cells) || count($rows) >= self::MOST_ROWS) {
+                throw new UnreadableArchiveException('not_whole');
+            }
+            $rows[] = array_combine(array_map(strval(...), $header), array_map(static fn(?string $cell): ?string => $cell === '' ? null : $cell, $cells));
+        }
+        fclose($stream);
+
+        return $rows;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+// A challenge as one file.
+return [
+    'take' => 'Everything as an archive (ZIP)',
+    'take_why' => 'Tables, pictures, sketches and traces in open formats; Skivo reads it back, here or elsewhere.',
+    'bring' => 'Bring in an archive',
+    'bring_file' => 'A challenge’s archive (ZIP)',
+    'bring_do' => 'Bring it in',
+    'all' => 'Take all my challenges along (ZIP)',
+    'form' => [
+        'choose_the_file' => 'Choose an archive of up to 100 MB.',
+        'not_a_zip' => 'This is no ZIP file. Choose one that Skivo wrote.',
+        'not_an_archive' => 'This is no archive of a challenge. Choose one that Skivo wrote.',
+        'too_large' => 'This archive is too large to be a class.',
+        'not_whole' => 'A part of this archive is missing or was changed. Nothing was stored.',
+        'does_not_fit' => 'Something in this archive does not fit together. Nothing was stored.',
+    ],
+    'done' => [
+        'is_here' => ':challenge is here, with everything in it.',
+    ],
+];

@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\Models\User;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Scenario;
+use ZipArchive;
+
+/** A challenge as one file, and back from it. */
+final class ArchiveTest extends FeatureTestCase
+{
+    private string $folder = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = sys_get_temp_dir() . '/skivo-' . bin2hex(random_bytes(4));
+        mkdir($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        exec('rm -rf ' . escapeshellarg($this->folder));
+        parent::tearDown();
+    }
+
+    /** The demo's own challenges, which have everything: versions, races, notebooks, pictures, bench, checks, traces, both drives. */
+    public function testWhatIsTakenAndReadBackIsTheSameToTheLastByte(): void
+    {
+        putenv('DEMO_PASSWORD=' . Scenario::PASSWORD);
+        Artisan::call('db:seed', ['--class' => \Database\Seeders\DemoSeeder::class, '--force' => true]);
+        $demo = User::query()->where('email', \Database\Seeders\DemoSeeder::EMAIL)->sole();
+        $this->flushSession();
+        $this->actingAs($demo);
+        $before = $demo->challenges()->count();
+        self::assertGreaterThan(1, $before);
+        foreach ($demo->challenges()->orderBy('id')->pluck('id') as $id) {
+            $first = $this->taken($id, "first-{$id}.zip");
+            $this->post('/challenges/archive', ['archive' => new UploadedFile($first, 'class.zip', 'application/zip', null, true)])->assertSessionHasNoErrors();
+            $copy = $demo->challenges()->latest('id')->firstOrFail();
+            self::assertNotSame($id, $copy->id);
+            $second = $this->taken($copy->id, "second-{$id}.zip");
+            [$one, $other] = [self::files($first), self::files($second)];
+            self::assertSame(array_keys($one), array_keys($other));
+            foreach ($one as $name => $bytes) {
+                // The class for the analysis names cars by their ids here; its figures are held below.
+                if ($name !== 'class.json') {
+                    self::assertSame($bytes, $other[$name], $name);
+                }
+            }
+            Cache::flush();
+            $answer = fn(int $of): array => preg_match_all('~class="answer-(?:word|size)".*~', (string) $this->get("/challenges/{$of}/findings")->assertOk()->getContent(), $found) > 0 ? $found[0] : [];
+            self::assertNotSame([], $answer($id));
+            self::assertSame($answer($id), $answer($copy->id));
+            $this->get("/challenges/{$copy->id}")->assertOk();
+        }
+        self::assertSame(2 * $before, $demo->challenges()->count());
+    }
+
+    public function testThePackageSaysWhatIsWhat(): void
+    {
+        $file = $this->taken($this->class()->id, 'class.zip');
+        $files = self::files($file);
+        $package = json_decode($files['datapackage.json'], true, 32, JSON_THROW_ON_ERROR);
+        self::assertSame('tabular-data-package', $package['profile']);
+        $names = array_column($package['resources'], 'name');
+        self::assertSame($names, array_unique($names));
+        foreach ($package['resources'] as $resource) {
+            // By the specification: lower case names, relative paths, a schema whose fields are the header's, and keys that lead somewhere.
+            self::assertMatchesRegularExpression('/^[a-z0-9._-]+$/', $resource['name']);
+            self::assertDoesNotMatchRegularExpression('~^(/|\\.\\.)|://~', $resource['path']);
+            self::assertSame('tabular-data-resource', $resource['profile']);
+            $lines = array_map(static fn(string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim(explode("\n", $files[$resource['path']])[0])));
+            $fields = array_column($resource['schema']['fields'], 'name');
+            self::assertSame($fields, $lines[0], $resource['name']);
+            self::assertContains($resource['schema']['primaryKey'], $fields);
+            foreach ($resource['schema']['fields'] as $field) {
+                self::assertContains($field['type'], ['string', 'number', 'integer', 'boolean', 'date']);
+            }
+            foreach ($resource['schema']['foreignKeys'] ?? [] as $key) {
+                self::assertContains($key['fields'], $fields);
+                self::assertContains($key['reference']['resource'], $names);
+            }
+            $this->rowsHold($resource, $files);
+        }
+        self::assertStringNotContainsString('token', implode(array_keys($files)) . $files['data/devices.csv']);
+        self::assertStringNotContainsString($this->educator->email, implode($files), 'no address of anybody');
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function languages(): iterable
+    {
+        yield 'python' => ['python'];
+        yield 'r' => ['r'];
+    }
+
+    #[DataProvider('languages')]
+    public function testTheSnippetsOfTheDocsReadIt(string $language): void
+    {
+        $challenge = $this->class();
+        $this->taken($challenge->id, 'class.zip');
+        $docs = (string) file_get_contents(dirname(__DIR__, 2) . '/docs/formats.md');
+        self::assertSame(1, preg_match("/```{$language}\\n(.*?)```/s", $docs, $found));
+        $file = "{$this->folder}/read." . ($language === 'r' ? 'R' : 'py');
+        file_put_contents($file, $found[1]);
+        exec('cd ' . escapeshellarg($this->folder) . ' && ' . ($language === 'r' ? 'Rscript --vanilla' : '/usr/bin/python3') . ' ' . escapeshellarg($file) . ' 2>&1', $said, $status);
+        self::assertSame(0, $status, implode("\n", $said));
+        $mean = DB::table('runs')->join('cars', 'cars.id', '=', 'runs.car_id')->join('groups', 'groups.id', '=', 'cars.group_id')
+            ->where('groups.challenge_id', $challenge->id)->whereNull('void_reason')->where('groups.name', 'Bowline')->avg('distance_m');
+        self::assertMatchesRegularExpression('/Bowline\\D+' . preg_quote(number_format((float) $mean, 2), '/') . '/', implode("\n", $said));
+    }
+
+    public function testWhatIsNoArchiveIsSaidAndStoresNothing(): void
+    {
+        $challenge = $this->class();
+        $good = $this->taken($challenge->id, 'class.zip');
+        $before = Challenge::query()->count();
+        file_put_contents("{$this->folder}/text.zip", 'nothing of the kind');
+        $sent = fn(string $file): ?string => $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->getSession()->get('errors')?->first('archive');
+        self::assertSame('Choose an archive of up to 100 MB.', $this->post('/challenges/archive')->getSession()->get('errors')->first('archive'));
+        self::assertSame('This is no ZIP file. Choose one that Skivo wrote.', $sent("{$this->folder}/text.zip"));
+        self::assertSame('This is no archive of a challenge. Choose one that Skivo wrote.', $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('datapackage.json'))));
+        self::assertSame('A part of this archive is missing or was changed. Nothing was stored.', $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('data/runs.csv'))));
+        self::assertSame(
+            'Something in this archive does not fit together. Nothing was stored.',
+            $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->addFromString('data/runs.csv', str_replace(',try,', ',nothing of the kind,', (string) $zip->getFromName('data/runs.csv'))))),
+        );
+        self::assertSame($before, Challenge::query()->count());
+    }
+
+    public function testAllOfOnesOwnComesInOneFile(): void
+    {
+        $this->class();
+        $this->class();
+        $file = "{$this->folder}/all.zip";
+        file_put_contents($file, (string) $this->get('/account/everything')->assertOk()->streamedContent());
+        $names = array_keys(self::files($file));
+        self::assertCount(3, $names);
+        self::assertContains('about-me.json', $names);
+    }
+
+    private function taken(int $challenge, string $name): string
+    {
+        $response = $this->get("/challenges/{$challenge}/archive")->assertOk()->assertHeader('Content-Type', 'application/zip');
+        file_put_contents("{$this->folder}/{$name}", $response->streamedContent());
+
+        return "{$this->folder}/{$name}";
+    }
+
+    /** @param \Closure(ZipArchive): mixed $change */
+    private function changed(string $file, \Closure $change): string
+    {
+        $other = "{$this->folder}/" . bin2hex(random_bytes(4)) . '.zip';
+        copy($file, $other);
+        $zip = new ZipArchive();
+        $zip->open($other);
+        $change($zip);
+        $zip->close();
+
+        return $other;
+    }
+
+    /**
+     * Values are of their type, keys differ, and what refers to a row finds it.
+     *
+     * @param array<string, mixed> $resource
+     * @param array<string, string> $files
+     */
+    private function rowsHold(array $resource, array $files): void
+    {
+        $rows = self::table($files[$resource['path']]);
+        $keys = array_column($rows, $resource['schema']['primaryKey']);
+        self::assertSame($keys, array_unique($keys), $resource['name']);
+        foreach ($rows as $row) {
+            foreach ($resource['schema']['fields'] as $field) {
+                $value = $row[$field['name']];
+                $where = "{$resource['name']}.{$field['name']}: {$value}";
+                self::assertTrue($value !== '' || !($field['constraints']['required'] ?? false), $where);
+                self::assertTrue($value === '' || match ($field['type']) {
+                    'integer' => preg_match('/^-?\\d+$/', $value) === 1,
+                    'number' => is_numeric($value),
+                    'boolean' => in_array($value, ['true', 'false'], true),
+                    default => true,
+                }, $where);
+            }
+        }
+        foreach ($resource['schema']['foreignKeys'] ?? [] as $key) {
+            $there = array_column(self::table($files["data/{$key['reference']['resource']}.csv"]), $key['reference']['fields']);
+            self::assertSame([], array_diff(array_filter(array_column($rows, $key['fields'])), $there), "{$resource['name']}.{$key['fields']}");
+        }
+    }
+
+    /** @return list<array<string, string>> */
+    private static function table(string $csv): array
+    {
+        $stream = fopen('php://memory', 'w+');
+        self::assertIsResource($stream);
+        fwrite($stream, $csv);
+        rewind($stream);
+        $header = fgetcsv($stream, null, ',', '"', '');
+        $rows = [];
+        while (($cells = fgetcsv($stream, null, ',', '"', '')) !== false) {
+            $rows[] = array_combine((array) $header, array_map(strval(...), $cells));
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, string> */
+    private static function files(string $file): array
+    {
+        $zip = new ZipArchive();
+        self::assertTrue($zip->open($file));
+        $files = [];
+        for ($i = 0; $i < $zip->numFiles; $i++) {
+            $files[(string) $zip->getNameIndex($i)] = (string) $zip->getFromIndex($i);
+        }
+        $zip->close();
+        ksort($files);
+
+        return $files;
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Challenge;
+use App\Models\School;
+use App\Models\User;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Auth;
+use Skivo\Core\Challenge\MemberRole;
+use Tests\Scenario;
+
+/** Several educators on a challenge, and schools. */
+final class SharingTest extends FeatureTestCase
+{
+    public function testALinkLetsAColleagueInUntilItIsRevoked(): void
+    {
+        $challenge = $this->class();
+        $link = $this->invite($challenge, 'co-teacher');
+        $co = Scenario::educator('Colleague');
+        $this->as($co)->get("/challenges/{$challenge->id}")->assertNotFound();
+        $this->get($link)->assertOk()->assertSee($challenge->name);
+        $this->post($link)->assertRedirect("/challenges/{$challenge->id}");
+        $this->get("/challenges/{$challenge->id}")->assertOk();
+        self::assertSame(MemberRole::CoTeacher, $challenge->fresh()?->roleOf($co));
+        $this->get('/challenges')->assertOk()->assertSee($challenge->name)->assertSee("of {$this->educator->name}");
+        // What a co-teacher does stands with their name.
+        $this->log($challenge, 'Bowline', ['distance' => '312'])->assertSessionHasNoErrors();
+        self::assertSame('Colleague', $challenge->acts()->get()->last()?->by());
+
+        $invitation = $challenge->invitations()->sole();
+        $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/links/{$invitation->id}")->assertSessionHasNoErrors();
+        $other = Scenario::educator('Too late');
+        $this->as($other)->get($link)->assertOk()->assertSee('This link opens nothing');
+        $this->post($link)->assertRedirect($link);
+        $this->get("/challenges/{$challenge->id}")->assertNotFound();
+        // Taken out again, with what they did left as it is.
+        $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/members/{$co->id}")->assertSessionHasNoErrors();
+        $this->as($co)->get("/challenges/{$challenge->id}")->assertNotFound();
+        self::assertSame('Colleague', $challenge->acts()->get()->last()?->by());
+    }
+
+    public function testALinkTakesNoRightAwayAndAnObserverMayRise(): void
+    {
+        $challenge = $this->class();
+        $observer = $this->invite($challenge, 'observer');
+        $co = $this->invite($challenge, 'co-teacher');
+        $colleague = Scenario::educator('Colleague');
+        $this->as($colleague)->post($observer);
+        $this->get("/challenges/{$challenge->id}")->assertOk()->assertSee('You look on in this challenge');
+        $this->log($challenge, 'Bowline', ['distance' => '312'])->assertForbidden();
+        $this->post($co);
+        self::assertSame(MemberRole::CoTeacher, $challenge->fresh()?->roleOf($colleague));
+        $this->post($observer);
+        self::assertSame(MemberRole::CoTeacher, $challenge->fresh()?->roleOf($colleague));
+        $this->delete("/challenges/{$challenge->id}/sharing/me")->assertRedirect('/challenges');
+        self::assertNull($challenge->fresh()?->roleOf($colleague));
+        $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/me")->assertForbidden();
+        $this->travel(15)->days();
+        $this->as(Scenario::educator('Late'))->get($co)->assertSee('This link opens nothing');
+    }
+
+    public function testASchoolSharesPlansAndNotWhatClassesRecorded(): void
+    {
+        $challenge = $this->class();
+        $this->post('/schools', ['name' => ''])->assertSessionHasErrors('name');
+        $this->post('/schools', ['name' => 'Harbour School'])->assertSessionHasNoErrors();
+        $school = School::query()->where('name', 'Harbour School')->sole();
+        $this->put("/challenges/{$challenge->id}/sharing/schools/{$school->id}", ['share' => 1])->assertSessionHasNoErrors();
+        $link = $this->post("/schools/{$school->id}/links")->getSession()->get('link');
+        $colleague = Scenario::educator('Colleague');
+        $this->as($colleague)->get("/schools/{$school->id}")->assertNotFound();
+        $this->post("/schools/{$school->id}/plans/{$challenge->id}")->assertNotFound();
+        $this->post($link)->assertRedirect("/schools/{$school->id}");
+        $this->get("/schools/{$school->id}")->assertOk()->assertSee($challenge->name);
+        $this->post("/schools/{$school->id}/plans/{$challenge->id}")->assertRedirect();
+        $mine = $colleague->challenges()->sole();
+        self::assertSame($challenge->name, $mine->name);
+        self::assertSame(0, $mine->groups()->count());
+        $this->get("/challenges/{$challenge->id}")->assertNotFound();
+        $this->post("/schools/{$school->id}/links")->assertNotFound();
+        // A colleague's own challenge may be shared with the school by them alone, and no other school's.
+        $elsewhere = School::query()->create(['name' => 'Elsewhere']);
+        $this->put("/challenges/{$mine->id}/sharing/schools/{$elsewhere->id}", ['share' => 1])->assertNotFound();
+        // The head leaves: who came next heads it, and the plan goes along.
+        $this->as($this->educator)->delete("/schools/{$school->id}/me")->assertRedirect('/schools');
+        self::assertTrue($school->fresh()?->memberFor($colleague)?->is_head);
+        self::assertSame(0, $school->plans()->count());
+        $this->as($colleague)->delete("/schools/{$school->id}/me");
+        self::assertNull(School::query()->find($school->id));
+    }
+
+    public function testSignInsAreListedAndEnded(): void
+    {
+        $password = 'a long enough password';
+        $user = User::query()->create(['name' => 'Two browsers', 'email' => 'two@skivo.example', 'password' => $password]);
+        $this->withHeader('User-Agent', 'Mozilla/5.0 (iPad; CPU OS 17_0) Safari/605')->as($user)->get('/account')->assertOk()->assertSee('Safari, iPad')->assertSee('this browser');
+        $first = $user->signIns()->sole();
+        $elsewhere = $user->signIns()->create(['browser' => 'Firefox, Windows', 'seen_at' => now()]);
+        $this->get('/account')->assertSee('Firefox, Windows');
+        $this->delete("/account/sign-ins/{$elsewhere->id}")->assertSessionHas('status', 'Signed out in one other browser.');
+        self::assertNotNull($elsewhere->fresh()?->ended_at);
+        // Another account's is not there.
+        $others = Scenario::educator('Another')->signIns()->create(['browser' => '?', 'seen_at' => now()]);
+        $this->delete("/account/sign-ins/{$others->id}")->assertNotFound();
+        // Ended from elsewhere, this browser is signed in no longer.
+        $first->forceFill(['ended_at' => now()])->save();
+        $this->get('/account')->assertRedirect('/sign-in');
+    }
+
+    public function testWhoLooksAfterTheMachineGivesANewPassword(): void
+    {
+        $user = User::query()->create(['name' => 'Forgot', 'email' => 'forgot@skivo.example', 'password' => 'the old password']);
+        $user->signIns()->create(['browser' => '?', 'seen_at' => now()]);
+        self::assertSame(1, Artisan::call('skivo:password', ['email' => 'nobody@skivo.example']));
+        self::assertStringContainsString('There is no account', Artisan::output());
+        self::assertSame(0, Artisan::call('skivo:password', ['email' => 'Forgot@skivo.example']));
+        self::assertSame(1, preg_match('/The new password of forgot@skivo.example: (\S+)/', Artisan::output(), $found));
+        self::assertTrue(Auth::validate(['email' => $user->email, 'password' => $found[1]]));
+        self::assertFalse(Auth::validate(['email' => $user->email, 'password' => 'the old password']));
+        self::assertSame(0, $user->signIns()->count());
+    }
+
+    /** At another browser, with a session of its own. */
+    private function as(User $user): static
+    {
+        $this->flushSession();
+        Auth::forgetGuards();
+        Auth::shouldUse('web');
+
+        return $this->actingAs($user, 'web');
+    }
+
+    private function invite(Challenge $challenge, string $role): string
+    {
+        return (string) $this->as($this->educator)->post("/challenges/{$challenge->id}/sharing/links", ['role' => $role])->assertSessionHasNoErrors()->getSession()->get('link');
+    }
+}

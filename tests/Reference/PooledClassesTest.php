@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\NoAdjustment;
+use Skivo\Core\Findings\Outcome;
+use Skivo\Core\Findings\PooledEffect;
+use Skivo\Core\Library\LessonPlan;
+use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Quantity;
+use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Statistics\Sample;
+
+/**
+ * Several simulated classes at once: how often what is said over all of them is wrong, and whether the library's plans come to their
+ * answers. Groups differ by a tenth of their distance, rebuilding by 3 %, tries by 5 %.
+ */
+final class PooledClassesTest extends TestCase
+{
+    use DrawsNormals;
+
+    private const GROUPS = 0.10;
+    private const REBUILT = 0.03;
+    private const TRIES = 0.05;
+
+    protected function setUp(): void
+    {
+        $this->seed(20261127);
+    }
+
+    /** @return iterable<string, array{int, float}> how many classes, and by how much their true effects differ (m) */
+    public static function classes(): iterable
+    {
+        yield 'two' => [2, 0.0];
+        yield 'three' => [3, 0.0];
+        yield 'six' => [6, 0.0];
+        yield 'four that differ' => [4, 0.4];
+    }
+
+    #[DataProvider('classes')]
+    public function testIntervalsCoverWhatTheseClassesDoOnAverage(int $classes, float $apart): void
+    {
+        $trials = self::many(400);
+        $covered = $wrong = $differ = $changed = 0;
+        for ($trial = 0; $trial < $trials; $trial++) {
+            $true = $effects = $null = [];
+            for ($class = 0; $class < $classes; $class++) {
+                $true[] = $own = 0.4 + $apart * $this->normal();
+                $rebuilt = 3 + $class % 4;
+                $effects[] = $this->effect($own, $rebuilt);
+                $null[] = $this->effect(0.0, $rebuilt);
+            }
+            $pooled = PooledEffect::of($effects);
+            self::assertNotNull($pooled);
+            $groups = array_map(static fn(?Effect $effect): int => $effect?->groups() ?? 0, $effects);
+            $mean = array_sum(array_map(static fn(float $own, int $count): float => $own * $count, $true, $groups)) / array_sum($groups);
+            $covered += (int) $pooled->interval->contains($mean);
+            $differ += (int) $pooled->classesDiffer();
+            $nothing = PooledEffect::of($null);
+            self::assertNotNull($nothing);
+            $wrong += (int) in_array($nothing->answer(3.0), [Answer::More, Answer::Less], true);
+            $changed += (int) ($nothing->against(PooledEffect::of([$this->effect(0.0, 4), $this->effect(0.0, 5)]) ?? $nothing)[2] < 0.05);
+        }
+        $error = 2 * sqrt(0.05 * 0.95 / $trials);
+        self::assertGreaterThan(0.95 - 0.015 - $error, $covered / $trials, 'covered');
+        self::assertLessThan(0.99, $covered / $trials);
+        self::assertLessThan(0.05 + $error, $wrong / $trials, 'a wrong answer');
+        self::assertLessThan(0.05 + 0.01 + $error, $changed / $trials, 'a change from year to year where there is none');
+        $apart === 0.0 ? self::assertLessThan(0.05 + $error, $differ / $trials, 'classes that do not differ') : self::assertGreaterThan(0.5, $differ / $trials);
+    }
+
+    public function testOneClassSaysWhatItSaysAlone(): void
+    {
+        $effect = $this->effect(0.4, 6);
+        self::assertNotNull($effect?->interval);
+        $pooled = PooledEffect::of([$effect, null]);
+        self::assertNotNull($pooled);
+        self::assertEqualsWithDelta($effect->mean, $pooled->mean, 1e-12);
+        self::assertEqualsWithDelta($effect->interval->low, $pooled->interval->low, 1e-9);
+        self::assertNull($pooled->differ);
+        self::assertNull(PooledEffect::of([null, null]));
+    }
+
+    /** @return iterable<string, array{LessonPlan}> */
+    public static function plans(): iterable
+    {
+        foreach (LessonPlan::cases() as $plan) {
+            yield $plan->value => [$plan];
+        }
+    }
+
+    /** From plan to answer: the run model's cars, built by groups as the plan has it. */
+    #[DataProvider('plans')]
+    public function testAPlanOfTheLibraryComesToItsAnswer(LessonPlan $plan): void
+    {
+        $question = $plan->question();
+        [$one, $other] = array_map(fn(float $value): float => $this->outcome($plan, $value), $plan->values());
+        $says = $other > $one ? Answer::More : Answer::Less;
+        $trials = self::many(80);
+        $right = $wrong = $claimed = 0;
+        for ($trial = 0; $trial < $trials; $trial++) {
+            $answer = Answer::of(Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome, null, new NoAdjustment()), ($one + $other) / 2);
+            $right += (int) ($answer === $says);
+            $wrong += (int) in_array($answer, [$says === Answer::More ? Answer::Less : Answer::More, Answer::HardlyMatters], true);
+            $nothing = Answer::of(Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome, null, new NoAdjustment()), $one);
+            $claimed += (int) in_array($nothing, [Answer::More, Answer::Less], true);
+        }
+        self::assertGreaterThan(0.8, $right / $trials, "{$plan->value}: {$one} and {$other}");
+        self::assertLessThan(0.03, $wrong / $trials);
+        self::assertLessThan(0.05 + 2 * sqrt(0.05 * 0.95 / $trials), $claimed / $trials);
+    }
+
+    /** @return list<ComparedCar> */
+    private function classOf(LessonPlan $plan, float $one, float $other): array
+    {
+        $cars = [];
+        for ($group = 1; $group <= $plan->groups(); $group++) {
+            $own = 1.0 + self::GROUPS * $this->normal();
+            foreach ($plan->isRebuilt() ? [0, 1] : [$group % 2] as $which) {
+                $true = ($which === 0 ? $one : $other) * $own * (1.0 + self::REBUILT * $this->normal());
+                $cars[] = $this->car($group, $plan->isRebuilt() ? $which + 1 : 1, $plan->question()->attribute, $plan->values()[$which], $true, $plan->tries(), $plan->question()->outcome);
+            }
+        }
+
+        return $cars;
+    }
+
+    /** What the run model has for a usual car with it (m, or s over the timed length). */
+    private function outcome(LessonPlan $plan, float $value): float
+    {
+        $run = Settings::of([])->with(CarAttribute::RollingCoefficient, 0.07)->with($plan->question()->attribute, $value)->run(1e-6, true);
+        if ($plan->question()->outcome === Outcome::Distance) {
+            return $run->distanceM;
+        }
+        foreach ($run->trajectory as $moment) {
+            if ($moment->distanceM >= ($plan->timedM() ?? 0.0)) {
+                return $moment->timeS;
+            }
+        }
+        self::fail('It does not come so far.');
+    }
+
+    private function effect(float $true, int $rebuilt): ?Effect
+    {
+        $cars = [];
+        for ($group = 1; $group <= $rebuilt; $group++) {
+            $own = 3.0 + 0.3 * $this->normal();
+            foreach ([0.006, 0.008] as $which => $bore) {
+                $cars[] = $this->car($group, $which + 1, CarAttribute::NozzleBore, $bore, $own + $which * $true + 0.1 * $this->normal(), 3, Outcome::Distance);
+            }
+        }
+
+        return Effect::of($cars, CarAttribute::NozzleBore, Outcome::Distance, null, new NoAdjustment());
+    }
+
+    private function car(int $group, int $version, CarAttribute $attribute, float $value, float $true, int $tries, Outcome $outcome): ComparedCar
+    {
+        $entry = static fn(CarAttribute $of, float $si): Entry => new Entry(Quantity::fromSi($si, $of->dimension()), (string) $si);
+        $sample = new Sample(array_map(fn(): float => $true * (1.0 + self::TRIES * $this->normal()), range(1, $tries)));
+        $sizes = [CarAttribute::NozzleBore->value => 0.007, CarAttribute::Mass->value => 0.06, CarAttribute::BalloonSize->value => 0.2, $attribute->value => $value];
+
+        return new ComparedCar(
+            "{$group}-{$version}",
+            (string) $group,
+            $version,
+            new Car(array_combine(array_keys($sizes), array_map(static fn(string $key, float $si): Entry => $entry(CarAttribute::from($key), $si), array_keys($sizes), $sizes)), [], [CarAttribute::WheelKind->value => 'bottle caps']),
+            $outcome === Outcome::Distance ? $sample : new Sample(array_fill(0, $tries, 3.0)),
+            $outcome === Outcome::Distance ? [] : [$outcome->value => $sample],
+        );
+    }
+}
