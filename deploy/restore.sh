@@ -4,9 +4,11 @@ set -euo pipefail
 
 file=""
 sure=no
+rehearse=no
 while [ $# -gt 0 ]; do
     case "$1" in
         --yes) sure=yes; shift ;;
+        --rehearse) rehearse=yes; shift ;;
         -*) fail "restore does not know '$1'. See bin/skivo help." ;;
         *) [ -z "$file" ] || fail "restore takes one file."; file="$1"; shift ;;
     esac
@@ -40,6 +42,10 @@ new="$(database_holds skivo_restoring)" || fail "$file is no backup of Skivo. No
 database_migrate skivo_restoring || { cat "$VAR/run/migrate.log" >&2; fail "$file could not be brought up to date. What went wrong is above. Nothing was changed."; }
 old="$(database_holds skivo 2>/dev/null || echo nothing)"
 say "The backup holds  $new."
+if [ "$rehearse" = yes ]; then
+    say "It is whole, and could be brought up to date. What is there was not touched: $old."
+    exit 0
+fi
 say "It would replace  $old."
 if [ "$sure" = no ]; then
     [ -t 0 ] || fail "say --yes to replace what is there. Nothing was changed."

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ArchiveController;
+use App\Http\Controllers\BackupController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BriefController;
@@ -52,6 +53,9 @@ use App\Models\User;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/challenges');
+
+// What is stored is for everybody to know.
+Route::view('privacy', 'privacy')->name('privacy');
 
 Route::middleware(['guest', 'throttle:accounts'])->group(function (): void {
     Route::get('sign-in', [SessionController::class, 'create'])->name('sign-in')->withoutMiddleware('throttle:accounts');
@@ -130,6 +134,9 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
     Route::put('account/password', [AccountController::class, 'updatePassword'])->name('account.password')
         ->can('updateOwn', User::class)->middleware('throttle:accounts');
 
+    Route::get('account/backup', [BackupController::class, 'download'])->name('backup')->can('administer', User::class);
+    Route::post('account/tokens', [AccountController::class, 'makeToken'])->name('account.tokens')->can('updateOwn', User::class);
+    Route::delete('account/tokens/{token}', [AccountController::class, 'revokeToken'])->name('account.tokens.revoke')->can('updateOwn', User::class)->whereNumber('token');
     Route::delete('account/sign-ins/{signIn?}', [AccountController::class, 'endSignIns'])->name('account.sign-ins')->can('updateOwn', User::class);
     Route::delete('account', [AccountController::class, 'destroy'])->name('account.destroy')->can('updateOwn', User::class)->middleware('throttle:accounts');
 

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Access\PageKey;
 use App\Access\SignedIn;
+use App\Models\ApiToken;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -18,6 +19,11 @@ final class ChangeAccount
         return DB::transaction(static fn(): User => User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]));
     }
 
+    public function administrator(User $user, bool $is): void
+    {
+        DB::transaction(static fn(): bool => $user->forceFill(['is_administrator' => $is])->save());
+    }
+
     /** @param string|null $keep the sign-in that stays; every other ends */
     public function password(User $user, #[\SensitiveParameter] string $password, ?string $keep = null): void
     {
@@ -25,6 +31,26 @@ final class ChangeAccount
             $user->update(['password' => $password]);
             $this->endSignIns($user, null, $keep);
         });
+    }
+
+    /**
+     * @param list<string> $scopes values of Scope
+     *
+     * @return string the token, known this once
+     */
+    public function makeToken(User $user, string $name, array $scopes): string
+    {
+        return DB::transaction(static function () use ($user, $name, $scopes): string {
+            [$token, $hash] = ApiToken::token();
+            $user->apiTokens()->create(['name' => $name, 'token_hash' => $hash, 'scopes' => $scopes]);
+
+            return $token;
+        });
+    }
+
+    public function revokeToken(ApiToken $token): void
+    {
+        DB::transaction(static fn(): bool => $token->update(['revoked_at' => now()]));
     }
 
     /**

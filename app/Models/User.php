@@ -15,14 +15,17 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property bool $is_administrator of the whole installation
  */
 final class User extends Authenticatable
 {
     protected $fillable = ['name', 'email', 'password'];
 
+    protected $attributes = ['is_administrator' => false, 'remember_token' => null];
+
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed'];
+    protected $casts = ['password' => 'hashed', 'is_administrator' => 'boolean'];
 
     /** @return HasMany<Challenge, $this> their own */
     public function challenges(): HasMany
@@ -40,6 +43,12 @@ final class User extends Authenticatable
     public function schools(): BelongsToMany
     {
         return $this->belongsToMany(School::class, 'school_members')->orderBy('name');
+    }
+
+    /** @return HasMany<ApiToken, $this> that open something, in the order in which they were made */
+    public function apiTokens(): HasMany
+    {
+        return $this->hasMany(ApiToken::class)->whereNull('revoked_at')->orderBy('id');
     }
 
     /** @return HasMany<SignIn, $this> that are not ended, the last seen first */

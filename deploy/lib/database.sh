@@ -223,5 +223,5 @@ database_migrate() {
         rm -rf "$owner"
     fi
     database_sql "$1" "GRANT USAGE ON SCHEMA public TO skivo_app; GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO skivo_app;
-        REVOKE INSERT, UPDATE, DELETE ON migrations FROM skivo_app; GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO skivo_app" >/dev/null
+        REVOKE INSERT, UPDATE, DELETE ON migrations FROM skivo_app; GRANT USAGE, SELECT ON ALL SEQUENCES IN SCHEMA public TO skivo_app" >/dev/null
 }

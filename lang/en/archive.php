@@ -10,6 +10,8 @@ return [
     'bring_file' => 'A challenge’s archive (ZIP)',
     'bring_do' => 'Bring it in',
     'all' => 'Take all my challenges along (ZIP)',
+    'backup' => 'Backup of everything',
+    'backup_why' => 'Of all accounts; bin/skivo restore reads it. Keep it where only you get at it.',
     'form' => [
         'choose_the_file' => 'Choose an archive of up to 100 MB.',
         'not_a_zip' => 'This is no ZIP file. Choose one that Skivo wrote.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\Scope;
 use App\Access\SignedIn;
 use App\Actions\ChangeAccount;
 use App\Actions\DeleteForGood;
@@ -24,7 +25,34 @@ final class AccountController
         /** @var User $user */
         $user = $request->user();
 
-        return view('account.edit', ['signIns' => $user->signIns()->get(), 'here' => SignedIn::here($request)]);
+        return view('account.edit', ['signIns' => $user->signIns()->get(), 'here' => SignedIn::here($request), 'tokens' => $user->apiTokens()->get()]);
+    }
+
+    /** A token for a program. */
+    public function makeToken(Request $request, ChangeAccount $account): RedirectResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $scopes = array_values(array_filter(
+            array_map(static fn(Scope $scope): string => $scope->value, Scope::cases()),
+            static fn(string $scope): bool => $request->boolean("scope_{$scope}"),
+        ));
+        $request->merge(['scopes' => $scopes === [] ? null : 'yes']);
+        $request->validateWithBag('tokens', ['token_name' => ['required', 'string', 'max:80'], 'scopes' => ['required']], [
+            'token_name.*' => Text::of('api.form.name_it'), 'scopes.*' => Text::of('api.form.choose_scopes'),
+        ]);
+
+        return redirect()->to(route('account.edit') . '#tokens')
+            ->with('token', $account->makeToken($user, $request->string('token_name')->toString(), $scopes));
+    }
+
+    public function revokeToken(Request $request, int $token, ChangeAccount $account): RedirectResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $account->revokeToken($user->apiTokens()->findOrFail($token));
+
+        return redirect()->to(route('account.edit') . '#tokens')->with('status', Text::of('api.done.revoked'));
     }
 
     /** Ends the sign-in of one other browser, or of all others. */

@@ -62,6 +62,7 @@
                         <button type="button" data-show-keys>{{ Text::of('frame.layout.keys') }}</button>
                         <a href="{{ route('schools.index') }}">{{ Text::of('sharing.schools.title') }}</a>
                         <a href="{{ route('account.edit') }}">{{ Text::of('frame.layout.account') }}</a>
+                        <a href="{{ route('privacy') }}">{{ Text::of('privacy.link') }}</a>
                         <form method="post" action="{{ route('sign-out') }}">@csrf<button>{{ Text::of('frame.layout.sign_out') }}</button></form>
                     </div>
                 </details>
