@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    // One machine: files. Several: the database, or Redis, so that all of them know the same.
     'default' => env('CACHE_STORE', 'file'),
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
@@ -11,6 +12,9 @@ return [
             'path' => storage_path('framework/cache/data'),
             'lock_path' => storage_path('framework/cache/data'),
         ],
+        // Never of a replica: a session that lags is another's.
+        'database' => ['driver' => 'database', 'connection' => env('DB_READ_HOST') === null ? null : 'primary', 'table' => 'cache', 'lock_table' => 'cache_locks'],
+        'redis' => ['driver' => 'redis', 'connection' => 'default'],
     ],
     'prefix' => 'skivo',
 ];

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    // One machine: whole-file. Several: shared, that is where CACHE_STORE is.
     'driver' => env('SESSION_DRIVER', 'whole-file'),
     // A run day is long: eight hours without a touch before one must sign in again.
     'lifetime' => 480,

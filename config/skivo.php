@@ -12,6 +12,8 @@ return [
     'host' => env('SERVE_HOST', '127.0.0.1'),
     'port' => (int) env('SERVE_PORT', 8484),
     'name' => env('SERVE_NAMES'),
+    // Addresses of balancers before it, whose word on who asked is taken.
+    'trusted_proxies' => env('TRUSTED_PROXIES'),
     // A challenge that nobody has touched for so many months is removed; none: kept until somebody removes it.
     'retention_months' => env('RETENTION_MONTHS') === null ? null : max(1, (int) env('RETENTION_MONTHS')),
     // Where PostgreSQL's own programs lie.

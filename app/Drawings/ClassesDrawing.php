@@ -12,7 +12,7 @@ use Skivo\Core\Statistics\Interval;
 final readonly class ClassesDrawing
 {
     public const WIDTH = 560;
-    private const ROW = 38;
+    private const ROW = 52;
     private const MARGIN = 14;
 
     private float $low;
@@ -48,7 +48,7 @@ final readonly class ClassesDrawing
     /** @param int $row from 0 */
     public function y(int $row): float
     {
-        return self::ROW * ($row + 0.5);
+        return self::ROW * ($row + 0.6);
     }
 
     /** The pooled effect as a lozenge below all rows. */
@@ -62,6 +62,6 @@ final readonly class ClassesDrawing
 
     public function height(): int
     {
-        return self::ROW * (count($this->pooled->effects) + 1) + 8;
+        return self::ROW * (count($this->pooled->effects) + 1) + 20;
     }
 }

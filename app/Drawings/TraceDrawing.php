@@ -130,7 +130,11 @@ final readonly class TraceDrawing
     /** @return list<array{y: float, value: float}> */
     public function gainLines(): array
     {
-        return array_map(fn(float $at): array => ['y' => $this->gainY($at), 'value' => $at], self::steps(-$this->gain, $this->gain, self::MOST_LINES));
+        // What was used up is as positive as what was given.
+        return array_map(
+            fn(float $at): array => ['y' => $this->gainY($at), 'value' => $this->showsForces() ? abs($at) : $at],
+            self::steps(-$this->gain, $this->gain, self::MOST_LINES),
+        );
     }
 
     public function speedCurve(): string

@@ -29,7 +29,10 @@ final readonly class FactorWords
         }
         $isMore = ($question->direction() > 0) === ($question->outcome === Outcome::Distance);
 
-        return Text::of("findings.factor.number_{$outcome}", ['what' => self::one($question->attribute, $isMore)]);
+        // A heavier car is the car itself.
+        $own = "findings.factor.{$question->attribute->value}.asks_{$outcome}";
+
+        return Text::of(Lang::has($own) ? $own : "findings.factor.number_{$outcome}", ['what' => self::one($question->attribute, $isMore)]);
     }
 
     /** What may be asked about, as in "a wider bore" or "kind of wheels: one or the other". */

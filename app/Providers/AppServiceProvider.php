@@ -11,7 +11,9 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Filesystem\Filesystem;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Session\CacheBasedSessionHandler;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
@@ -25,6 +27,10 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
+        $proxies = config('skivo.trusted_proxies');
+        if (is_string($proxies)) {
+            TrustProxies::at(array_map(trim(...), explode(',', $proxies)));
+        }
         Session::extend(
             'whole-file',
             static fn(Application $app): WholeFileSessions => new WholeFileSessions(
@@ -32,6 +38,11 @@ final class AppServiceProvider extends ServiceProvider
                 (string) config('session.files'),
                 (int) config('session.lifetime'),
             ),
+        );
+        // Of several servers, each has to know a session that another began.
+        Session::extend(
+            'shared',
+            static fn(Application $app): CacheBasedSessionHandler => new CacheBasedSessionHandler($app->make('cache')->store(), (int) config('session.lifetime')),
         );
         // A page that would read its data row by row, or a mistyped attribute, fails while it is being written.
         Model::shouldBeStrict(!$this->app->isProduction());

@@ -412,6 +412,9 @@ return [
             'many_less' => 'Less full balloons',
         ],
         'mass' => [
+            'asks_distance' => 'Does :what go farther?',
+            'asks_time' => 'Is :what faster?',
+            'asks_straightness' => 'Does :what run straighter?',
             'one_more' => 'a heavier car',
             'one_less' => 'a lighter car',
             'many_more' => 'Heavier cars',

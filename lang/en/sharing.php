@@ -8,7 +8,7 @@ return [
         'title' => 'Educators · :challenge',
         'educators' => 'Educators of this challenge',
         'who_may' => 'A co-teacher does all that you do, but can’t delete it and can’t let others in. An observer sees every page and changes nothing. Who did what stands with every run and car.',
-        'owner' => 'set it',
+        'owner' => 'set this challenge',
         'you' => '(you)',
         'dismiss' => 'Take :name out of it',
         'dismiss_2' => 'Take out',

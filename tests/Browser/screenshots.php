@@ -16,7 +16,7 @@ try {
     $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->press('Cross the Slipway');
     $class = $browser->path();
     foreach ([
-        'build-steps' => '/plan/steps', 'all-cars' => '/cars',
+        'all-cars' => '/cars',
         'run' => '', 'findings' => '/findings', 'findings-work' => '/findings/work', 'report' => '/report', 'room' => '/room',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
@@ -46,18 +46,22 @@ try {
     // A film of a run, by the stand-in for a phone, marked as somebody would.
     $film = sys_get_temp_dir() . '/skivo-run.mp4';
     exec(sprintf('php %s --seed 9 --marks --out %s', escapeshellarg(__DIR__ . '/../../devices/camera.php'), escapeshellarg($film)), $printed);
-    $seen = json_decode(implode("\n", $printed), true, 8, JSON_THROW_ON_ERROR);
+    $seen = json_decode(implode("\n", $printed), true, 16, JSON_THROW_ON_ERROR)[0][0];
     $address = $browser->visit("{$class}/runs")->find('a[href$="/film"]')->getAttribute('href');
     $browser->visit((string) parse_url((string) $address, PHP_URL_PATH))->find('#film-file')->sendKeys($film);
     $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelector("[data-film-frame]").width === 1280'));
     $browser->driver->executeScript(
-        'const [line, taps] = arguments; const { marking } = document.querySelector("[data-film]").page; marking.line = line;
-        marking.marks = taps.map(([u, v, metres]) => ({ where: "line", u, v, place: `${metres} m` })); marking.draw(); document.querySelector("[data-film-read]").click();',
+        'const [line, taps] = arguments; const { marking } = document.querySelector("[data-film]").page; 
+        marking.lanes = [{ line, marks: taps.map(([u, v, metres]) => ({ where: "line", u, v, place: `${metres} m` })) }]; marking.draw(); document.querySelector("[data-film-read]").click();',
         [$seen['line'], $seen['taps']],
     );
     $browser->driver->wait(60)->until(static fn(): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-film-says] dt").length > 0'));
     $browser->driver->executeScript('document.querySelector("[data-film-result]").scrollIntoView()');
     $browser->screenshot("{$folder}/film.png");
+    // What it says stays with the run, and is drawn on the floor that it ran on.
+    $browser->press('Keep with the run')->waitFor('What the film says is with the run.', '.flash');
+    $browser->driver->executeScript('document.querySelector(".film-said").scrollIntoView()');
+    $browser->screenshot("{$folder}/trace.png");
     unlink($film);
     // The other challenge at the same place, with both drives.
     $browser->visit('/challenges')->press('Balloon or Band');

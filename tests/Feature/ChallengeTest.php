@@ -67,7 +67,7 @@ final class ChallengeTest extends FeatureTestCase
         $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'question' => 'Is a lighter car better?'] + self::PLAN)->assertSessionHasNoErrors();
         self::assertSame('Is a lighter car better?', $challenge->refresh()->question, 'the educator’s own words stay');
         self::assertNull($challenge->asks_changed_at, 'nothing had run');
-        foreach ([['time', 'Does a lighter car make the car faster?'], ['straightness', 'Does a lighter car make the car run straighter?']] as [$outcome, $question]) {
+        foreach ([['time', 'Is a lighter car faster?'], ['straightness', 'Does a lighter car run straighter?']] as [$outcome, $question]) {
             $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'asks_outcome' => $outcome, 'timed_length' => '1 m'] + self::PLAN)->assertSessionHasNoErrors();
             self::assertSame([$outcome, $question], [$challenge->refresh()->asks_outcome?->value, $challenge->question]);
         }

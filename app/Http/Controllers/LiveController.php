@@ -8,7 +8,10 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 
-/** Tells a page whether anything has changed: one number, and nothing where it is still the same. */
+/**
+ * Tells a page whether anything has changed: one number, and nothing where it is still the same. Served by nginx it is public/live.php
+ * that answers, without starting the framework; this is for whatever else serves, and for what is odd about a request.
+ */
 final class LiveController
 {
     public function show(Request $request, int $live): Response

@@ -27,11 +27,14 @@
             <figure class="classes-figure">
                 <svg viewBox="0 0 {{ ClassesDrawing::WIDTH }} {{ $drawing->height() }}" role="img" aria-label="{{ Text::of('library.classes.figure') }}">
                     <line class="zero" x1="{{ $drawing->x(0) }}" x2="{{ $drawing->x(0) }}" y1="0" y2="{{ $drawing->height() }}" />
-                    @foreach (array_values($pooled->effects) as $index => $effect)
+                    <text class="zero-name" x="{{ $drawing->x(0) }}" y="{{ $drawing->height() - 4 }}" dx="6">0</text>
+                    @foreach (array_keys($pooled->effects) as $index => $id)
+                        @php($effect = $pooled->effects[$id])
                         @php([$low, $mean, $high] = $drawing->row($effect))
                         @php($y = $drawing->y($index))
                         <line class="own-range" x1="{{ $low }}" x2="{{ $high }}" y1="{{ $y }}" y2="{{ $y }}" />
                         <circle class="own-dot" cx="{{ $mean }}" cy="{{ $y }}" r="6" />
+                        <text x="{{ $mean }}" y="{{ $y }}" dy="-12" text-anchor="middle">{{ \Illuminate\Support\Str::limit($names[$id]->name, 40) }}</text>
                     @endforeach
                     <polygon class="all" points="{{ $drawing->lozenge() }}" />
                 </svg>
