@@ -107,6 +107,29 @@ final class FilmTest extends FeatureTestCase
         self::assertSame(1, $run->readings()->count());
     }
 
+    public function testAFilmThatIsReadBeforeItsRunIsLoggedFillsItAndIsItsTrace(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $scene = new FilmedScene(3);
+        $address = "/challenges/{$challenge->id}/film";
+        $this->get($address)->assertOk()->assertSee('Runs on film')->assertSee('the run that is logged next');
+        $answer = $this->postJson($address, $this->sent($scene))->assertOk();
+        self::assertNotContains('Push, on average', array_column($answer->json('figures'), 0), 'whose car it was, nobody said');
+        self::assertSame(route('runs.show', $challenge), $this->putJson("{$address}?lane=1", $this->sent($scene))->assertOk()->json('go'));
+        $this->settle();
+        $waiting = $this->getJson("/challenges/{$challenge->id}/floor")->assertOk()->json('readings.1');
+        self::assertEqualsWithDelta(100 * $scene->run->distanceM, (float) $waiting['fields']['distance'], 3.0);
+        $this->log($challenge, 'Keel', ['distance' => $waiting['fields']['distance'], 'total_time' => $waiting['fields']['total_time'], 'readings' => $waiting['ids'], 'lane' => '1'])->assertSessionHasNoErrors();
+        $logged = $challenge->runs()->get()->firstWhere('id', '<>', $run->id);
+        self::assertNotNull($logged);
+        // Now the car is known, and its mass with it.
+        $this->get("/challenges/{$challenge->id}/runs/{$logged->id}/trace")->assertOk()->assertSee('What the film said')->assertSee('Push, on average')->assertSee('Push given (above)');
+        // A group's tablet has no lane of its own at which a film could wait.
+        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
+        $this->get($address)->assertNotFound();
+        $this->putJson($address, $this->sent($scene))->assertNotFound();
+    }
+
     public function testAHelperReadsAnyFilmAndAGroupItsOwn(): void
     {
         [$challenge, $run] = $this->filmed();

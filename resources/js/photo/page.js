@@ -17,7 +17,7 @@ class PhotoPage {
 
     constructor(root) {
         this.root = root;
-        this.part = (name) => root.querySelector(`[data-photo-${name}]`);
+        this.part = (name) => root.querySelector(`[data-sizing-${name}]`);
         this.lines = [];
         this.loupe = new Loupe(this.part('loupe'), this.part('picture'));
         this.part('file').addEventListener('change', (event) => {
@@ -26,12 +26,12 @@ class PhotoPage {
                 this.#open(() => file);
             }
         });
-        for (const button of root.querySelectorAll('[data-photo-take]')) {
-            button.addEventListener('click', () => this.#open(async () => (await fetch(button.dataset.photoTake)).blob()));
+        for (const button of root.querySelectorAll('[data-sizing-take]')) {
+            button.addEventListener('click', () => this.#open(async () => (await fetch(button.dataset.sizingTake)).blob()));
         }
         this.part('known').addEventListener('click', () => this.#add({ length: '' }));
-        for (const button of root.querySelectorAll('[data-photo-part]')) {
-            button.addEventListener('click', () => this.#add({ part: button.dataset.photoPart, name: button.textContent }));
+        for (const button of root.querySelectorAll('[data-sizing-part]')) {
+            button.addEventListener('click', () => this.#add({ part: button.dataset.sizingPart, name: button.textContent }));
         }
     }
 
@@ -199,7 +199,7 @@ class PhotoPage {
 }
 
 export function attachPhoto(root = document) {
-    for (const photo of root.querySelectorAll('[data-photo]')) {
+    for (const photo of root.querySelectorAll('[data-sizing]')) {
         photo.page = new PhotoPage(photo);
     }
 }
