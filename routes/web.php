@@ -20,6 +20,7 @@ use App\Http\Controllers\DiagnosisController;
 use App\Http\Controllers\FilmController;
 use App\Http\Controllers\FindingsController;
 use App\Http\Controllers\GroupController;
+use App\Http\Controllers\HomeController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\LargerController;
@@ -53,6 +54,12 @@ use App\Models\User;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/challenges');
+
+// A group at home: the link is its own key.
+Route::controller(HomeController::class)->prefix('home/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->middleware('throttle:home')->group(function (): void {
+    Route::get('', 'show')->name('home');
+    Route::post('', 'store');
+});
 
 // What is stored is for everybody to know.
 Route::view('privacy', 'privacy')->name('privacy');
@@ -325,6 +332,14 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
             Route::get('classes', 'classes')->name('classes');
             Route::get('class.json', 'json')->name('json');
             Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['answer', 'work', 'choice', 'model']);
+        });
+
+        Route::controller(HomeController::class)->prefix('home')->name('home.')->group(function (): void {
+            Route::get('', 'index')->name('index');
+            Route::post('groups/{group}', 'link')->name('link');
+            Route::delete('links/{link}', 'revoke')->name('revoke')->whereNumber('link');
+            Route::put('items/{item}', 'judge')->name('judge')->whereUuid('item');
+            Route::get('items/{item}/photo', 'picture')->name('picture')->whereUuid('item');
         });
 
         Route::controller(ReportController::class)->prefix('report')->name('report.')->group(function (): void {

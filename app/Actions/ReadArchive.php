@@ -85,6 +85,11 @@ final class ReadArchive
                     $later[(int) $new['id']] = $new['of_group_id'];
                     $new['of_group_id'] = null;
                 }
+                if ($table === 'home_links') {
+                    // A link that was handed out there opens nothing here.
+                    $new += ['token_hash' => hash('sha256', Str::random(40))];
+                    $new['revoked_at'] ??= now()->format('Y-m-d H:i:s.vP');
+                }
                 if ($table === 'devices') {
                     $new += ['token_hash' => hash('sha256', Str::random(40))];
                     $new['revoked_at'] ??= now()->format('Y-m-d H:i:s.vP');
@@ -92,6 +97,9 @@ final class ReadArchive
                 if ($table === 'pictures') {
                     $this->picture($zip, (string) $row['entry_id'], $new);
                     continue;
+                }
+                if ($table === 'home_items' && $new['kind'] === 'photo') {
+                    $new['jpeg'] = DB::raw("decode('" . base64_encode(self::photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')");
                 }
                 DB::table($table)->insert($new);
                 $id ??= $table === 'challenges' ? (int) $new['id'] : null;
@@ -123,20 +131,26 @@ final class ReadArchive
     /** @param array<string, mixed> $row */
     private function picture(ZipArchive $zip, string $entry, array $row): void
     {
-        $jpeg = $zip->getFromName("pictures/{$entry}.jpg");
+        DB::insert('INSERT INTO pictures (entry_id, jpeg, width, height) VALUES (?, decode(?, \'base64\'), ?, ?)', [
+            $row['entry_id'], base64_encode(self::photo($zip, "pictures/{$entry}.jpg")), $row['width'], $row['height'],
+        ]);
+    }
+
+    /** What is kept is a picture and nothing else; as Skivo wrote it, it is kept byte for byte. */
+    private static function photo(ZipArchive $zip, string $name): string
+    {
+        $jpeg = (string) $zip->getFromName($name);
         $path = (string) tempnam(sys_get_temp_dir(), 'picture');
         try {
-            file_put_contents($path, (string) $jpeg);
-            // What is kept is a picture and nothing else; as Skivo wrote it, it is kept byte for byte.
+            file_put_contents($path, $jpeg);
             if (!Photo::read($path) instanceof Photo) {
                 throw new UnreadableArchiveException('not_whole');
             }
         } finally {
             unlink($path);
         }
-        DB::insert('INSERT INTO pictures (entry_id, jpeg, width, height) VALUES (?, decode(?, \'base64\'), ?, ?)', [
-            $row['entry_id'], base64_encode((string) $jpeg), $row['width'], $row['height'],
-        ]);
+
+        return $jpeg;
     }
 
     /** The next id of a table, as its own sequence gives it. */

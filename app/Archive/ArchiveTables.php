@@ -36,6 +36,8 @@ final class ArchiveTables
         'entries' => ['group_id', 'groups'],
         'pictures' => ['entry_id', 'entries'],
         'race_events' => ['race_id', 'races'],
+        'home_links' => ['group_id', 'groups'],
+        'home_items' => ['home_link_id', 'home_links'],
     ];
 
     /** Who may come in is nobody else's affair, and accounts are no part of what a class recorded. */

@@ -6,6 +6,7 @@ namespace App\Archive;
 
 use App\Models\Challenge;
 use App\Models\Entry;
+use App\Models\HomeItem;
 use App\Models\Reading;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
@@ -107,6 +108,9 @@ final readonly class ChallengeArchive
             if ($svg !== null) {
                 $zip->addFromString("sketches/{$number}.svg", $svg);
             }
+        }
+        foreach (HomeItem::query()->whereHas('link.group', static fn($group) => $group->withTrashed()->where('challenge_id', $challenge->id))->where('kind', 'photo')->toBase()->select(['id', 'jpeg'])->cursor() as $item) {
+            $zip->addFromString("pictures/home-{$numbers->number('home_items', $item->id)}.jpg", (string) stream_get_contents($item->jpeg));
         }
         foreach (Reading::query()->where('challenge_id', $challenge->id)->where('kind', 'trace')->orderBy('id')->cursor() as $reading) {
             $lines = array_map(static fn(array $point): string => "{$point[0]},{$point[1]}", $reading->data['points'] ?? []);

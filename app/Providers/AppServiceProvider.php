@@ -61,6 +61,7 @@ final class AppServiceProvider extends ServiceProvider
         // Guessing a code: seven letters out of 31 are 27 thousand million; ten tries a minute get nowhere.
         RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(10)->by((string) $request->ip()));
         RateLimiter::for('boards', static fn(Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
+        RateLimiter::for('home', static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
         RateLimiter::for('api', static fn(Request $request): Limit => Limit::perMinute(240)->by(hash('sha256', $request->bearerToken() ?? (string) $request->ip())));
         RateLimiter::for('readings', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         // By who opened the page: a whole school may stand behind one address.

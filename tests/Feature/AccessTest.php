@@ -19,7 +19,7 @@ final class AccessTest extends FeatureTestCase
     public function testEveryRouteHasItsPolicy(): void
     {
         // A board's link is its own key; what joining needs, its code says.
-        $open = ['/', 'sign-in', 'register', 'privacy', 'join', 'join/{code}', 'join/mark', 'joined', 'board/{token}', 'board/{token}/state'];
+        $open = ['/', 'sign-in', 'register', 'privacy', 'home/{token}', 'join', 'join/{code}', 'join/mark', 'joined', 'board/{token}', 'board/{token}/state'];
         $checked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {
             if (in_array($route->uri(), $open, true) || str_starts_with($route->uri(), 'storage/')) {

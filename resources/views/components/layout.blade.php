@@ -56,6 +56,7 @@
                             <a href="{{ route('room.show', $challenge) }}">{{ Text::of('frame.layout.the_room') }}</a>
                             <a href="{{ route('sharing.show', $challenge) }}">{{ Text::of('frame.layout.educators') }}</a>
                             <a href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a>
+                            <a href="{{ route('home.index', $challenge) }}">{{ Text::of('home.class.title') }}</a>
                             <a href="{{ route('what-if.show', $challenge) }}">{{ Text::of('frame.layout.what_if') }}</a>
                             <a href="{{ route('parts.index', $challenge) }}">{{ Text::of('frame.layout.parts_list') }}</a>
                         @endif
