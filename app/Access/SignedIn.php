@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Http\Middleware\StartSession;
 use App\Models\SignIn;
 use App\Models\User;
 use Illuminate\Http\Request;
@@ -27,6 +28,10 @@ final readonly class SignedIn
         $session = $request->session();
         $id = $session->get(self::IN_SESSION);
         $signIn = is_string($id) ? $user->hasMany(SignIn::class)->find($id) : null;
+        if ($signIn === null && $request->headers->has(StartSession::BESIDE)) {
+            // What a page asks beside a person's doings stores nothing in the session; the next page notes it.
+            return true;
+        }
         if ($signIn === null) {
             $signIn = DB::transaction(static fn(): SignIn => $user->hasMany(SignIn::class)->create(['browser' => self::nameOf($request), 'seen_at' => now()]));
             $session->put(self::IN_SESSION, $signIn->id);

@@ -98,6 +98,11 @@ final class SharingTest extends FeatureTestCase
         $user = User::query()->create(['name' => 'Two browsers', 'email' => 'two@skivo.example', 'password' => $password]);
         $this->withHeader('User-Agent', 'Mozilla/5.0 (iPad; CPU OS 17_0) Safari/605')->as($user)->get('/account')->assertOk()->assertSee('Safari, iPad')->assertSee('this browser');
         $first = $user->signIns()->sole();
+        // What a page asks beside the person's doings notes nothing: its session is not stored.
+        $challenge = Scenario::challenge($user);
+        $this->as($user)->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])->assertOk();
+        self::assertSame(1, $user->signIns()->count());
+        $this->as($user)->withSession(['sign_in' => $first->id]);
         $elsewhere = $user->signIns()->create(['browser' => 'Firefox, Windows', 'seen_at' => now()]);
         $this->get('/account')->assertSee('Firefox, Windows');
         $this->delete("/account/sign-ins/{$elsewhere->id}")->assertSessionHas('status', 'Signed out in one other browser.');

@@ -16,7 +16,7 @@ use Illuminate\Session\Middleware\StartSession as Framework;
  */
 final class StartSession extends Framework
 {
-    private const BESIDE = 'X-Beside';
+    public const BESIDE = 'X-Beside';
 
     protected function startSession(Request $request, $session)
     {
