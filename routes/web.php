@@ -297,6 +297,7 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
             Route::get('', 'index')->name('index');
             Route::post('', 'store')->name('store');
             Route::delete('{ownPart}', 'destroy')->name('destroy');
+            Route::post('shared/{part}', 'take')->name('take')->whereNumber('part');
         });
 
         Route::controller(RoomController::class)->prefix('room')->name('room.')->group(function (): void {

@@ -17,6 +17,19 @@ final class ChangeParts
         return DB::transaction(static fn(): OwnPart => $challenge->ownParts()->create($part));
     }
 
+    /** A part of another challenge, once: what has its kind and name here already stays as it is. */
+    public function copy(Challenge $challenge, OwnPart $part): void
+    {
+        DB::transaction(static function () use ($challenge, $part): void {
+            Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
+            if ($challenge->ownParts()->where('kind', $part->kind)->where('name', $part->name)->doesntExist()) {
+                $copy = $part->replicate();
+                $copy->setAttribute('challenge_id', $challenge->id);
+                $copy->save();
+            }
+        });
+    }
+
     public function remove(OwnPart $part): void
     {
         DB::transaction(static fn(): ?bool => $part->delete());

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\ChassisForm;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
@@ -29,6 +31,15 @@ final class OwnPart extends Model
     protected $fillable = ['kind', 'name', 'values', 'traits', 'origin', 'form'];
 
     protected $casts = ['kind' => PartKind::class, 'values' => 'array', 'traits' => 'array', 'form' => ChassisForm::class];
+
+    /** @return Builder<self> of challenges whose plans are shared with a school of this educator's */
+    public static function sharedWith(User $user): Builder
+    {
+        return self::query()->whereIn('challenge_id', DB::table('school_plans')->select('school_plans.challenge_id')
+            ->join('school_members', 'school_members.school_id', '=', 'school_plans.school_id')
+            ->join('challenges', 'challenges.id', '=', 'school_plans.challenge_id')
+            ->where('school_members.user_id', $user->id)->whereNull('challenges.deleted_at'));
+    }
 
     public function toCore(): Part
     {

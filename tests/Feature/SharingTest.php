@@ -9,6 +9,7 @@ use App\Models\School;
 use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
+use Skivo\Core\Car\PartKind;
 use Skivo\Core\Challenge\MemberRole;
 use Tests\Scenario;
 
@@ -75,6 +76,16 @@ final class SharingTest extends FeatureTestCase
         $this->post("/schools/{$school->id}/plans/{$challenge->id}")->assertNotFound();
         $this->post($link)->assertRedirect("/schools/{$school->id}");
         $this->get("/schools/{$school->id}")->assertOk()->assertSee($challenge->name);
+        $part = $challenge->ownParts()->create(['kind' => PartKind::Nozzle, 'name' => 'bubble tea straw', 'values' => ['nozzle_bore' => 0.011], 'traits' => [], 'origin' => 'own']);
+        $other = Scenario::challenge($colleague);
+        $this->get("/challenges/{$other->id}/parts")->assertOk()->assertSee('bubble tea straw');
+        $this->post("/challenges/{$other->id}/parts/shared/{$part->id}")->assertSessionHasNoErrors();
+        $this->post("/challenges/{$other->id}/parts/shared/{$part->id}")->assertSessionHasNoErrors();
+        self::assertSame(0.011, $other->ownParts()->sole()->values['nozzle_bore']);
+        $this->as(Scenario::educator('Elsewhere'));
+        $this->post('/challenges/' . Scenario::challenge(User::query()->where('name', 'Elsewhere')->sole())->id . "/parts/shared/{$part->id}")->assertNotFound();
+        $this->as($colleague);
+        $other->delete();
         $this->post("/schools/{$school->id}/plans/{$challenge->id}")->assertRedirect();
         $mine = $colleague->challenges()->sole();
         self::assertSame($challenge->name, $mine->name);

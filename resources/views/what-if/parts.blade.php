@@ -72,6 +72,15 @@
         <ul class="fits">@foreach ($fits as [$inner, $outer, $fit])
             <li><bdi>{{ $inner }}</bdi> → <bdi>{{ $outer }}</bdi>: <strong>{{ Label::of($fit) }}</strong></li>@endforeach</ul>
     </section>
+    @if ($shared->isNotEmpty())
+        <section class="form-part" id="shared">
+            <h2>{{ Text::of('what_if.parts.of_your_schools') }}</h2>
+            <ul class="people">@foreach ($shared as $part)<li><bdi>{{ $part->name }}</bdi> <span class="small">{{ Label::of($part->kind) }}</span>
+                <form method="post" action="{{ route('parts.take', [$challenge, $part->id]) }}">@csrf<button class="button"
+                    aria-label="{{ Text::of('what_if.parts.take_it_2', ['part' => $part->name]) }}">{{ Text::of('what_if.parts.take_it') }}</button>
+                </form></li>@endforeach</ul>
+        </section>
+    @endif
     <section class="form-part" id="add">
         <h2>{{ Text::of('what_if.parts.add_your_own') }}</h2>
         <div>
