@@ -52,7 +52,7 @@ final class FilmsTest extends BrowserTestCase
         self::assertStringStartsWith('Run 3 (lane 2, from 0', $takes[2]->getText());
         // Runs 1 and 2 on the first lane, 3 and 4 on the second.
         foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as $number => [$run, $lane]) {
-            $browser->all('[data-film-takes] button')[$number]->click();
+            $this->turnTo($browser, $number);
             $this->answered($browser);
             $true = $runs[$run][$lane]['truth'];
             // The farther lane is seen coarsely, and the page says by how much.
@@ -61,13 +61,14 @@ final class FilmsTest extends BrowserTestCase
         }
         // Three are of runs that are on record.
         foreach (['Keel', 'Reef', 'Tern'] as $number => $group) {
-            $browser->all('[data-film-takes] button')[$number]->click();
+            $this->turnTo($browser, $number);
             $this->answered($browser);
             $this->isOf($browser, $group);
             $this->answered($browser);
             self::assertNotSame(0.0, $this->figure($browser, 'Push, on average'), 'whose car it was is known');
             $browser->press('Keep with the run');
-            $browser->wait(static fn(): bool => str_starts_with($browser->all('[data-film-takes] button')[$number]->getText(), '✓'));
+            // The row is drawn anew meanwhile: asked at one moment.
+            $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-film-takes] button")[arguments[0]]?.textContent.startsWith("✓") === true', [$number]));
         }
         // The last waits for a run that is yet to be logged.
         $this->answered($browser);
@@ -181,6 +182,12 @@ final class FilmsTest extends BrowserTestCase
             document.querySelector("[name=camera]").value = arguments[1]; document.querySelector("[name=followed]").value = arguments[2];',
             [$marked, round($lanes[0]['camera_m'], 3) . ' m', round(1000 * $lanes[0]['drawn_m'], 1) . ' mm'],
         );
+    }
+
+    /** Shows one of the runs of the film. */
+    private function turnTo(Browser $browser, int $number): void
+    {
+        $browser->driver->executeScript('document.querySelectorAll("[data-film-takes] button")[arguments[0]].click()', [$number]);
     }
 
     /** Says which run the shown one is. */
