@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Exceptions\DatabaseIsAwayException;
 use App\Exceptions\DiskIsFullException;
 use App\Http\Middleware\KeepHouse;
 use App\Http\Middleware\MendText;
@@ -45,7 +46,11 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // A full disk shows as this from the database, and as that from a session's file.
-        $exceptions->map(static fn(Throwable $fault): Throwable => DiskIsFullException::causedBy($fault) ? new DiskIsFullException($fault) : $fault);
+        $exceptions->map(static fn(Throwable $fault): Throwable => match (true) {
+            DiskIsFullException::causedBy($fault) => new DiskIsFullException($fault),
+            DatabaseIsAwayException::causedBy($fault) => new DatabaseIsAwayException($fault),
+            default => $fault,
+        });
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => $request->is('api/*') || $request->expectsJson());
     })
     ->create()

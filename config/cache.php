@@ -13,7 +13,7 @@ return [
             'lock_path' => storage_path('framework/cache/data'),
         ],
         // Never of a replica: a session that lags is another's.
-        'database' => ['driver' => 'database', 'connection' => env('DB_READ_HOST') === null ? null : 'primary', 'table' => 'cache', 'lock_table' => 'cache_locks'],
+        'database' => ['driver' => 'database', 'connection' => (env('DB_READ_HOST') ?? env('DB_READ_PORT') ?? env('DB_READ_DATABASE')) === null ? null : 'primary', 'table' => 'cache', 'lock_table' => 'cache_locks'],
         'redis' => ['driver' => 'redis', 'connection' => 'default'],
     ],
     'prefix' => 'skivo',

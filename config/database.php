@@ -2,19 +2,22 @@
 
 declare(strict_types=1);
 
-// Replicas answer what is only read, where there are any: by one address, behind which a pooler may choose.
-$read = env('DB_READ_HOST') === null ? [] : [
-    'read' => ['host' => [env('DB_READ_HOST')], 'port' => env('DB_READ_PORT', env('DB_PORT', '5432'))],
-    'write' => ['host' => [env('DB_HOST', '127.0.0.1')]],
+[$host, $port, $database] = [env('DB_HOST', '127.0.0.1'), env('DB_PORT', '5432'), env('DB_DATABASE', 'skivo')];
+
+// Replicas answer what is only read, where there are any: by one address or name, behind which a pooler may choose.
+$replica = ['host' => [env('DB_READ_HOST', $host)], 'port' => env('DB_READ_PORT', $port), 'database' => env('DB_READ_DATABASE', $database)];
+$read = $replica === ['host' => [$host], 'port' => $port, 'database' => $database] ? [] : [
+    'read' => $replica,
+    'write' => ['host' => [$host]],
     // Within one request, who has written reads what was written; from one to the next, ReadOwnWrites sees to it.
     'sticky' => true,
 ];
 
 $primary = [
     'driver' => 'pgsql',
-    'host' => env('DB_HOST', '127.0.0.1'),
-    'port' => env('DB_PORT', '5432'),
-    'database' => env('DB_DATABASE', 'skivo'),
+    'host' => $host,
+    'port' => $port,
+    'database' => $database,
     'username' => env('DB_USERNAME', 'skivo_app'),
     'password' => env('DB_PASSWORD', ''),
     'charset' => 'utf8',

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 return [
-    // What was computed by other code is not shown again. Worked out once, as the configuration is cached.
+    // What was computed by other code is not shown again; servers with the same code share it. Worked out once, as the configuration is cached.
     'build' => md5(implode(' ', array_map(
-        static fn(string $file): string => $file . filemtime($file),
+        static fn(string $file): string => (string) md5_file($file),
         [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('ViewModels/*.php')) ?: [])],
     ))),
     // As bin/skivo start serves it: on which address, and by which further name.
@@ -18,4 +18,6 @@ return [
     'retention_months' => env('RETENTION_MONTHS') === null ? null : max(1, (int) env('RETENTION_MONTHS')),
     // Where PostgreSQL's own programs lie.
     'pg_bin' => env('PG_BIN', '/usr/lib/postgresql/15/bin'),
+    // A dump wants a connection of its own all along, which a pooler may give by another name.
+    'backup_database' => env('DB_BACKUP_DATABASE', env('DB_DATABASE', 'skivo')),
 ];

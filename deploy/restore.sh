@@ -15,6 +15,7 @@ while [ $# -gt 0 ]; do
 done
 [ -n "$file" ] || fail "restore wants the backup to restore, for instance: bin/skivo restore skivo-2026-05-08.dump"
 [ -f "$file" ] || fail "there is no file $file."
+! database_is_elsewhere || fail "the database is kept elsewhere (DB_HOST): restore it there, as docs/scaling.md has it. Nothing was changed."
 [ -x "$PG_BIN/pg_restore" ] && [ -f "$ROOT/vendor/autoload.php" ] || fail "run bin/skivo start once first; it installs what this needs."
 "$PG_BIN/pg_restore" --list "$file" >/dev/null 2>&1 || fail "$file is no backup of Skivo, or is not whole. Nothing was changed."
 

@@ -30,17 +30,22 @@ need_port "$host" "$port"
 database_up
 # What was put together from older settings.
 rm -f "$VAR"/cache/*.php
-if database_is_newer skivo; then
+stored="$(database_name)"
+if database_is_newer "$stored"; then
     fail "what is stored here was made by a newer Skivo than this one. Start the newer one again, or restore a backup that this one made. Nothing was changed."
 fi
-if database_is_older skivo; then
-    if [ -n "$(migrations_of skivo)" ]; then
-        kept="$(database_keep_copy upgrade)" || fail "a copy of what is stored could not be kept before the upgrade. Is there room for it? Nothing was changed."
-        say "Before the upgrade, a copy of everything was kept in $kept"
+if database_is_elsewhere; then
+    ! database_is_older "$stored" || fail "the database at $(database_host) is not yet as this Skivo needs it. Once, for all servers: bin/skivo migrate. Nothing was changed."
+else
+    if database_is_older skivo; then
+        if [ -n "$(migrations_of skivo)" ]; then
+            kept="$(database_keep_copy upgrade)" || fail "a copy of what is stored could not be kept before the upgrade. Is there room for it? Nothing was changed."
+            say "Before the upgrade, a copy of everything was kept in $kept"
+        fi
+        say "Updating the database"
     fi
-    say "Updating the database"
+    database_migrate skivo || { cat "$VAR/run/migrate.log" >&2; fail "the database could not be brought up to date. What went wrong is above.${kept:+ What was there before is in $kept.}"; }
 fi
-database_migrate skivo || { cat "$VAR/run/migrate.log" >&2; fail "the database could not be brought up to date. What went wrong is above.${kept:+ What was there before is in $kept.}"; }
 if [ "$demo" = yes ]; then
     [ -n "$(setting DEMO_PASSWORD)" ] || set_setting DEMO_PASSWORD "slipway-$(random_word | cut -c1-8)"
     DEMO_PASSWORD="$(setting DEMO_PASSWORD)" artisan_or_fail "the demo data could not be stored." demo skivo:demo
@@ -49,8 +54,8 @@ set_setting SERVE_HOST "$host"
 set_setting SERVE_PORT "$port"
 [ -z "$name" ] || set_setting SERVE_NAMES "$name"
 artisan_or_fail "what is past its time could not be removed." housekeep skivo:housekeep
-# What was worked out before may be of other code.
-artisan_or_fail "the cache could not be cleared." cache cache:clear
+# What was worked out before may be of other code. Where servers share it, sign-ins lie there too.
+[ -n "$(given CACHE_STORE | grep -v '^file$')" ] || artisan_or_fail "the cache could not be cleared." cache cache:clear
 artisan_or_fail "the application could not be prepared." optimize optimize
 server_up "$host" "$port"
 

@@ -55,7 +55,7 @@ final readonly class FilmMaker
             }
             file_put_contents($list, implode("\n", $lines) . "\n");
             self::ffmpeg(sprintf(
-                '-f concat -safe 0 -i %s -fps_mode vfr -enc_time_base 1:90000 -g 60 -pix_fmt yuv420p %s %s',
+                '-f concat -safe 0 -i %s -fps_mode vfr -enc_time_base 1:90000 -g 60 -pix_fmt yuv420p -preset veryfast -crf 20 %s %s',
                 escapeshellarg($list),
                 $isTurned ? '-vf transpose=clock' : '',
                 escapeshellarg($file),
@@ -142,7 +142,10 @@ final readonly class FilmMaker
         foreach (array_reverse($scenes) as $scene) {
             $this->drawFinely($image, $scene, $at, $backShare);
         }
-        imagefilter($image, IMG_FILTER_BRIGHTNESS, (int) round(180 * ($scenes[0]->gainAt($at) - 1.0)));
+        $brighter = (int) round(180 * ($scenes[0]->gainAt($at) - 1.0));
+        if ($brighter !== 0) {
+            imagefilter($image, IMG_FILTER_BRIGHTNESS, $brighter);
+        }
 
         return $image;
     }

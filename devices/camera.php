@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 use Devices\FilmedScene;
 use Devices\FilmMaker;
+use Skivo\Core\Car\CarAttribute;
 
 require __DIR__ . '/../vendor/autoload.php';
 
@@ -48,6 +49,7 @@ if (isset($options['marks'])) {
         'taps' => $scene->taps(5),
         'camera_m' => $scene->cameraM,
         'drawn_m' => $scene->drawnM,
+        'sheet' => array_map($scene->settings->get(...), ['mass' => CarAttribute::Mass, 'nozzle_bore' => CarAttribute::NozzleBore, 'balloon_size' => CarAttribute::BalloonSize]),
         'truth' => [
             'release_s' => $scene->releaseS, 'distance_m' => $scene->run->distanceM, 'lasts_s' => $scene->run->stopTimeS,
             'limp_after_s' => $scene->run->driveEnd?->timeS, 'push_n' => $scene->pushN(), 'friction' => $scene->truth->rollingCoefficient(),

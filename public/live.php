@@ -23,7 +23,7 @@ declare(strict_types=1);
     }
     $database = $config['database']['connections']['pgsql'];
     // A replica tells a moment later that something is new; nobody waits for that.
-    $database = ['host' => $database['read']['host'][0] ?? $database['host'], 'port' => $database['read']['port'] ?? $database['port']] + $database;
+    $database = ['host' => $database['read']['host'][0] ?? $database['host']] + ($database['read'] ?? []) + $database;
     try {
         $connection = new PDO(
             "pgsql:host={$database['host']};port={$database['port']};dbname={$database['database']};sslmode={$database['sslmode']}" . (isset($database['sslrootcert']) ? ";sslrootcert={$database['sslrootcert']}" : ''),

@@ -11,6 +11,9 @@ trait RunsSkivo
 {
     private string $var;
 
+    /** @var array<string, string> further settings in its environment */
+    private array $environment = [];
+
     /** A folder that the database's user may enter, wherever the checkout is. */
     private function folder(string $name): string
     {
@@ -53,7 +56,7 @@ trait RunsSkivo
     private function process(string $root, string $out, array $words)
     {
         // Nothing of the tests' own settings: theirs is another database.
-        $environment = ['VAR' => $this->var] + array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']));
+        $environment = $this->environment + ['VAR' => $this->var] + array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']));
         $process = proc_open([$root . '/bin/skivo', ...array_values($words)], [0 => ['file', '/dev/null', 'r'], 1 => ['file', $out, 'w'], 2 => ['file', $out, 'a']], $pipes, null, $environment);
         self::assertIsResource($process);
 

@@ -18,7 +18,7 @@ final readonly class SeenFilm
      * @param list<FilmMark> $marks
      * @param list<FilmPoint> $points in s of the film
      * @param float $slower so many times slower than the run was it plays
-     * @param float $liftPx so far above the drawn line the car was seen: its height adds to what was said to be followed
+     * @param float $liftPx so far above the drawn line the car was followed
      */
     public function __construct(
         public FilmLine $line,

@@ -27,12 +27,15 @@ final readonly class Sight
      * @param float $cameraM of the camera, above the floor
      * @param float $besideM how far from the drawn line the car may have come meanwhile (standard deviation)
      * @param float $beside so much of that it did come, in the direction that makes ways look longer; 0 as far as is known
+     * @param float $liftM how far above the drawn line it was followed. What stands upright there is seen straight above its foot,
+     *                     and the scale is that of the drawn line: so it changes no place, but what of the car is seen
      */
     public function __construct(
         public float $heightM = 0.005,
         public float $cameraM = 1.2,
         public float $besideM = 0.004,
         private float $beside = 0.0,
+        private float $liftM = 0.0,
     ) {}
 
     /**
@@ -52,16 +55,16 @@ final readonly class Sight
         return array_map(static fn(float $at): float => $first + ($at - $first) * $factor, $seen);
     }
 
-    /** The same, of something so much higher above the floor (m). */
+    /** The same, followed so far above the drawn line (m). */
     public function lifted(float $metres): self
     {
-        return new self($this->heightM + $metres, $this->cameraM, $this->besideM, $this->beside);
+        return new self($this->heightM, $this->cameraM, $this->besideM, $this->beside, $metres);
     }
 
     /** Along the wheels' feet nothing but the near wheels is seen. */
     public function isThroughBody(): bool
     {
-        return $this->heightM > self::THROUGH_BODY_M;
+        return $this->heightM + $this->liftM > self::THROUGH_BODY_M;
     }
 
     /** @return list<self> the same, each of its figures off by its standard uncertainty */

@@ -2,6 +2,9 @@
 #
 # Two roles: skivo owns everything and migrates, and is used by these scripts alone; skivo_app is the application's, and
 # may read and write rows. The owner's password is in $VAR/.owner, the application's in $VAR/.env.
+#
+# Where DB_HOST is given, somebody else keeps the database: nothing of it is created, started, stopped or migrated here, and what is
+# asked of it is asked as the application.
 
 PG_BIN=/usr/lib/postgresql/15/bin
 
@@ -14,11 +17,32 @@ cluster_dir() {
     fi
 }
 
-database_answers() {
-    [ -n "$(setting DB_PORT)" ] && "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$(setting DB_PORT)"
+database_is_elsewhere() { [ -n "$(given DB_HOST)" ]; }
+
+# Where it is, and who asks it.
+database_host() { given DB_HOST | grep . || echo 127.0.0.1; }
+database_port() { if database_is_elsewhere; then given DB_PORT | grep . || echo 5432; else setting DB_PORT; fi; }
+database_user() { if database_is_elsewhere; then given DB_USERNAME | grep . || echo skivo_app; else echo skivo; fi; }
+database_secret() { if database_is_elsewhere; then given DB_PASSWORD; else cat "$VAR/.owner" 2>/dev/null; fi; }
+database_sslmode() { if database_is_elsewhere; then given DB_SSLMODE | grep . || echo disable; else echo disable; fi; }
+
+# Its name there: another only where somebody else keeps it.
+database_name() { if database_is_elsewhere; then given DB_DATABASE | grep . || echo skivo; else echo skivo; fi; }
+
+# Runs one of PostgreSQL's programs, $1, on it.
+database_program() {
+    local program="$1" certificate=()
+    shift
+    [ -z "$(given DB_SSLROOTCERT)" ] || certificate=("PGSSLROOTCERT=$(given DB_SSLROOTCERT)")
+    env PGPASSWORD="$(database_secret)" PGSSLMODE="$(database_sslmode)" "${certificate[@]}" \
+        "$PG_BIN/$program" -h "$(database_host)" -p "$(database_port)" -U "$(database_user)" "$@"
 }
 
-database_is_running() { as_database_user "$PG_BIN/pg_ctl" status -D "$(cluster_dir)" >/dev/null 2>&1; }
+database_answers() {
+    [ -n "$(database_port)" ] && "$PG_BIN/pg_isready" -q -h "$(database_host)" -p "$(database_port)"
+}
+
+database_is_running() { database_is_elsewhere && return; as_database_user "$PG_BIN/pg_ctl" status -D "$(cluster_dir)" >/dev/null 2>&1; }
 
 # A database that runs without answering is one that was killed: what is left of it is cleared away.
 clear_dead_database() {
@@ -100,7 +124,12 @@ database_doubt() {
 
 # Starts the cluster, creating it where there is none yet.
 database_up() {
-    local dir
+    local dir said
+    if database_is_elsewhere; then
+        said="$(database_sql "$(database_name)" "SELECT 1" 2>&1)" || fail "the database at $(database_host), port $(database_port), does not let $(database_user) in: $said
+Look at DB_HOST, DB_PORT, DB_DATABASE, DB_USERNAME and DB_PASSWORD in $VAR/.env. Nothing was changed."
+        return
+    fi
     dir="$(cluster_dir)"
     if [ ! -f "$dir/skivo-ready" ] && [ -e "$dir/PG_VERSION" ]; then
         database_doubt "$dir"
@@ -153,6 +182,7 @@ database_roles() {
 
 database_down() {
     local dir
+    ! database_is_elsewhere || return 0
     dir="$(cluster_dir)"
     [ -d "$dir" ] || return 0
     clear_dead_database "$dir"
@@ -164,7 +194,7 @@ database_down() {
 
 # Runs statements $2 in database $1, all or none, and prints what they answer.
 database_sql() {
-    PGPASSWORD="$(cat "$VAR/.owner" 2>/dev/null)" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -d "$1" -X -q -t -A -v ON_ERROR_STOP=1 -c "$2"
+    database_program psql -d "$1" -X -q -t -A -v ON_ERROR_STOP=1 -c "$2"
 }
 
 database_exists() { [ "$(database_sql postgres "SELECT count(*) FROM pg_database WHERE datname = '$1'")" = 1 ]; }
@@ -179,14 +209,17 @@ database_holds() {
 
 # Writes everything into file $1: whole, or not there at all.
 database_dump() {
-    PGPASSWORD="$(cat "$VAR/.owner")" "$PG_BIN/pg_dump" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -Fc --no-owner --no-acl -f "$1.part" skivo \
+    local from
+    # A dump wants a connection of its own all along, which a pooler may give by another name.
+    from="$(given DB_BACKUP_DATABASE)"
+    database_program pg_dump -Fc --no-owner --no-acl -f "$1.part" "${from:-$(database_name)}" \
         || { rm -f "$1.part"; return 1; }
     mv "$1.part" "$1"
 }
 
 # Puts backup $1 into the empty database $2.
 database_load() {
-    PGPASSWORD="$(cat "$VAR/.owner")" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo --no-owner --no-acl --exit-on-error -d "$2" "$1"
+    database_program pg_restore --no-owner --no-acl --exit-on-error -d "$2" "$1"
 }
 
 # A copy of everything beside the database, named after what it was taken before ($1). Prints where it is.
@@ -213,13 +246,16 @@ database_is_older() { [ -n "$(LC_ALL=C comm -13 <(migrations_of "$1") <(migratio
 # Brings database $1, which must be there, up to date, and lets the application at its rows. By its owner, whose password
 # the web server's user never sees: so with a folder of its own.
 database_migrate() {
-    database_exists "$1" || return 1
+    database_is_elsewhere || database_exists "$1" || return 1
     if database_is_older "$1"; then
-        local owner="$VAR/owner"
+        local owner="$VAR/owner" host port user secret sslmode
+        # Each on its own: what one of them says depends on DB_HOST.
+        host="$(database_host)" port="$(database_port)"
+        user="$(database_user)" secret="$(database_secret)" sslmode="$(database_sslmode)"
         rm -rf "$owner"
         mkdir -p "$owner/cache" "$owner/storage/logs" "$owner/storage/framework/views" "$owner/storage/framework/cache/data"
-        (cd "$ROOT" && SKIVO_VAR="$owner" APP_ENV=production APP_KEY="$(setting APP_KEY)" DB_PORT="$(setting DB_PORT)" DB_DATABASE="$1" DB_USERNAME=skivo DB_PASSWORD="$(cat "$VAR/.owner")" \
-            php artisan migrate --force) >"$VAR/run/migrate.log" 2>&1 || return 1
+        (cd "$ROOT" && SKIVO_VAR="$owner" APP_ENV=production APP_KEY="$(setting APP_KEY)" DB_HOST="$host" DB_PORT="$port" DB_DATABASE="$1" \
+            DB_USERNAME="$user" DB_PASSWORD="$secret" DB_SSLMODE="$sslmode" CACHE_STORE=file php artisan migrate --force) >"$VAR/run/migrate.log" 2>&1 || return 1
         rm -rf "$owner"
     fi
     database_sql "$1" "GRANT USAGE ON SCHEMA public TO skivo_app; GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO skivo_app;

@@ -1,7 +1,7 @@
 # Debian's packages, Composer's and npm's, and the built styles and scripts. Sourced by common.sh.
 
 RUN_PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-curl php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-zip postgresql-15 nginx-light unzip"
-TEST_PACKAGES="chromium chromium-driver python3-numpy python3-scipy poppler-utils ffmpeg r-base-core openssl"
+TEST_PACKAGES="chromium chromium-driver python3-numpy python3-scipy poppler-utils ffmpeg r-base-core openssl pgbouncer redis-server php8.2-redis"
 
 package_is_there() { dpkg-query -W -f='${Status}' "$1" 2>/dev/null | grep -q '^install ok installed'; }
 

@@ -93,6 +93,8 @@ server_is_up() { [ -n "$(server_processes)" ]; }
 # A whole environment that leaves nothing behind: database, migrated, and served on a free port.
 # $1: the environment's name. Sets SITE to its address.
 throwaway_up() {
+    # Whatever a school keeps elsewhere is none of its business.
+    unset DB_HOST DB_READ_HOST
     take_lock
     server_down
     database_down 2>/dev/null || true

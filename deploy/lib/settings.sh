@@ -47,7 +47,13 @@ free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explo
 
 random_word() { php -r 'echo bin2hex(random_bytes(16));'; }
 
-setting() { [ ! -f "$VAR/.env" ] || sed -n "s/^$1=//p" "$VAR/.env" | tail -n 1; }
+setting() { [ ! -f "$VAR/.env" ] || sed -n -e "s/^$1=\"\(.*\)\"\$/\1/p;t" -e "s/^$1=//p" "$VAR/.env" | tail -n 1; }
+
+# The same as the application has it: from the environment, or else from .env.
+given() {
+    local held="${!1:-}"
+    echo "${held:-$(setting "$1")}"
+}
 
 set_setting() {
     local held

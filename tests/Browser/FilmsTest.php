@@ -5,16 +5,22 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\TestWith;
+use Skivo\Core\Car\CarAttribute;
 
 /** Many real films, as phones make them: several runs, two lanes, turned, slow; and many that hold what a film says. */
 final class FilmsTest extends BrowserTestCase
 {
-    private const WIDTH = 960;
-    private const HEIGHT = 540;
+    private const SMALL = [960, 540];
+
+    /** As phones film: what is claimed is claimed of this. */
+    private const LARGE = [1920, 1080];
 
     /** Films of scenes from this seed on, so many unless FILMS says otherwise; so many are made at a time. */
-    private const FILMS = 12;
+    private const FILMS = 10;
     private const SEED = 400;
+
+    /** Places are shown to a whole centimetre (m). */
+    private const ROUNDED = 0.005;
     private const AT_ONCE = 2;
 
     private static string $folder = '';
@@ -39,7 +45,7 @@ final class FilmsTest extends BrowserTestCase
             ['tries' => 2, 'lanes' => 2],
             "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,300\nReef,8,20,60,1,310\nTern,8,20,60,1,320\nSkua,8,20,60,,\n",
         );
-        [$film, $runs] = $this->films('--runs 2 --lanes 2 --seed 9')[0];
+        [$film, $runs] = $this->films(self::SMALL, '--runs 2 --lanes 2 --seed 9')[0];
         $browser = $this->signIn()->size(1280, 900)->visit("/challenges/{$challenge->id}/film");
         $this->choose($browser, $film);
         $browser->press('A second lane beside it');
@@ -86,7 +92,7 @@ final class FilmsTest extends BrowserTestCase
     public function testAFilmThatWasTurnedOrPlaysSlowlyIsReadAsWell(string $how, string $slower): void
     {
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
-        [$film, [[$true]]] = $this->films($how)[0];
+        [$film, [[$true]]] = $this->films(self::SMALL, $how)[0];
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
         $this->choose($browser, $film);
         $this->mark($browser, [$true]);
@@ -102,11 +108,17 @@ final class FilmsTest extends BrowserTestCase
     {
         $count = max(1, (int) (getenv('FILMS') ?: self::FILMS));
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
-        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
-        $within = ['stop' => 0, 'lasts' => 0, 'f' => 0];
-        $films = $this->films(...array_map(static fn(int $i): string => '--seed ' . (self::SEED + $i), range(1, $count)));
+        $run = $challenge->runs()->sole();
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$run->id}/film");
+        $within = ['stop' => 0, 'lasts' => 0, 'push' => 0, 'f' => 0];
+        $films = $this->films(self::LARGE, ...array_map(static fn(int $i): string => '--seed ' . (self::SEED + $i), range(1, $count)));
         $said = [];
         foreach ($films as [$film, [[$scene]]]) {
+            $sheet = $run->car->choices;
+            foreach ($scene['sheet'] as $attribute => $si) {
+                $sheet = $sheet->with(CarAttribute::from($attribute), $si);
+            }
+            $run->car->update(['choices' => $sheet]);
             $this->choose($browser, $film);
             $this->mark($browser, [$scene]);
             $refused = $this->read($browser);
@@ -118,20 +130,27 @@ final class FilmsTest extends BrowserTestCase
             $miss = [
                 'stop' => $this->figure($browser, 'Stopped at') / 100 - $true['distance_m'],
                 'lasts' => $this->figure($browser, 'Release to stop') - $true['lasts_s'],
+                'push' => $this->figure($browser, 'Push, on average') / 1000 / $true['push_n'] - 1.0,
                 'f' => $this->figure($browser, 'Friction f') / $true['friction'] - 1.0,
             ];
-            $within['stop'] += abs($miss['stop']) <= max(0.01, 0.005 * $true['distance_m']) ? 1 : 0;
+            $within['stop'] += abs($miss['stop']) <= max(0.01, 0.005 * $true['distance_m']) + self::ROUNDED ? 1 : 0;
             $within['lasts'] += abs($miss['lasts']) <= 1 / 30 ? 1 : 0;
+            $within['push'] += abs($miss['push']) <= 0.1 ? 1 : 0;
             $within['f'] += abs($miss['f']) <= 0.1 ? 1 : 0;
             $said[] = json_encode(array_map(static fn(float $each): float => round($each, 4), $miss));
         }
-        foreach ($within as $what => $count) {
-            self::assertGreaterThanOrEqual((int) floor(0.9 * $count), $count, "{$what}\n" . implode("\n", $said));
+        fwrite(STDERR, json_encode($within) . "\n" . implode("\n", $said) . "\n");
+        foreach ($within as $what => $often) {
+            self::assertGreaterThanOrEqual((int) floor(0.9 * $count), $often, "{$what}\n" . implode("\n", $said));
         }
     }
 
-    /** @return list<array{string, list<list<array<string, mixed>>>}> each film, with what is true of its runs by lane */
-    private function films(string ...$hows): array
+    /**
+     * @param array{int, int} $size px
+     *
+     * @return list<array{string, list<list<array<string, mixed>>>}> each film, with what is true of its runs by lane
+     */
+    private function films(array $size, string ...$hows): array
     {
         $films = [];
         foreach (array_chunk($hows, self::AT_ONCE) as $chunk) {
@@ -141,8 +160,8 @@ final class FilmsTest extends BrowserTestCase
                 $camera = sprintf(
                     'exec php %s --width %d --height %d --marks --out %s %s',
                     escapeshellarg(dirname(__DIR__, 2) . '/devices/camera.php'),
-                    self::WIDTH,
-                    self::HEIGHT,
+                    $size[0],
+                    $size[1],
                     escapeshellarg($file),
                     $how,
                 );
@@ -165,8 +184,7 @@ final class FilmsTest extends BrowserTestCase
         $browser->driver->executeScript('document.querySelector("[data-film-mark]").hidden = true; document.querySelector("[data-film-frame]").width = 0');
         $browser->find('#film-file')->sendKeys($film);
         $browser->wait(static fn(): bool => $browser->driver->executeScript(
-            'return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width === arguments[0]',
-            [self::WIDTH],
+            'return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width > 0',
         ));
     }
 

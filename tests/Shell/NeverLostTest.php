@@ -7,18 +7,16 @@ namespace Tests\Shell;
 use Illuminate\Support\Str;
 use PDO;
 use PHPUnit\Framework\TestCase;
+use Tests\MakesAClassOverHttp;
 use Tests\RunsSkivo;
 
 /** A run that was confirmed survives whatever happens to the machine; one that was not is sent again, and is there once. */
 final class NeverLostTest extends TestCase
 {
+    use MakesAClassOverHttp;
     use RunsSkivo;
 
     private int $port;
-
-    private \CurlHandle $client;
-
-    private string $token = '';
 
     private int $challenge = 0;
 
@@ -32,8 +30,7 @@ final class NeverLostTest extends TestCase
         mkdir($this->var);
         chmod($this->var, 0755);
         $this->port = $this->freePort();
-        $this->client = curl_init();
-        curl_setopt_array($this->client, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20]);
+        $this->openBrowser("http://127.0.0.1:{$this->port}");
     }
 
     protected function tearDown(): void
@@ -202,23 +199,16 @@ final class NeverLostTest extends TestCase
     {
         [$status, $said] = $this->skivo('start', '--port', (string) $this->port, '--empty');
         self::assertSame(0, $status, $said);
-        $this->page('/register');
-        $this->send('/register', ['_token' => $this->token, 'name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password', 'password_confirmation' => 'a long password']);
-        $this->page('/challenges/new');
-        $this->send('/challenges', ['_token' => $this->token, 'name' => 'Class', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '20', 'units' => 'metric', 'lane_length' => '6 m']);
-        $this->challenge = (int) $this->owner()->query('SELECT id FROM challenges')->fetchColumn();
-        $this->send("/challenges/{$this->challenge}/plan/safety", ['_token' => $this->token, '_method' => 'put']);
-        $this->send("/challenges/{$this->challenge}/groups", ['_token' => $this->token, 'names' => "One\nTwo\nThree"]);
+        $this->challenge = $this->makeClass("One\nTwo\nThree");
         $this->groups = array_map(intval(...), $this->owner()->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
         self::assertCount(3, $this->groups);
-        $this->page("/challenges/{$this->challenge}");
     }
 
     /** Logs a run; so many microseconds after it was sent, something happens. */
     private function log(string $id, int $number, ?callable $meanwhile = null, int $after = 0): int
     {
         curl_setopt_array($this->client, [
-            CURLOPT_URL => "http://127.0.0.1:{$this->port}/challenges/{$this->challenge}/runs",
+            CURLOPT_URL => "{$this->site}/challenges/{$this->challenge}/runs",
             CURLOPT_POST => true,
             CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $this->groups[$number % 3], 'distance' => (string) (200 + $number)]),
             CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$this->token}"],
@@ -245,22 +235,6 @@ final class NeverLostTest extends TestCase
     private function said(): string
     {
         return (string) curl_multi_getcontent($this->client);
-    }
-
-    private function page(string $path): void
-    {
-        curl_setopt_array($this->client, [CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);
-        $html = (string) curl_exec($this->client);
-        self::assertSame(1, preg_match('/name="_token" value="(\w+)"/', $html, $found), $path);
-        $this->token = $found[1];
-    }
-
-    /** @param array<string, string> $fields */
-    private function send(string $path, array $fields): void
-    {
-        curl_setopt_array($this->client, [CURLOPT_URL => "http://127.0.0.1:{$this->port}{$path}", CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($fields), CURLOPT_HTTPHEADER => []]);
-        curl_exec($this->client);
-        self::assertSame(302, curl_getinfo($this->client, CURLINFO_RESPONSE_CODE), $path);
     }
 
     /** As when the power goes: no word of warning. */

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\ImportSheet;
+use App\Bench\District;
+use App\Bench\RunDay;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Run;
 use App\Models\User;
 use GuzzleHttp\Client;
@@ -18,8 +19,8 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
+use InvalidArgumentException;
 use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Station;
@@ -55,12 +56,15 @@ final class Bench extends Command
 
     private const TURNS = 480;
 
-    /** A busy run day. */
-    private const POLLERS = 30;
-    private const LOGGERS = 10;
+    /** A busy run day: devices that follow it, that log, and how often each of those does (s), here far more often than a lane can run a car. */
+    private const ONE_CLASS = [30, 10, 10.0];
+    /** A school in which every class has its run day at once: a run every ten seconds in each. */
+    private const EACH_OF_MANY = [28, 2, 20.0];
+    private const SCHOOL = 25;
     private const DAY_SECONDS = 60;
-    /** Far more often than a lane can run a car. */
-    private const LOG_EVERY_SECONDS = 10.0;
+
+    /** So many classes more, of 30 groups with 12 runs each, make a million runs. */
+    private const CLASSES = 2_800;
 
     private const DESIGNS = [
         [],
@@ -72,7 +76,8 @@ final class Bench extends Command
         ['mass' => 0.12, 'nozzle_bore' => 0.01],
     ];
 
-    protected $signature = 'skivo:bench {site : address of a server on a database that may be written to}';
+    protected $signature = 'skivo:bench {site : address of a server on a database that may be written to}
+        {--district : how fast with a million runs stored, and how many classes at once}';
 
     protected $description = 'Measure how fast the pages answer with a full class';
 
@@ -89,6 +94,12 @@ final class Bench extends Command
         $token = preg_match('/name="_token" value="(\w+)"/', (string) $client->get('/sign-in')->getBody(), $found) === 1 ? $found[1] : '';
         $client->post('/sign-in', ['form_params' => ['_token' => $token, 'email' => $educator->email, 'password' => $password]]);
 
+        if ((bool) $this->option('district')) {
+            $this->runDay($import, $educator, self::SCHOOL);
+            $this->district($client, $kernel, $educator, $challenge);
+
+            return self::SUCCESS;
+        }
         $static = $this->time($client, '/robots.txt');
         $this->line(
             sprintf(
@@ -128,7 +139,7 @@ final class Bench extends Command
 
         $this->model();
         $this->dragging($client, $challenge);
-        $this->runDay($client, $import, $educator);
+        $this->runDay($import, $educator, 1);
 
         return self::SUCCESS;
     }
@@ -286,157 +297,39 @@ final class Bench extends Command
         );
     }
 
-    /**
-     * A busy run day: devices that follow the class, and devices that log, for a minute. Counts what was told to be safe
-     * and compares with what is stored.
-     */
-    private function runDay(Client $client, ImportSheet $import, User $educator): void
+    /** A class on its run day, and a whole school. */
+    private function runDay(ImportSheet $import, User $educator, int $classes): void
     {
-        $challenge = $this->challenge($educator, self::RUNS);
-        $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(1)));
-        $groups = $challenge->groups()->pluck('id')->all();
-        $before = $challenge->runs()->count();
-        $site = (string) $this->argument('site') ?: throw new \InvalidArgumentException('Say at which address Skivo answers.');
-        $page = (string) $client->get("/challenges/{$challenge->id}")->getBody();
-        $live = preg_match('~data-live="([^"]+)"~', $page, $found) === 1
-            ? html_entity_decode($found[1])
-            : throw new \RuntimeException('The page does not follow the class.');
-        $token = preg_match('/name="_token" value="(\w+)"/', $page, $found) === 1 ? $found[1] : '';
-        $cookies = [];
-        foreach (range(1, self::LOGGERS) as $number) {
-            [, $key] = Device::join($challenge, DeviceRole::Log, "bench {$number}");
-            $cookies[] = $key;
+        $challenges = [];
+        foreach (range(1, $classes) as $i) {
+            $challenges[] = $challenge = $this->challenge($educator, self::RUNS);
+            $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(0)));
         }
-        $multi = curl_multi_init();
-        $handles = [];
-        $due = [];
-        $start = hrtime(true);
-        $seconds = static fn(): float => (hrtime(true) - $start) / 1e9;
-        $handle = static function (int $key) use (&$handles): \CurlHandle {
-            $handles[$key] = curl_init();
-            curl_setopt_array($handles[$key], [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HEADER => true]);
+        [$following, $logging, $every] = $classes === 1 ? self::ONE_CLASS : self::EACH_OF_MANY;
+        $site = (string) $this->argument('site') ?: throw new InvalidArgumentException('Say at which address Skivo answers.');
+        $day = new RunDay($site, $challenges, $following, $logging, $every);
+        $day->last(self::DAY_SECONDS);
+        array_map($this->line(...), $day->says());
+    }
 
-            return $handles[$key];
-        };
-        // Pollers ask as a page does; loggers have pages of their own, each with its session.
-        $tags = array_fill(0, self::POLLERS, '');
-        foreach (range(0, self::POLLERS + self::LOGGERS - 1) as $key) {
-            $handle($key);
-            $due[$key] = $key < self::POLLERS ? $key * 1.0 / self::POLLERS : random_int(0, 1000) / 1000 * self::LOG_EVERY_SECONDS;
+    /** The same pages, with one class stored and with so many that a million runs are. */
+    private function district(Client $client, Kernel $kernel, User $educator, Challenge $challenge): void
+    {
+        $pages = ['challenges' => '/challenges', 'class page' => '', 'groups' => '/groups', 'every run' => '/runs', 'findings' => '/findings', 'report' => '/report'];
+        $path = static fn(string $page): string => $page === '/challenges' ? $page : "/challenges/{$challenge->id}{$page}";
+        $one = array_map(fn(string $page): array => $this->time($client, $path($page)), $pages);
+        $begun = hrtime(true);
+        $runs = District::fill($challenge, self::CLASSES);
+        $this->line(sprintf('%s runs of %s classes are stored (in %.0f s).', number_format($runs), number_format(Challenge::query()->count()), (hrtime(true) - $begun) / 1e9));
+        // What is anybody else's is not this educator's.
+        $others = User::query()->create(['name' => 'Others', 'email' => Str::lower(Str::random(12)) . '@skivo.example', 'password' => Str::random(20)]);
+        DB::table('challenges')->where('user_id', $educator->id)->where('id', '<>', $challenge->id)->update(['user_id' => $others->id]);
+        $rows = [];
+        foreach ($pages as $name => $page) {
+            $many = $this->time($client, $path($page));
+            $rows[] = [$name, ...$this->figures($one[$name]), ...$this->figures($many), number_format($this->quantile($many, 0.5) / $this->quantile($one[$name], 0.5), 2), (string) $this->queries($kernel, $educator, $path($page))];
         }
-        $tokens = [];
-        foreach ($cookies as $number => $key) {
-            $own = $handles[self::POLLERS + $number];
-            curl_setopt_array(
-                $own,
-                [CURLOPT_URL => "{$site}/challenges/{$challenge->id}", CURLOPT_HTTPHEADER => ["Authorization: Bearer {$key}"]],
-            );
-            $tokens[$number] = preg_match('/name="_token" value="(\w+)"/', (string) curl_exec($own), $found) === 1 ? $found[1] : $token;
-        }
-        $polls = $logs = $confirmed = $states = [];
-        $wantsState = array_fill(0, self::POLLERS, false);
-        $changed = 0;
-        $sent = [];
-        $running = 0;
-        while ($seconds() < self::DAY_SECONDS || $sent !== []) {
-            foreach ($due as $key => $at) {
-                if ($at > $seconds() || isset($sent[$key]) || $seconds() >= self::DAY_SECONDS) {
-                    continue;
-                }
-                if ($key < self::POLLERS) {
-                    $sent[$key] = $wantsState[$key] ? 'state' : 'poll';
-                    curl_setopt_array($handles[$key], $wantsState[$key]
-                        ? [
-                            CURLOPT_URL => "{$site}/challenges/{$challenge->id}/floor", CURLOPT_HTTPHEADER => [
-                                'Accept: application/json', "Authorization: Bearer {$cookies[0]}",
-                            ],
-                        ]
-                        : [CURLOPT_URL => $site . $live, CURLOPT_HTTPHEADER => ["If-None-Match: {$tags[$key]}"]]);
-                } else {
-                    $number = $key - self::POLLERS;
-                    $sent[$key] = $id = (string) Str::uuid();
-                    curl_setopt_array($handles[$key], [
-                        CURLOPT_URL => "{$site}/challenges/{$challenge->id}/runs",
-                        CURLOPT_POSTFIELDS => json_encode(
-                            [
-                                'id' => $id,
-                                'group' => $groups[random_int(0, count($groups) - 1)],
-                                'distance' => (string) random_int(150, 400),
-                            ],
-                            JSON_THROW_ON_ERROR,
-                        ),
-                        CURLOPT_HTTPHEADER => [
-                            'Content-Type: application/json',
-                            'Accept: application/json',
-                            "X-CSRF-TOKEN: {$tokens[$number]}",
-                            "Authorization: Bearer {$cookies[$number]}",
-                        ],
-                    ]);
-                }
-                curl_multi_add_handle($multi, $handles[$key]);
-            }
-            curl_multi_exec($multi, $running);
-            curl_multi_select($multi, 0.01);
-            while (($done = curl_multi_info_read($multi)) !== false) {
-                $key = (int) array_search($done['handle'], $handles, true);
-                $status = curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE);
-                $took = 1000 * curl_getinfo($done['handle'], CURLINFO_TOTAL_TIME);
-                if ($key < self::POLLERS) {
-                    $wasState = $sent[$key] === 'state';
-                    $wantsState[$key] = !$wasState && $status === 200;
-                    if ($status === 304) {
-                        $polls[] = $took;
-                    } elseif ($wasState) {
-                        $states[] = $took;
-                    } elseif ($status === 200) {
-                        $changed++;
-                        $tags[$key] = preg_match('/^etag: (\S+)/im', (string) curl_multi_getcontent($done['handle']), $found) === 1
-                            ? $found[1]
-                            : '';
-                    }
-                    // What changed is fetched at once, as a page does.
-                    $due[$key] = $seconds() + ($wantsState[$key] ? 0.0 : 1.0);
-                } else {
-                    $logs[] = $took;
-                    if ($status === 201) {
-                        $confirmed[] = $sent[$key];
-                    }
-                    // Lanes don't keep time with each other.
-                    $due[$key] = $seconds() + self::LOG_EVERY_SECONDS * random_int(500, 1500) / 1000;
-                }
-                curl_multi_remove_handle($multi, $done['handle']);
-                unset($sent[$key]);
-            }
-        }
-        sort($states);
-        sort($polls);
-        sort($logs);
-        $stored = $challenge->runs()->pluck('runs.id')->all();
-        $lost = count(array_diff($confirmed, $stored));
-        $this->line(sprintf(
-            'A run day of %d s: %d devices polling, %d logging. %d runs told to be safe of %d sent, %d stored, %d lost, %d twice or untold.',
-            self::DAY_SECONDS,
-            self::POLLERS,
-            self::LOGGERS,
-            count($confirmed),
-            count($logs),
-            count($stored) - $before,
-            $lost,
-            count($stored) - $before - count($confirmed) + $lost,
-        ));
-        $this->line(
-            sprintf(
-                '  logging a run: median %.0f ms, 95 %% within %.0f ms; an unchanged poll (%d of them, %d changed): median %.1f ms, 95 %% within %.1f ms; what changed: median %.0f ms, 95 %% within %.0f ms.',
-                $this->quantile($logs, 0.5),
-                $this->quantile($logs, 0.95),
-                count($polls),
-                $changed,
-                $this->quantile($polls, 0.5),
-                $this->quantile($polls, 0.95),
-                $this->quantile($states, 0.5),
-                $this->quantile($states, 0.95),
-            ),
-        );
+        $this->table(['page', 'one class', '95 %', 'the district', '95 %', 'ratio', 'queries'], $rows);
     }
 
     private function challenge(User $educator, int $tries): Challenge
@@ -451,10 +344,10 @@ final class Bench extends Command
     {
         $csv = "group,nozzle,nozzle bore (mm),outlets,nozzle length (cm),balloon diameter (cm),mass (g),wheels,wheel diameter (mm),wheel mount,chassis,try,distance (cm),time (s)\n";
         for ($group = 1; $group <= $groups; $group++) {
-            for ($try = 1; $try <= $runs; $try++) {
+            for ($try = 1; $try <= max(1, $runs); $try++) {
                 $distance = 120 + 9 * $group + (37 * $try * $group) % 41;
                 $csv .= sprintf(
-                    "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n",
+                    $runs === 0 ? "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,,,\n" : "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n",
                     $group,
                     4 + $group % 7,
                     17 + $group % 5,

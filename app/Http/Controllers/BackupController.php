@@ -19,7 +19,7 @@ final class BackupController
         $database = config('database.connections.pgsql');
         Process::timeout(self::PATIENCE_S)->env(['PGPASSWORD' => (string) $database['password'], 'PGSSLMODE' => (string) $database['sslmode']])->run([
             config('skivo.pg_bin') . '/pg_dump', '-h', (string) $database['host'], '-p', (string) $database['port'], '-U', (string) $database['username'],
-            '-Fc', '--no-owner', '--no-acl', '-f', $file, (string) $database['database'],
+            '-Fc', '--no-owner', '--no-acl', '-f', $file, (string) config('skivo.backup_database'),
         ])->throw();
 
         return response()->download($file, 'skivo-' . now()->format('Y-m-d') . '.dump', ['Content-Type' => 'application/octet-stream'])->deleteFileAfterSend();

@@ -21,6 +21,9 @@ final class ReadOwnWrites
     /** A replica that is farther behind than this (min) has other troubles. */
     private const MINUTES = 5;
 
+    /** As PostgreSQL writes a place in its log. */
+    private const PLACE = '~^[0-9A-F]{1,8}/[0-9A-F]{1,8}$~';
+
     /** @param Closure(Request): Response $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -29,14 +32,22 @@ final class ReadOwnWrites
         }
         $written = $request->cookies->get(self::COOKIE);
         // What changes something reads what it changes where that is true.
-        if (!$request->isMethodSafe() || (is_string($written) && !Replicas::have($written))) {
-            Replicas::readFromThePrimary();
-        }
+        $request->isMethodSafe()
+            ? Replicas::readFromOne(is_string($written) && preg_match(self::PLACE, $written) === 1 ? $written : null)
+            : Replicas::readFromThePrimary();
         $response = $next($request);
         if (!$request->isMethodSafe()) {
             $response->headers->setCookie(Cookie::create(self::COOKIE, Replicas::written(), now()->addMinutes(self::MINUTES), '/', null, $request->isSecure(), true, true, Cookie::SAMESITE_LAX));
         }
 
         return $response;
+    }
+
+    /** After all was sent: what streams reads as it goes. */
+    public function terminate(): void
+    {
+        if (Replicas::are()) {
+            Replicas::leave();
+        }
     }
 }

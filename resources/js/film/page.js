@@ -10,7 +10,7 @@ import { takesOf } from './takes.js';
 
 /** A higher line is taken where the car is seen along it in clearly more pictures; where it is in nearly all, none is looked for. */
 const CLEARLY = 0.03;
-const ALL = 0.95;
+const ALL = 0.9;
 
 /** Strips are found a moment after they are drawn, so that the page answers meanwhile. */
 const breath = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)));

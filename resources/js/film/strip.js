@@ -6,9 +6,12 @@
 /** A line of the strip is the mean of so many pixels across it. */
 const ACROSS = 3;
 
-/** A line that was drawn too low misses the wheels: it is read as well a little higher, by this share of its length, and by twice that. */
-const LIFT = 0.004;
-const LEAST_LIFT = 3;
+/**
+ * A line that was drawn too low misses the wheels: it is read as well a little higher, by one to three steps of a px, of more in films
+ * of more pixels. Far above the wheels' feet the car's other side is seen before this one, so that the lowest that does is the best.
+ */
+const STEPS = [0, 1, 2, 3];
+const PX_A_STEP = 1 / 1800;
 
 /** Where the lane runs up and down the picture, nobody knows which way is up. */
 const LEVEL = 0.5;
@@ -36,10 +39,10 @@ export class StripMaker {
         this.#lines = new Map();
         const canvas = document.createElement('canvas');
         const [cos, sin] = [(u1 - u0) / this.length, (v1 - v0) / this.length];
-        const lift = Math.max(LEAST_LIFT, Math.round(LIFT * this.length));
+        const step = Math.max(1, Math.round(PX_A_STEP * this.length));
         /** How far above the line each of its strips is read (px of the film). */
-        this.lifts = Math.abs(cos) < LEVEL ? [0] : [0, lift, 2 * lift];
-        this.#middle = 2 * lift + ACROSS;
+        this.lifts = Math.abs(cos) < LEVEL ? [0] : STEPS.map((steps) => steps * step);
+        this.#middle = Math.max(...this.lifts) + ACROSS;
         this.#up = -Math.sign(cos);
         [canvas.width, canvas.height] = [this.width, 2 * this.#middle];
         this.#context = canvas.getContext('2d', { willReadFrequently: true, alpha: false });
@@ -94,13 +97,22 @@ export class StripMaker {
     }
 }
 
-/** Lays a strip on a canvas, one px for each of its own. */
+/** Lays a strip on a canvas, its rows evenly in time: where pictures were missed, the nearest one stands for them. */
 export function paintStrip(canvas, { width, times, pixels }) {
     [canvas.width, canvas.height] = [width, times.length];
     const context = canvas.getContext('2d');
     const image = context.createImageData(width, times.length);
-    for (let i = 0; i < width * times.length; i += 1) {
-        image.data.set([pixels[3 * i], pixels[3 * i + 1], pixels[3 * i + 2], 255], 4 * i);
+    const step = (times[times.length - 1] - times[0]) / Math.max(1, times.length - 1);
+    let shown = 0;
+    for (let row = 0; row < times.length; row += 1) {
+        const time = times[0] + row * step;
+        while (shown + 1 < times.length && Math.abs(times[shown + 1] - time) <= Math.abs(times[shown] - time)) {
+            shown += 1;
+        }
+        for (let column = 0; column < width; column += 1) {
+            const from = 3 * (shown * width + column);
+            image.data.set([pixels[from], pixels[from + 1], pixels[from + 2], 255], 4 * (row * width + column));
+        }
     }
     context.putImageData(image, 0, 0);
 }
