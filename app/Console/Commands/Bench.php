@@ -56,11 +56,15 @@ final class Bench extends Command
 
     private const TURNS = 480;
 
-    /** A busy run day: devices that follow it, that log, and how often each of those does (s), here far more often than a lane can run a car. */
-    private const ONE_CLASS = [30, 10, 10.0];
-    /** A school in which every class has its run day at once: a run every ten seconds in each. */
-    private const EACH_OF_MANY = [28, 2, 20.0];
-    private const SCHOOL = 25;
+    /** A busy run day of one class: screens at the lane, tablets of groups, devices that log, and how often each of those does (s): far more often than a lane can run a car. */
+    private const ONE_CLASS = [10, 20, 10, 10.0];
+
+    /**
+     * A school in which so many classes of ten groups have their run day at once, each with thirty devices and a run every twenty seconds:
+     * where all of them follow the lane, and where most show a group's own page.
+     */
+    private const SCHOOLS = [[25, [28, 0, 2, 40.0]], [10, [8, 20, 2, 40.0]]];
+    private const GROUPS_OF_EACH = 10;
     private const DAY_SECONDS = 60;
 
     /** So many classes more, of 30 groups with 12 runs each, make a million runs. */
@@ -95,7 +99,9 @@ final class Bench extends Command
         $client->post('/sign-in', ['form_params' => ['_token' => $token, 'email' => $educator->email, 'password' => $password]]);
 
         if ((bool) $this->option('district')) {
-            $this->runDay($import, $educator, self::SCHOOL);
+            foreach (self::SCHOOLS as [$classes, $devices]) {
+                $this->runDay($import, $educator, $classes, self::GROUPS_OF_EACH, $devices);
+            }
             $this->district($client, $kernel, $educator, $challenge);
 
             return self::SUCCESS;
@@ -139,7 +145,7 @@ final class Bench extends Command
 
         $this->model();
         $this->dragging($client, $challenge);
-        $this->runDay($import, $educator, 1);
+        $this->runDay($import, $educator, 1, self::GROUPS, self::ONE_CLASS);
 
         return self::SUCCESS;
     }
@@ -297,17 +303,16 @@ final class Bench extends Command
         );
     }
 
-    /** A class on its run day, and a whole school. */
-    private function runDay(ImportSheet $import, User $educator, int $classes): void
+    /** @param array{int, int, int, float} $devices of each class */
+    private function runDay(ImportSheet $import, User $educator, int $classes, int $groups, array $devices): void
     {
         $challenges = [];
         foreach (range(1, $classes) as $i) {
             $challenges[] = $challenge = $this->challenge($educator, self::RUNS);
-            $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(0)));
+            $import->store($challenge, (new SheetReader(UnitSystem::Metric))->read($this->sheet(0, $groups)));
         }
-        [$following, $logging, $every] = $classes === 1 ? self::ONE_CLASS : self::EACH_OF_MANY;
         $site = (string) $this->argument('site') ?: throw new InvalidArgumentException('Say at which address Skivo answers.');
-        $day = new RunDay($site, $challenges, $following, $logging, $every);
+        $day = new RunDay($site, $challenges, ...$devices);
         $day->last(self::DAY_SECONDS);
         array_map($this->line(...), $day->says());
     }

@@ -9,7 +9,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Tells a page whether anything has changed: one number, and nothing where it is still the same. Served by nginx it is public/live.php
+ * Tells a page whether anything has changed: one number, and nothing where it is still the same. Served by nginx it is live/number.php
  * that answers, without starting the framework; this is for whatever else serves, and for what is odd about a request.
  */
 final class LiveController

@@ -187,7 +187,8 @@ class Entry {
 
     /** How the class stands now. */
     #hear(state) {
-        this.fields._token.value = state.token;
+        // Not of what was drawn for all.
+        this.fields._token.value = state.token ?? this.fields._token.value;
         this.instruments.hear(state.readings ?? {});
         state.groups.forEach((group) => this.#hearGroup(group));
         const typing = this.fields.distance.value !== '' && this.fields.distance.dataset.filled === undefined;

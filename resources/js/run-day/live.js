@@ -1,6 +1,11 @@
 import { morph } from './morph.js';
 
+/** How often it is asked whether anything changed (ms): by a screen at the lane, and by any other page. */
 const EVERY = 1000;
+const EVERY_OF_PAGES = 3000;
+
+/** A page is asked for anew no sooner than so long after the last time (ms), and not by all tablets in the same moment. */
+const REST = 8000;
 
 /**
  * Follows the class: asks a short question often, and only where the answer is new asks for what changed. Pieces of the
@@ -16,6 +21,12 @@ export function attachLive(root) {
 class Live {
     #asking = false;
 
+    /** Whether the page wants its own token with what changed. */
+    #renews = false;
+
+    /** When the page was asked for anew, as performance.now() has it. */
+    #reloaded = -Infinity;
+
     constructor(root, page) {
         this.root = root;
         this.page = page;
@@ -24,15 +35,24 @@ class Live {
     }
 
     start() {
-        setInterval(() => this.#ask(), EVERY);
-        document.addEventListener('skivo:changed', () => this.#ask());
-        document.addEventListener('skivo:ask', () => this.#ask(true));
+        setInterval(() => this.#ask(), this.hasState ? EVERY : EVERY_OF_PAGES);
+        document.addEventListener('skivo:changed', () => this.#askNow());
+        document.addEventListener('skivo:ask', () => {
+            this.#renews = true;
+            this.#ask(true);
+        });
         document.addEventListener('visibilitychange', () => {
             if (!document.hidden) {
-                this.#ask();
+                this.#askNow();
             }
         });
         this.#ask(this.hasState && this.page.dataset.fresh === undefined);
+    }
+
+    /** Who looks at it has a reason to. */
+    #askNow() {
+        this.#reloaded = -Infinity;
+        this.#ask();
     }
 
     get #shown() {
@@ -65,6 +85,11 @@ class Live {
     }
 
     async #refresh(announced) {
+        if (!this.hasState && performance.now() - this.#reloaded < REST * (0.75 + Math.random() / 2)) {
+            // It is still new when it is asked the next time.
+            return;
+        }
+        this.#reloaded = performance.now();
         await (this.hasState ? this.#showState(announced) : this.#reload());
         // Somebody else's request was drawing it just then.
         if (this.#shown < announced) {
@@ -90,7 +115,8 @@ class Live {
 
     async #showState(announced) {
         const asked = performance.now();
-        const response = await beside(this.page.dataset.state, 'application/json');
+        const response = await beside(`${this.page.dataset.state}${this.#renews ? '?renew=1' : ''}`, 'application/json');
+        this.#renews = false;
         if (!response.ok) {
             if ([401, 403, 404].includes(response.status)) {
                 document.dispatchEvent(new CustomEvent('skivo:gone'));
