@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\ImportSheet;
-use App\Bench\District;
-use App\Bench\RunDay;
+use App\Console\Bench\District;
+use App\Console\Bench\RunDay;
 use App\Models\Challenge;
 use App\Models\Run;
 use App\Models\User;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace App\Console\Bench;
 
 use App\Models\Challenge;
 use App\Models\Device;
