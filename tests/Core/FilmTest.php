@@ -15,6 +15,7 @@ use Skivo\Core\Film\FilmMark;
 use Skivo\Core\Film\FilmPoint;
 use Skivo\Core\Film\LaneScale;
 use Skivo\Core\Film\Motion;
+use Skivo\Core\Film\SeenFilm;
 use Skivo\Core\Film\Sight;
 use Skivo\Core\Film\UnreadableFilmException;
 use Skivo\Core\Simulation\Settings;
@@ -128,6 +129,24 @@ final class FilmTest extends TestCase
         }
     }
 
+    /** What stands upright on the lane is seen straight above its foot: the scale of the drawn line holds there too, and more of the car is seen. */
+    public function testACarFollowedAboveTheLineIsWhereItIs(): void
+    {
+        foreach ([2, 9, 17] as $seed) {
+            $scene = new FilmedScene($seed);
+            [$line, $scale] = self::marked($scene);
+            $liftPx = 0.015 / $scale->metresPerPx($line->lengthPx / 2);
+            $points = self::points($scene, $line, 0.015);
+            [$low, $high] = array_map(
+                static fn(float $lift): FilmedRun => (new SeenFilm($line, $scale->marks, $points, new Sight($scene->drawnM, $scene->cameraM), 1.0, $lift))->run($scale, FilmedCar::of($scene->truth)),
+                [0.0, $liftPx],
+            );
+            self::assertEqualsWithDelta($scene->run->distanceM, $high->distance->value, 0.005 * $scene->run->distanceM, "seed {$seed}");
+            self::assertEqualsWithDelta($low->distance->value, $high->distance->value, 1e-9, "seed {$seed}");
+            self::assertGreaterThan($low->distance->standardUncertainty + 0.01, $high->distance->standardUncertainty, 'the far side may have been followed');
+        }
+    }
+
     public function testAFilmThatEndsEarlySaysSo(): void
     {
         $scene = new FilmedScene(9);
@@ -188,13 +207,13 @@ final class FilmTest extends TestCase
         return [$line, LaneScale::of($line, array_map(static fn(array $tap): FilmMark => new FilmMark(...$tap), $scene->taps(5, 0.0)))];
     }
 
-    /** @return list<FilmPoint> where the car was, without error */
-    private static function points(FilmedScene $scene, FilmLine $line): array
+    /** @return list<FilmPoint> where the car was, without error; so far above the drawn line (m) */
+    private static function points(FilmedScene $scene, FilmLine $line, float $above = 0.0): array
     {
-        return array_map(static function (float $at) use ($scene, $line): FilmPoint {
+        return array_map(static function (float $at) use ($scene, $line, $above): FilmPoint {
             $x = $scene->placeM($at);
 
-            return new FilmPoint($at, $line->along(...$scene->lens->sees($x, $scene->acrossM($x), $scene->drawnM)));
+            return new FilmPoint($at, $line->along(...$scene->lens->sees($x, $scene->acrossM($x), $scene->drawnM + $above)));
         }, $scene->times);
     }
 }
