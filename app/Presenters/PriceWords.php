@@ -7,6 +7,7 @@ namespace App\Presenters;
 use App\Models\Car as Recorded;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\WorkedOut;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\MassSum;
@@ -35,9 +36,8 @@ final readonly class PriceWords
         $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
         $forecast = ClassFindings::of($record)->found->forecast;
         $state = $forecast->states[$recorded->id ?? 0] ?? $forecast->usual();
-        $price = $carried > 0.0
-            ? AttachmentPrice::of($model, $state, $carried)
-            : AttachmentPrice::of($model->with(CarAttribute::Mass, $mass + self::SMALL_LOAD_KG), $state, self::SMALL_LOAD_KG);
+        [$model, $load] = $carried > 0.0 ? [$model, $carried] : [$model->with(CarAttribute::Mass, $mass + self::SMALL_LOAD_KG), self::SMALL_LOAD_KG];
+        $price = WorkedOut::from('price', [$model, $state, $load], static fn(): ?AttachmentPrice => AttachmentPrice::of($model, $state, $load));
         if ($price === null) {
             return null;
         }

@@ -24,6 +24,7 @@ use Skivo\Core\Findings\Work;
 use Skivo\Core\Forecast\CheckShifts;
 use Skivo\Core\Statistics\Outlier;
 use Skivo\Core\Statistics\Sample;
+use WeakMap;
 
 /**
  * What a class found out, by the tries that are looked at. Holds ids and numbers only, and is kept with the challenge's
@@ -46,6 +47,18 @@ final readonly class ClassFindings
     ) {}
 
     public static function of(ClassRecord $record, Counting $counting = Counting::Rule): self
+    {
+        /** @var WeakMap<ClassRecord, array<string, self>>|null $read a page asks many times, and what is kept is large */
+        static $read = null;
+        $read ??= new WeakMap();
+        $held = $read[$record] ?? [];
+        $held[$counting->value] ??= self::kept($record, $counting);
+        $read[$record] = $held;
+
+        return $held[$counting->value];
+    }
+
+    private static function kept(ClassRecord $record, Counting $counting): self
     {
         // What another build of the program found is not asked again.
         $key = "findings:{$record->challenge->id}:{$counting->value}:" . config('skivo.build');

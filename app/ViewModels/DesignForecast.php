@@ -23,10 +23,13 @@ final readonly class DesignForecast
             return null;
         }
         $state = ClassFindings::of($record)->found->forecast->usual();
-        try {
-            return Prediction::of(Prediction::begin($model->settings, $state), $state, false)->forecast;
-        } catch (OutOfRangeException) {
-            return null;
-        }
+
+        return WorkedOut::from('design', [$model->settings, $state], static function () use ($model, $state): ?Forecast {
+            try {
+                return Prediction::of(Prediction::begin($model->settings, $state), $state, false)->forecast;
+            } catch (OutOfRangeException) {
+                return null;
+            }
+        });
     }
 }

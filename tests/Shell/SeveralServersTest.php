@@ -180,6 +180,10 @@ final class SeveralServersTest extends TestCase
         foreach (['b', 'c'] as $standby) {
             $this->databases->sql($standby, 'skivo', 'SELECT pg_wal_replay_resume()');
         }
+        // Whatever is only shown can be read where nothing can be written.
+        foreach (['', '/findings', '/findings/sure', '/report', '/runs', '/plan', '/build', '/room', '/sharing', '/what-if'] as $page) {
+            self::assertSame(200, $this->asks($page), $page);
+        }
     }
 
     private function aBackupGoesThroughThePooler(): void
@@ -259,11 +263,11 @@ final class SeveralServersTest extends TestCase
         }
     }
 
-    /** What the class's page answers to who has written nothing lately. */
-    private function asks(): int
+    /** What a page of the class answers to who has written nothing lately. */
+    private function asks(string $page = ''): int
     {
         $client = curl_copy_handle($this->client);
-        curl_setopt_array($client, [CURLOPT_URL => "{$this->site}/challenges/{$this->challenge}", CURLOPT_HTTPGET => true, CURLOPT_COOKIELIST => 'ALL', CURLOPT_HTTPHEADER => ["Cookie: {$this->cookies()}"]]);
+        curl_setopt_array($client, [CURLOPT_URL => "{$this->site}/challenges/{$this->challenge}{$page}", CURLOPT_HTTPGET => true, CURLOPT_COOKIELIST => 'ALL', CURLOPT_HTTPHEADER => ["Cookie: {$this->cookies()}"]]);
         curl_exec($client);
 
         return curl_getinfo($client, CURLINFO_RESPONSE_CODE);
