@@ -181,7 +181,7 @@ final class SeveralServersTest extends TestCase
             $this->databases->sql($standby, 'skivo', 'SELECT pg_wal_replay_resume()');
         }
         // Whatever is only shown can be read where nothing can be written.
-        foreach (['', '/findings', '/findings/sure', '/report', '/runs', '/plan', '/build', '/room', '/sharing', '/what-if'] as $page) {
+        foreach (['', '/findings', '/findings/sure', '/report', '/runs', '/plan', '/groups', '/room', '/sharing', '/what-if'] as $page) {
             self::assertSame(200, $this->asks($page), $page);
         }
     }
