@@ -17,7 +17,7 @@ use Skivo\Core\Simulation\SimulatedRun;
  */
 final class FilmedScene
 {
-    /** As its build sheet has it: weighed on a scale for the kitchen. */
+    /** As its build sheet has it: weighed on a scale for the kitchen, its balloon held against a ruler. */
     public readonly Settings $settings;
 
     /** As it is. */
@@ -46,6 +46,9 @@ final class FilmedScene
     public const CAR_LENGTH_M = 0.15;
     private const WHEEL_M = 0.015;
     private const TRACK_M = 0.08;
+
+    /** What a balloon's size on the sheet is off by (standard). */
+    private const SIZE_ERROR_M = 0.005;
 
     private readonly Randomizer $chance;
     private readonly float $drift;
@@ -88,7 +91,7 @@ final class FilmedScene
             $run = $drawn->run(1e-8, true, 1.0, $settings === null ? $this->between(0.7, 0.95) : 1.0);
         } while ($settings === null && ($run->distanceM < 1.2 || $run->distanceM > ($same === null ? 9.0 : 0.95 * $same->laneM) || $run->driveEnd === null));
         $this->truth = $drawn;
-        $this->settings = $drawn->with(CarAttribute::Mass, $drawn->get(CarAttribute::Mass) + 0.0005 * $this->normal());
+        $weighed = $drawn->get(CarAttribute::Mass) + 0.0005 * $this->normal();
         $this->run = $run;
         $this->laneM = $same->laneM ?? max(2.0, ceil($run->distanceM * $this->between(1.05, 1.35)));
         $this->cameraM = $same->cameraM ?? $this->between(0.9, 1.6);
@@ -121,6 +124,9 @@ final class FilmedScene
             array_map(fn(int $i): float => $i * ($this->laneM > 5.0 ? 1.0 : 0.5), range(0, 40)),
             fn(float $x): bool => $x <= $this->laneM - 0.02,
         ));
+        $this->settings = $drawn
+            ->with(CarAttribute::Mass, $weighed)
+            ->with(CarAttribute::BalloonSize, $drawn->get(CarAttribute::BalloonSize) + self::SIZE_ERROR_M * $this->normal());
     }
 
     /** Of the car's front, from where it was let go (m), at a second of the film. */

@@ -14,11 +14,15 @@ final readonly class FilmedCar
     private const SCALE_KG = 0.0005;
     private const UNWEIGHED = 0.15;
 
+    /** What the model's drag may be off by, of it (standard): a balloon on a car is no sphere in the open. From memory. */
+    private const DRAG_ERROR = 0.05;
+
     /**
      * @param float $massErrorKg standard uncertainty of its mass
      * @param float $inertiaKg its mass, and what the spin of its wheels adds
      * @param float $dragKgM k of F = k·v² once nothing pushes it
      * @param PushShape|null $shape null of a car that nothing pushes on the lane: a ramp alone, or one let go with a speed
+     * @param list<PushShape> $otherShapes as it may be as well
      */
     private function __construct(
         public float $massKg,
@@ -26,13 +30,23 @@ final readonly class FilmedCar
         public float $inertiaKg,
         public float $dragKgM,
         public ?PushShape $shape,
-        private ?PushShape $other,
+        private array $otherShapes,
     ) {}
 
-    /** The same, its push rising and falling as another balloon's or band's. */
-    public function otherwise(): self
+    /** @return list<self> the same, each with one of what the film owes to the model off by its standard uncertainty */
+    public function others(): array
     {
-        return new self($this->massKg, $this->massErrorKg, $this->inertiaKg, $this->dragKgM, $this->other, $this->shape);
+        $more = 1.0 + self::DRAG_ERROR;
+
+        return [
+            $this->like($this->shape?->dragged($more), $more * $this->dragKgM),
+            ...array_map(fn(PushShape $shape): self => $this->like($shape, $this->dragKgM), $this->otherShapes),
+        ];
+    }
+
+    private function like(?PushShape $shape, float $dragKgM): self
+    {
+        return new self($this->massKg, $this->massErrorKg, $this->inertiaKg, $dragKgM, $shape, []);
     }
 
     /**
@@ -52,7 +66,7 @@ final readonly class FilmedCar
             $vehicle->massKg + $vehicle->wheelEquivalentMassKg + ($elastic === null ? 0.0 : $elastic->drive->spinInertiaKgM2 / $elastic->drive->wheelRadiusM ** 2),
             $shape->dragKgM[PushShape::STEPS] ?? ($elastic->air ?? $car->design()->air)->densityKgM3() / 2 * $vehicle->bodyDragAreaM2,
             $shape,
-            PushShape::other($car),
+            PushShape::others($car),
         );
     }
 

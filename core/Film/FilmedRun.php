@@ -10,8 +10,8 @@ use Skivo\Core\Statistics\Estimate;
 
 /**
  * What a film says of a run: release, push, end of the push, friction and stop are those of the motion that fits its pictures best.
- * Beside what the fit leaves open, the intervals hold what the marks, the height of what was followed, and a path beside the line
- * may be off by: the fit is made again with each of them moved by its uncertainty (GUM 5.1.3, note 2).
+ * Beside what the fit leaves open, the intervals hold what the marks, the height of what was followed, a path beside the line, the
+ * drag and the shape of the push may be off by: the fit is made again with each of them moved by its uncertainty (GUM 5.1.3, note 2).
  */
 final readonly class FilmedRun
 {
@@ -24,8 +24,11 @@ final readonly class FilmedRun
     /** A film that ends so much before the car stood (s) does not show its stop. */
     private const SHORT_S = 0.06;
 
-    /** A time is known no better than to this share of the time from picture to picture (standard). From trial. */
-    private const BETWEEN = 0.12;
+    /**
+     * A time is known no better than to this share of the time from picture to picture (standard). From trial. The release is fitted
+     * from both sides, a car at rest and a car that goes, and so is known better.
+     */
+    private const BETWEEN = ['release' => 0.05, 'limp_after' => 0.12, 'lasts' => 0.12];
 
     /** The end of a push is a bend in the way, and what a slanted view shows of the far wheels bends it too. From trial. */
     private const BEND = 0.22;
@@ -33,6 +36,12 @@ final readonly class FilmedRun
     /** A car that the motion misses by more than this of its way, or the other (px), did something else. From trial. */
     private const MISSES = 0.006;
     private const MISSES_PX = 4.0;
+
+    /** A car that is first seen at more than this share of its greatest speed was let go before. From trial. */
+    private const ON_ITS_WAY = 0.5;
+
+    /** A release that the pictures leave open by so much (s, standard) was not seen. From trial. */
+    private const UNSEEN_S = 0.2;
 
     /** Of the pictures used, so many must agree with the motion. */
     private const AGREE = 0.7;
@@ -81,6 +90,10 @@ final readonly class FilmedRun
         $places = $sight->places($points, $scale);
         $slopes = array_map(static fn(FilmPoint $point): float => $scale->metresPerPx($point->alongPx), $points);
         $guess = MotionFit::guess($times, $places);
+        // Found too late on its way, a car tells neither when it was let go nor how far it came.
+        if ($car->shape !== null && $guess['first'] > self::ON_ITS_WAY * $guess['speed']) {
+            throw new UnreadableFilmException(new Remark('film.start_not_seen'));
+        }
         $used = MotionFit::window($times, $guess);
         [$t, $x, $px] = [self::only($times, $used), self::only($places, $used), self::only($slopes, $used)];
         $fit = MotionFit::of($t, $x, $px, $car, $guess);
@@ -88,16 +101,23 @@ final readonly class FilmedRun
             throw new UnreadableFilmException(new Remark('film.not_one_run'));
         }
         $at = $fit->results($car);
-        $variances = array_map(static fn(float $error): float => $error ** 2, $fit->errors($car));
+        $errors = $fit->errors($car);
+        if (!($errors['release'] < self::UNSEEN_S)) {
+            throw new UnreadableFilmException(new Remark('film.start_not_seen'));
+        }
+        $variances = array_map(static fn(float $error): float => $error ** 2, $errors);
         foreach (self::others($points, $used, $scale, $sight, $car, $fit, [$t, $x, $px], $guess) as $other) {
             foreach ($other as $name => $value) {
                 $variances[$name] += ($value - $at[$name]) ** 2;
             }
         }
+        if (!is_finite(array_sum($variances))) {
+            throw new UnreadableFilmException(new Remark('film.not_one_run'));
+        }
         // Between two pictures nobody looked.
         $between = ($times[count($times) - 1] - $times[0]) / (count($times) - 1);
-        foreach (['release', 'limp_after', 'lasts'] as $name) {
-            $variances[$name] += (self::BETWEEN * $between) ** 2;
+        foreach (self::BETWEEN as $name => $share) {
+            $variances[$name] += ($share * $between) ** 2;
         }
         $variances['limp_after'] += (self::BEND * $between) ** 2;
         $variances['push'] += ($at['push'] * $car->massErrorKg / $car->massKg) ** 2;
@@ -123,12 +143,12 @@ final readonly class FilmedRun
     }
 
     /**
-     * What it would be if a mark, the sight or the push's shape were otherwise.
+     * What it would be if a mark, the sight, the air or the push's shape were otherwise.
      *
      * @param non-empty-list<FilmPoint> $points
      * @param list<int> $used
      * @param array{list<float>, list<float>, list<float>} $seen times, places and m for each px of those that are used
-     * @param array{release: float, limp: float, stop: float, speed: float, start: float} $guess
+     * @param array{release: float, limp: float, stop: float, speed: float, start: float, first: float} $guess
      *
      * @return list<array<string, float>>
      */
@@ -147,9 +167,8 @@ final readonly class FilmedRun
             ...array_map(static fn(Sight $other): array => $other->places($points, $scale), $sight->others()),
         ];
         $others = array_map(static fn(array $each): array => $fit->shifted(self::only($each, $used))->results($car), $places);
-        if ($car->shape !== null) {
-            $otherwise = $car->otherwise();
-            $others[] = MotionFit::of($seen[0], $seen[1], $seen[2], $otherwise, $guess, $fit)->results($otherwise);
+        foreach ($car->others() as $each) {
+            $others[] = MotionFit::of($seen[0], $seen[1], $seen[2], $each, $guess, $fit)->results($each);
         }
 
         return $others;

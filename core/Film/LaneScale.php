@@ -19,7 +19,7 @@ final readonly class LaneScale
     public const MOST = 24;
 
     /** A tap on a mark is off by so much in either direction (px, standard deviation), before marks say otherwise. From trial. */
-    public const TAP_PX = 1.2;
+    public const TAP_PX = 1.0;
 
     /** So many degrees of freedom that figure is worth. */
     private const TAP_FREEDOM = 4;

@@ -74,12 +74,13 @@ final readonly class MotionFit
     ) {}
 
     /**
-     * What the pictures look like at first: release, limp and stop (s), greatest speed (m/s), place of the start (m).
+     * What the pictures look like at first: release, limp and stop (s), greatest speed (m/s), place of the start (m), speed in the first
+     * picture (m/s).
      *
      * @param list<float> $times
      * @param list<float> $places
      *
-     * @return array{release: float, limp: float, stop: float, speed: float, start: float}
+     * @return array{release: float, limp: float, stop: float, speed: float, start: float, first: float}
      *
      * @throws UnreadableFilmException where nothing moves
      */
@@ -115,7 +116,7 @@ final readonly class MotionFit
 
         return [
             'release' => $points[$from]->timeS, 'limp' => $points[$peak]->timeS, 'stop' => $points[$to]->timeS,
-            'speed' => $speed, 'start' => $points[$from]->placeM,
+            'speed' => $speed, 'start' => $points[$from]->placeM, 'first' => $speeds[0],
         ];
     }
 
@@ -123,7 +124,7 @@ final readonly class MotionFit
      * Which pictures to use.
      *
      * @param list<float> $times
-     * @param array{release: float, limp: float, stop: float, speed: float, start: float} $guess
+     * @param array{release: float, limp: float, stop: float, speed: float, start: float, first: float} $guess
      *
      * @return list<int>
      */
@@ -142,7 +143,7 @@ final readonly class MotionFit
      * @param list<float> $times s
      * @param list<float> $places m
      * @param list<float> $slopes m for each px there
-     * @param array{release: float, limp: float, stop: float, speed: float, start: float} $guess
+     * @param array{release: float, limp: float, stop: float, speed: float, start: float, first: float} $guess
      * @param self|null $near a motion of the same pictures that this one is near to
      *
      * @throws UnreadableFilmException where no motion fits
@@ -228,7 +229,7 @@ final readonly class MotionFit
     }
 
     /**
-     * @param array{release: float, limp: float, stop: float, speed: float, start: float} $guess
+     * @param array{release: float, limp: float, stop: float, speed: float, start: float, first: float} $guess
      *
      * @return list<float>
      */

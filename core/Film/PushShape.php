@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Film;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\Settings;
 
@@ -22,6 +23,9 @@ final readonly class PushShape
     /** What emptying balloons and bands give of the model's, usually; and what they may give as well. From memory. */
     private const USUAL = 0.85;
     private const OTHER = 0.65;
+
+    /** What a balloon held against a ruler is off by (standard). From memory. */
+    private const SIZE_ERROR_M = 0.005;
 
     /**
      * @param list<float> $push over its mean, from the release to its end
@@ -44,10 +48,30 @@ final readonly class PushShape
         return self::with($car, self::USUAL);
     }
 
-    /** As it would rise and fall in a weaker balloon or band: what the film's figures owe to the shape. */
-    public static function other(Settings $car): ?self
+    /**
+     * As it would rise and fall in a weaker balloon or band, and in a balloon that was a little larger than it was held to be: what
+     * the film's figures owe to the shape.
+     *
+     * @return list<self>
+     *
+     * @throws OutOfRangeException where the model can't compute with the car
+     */
+    public static function others(Settings $car): array
     {
-        return self::with($car, self::OTHER);
+        $larger = $car->source->blows() ? self::with(self::larger($car), self::USUAL) : null;
+
+        return array_values(array_filter([self::with($car, self::OTHER), $larger]));
+    }
+
+    private static function larger(Settings $car): Settings
+    {
+        return $car->with(CarAttribute::BalloonSize, $car->get(CarAttribute::BalloonSize) + self::SIZE_ERROR_M);
+    }
+
+    /** The same with so many times the drag. */
+    public function dragged(float $times): self
+    {
+        return new self($this->push, array_map(static fn(float $each): float => $times * $each, $this->dragKgM), $this->airKg);
     }
 
     private static function with(Settings $car, float $strength): ?self

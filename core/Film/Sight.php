@@ -12,7 +12,7 @@ namespace Skivo\Core\Film;
 final readonly class Sight
 {
     /** What is followed is known in its height to about this (m); the camera's to about this share. From trial. */
-    private const HEIGHT_ERROR_M = 0.003;
+    private const HEIGHT_ERROR_M = 0.0025;
     private const CAMERA_ERROR = 0.05;
 
     /** A line that runs higher than this goes through the body, and past what its far side shows before the near one: up to so much (m). */

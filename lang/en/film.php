@@ -91,5 +91,6 @@ return [
     'marks_out_of_order' => 'The marks are no lane seen from the side: distances have to grow along the line, from its start.',
     'too_few_pictures' => 'The car moves in too few pictures: :count, and it takes :least. Film more pictures a second, or more of the run.',
     'stands' => 'The car does not move along the line.',
+    'start_not_seen' => 'The car is found too late on its way: when and where it was let go can’t be told. Set rings on the curve from the start on, or draw the line along the wheels again.',
     'not_one_run' => 'This is no run of a car that is pushed and rolls out: it was touched, it hit something, or the line missed it. Look at the rings.',
 ];

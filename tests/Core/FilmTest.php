@@ -160,6 +160,28 @@ final class FilmTest extends TestCase
         self::assertEqualsWithDelta($scene->run->distanceM, $film->distance->value, 0.02 * $scene->run->distanceM);
     }
 
+    public function testARunSeenTooLateIsRefusedAndOneSeenALittleLateIsReadAsWell(): void
+    {
+        foreach ([2, 5, 9, 17] as $seed) {
+            $scene = new FilmedScene($seed);
+            [$line, $scale] = self::marked($scene);
+            $from = static fn(float $share): array => array_values(array_filter(
+                self::points($scene, $line),
+                static fn(FilmPoint $point): bool => $point->timeS > $scene->releaseS + $share * ($scene->run->driveEnd->timeS ?? 0.0),
+            ));
+            $read = static fn(float $share): FilmedRun => FilmedRun::of($from($share), $scale, FilmedCar::of($scene->truth), new Sight($scene->drawnM, $scene->cameraM));
+            self::assertEqualsWithDelta($scene->run->distanceM, $read(0.3)->distance->value, 0.01 * $scene->run->distanceM, "seed {$seed}");
+            foreach ([0.7, 1.0, 1.2] as $late) {
+                try {
+                    $read($late);
+                    self::fail("seed {$seed} from {$late} of its push was read");
+                } catch (UnreadableFilmException $unreadable) {
+                    self::assertSame('film.start_not_seen', $unreadable->remark()->code);
+                }
+            }
+        }
+    }
+
     public function testWhatIsNoRunIsRefused(): void
     {
         $scene = new FilmedScene(9);
@@ -180,7 +202,7 @@ final class FilmTest extends TestCase
         // Carried on twice, by hand.
         $stair = array_map(static fn(FilmPoint $point): FilmPoint => new FilmPoint(
             $point->timeS,
-            $first + 250.0 * (floor($point->timeS / 1.2) + min(1.0, fmod($point->timeS, 1.2) / 0.4)),
+            $first + 250.0 * (floor($point->timeS / 1.2) + max(0.0, fmod($point->timeS, 1.2) - 0.8) / 0.4),
         ), $points);
         self::assertSame('film.not_one_run', $said($stair));
     }
