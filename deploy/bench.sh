@@ -1,7 +1,19 @@
-# bin/skivo bench: how fast the pages answer, beside a static page from the same server.
+# bin/skivo bench: how fast the pages answer, beside a static page from the same server; with --film, how fast a browser reads a film.
 set -euo pipefail
 export VAR="$ROOT/var/bench"
 . "$ROOT/deploy/common.sh"
+
+if [ "${1:-}" = --film ]; then
+    need_packages $RUN_PACKAGES $TEST_PACKAGES
+    build dev
+    throwaway_up production
+    export DEMO_PASSWORD="bench"
+    artisan skivo:demo >/dev/null
+    artisan optimize >"$VAR/run/optimize.log" 2>&1
+    chromedriver_up
+    cd "$ROOT" && php tests/Browser/film-bench.php
+    exit
+fi
 
 need_packages $RUN_PACKAGES
 build dev

@@ -71,6 +71,7 @@ final class FilmedScene
      * @param Settings|null $settings of the car, where chance is not to choose it
      * @param self|null $same before whose camera it is: another run on that lane
      * @param float $laneAtM how far beside it (m, away from the camera), where it is on the lane next to it
+     * @param int|null $rate pictures a second, where chance is not to choose
      */
     public function __construct(
         int $seed,
@@ -79,6 +80,7 @@ final class FilmedScene
         ?Settings $settings = null,
         ?self $same = null,
         float $laneAtM = 0.0,
+        ?int $rate = null,
     ) {
         $this->laneAtM = $laneAtM;
         $this->chance = new Randomizer(new Xoshiro256StarStar($seed));
@@ -114,7 +116,7 @@ final class FilmedScene
         $this->releaseS = $this->between(0.5, 1.2);
         $this->hasHand = $this->happens(0.7);
         $pictures = $this->chance->getInt(0, 3) === 0 ? 60 : 30;
-        $this->times = $this->pictures($same === null ? $pictures : 30);
+        $this->times = $this->pictures($rate ?? ($same === null ? $pictures : 30));
         $this->blurS = $this->between(0.002, 0.016);
         $shoeAt = $this->laneM * $this->between(0.2, 0.98);
         $this->shoe = $this->happens(0.3) && abs($shoeAt - $run->distanceM) > 0.5 && $shoeAt > $run->distanceM + 0.4

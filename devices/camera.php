@@ -10,7 +10,7 @@ use Skivo\Core\Car\CarAttribute;
 
 require __DIR__ . '/../vendor/autoload.php';
 
-$given = getopt('', ['help', 'out:', 'seed:', 'width:', 'height:', 'runs:', 'lanes:', 'turned', 'marks']);
+$given = getopt('', ['help', 'out:', 'seed:', 'width:', 'height:', 'rate:', 'runs:', 'lanes:', 'turned', 'marks']);
 $options = array_map(static fn(mixed $value): string => is_string($value) ? $value : '', $given === false ? [] : $given);
 if (isset($options['help']) || (!isset($options['out']) && !isset($options['marks']))) {
     fwrite(STDERR, <<<'TEXT'
@@ -19,6 +19,7 @@ if (isset($options['help']) || (!isset($options['out']) && !isset($options['mark
       --seed N        chance begins here (1)
       --width PX      of a picture (1280)
       --height PX     (720)
+      --rate N        pictures a second (30 or 60, as chance has it)
       --runs N        so many, one after the other (1)
       --lanes N       1 or 2 cars at a time (1)
       --turned        as from a phone that was held upright
@@ -32,12 +33,13 @@ const BESIDE_M = 0.8;
 
 $seed = (int) ($options['seed'] ?? 1);
 $size = [(int) ($options['width'] ?? 1280), (int) ($options['height'] ?? 720)];
-$first = new FilmedScene($seed, ...$size);
+$rate = isset($options['rate']) ? max(1, (int) $options['rate']) : null;
+$first = new FilmedScene($seed, ...$size, rate: $rate);
 $runs = [];
 for ($run = 0; $run < max(1, (int) ($options['runs'] ?? 1)); $run++) {
-    $runs[$run][] = $run === 0 ? $first : new FilmedScene($seed + 1000 * $run, ...$size, same: $first);
+    $runs[$run][] = $run === 0 ? $first : new FilmedScene($seed + 1000 * $run, ...$size, same: $first, rate: $rate);
     if (($options['lanes'] ?? '1') === '2') {
-        $runs[$run][] = new FilmedScene($seed + 1000 * $run + 500, ...$size, same: $first, laneAtM: BESIDE_M);
+        $runs[$run][] = new FilmedScene($seed + 1000 * $run + 500, ...$size, same: $first, laneAtM: BESIDE_M, rate: $rate);
     }
 }
 if (isset($options['out'])) {

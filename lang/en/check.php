@@ -76,7 +76,7 @@ return [
     ],
     'form' => [
         'both_readings_are_needed' => 'Both readings are needed.',
-        'write_a_number_such_as_0' => 'Write a number, such as 0.5.',
+        'write_a_number_such_as_0' => 'Write a number from 0 to 90, such as 0.5.',
         'what_must_be_mended_has_to' => ':item: what must be fixed has to lie outside what is good.',
     ],
     'check_words' => [

@@ -21,15 +21,7 @@ final class FilmTest extends BrowserTestCase
     {
         parent::setUpBeforeClass();
         self::$film = sys_get_temp_dir() . '/skivo-' . bin2hex(random_bytes(4)) . '.mp4';
-        $camera = sprintf(
-            'php %s --seed %d --width 960 --height 540 --marks --out %s 2>&1',
-            escapeshellarg(dirname(__DIR__, 2) . '/devices/camera.php'),
-            self::SEED,
-            escapeshellarg(self::$film),
-        );
-        exec($camera, $said, $status);
-        self::assertSame(0, $status, implode("\n", $said));
-        self::$truth = json_decode(implode("\n", $said), true, 16, JSON_THROW_ON_ERROR)[0][0];
+        self::$truth = FilmPage::truth(FilmPage::film(self::$film, [960, 540], '--seed ' . self::SEED))[0][0];
     }
 
     public static function tearDownAfterClass(): void
@@ -45,9 +37,7 @@ final class FilmTest extends BrowserTestCase
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
         $run = $challenge->runs()->sole();
         $browser = $this->signIn()->size($width, $height)->visit("/challenges/{$challenge->id}/runs/{$run->id}/film");
-        $browser->find('#film-file')->sendKeys(self::$film);
-        $browser->wait(static fn(): bool => $browser->driver->executeScript('return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width === 960'));
-
+        $page = (new FilmPage($browser))->choose(self::$film);
         [$u0, $v0, $u1, $v1] = self::$truth['line'];
         $this->drag($browser, $browser->find('.film-handle.is-start'), $u0, $v0);
         $this->drag($browser, $browser->find('.film-handle.is-end'), $u1, $v1);
@@ -61,12 +51,12 @@ final class FilmTest extends BrowserTestCase
         $field = $browser->find('[name=camera]');
         $field->clear();
         $field->sendKeys(round(self::$truth['camera_m'], 2) . ' m');
-        $this->read($browser);
+        self::assertSame('', $page->read());
         // How exact a film is, is held elsewhere; here fingers are as coarse as a phone's screen.
         $true = self::$truth['truth'];
-        self::assertEqualsWithDelta(100 * $true['distance_m'], $this->figure($browser, 'Stopped at'), 5.0 * $true['distance_m']);
-        self::assertEqualsWithDelta($true['lasts_s'], $this->figure($browser, 'Release to stop'), 0.3);
-        self::assertEqualsWithDelta($true['friction'], $this->figure($browser, 'Friction f'), 0.25 * $true['friction']);
+        self::assertEqualsWithDelta(100 * $true['distance_m'], $page->figure('Stopped at'), 5.0 * $true['distance_m']);
+        self::assertEqualsWithDelta($true['lasts_s'], $page->figure('Release to stop'), 0.3);
+        self::assertEqualsWithDelta($true['friction'], $page->figure('Friction f'), 0.25 * $true['friction']);
 
         // A ring far off is said to be so, and taken away by its key; the table has the same rings.
         $before = count($browser->all('.film-handle.is-found'));
@@ -75,7 +65,7 @@ final class FilmTest extends BrowserTestCase
         self::assertCount($before, $browser->all('[data-film-table] tr'));
         $browser->driver->executeScript('document.querySelectorAll("[data-film-table] button")[3].click()');
         $browser->wait(static fn(): bool => count($browser->all('[data-film-table] tr')) === $before - 1 && $browser->driver->executeScript('return !document.querySelector("[data-film]").hasAttribute("data-busy")'));
-        self::assertEqualsWithDelta(100 * $true['distance_m'], $this->figure($browser, 'Stopped at'), 5.0 * $true['distance_m']);
+        self::assertEqualsWithDelta(100 * $true['distance_m'], $page->figure('Stopped at'), 5.0 * $true['distance_m']);
 
         $browser->press('Keep with the run')->waitFor('What the film says is with the run.', '.flash');
         self::assertStringContainsString('Stopped at', $browser->text('.film-said'));
@@ -101,24 +91,5 @@ final class FilmTest extends BrowserTestCase
             [$handle, $u, $v],
         );
         $browser->driver->action()->moveToElement($handle)->clickAndHold()->moveByOffset((int) round($byX), (int) round($byY))->release()->perform();
-    }
-
-    private function read(Browser $browser): void
-    {
-        $browser->driver->executeScript('document.querySelector("[data-film-read]").click()');
-        $browser->driver->wait(180)->until(static fn(): bool => $browser->driver->executeScript(
-            'return (document.querySelector("[data-film-says]").children.length > 0 || !document.querySelector("[data-film-fault]").hidden) && !document.querySelector("[data-film]").hasAttribute("data-busy")',
-        ));
-        self::assertSame('', $browser->text('[data-film-fault]'));
-    }
-
-    private function figure(Browser $browser, string $name): float
-    {
-        $said = $browser->driver->executeScript(
-            'return [...document.querySelectorAll("[data-film-says] dt")].find((dt) => dt.textContent === arguments[0])?.nextSibling.textContent ?? ""',
-            [$name],
-        );
-
-        return (float) $said;
     }
 }

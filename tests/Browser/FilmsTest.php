@@ -48,11 +48,11 @@ final class FilmsTest extends BrowserTestCase
         );
         [$film, $runs] = $this->films(self::SMALL, '--runs 2 --lanes 2 --seed 9')[0];
         $browser = $this->signIn()->size(1280, 900)->visit("/challenges/{$challenge->id}/film");
-        $this->choose($browser, $film);
+        $page = (new FilmPage($browser))->choose($film);
         $browser->press('A second lane beside it');
         self::assertCount(1, $browser->all('.film-line.is-other'), 'the other lane’s line is seen, and only one is moved');
-        $this->mark($browser, $runs[0]);
-        self::assertSame('', $this->read($browser));
+        $page->mark($runs[0]);
+        self::assertSame('', $page->read());
         $takes = $browser->all('[data-film-takes] button');
         self::assertCount(4, $takes);
         self::assertStringStartsWith('Run 1 (lane 1, from 0', $takes[0]->getText());
@@ -60,28 +60,28 @@ final class FilmsTest extends BrowserTestCase
         // Runs 1 and 2 on the first lane, 3 and 4 on the second.
         foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as $number => [$run, $lane]) {
             $this->turnTo($browser, $number);
-            $this->answered($browser);
+            $this->answered($page);
             $true = $runs[$run][$lane]['truth'];
             // The farther lane is seen coarsely, and the page says by how much.
-            self::assertEqualsWithDelta(100 * $true['distance_m'], $this->figure($browser, 'Stopped at'), max(3.0, 1.5 * $this->half($browser, 'Stopped at')), "run {$number}");
-            self::assertEqualsWithDelta($true['lasts_s'], $this->figure($browser, 'Release to stop'), 0.2, "run {$number}");
+            self::assertEqualsWithDelta(100 * $true['distance_m'], $page->figure('Stopped at'), max(3.0, 1.5 * $page->half('Stopped at')), "run {$number}");
+            self::assertEqualsWithDelta($true['lasts_s'], $page->figure('Release to stop'), 0.2, "run {$number}");
         }
         // Three are of runs that are on record.
         foreach (['Keel', 'Reef', 'Tern'] as $number => $group) {
             $this->turnTo($browser, $number);
-            $this->answered($browser);
-            $this->isOf($browser, $group);
-            $this->answered($browser);
-            self::assertNotSame(0.0, $this->figure($browser, 'Push, on average'), 'whose car it was is known');
+            $this->answered($page);
+            $this->isOf($browser, $page, $group);
+            $this->answered($page);
+            self::assertNotSame(0.0, $page->figure('Push, on average'), 'whose car it was is known');
             $browser->press('Keep with the run');
             // The row is drawn anew meanwhile: asked at one moment.
             $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-film-takes] button")[arguments[0]]?.textContent.startsWith("✓") === true', [$number]));
         }
         // The last waits for a run that is yet to be logged.
-        $this->answered($browser);
-        $this->isOf($browser, 'the run that is logged next at lane 2');
-        $this->answered($browser);
-        self::assertSame(0.0, $this->figure($browser, 'Push, on average'), 'nobody said whose car it was');
+        $this->answered($page);
+        $this->isOf($browser, $page, 'the run that is logged next at lane 2');
+        $this->answered($page);
+        self::assertSame(0.0, $page->figure('Push, on average'), 'nobody said whose car it was');
         $browser->press('Keep with the run')->wait(static fn(): bool => str_ends_with($browser->path(), "/challenges/{$challenge->id}"));
         self::assertEqualsCanonicalizing(['Keel', 'Reef', 'Tern'], $challenge->runs()->with('car.group')->whereNotNull('limp_m')->get()->map(fn($run): string => $run->car->group->name)->all());
         $waiting = $challenge->readings()->whereNull('run_id')->sole();
@@ -90,18 +90,19 @@ final class FilmsTest extends BrowserTestCase
 
     #[TestWith(['--seed 9 --turned', '1'])]
     #[TestWith(['--seed 12', '4'])]
-    public function testAFilmThatWasTurnedOrPlaysSlowlyIsReadAsWell(string $how, string $slower): void
+    #[TestWith(['--seed 9 --rate 120', '1'])]
+    public function testAFilmThatWasTurnedOrPlaysSlowlyOrHasManyPicturesIsReadAsWell(string $how, string $slower): void
     {
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
         [$film, [[$true]]] = $this->films(self::SMALL, $how)[0];
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
-        $this->choose($browser, $film);
-        $this->mark($browser, [$true]);
+        $page = (new FilmPage($browser))->choose($film);
+        $page->mark([$true]);
         $browser->driver->executeScript('document.querySelector("[data-film-slower]").value = arguments[0]', [$slower]);
-        self::assertSame('', $this->read($browser));
-        self::assertEqualsWithDelta(100 * $true['truth']['distance_m'], $this->figure($browser, 'Stopped at'), 3.0);
-        self::assertEqualsWithDelta($true['truth']['lasts_s'] / (int) $slower, $this->figure($browser, 'Release to stop'), 0.15 / (int) $slower);
-        self::assertEqualsWithDelta($true['truth']['friction'] * (int) $slower ** 2, $this->figure($browser, 'Friction f'), 0.15 * $true['truth']['friction'] * (int) $slower ** 2);
+        self::assertSame('', $page->read());
+        self::assertEqualsWithDelta(100 * $true['truth']['distance_m'], $page->figure('Stopped at'), 3.0);
+        self::assertEqualsWithDelta($true['truth']['lasts_s'] / (int) $slower, $page->figure('Release to stop'), 0.15 / (int) $slower);
+        self::assertEqualsWithDelta($true['truth']['friction'] * (int) $slower ** 2, $page->figure('Friction f'), 0.15 * $true['truth']['friction'] * (int) $slower ** 2);
     }
 
     /** As scenes draw them by lot: within their bounds in nine of ten. */
@@ -120,16 +121,16 @@ final class FilmsTest extends BrowserTestCase
                 $sheet = $sheet->with(CarAttribute::from($attribute), $si);
             }
             $run->car->update(['choices' => $sheet]);
-            $this->choose($browser, $film);
-            $this->mark($browser, [$scene]);
-            $refused = $this->read($browser);
+            $page = (new FilmPage($browser))->choose($film);
+            $page->mark([$scene]);
+            $refused = $page->read();
             if ($refused !== '') {
                 $said[] = $refused;
                 continue;
             }
             $true = $scene['truth'];
             $film = $this->keptUnrounded($browser, $challenge, $run);
-            self::assertEqualsWithDelta(100 * $film->distance->value, $this->figure($browser, 'Stopped at'), 0.5 + 1e-6, 'what is kept is what was said');
+            self::assertEqualsWithDelta(100 * $film->distance->value, $page->figure('Stopped at'), 0.5 + 1e-6, 'what is kept is what was said');
             $miss = [
                 'stop' => $film->distance->value - $true['distance_m'],
                 'lasts' => $film->lasts->value - $true['lasts_s'],
@@ -160,49 +161,14 @@ final class FilmsTest extends BrowserTestCase
             $made = [];
             foreach ($chunk as $how) {
                 $file = self::$folder . '/' . bin2hex(random_bytes(4)) . '.mp4';
-                $camera = sprintf(
-                    'exec php %s --width %d --height %d --marks --out %s %s',
-                    escapeshellarg(dirname(__DIR__, 2) . '/devices/camera.php'),
-                    $size[0],
-                    $size[1],
-                    escapeshellarg($file),
-                    $how,
-                );
-                $process = proc_open($camera, [1 => ['pipe', 'w'], 2 => STDERR], $pipes);
-                self::assertIsResource($process);
-                $made[] = [$file, $process, $pipes[1]];
+                $made[$file] = FilmPage::film($file, $size, $how);
             }
-            foreach ($made as [$file, $process, $out]) {
-                $marks = (string) stream_get_contents($out);
-                self::assertSame(0, proc_close($process), $marks);
-                $films[] = [$file, json_decode($marks, true, 16, JSON_THROW_ON_ERROR)];
+            foreach ($made as $file => $film) {
+                $films[] = [$file, FilmPage::truth($film)];
             }
         }
 
         return $films;
-    }
-
-    private function choose(Browser $browser, string $film): void
-    {
-        $browser->driver->executeScript('document.querySelector("[data-film-mark]").hidden = true; document.querySelector("[data-film-frame]").width = 0');
-        $browser->find('#film-file')->sendKeys($film);
-        $browser->wait(static fn(): bool => $browser->driver->executeScript(
-            'return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width > 0',
-        ));
-    }
-
-    /** @param list<array<string, mixed>> $lanes as the camera tells of them */
-    private function mark(Browser $browser, array $lanes): void
-    {
-        $marked = array_map(static fn(array $lane): array => [
-            'line' => $lane['line'],
-            'marks' => array_map(static fn(array $tap): array => ['where' => 'line', 'u' => $tap[0], 'v' => $tap[1], 'place' => "{$tap[2]} m"], $lane['taps']),
-        ], $lanes);
-        $browser->driver->executeScript(
-            'const { marking } = document.querySelector("[data-film]").page; marking.lanes = arguments[0]; marking.draw();
-            document.querySelector("[name=camera]").value = arguments[1]; document.querySelector("[name=followed]").value = arguments[2];',
-            [$marked, round($lanes[0]['camera_m'], 3) . ' m', round(1000 * $lanes[0]['drawn_m'], 1) . ' mm'],
-        );
     }
 
     /** Shows one of the runs of the film. */
@@ -212,36 +178,19 @@ final class FilmsTest extends BrowserTestCase
     }
 
     /** Says which run the shown one is. */
-    private function isOf(Browser $browser, string $says): void
+    private function isOf(Browser $browser, FilmPage $page, string $says): void
     {
         $browser->driver->executeScript(
             'const select = document.querySelector("#film-of"); const option = [...select.options].find((each) => each.textContent.includes(arguments[0]));
             select.value = option.value; select.dispatchEvent(new Event("change", { bubbles: true }));',
             [$says],
         );
-        $this->answered($browser);
+        $this->answered($page);
     }
 
-    /** @return string why it was not read; empty where it was */
-    private function read(Browser $browser): string
+    private function answered(FilmPage $page): void
     {
-        $browser->driver->executeScript('document.querySelector("[data-film-says]").replaceChildren(); document.querySelector("[data-film-read]").click()');
-
-        return $this->answer($browser);
-    }
-
-    private function answered(Browser $browser): void
-    {
-        self::assertSame('', $this->answer($browser));
-    }
-
-    private function answer(Browser $browser): string
-    {
-        $browser->driver->wait(180)->until(static fn(): bool => $browser->driver->executeScript(
-            'return (document.querySelector("[data-film-says]").children.length > 0 || !document.querySelector("[data-film-fault]").hidden) && !document.querySelector("[data-film]").hasAttribute("data-busy")',
-        ));
-
-        return $browser->text('[data-film-fault]');
+        self::assertSame('', $page->answer());
     }
 
     /** As it is kept with the run: the page rounds what it says. */
@@ -253,26 +202,9 @@ final class FilmsTest extends BrowserTestCase
                 .then((answer) => done(answer.fault ?? ""), (fault) => done(String(fault)));',
         );
         self::assertSame('', $fault);
-        $film = FilmReading::kept($challenge->refresh(), $run, $run->readings()->latest('id')->firstOrFail());
+        $film = FilmReading::kept($challenge->refresh(), $run, $run->readings()->reorder('id', 'desc')->firstOrFail());
         self::assertNotNull($film);
 
         return $film->run;
-    }
-
-    /** What is said after the ±. */
-    private function half(Browser $browser, string $name): float
-    {
-        return (float) $browser->driver->executeScript(
-            'return [...document.querySelectorAll("[data-film-says] dt")].find((dt) => dt.textContent === arguments[0])?.nextSibling.textContent.split("±")[1] ?? ""',
-            [$name],
-        );
-    }
-
-    private function figure(Browser $browser, string $name): float
-    {
-        return (float) $browser->driver->executeScript(
-            'return [...document.querySelectorAll("[data-film-says] dt")].find((dt) => dt.textContent === arguments[0])?.nextSibling.textContent ?? ""',
-            [$name],
-        );
     }
 }

@@ -6,6 +6,7 @@ declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\Browser;
+use Tests\Browser\FilmPage;
 
 require __DIR__ . '/../../vendor/autoload.php';
 
@@ -45,17 +46,10 @@ try {
     $browser->visit("{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
     // A film of a run, by the stand-in for a phone, marked as somebody would.
     $film = sys_get_temp_dir() . '/skivo-run.mp4';
-    exec(sprintf('php %s --seed 9 --marks --out %s', escapeshellarg(__DIR__ . '/../../devices/camera.php'), escapeshellarg($film)), $printed);
-    $seen = json_decode(implode("\n", $printed), true, 16, JSON_THROW_ON_ERROR)[0][0];
+    $lanes = FilmPage::truth(FilmPage::film($film, [1280, 720], '--seed 9'))[0];
     $address = $browser->visit("{$class}/runs")->find('a[href$="/film"]')->getAttribute('href');
-    $browser->visit((string) parse_url((string) $address, PHP_URL_PATH))->find('#film-file')->sendKeys($film);
-    $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelector("[data-film-frame]").width === 1280'));
-    $browser->driver->executeScript(
-        'const [line, taps] = arguments; const { marking } = document.querySelector("[data-film]").page; 
-        marking.lanes = [{ line, marks: taps.map(([u, v, metres]) => ({ where: "line", u, v, place: `${metres} m` })) }]; marking.draw(); document.querySelector("[data-film-read]").click();',
-        [$seen['line'], $seen['taps']],
-    );
-    $browser->driver->wait(60)->until(static fn(): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-film-says] dt").length > 0'));
+    $browser->visit((string) parse_url((string) $address, PHP_URL_PATH));
+    (new FilmPage($browser))->choose($film)->mark($lanes)->read();
     $browser->driver->executeScript('document.querySelector("[data-film-result]").scrollIntoView()');
     $browser->screenshot("{$folder}/film.png");
     // What it says stays with the run, and is drawn on the floor that it ran on.

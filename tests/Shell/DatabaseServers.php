@@ -6,6 +6,7 @@ namespace Tests\Shell;
 
 use PDO;
 use RuntimeException;
+use Tests\PowerCut;
 
 /**
  * Three PostgreSQL servers as a school has them, each at an address of its own of this machine, with the settings that ship: a is the
@@ -81,12 +82,8 @@ final class DatabaseServers
     /** As when the power goes: no word of warning. */
     public function kill(string $name): void
     {
-        $pid = (int) file("{$this->data($name)}/postmaster.pid")[0];
-        $all = [$pid, ...array_filter(array_map(intval(...), explode("\n", (string) shell_exec("pgrep -P {$pid}"))))];
-        foreach ($all as $each) {
-            posix_kill($each, SIGKILL);
-        }
-        for ($tries = 0; $tries < 200 && array_filter($all, self::lives(...)) !== []; $tries++) {
+        $struck = PowerCut::of(PowerCut::pidIn("{$this->data($name)}/postmaster.pid"));
+        for ($tries = 0; $tries < 200 && array_filter($struck, self::lives(...)) !== []; $tries++) {
             usleep(20_000);
         }
         unlink("{$this->data($name)}/postmaster.pid");

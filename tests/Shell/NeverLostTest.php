@@ -8,6 +8,7 @@ use Illuminate\Support\Str;
 use PDO;
 use PHPUnit\Framework\TestCase;
 use Tests\MakesAClassOverHttp;
+use Tests\PowerCut;
 use Tests\RunsSkivo;
 
 /** A run that was confirmed survives whatever happens to the machine; one that was not is sent again, and is there once. */
@@ -240,11 +241,8 @@ final class NeverLostTest extends TestCase
     /** As when the power goes: no word of warning. */
     private function kill(string $pidFile, bool $withChildren): void
     {
-        $pid = (int) explode("\n", (string) file_get_contents($pidFile))[0];
-        $children = $withChildren ? array_filter(array_map(intval(...), explode("\n", (string) shell_exec("pgrep -P {$pid}")))) : [];
-        foreach ([$pid, ...$children] as $each) {
-            posix_kill($each, SIGKILL);
-        }
+        $pid = PowerCut::pidIn($pidFile);
+        $withChildren ? PowerCut::of($pid) : posix_kill($pid, SIGKILL);
     }
 
     /** @return list<string> the ids of all runs, in order */

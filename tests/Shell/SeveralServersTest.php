@@ -7,6 +7,7 @@ namespace Tests\Shell;
 use PDO;
 use PHPUnit\Framework\TestCase;
 use Tests\MakesAClassOverHttp;
+use Tests\PowerCut;
 use Tests\RunsNginx;
 use Tests\RunsSkivo;
 
@@ -237,10 +238,7 @@ final class SeveralServersTest extends TestCase
     private function killServer(int $number): void
     {
         foreach (['php-fpm.pid', 'nginx.pid'] as $file) {
-            $pid = (int) file_get_contents("{$this->servers[$number]}/run/{$file}");
-            foreach ([$pid, ...array_filter(array_map(intval(...), explode("\n", (string) shell_exec("pgrep -P {$pid}"))))] as $each) {
-                posix_kill($each, SIGKILL);
-            }
+            PowerCut::of(PowerCut::pidIn("{$this->servers[$number]}/run/{$file}"));
         }
     }
 
@@ -254,10 +252,7 @@ final class SeveralServersTest extends TestCase
     private function killBalancer(): void
     {
         if (is_resource($this->balancer)) {
-            $pid = proc_get_status($this->balancer)['pid'];
-            foreach ([$pid, ...array_filter(array_map(intval(...), explode("\n", (string) shell_exec("pgrep -P {$pid}"))))] as $each) {
-                posix_kill($each, SIGKILL);
-            }
+            PowerCut::of(proc_get_status($this->balancer)['pid']);
             proc_close($this->balancer);
             $this->balancer = null;
         }

@@ -6,6 +6,7 @@ namespace Tests\Shell;
 
 use PDO;
 use PHPUnit\Framework\TestCase;
+use Tests\PowerCut;
 use Tests\RunsSkivo;
 
 /** bin/skivo start and stop, from nothing, in a folder of their own, whatever happened before. */
@@ -49,7 +50,7 @@ final class StartTest extends TestCase
         $accidents = 0;
         foreach (["{$this->cluster()}/postmaster.pid", "{$this->var}/run/php-fpm.pid", "{$this->var}/run/nginx.pid"] as $pidFile) {
             foreach (['start', 'stop'] as $command) {
-                posix_kill((int) explode("\n", (string) file_get_contents($pidFile))[0], SIGKILL);
+                posix_kill(PowerCut::pidIn($pidFile), SIGKILL);
                 [$status, $said] = $this->skivo($command);
                 self::assertSame(0, $status, "{$command} after {$pidFile}: {$said}");
                 self::assertSame($command === 'start', $this->page($port) !== '', "{$command} after {$pidFile}");
@@ -62,8 +63,7 @@ final class StartTest extends TestCase
         self::assertSame(6, $accidents);
         // And each worker of both servers in turn: the masters replace them.
         foreach (['php-fpm', 'nginx'] as $server) {
-            $master = (int) file_get_contents("{$this->var}/run/{$server}.pid");
-            foreach (array_filter(array_map(intval(...), explode("\n", (string) shell_exec("pgrep -P {$master}")))) as $worker) {
+            foreach (PowerCut::workersOf(PowerCut::pidIn("{$this->var}/run/{$server}.pid")) as $worker) {
                 posix_kill($worker, SIGKILL);
                 self::assertTrue($this->comesToAnswer($port), "a worker of {$server}");
             }

@@ -23,6 +23,9 @@ final class TolerancesRequest extends FormRequest
 
     public const LIMITS = ['fixBelow', 'goodFrom', 'goodTo', 'fixAbove'];
 
+    /** Of what is no length or time: a right angle (degrees), and more than anybody drifts. */
+    private const GREATEST_PLAIN = 90.0;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -34,9 +37,8 @@ final class TolerancesRequest extends FormRequest
                     : $this->units()->unit($item->scale() ?? throw new \LogicException('Only what is measured has limits.'));
                 $rules[self::name($item, $limit)] = ['nullable', 'string', $unit === null
                     ? static function (string $attribute, mixed $value, Closure $fail): void {
-                        if (
-                            !is_string($value) || !is_numeric(str_replace(',', '.', $value)) || (float) str_replace(',', '.', $value) < 0.0
-                        ) {
+                        $number = is_string($value) ? str_replace(',', '.', $value) : '';
+                        if (!is_numeric($number) || (float) $number < 0.0 || (float) $number > self::GREATEST_PLAIN) {
                             $fail(Text::of('check.form.write_a_number_such_as_0'));
                         }
                     }

@@ -133,6 +133,7 @@
                     <li>
                         <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction pb-0">
                             @csrf @method('put')<x-sent-with :units="$challenge->units" />
+                            <input type="hidden" name="of" value="{{ $group->id }}">
                         <div class="field"><label for="p-{{ $group->id }}" class="with-mark">
                                 {{ Glyph::of($group->mark) }}<span>{{ Text::of('findings.awards.try', [
                                     'group' => \Illuminate\Support\Str::limit($group->name, 30),
@@ -141,7 +142,8 @@
                             </label><div class="unit-in">
                                 <input
                                     id="p-{{ $group->id }}" class="input num" name="predicted" inputmode="decimal"
-                                    autocomplete="off" value="{{ $predictions->open[$group->id]->distance->text ?? '' }}">
+                                    autocomplete="off" @if ($errors->any() && old('of') === (string) $group->id)
+                                    value="{{ old('predicted') }}" aria-invalid="true" @else value="{{ $predictions->open[$group->id]->distance->text ?? '' }}" @endif>
                                 <span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Distance) }}</span></div></div>
                         <button class="button" aria-label="{{ Text::of('findings.awards.save_the_prediction_of',
                             ['group' => $group->name]) }}">{{ Text::of('findings.awards.save') }}</button>
