@@ -86,7 +86,7 @@
                     <h3>{{ Text::of('film.show.says') }}</h3>
                     <dl data-film-says></dl>
                     <div class="prose small" data-film-notes></div>
-                    <div class="field" data-film-mine hidden><label for="film-of">{{ Text::of('film.show.of') }}</label>
+                    <div class="field mt-4" data-film-mine hidden><label for="film-of">{{ Text::of('film.show.of') }}</label>
                         <select id="film-of" class="input" data-film-of>
                             @foreach ($runs as $each)<option
                                 value="{{ $address($each->id) }}">{{ RunWords::summary($each, $units) }}</option>@endforeach
