@@ -143,7 +143,8 @@
                                 <input
                                     id="p-{{ $group->id }}" class="input num" name="predicted" inputmode="decimal"
                                     autocomplete="off" @if ($errors->any() && old('of') === (string) $group->id)
-                                    value="{{ old('predicted') }}" aria-invalid="true" @else value="{{ $predictions->open[$group->id]->distance->text ?? '' }}" @endif>
+                                    value="{{ old('predicted') }}" aria-invalid="true" @else
+                                    value="{{ $predictions->open[$group->id]->distance->text ?? '' }}" @endif>
                                 <span class="unit" aria-hidden="true">{{ $units->symbol(Scale::Distance) }}</span></div></div>
                         <button class="button" aria-label="{{ Text::of('findings.awards.save_the_prediction_of',
                             ['group' => $group->name]) }}">{{ Text::of('findings.awards.save') }}</button>
