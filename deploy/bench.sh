@@ -4,13 +4,7 @@ export VAR="$ROOT/var/bench"
 . "$ROOT/deploy/common.sh"
 
 if [ "${1:-}" = --film ]; then
-    need_packages $RUN_PACKAGES $TEST_PACKAGES
-    build dev
-    throwaway_up production
-    export DEMO_PASSWORD="bench"
-    artisan skivo:demo >/dev/null
-    artisan optimize >"$VAR/run/optimize.log" 2>&1
-    chromedriver_up
+    demo_in_a_browser_up
     cd "$ROOT" && php tests/Browser/film-bench.php
     exit
 fi

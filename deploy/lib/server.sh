@@ -133,3 +133,14 @@ chromedriver_up() {
     done
     export DRIVER="http://127.0.0.1:$port"
 }
+
+# The demo on a server of its own, and ChromeDriver to look at it.
+demo_in_a_browser_up() {
+    need_packages $RUN_PACKAGES $TEST_PACKAGES
+    build dev
+    throwaway_up production
+    export DEMO_PASSWORD="looked-at"
+    artisan skivo:demo >/dev/null
+    artisan optimize >"$VAR/run/optimize.log" 2>&1
+    chromedriver_up
+}

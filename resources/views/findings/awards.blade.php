@@ -128,7 +128,7 @@
             </div>
             <h3 class="mt-5 mb-2 no-print">{{ Text::of('findings.awards.before_the_next_try') }}</h3>
             <x-errors />
-            <ul class="predict-list no-print">
+            <ul class="predict-list mt-3 no-print">
                 @foreach ($record->groups->reject(fn ($group) => $group->is_withdrawn || $record->tries($group->currentCar())->areComplete()) as $group)
                     <li>
                         <form method="post" action="{{ route('predictions.update', [$challenge, $group]) }}" class="prediction pb-0">

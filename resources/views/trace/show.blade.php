@@ -88,9 +88,12 @@
                 <polygon class="gained" points="{{ $drawing->gainArea(1) }}" />
                 <polygon class="lost" points="{{ $drawing->gainArea(-1) }}" />
                 @if ($trace->pushEndedAtM() !== null)
-                    <line
-                        class="moment" x1="{{ $drawing->x($trace->pushEndedAtM()) }}" x2="{{ $drawing->x($trace->pushEndedAtM()) }}"
-                        y1="{{ TraceDrawing::SPEED['top'] }}" y2="{{ TraceDrawing::GAIN['bottom'] }}" />
+                    {{-- Broken where the lower part's name stands. --}}
+                    @foreach ([[TraceDrawing::SPEED['top'], TraceDrawing::TAPE], [TraceDrawing::GAIN['top'], TraceDrawing::GAIN['bottom']]] as [$from, $to])
+                        <line
+                            class="moment" x1="{{ $drawing->x($trace->pushEndedAtM()) }}" x2="{{ $drawing->x($trace->pushEndedAtM()) }}"
+                            y1="{{ $from }}" y2="{{ $to }}" />
+                    @endforeach
                     <text class="halo" x="{{ $drawing->x($trace->pushEndedAtM()) + 6 }}"
                         y="{{ TraceDrawing::SPEED['bottom'] - 10 }}">{{ Text::of('trace.show.thrust_ends') }}</text>
                 @endif
