@@ -32,10 +32,15 @@ async function asset(request) {
     }
     const response = await fetch(request);
     if (response.ok) {
-        const cache = await caches.open(ASSETS);
-        await cache.put(request, response.clone());
+        keep(ASSETS, request, response.clone());
     }
     return response;
+}
+
+/** For later; a device without room shows what came all the same, and drops what it had, which is older. */
+async function keep(name, key, response) {
+    const cache = await caches.open(name).catch(() => null);
+    await cache?.put(key, response).catch(() => cache.delete(key));
 }
 
 async function page(request) {
@@ -44,8 +49,7 @@ async function page(request) {
         const response = await fetch(request);
         // Not what a network's own sign-in page says in its place.
         if (response.ok && response.type === 'basic' && !response.redirected && response.headers.get('X-Served-By') === 'Skivo') {
-            const cache = await caches.open(PAGES);
-            await cache.put(pathname, response.clone());
+            keep(PAGES, pathname, response.clone());
         }
         // A server that is just starting, or a gateway without one behind it, is away as well.
         const held = [502, 503, 504].includes(response.status) ? await caches.match(pathname) : undefined;

@@ -14,6 +14,7 @@ final readonly class ImportPlan
 {
     /**
      * @param list<SheetRow> $newGroups the first row of each
+     * @param int $completedCars cars on record of which the sheet says more than was known
      * @param array<string, string> $names of the sheet's groups, by ClassSheet::groupKey()
      * @param array<string, array<int, Car>> $choicesByCar by ClassSheet::groupKey() and version
      * @param array<string, array<int, list<RunRow>>> $runsByCar the new ones, by the same keys
@@ -23,6 +24,7 @@ final readonly class ImportPlan
         public array $newGroups,
         public array $names,
         public int $newCars,
+        public int $completedCars,
         public array $choicesByCar,
         public array $runsByCar,
         public int $alreadyThere,
@@ -36,6 +38,6 @@ final readonly class ImportPlan
 
     public function addsNothing(): bool
     {
-        return $this->newGroups === [] && $this->newCars === 0 && $this->newRuns() === 0;
+        return $this->newGroups === [] && $this->newCars === 0 && $this->completedCars === 0 && $this->newRuns() === 0;
     }
 }

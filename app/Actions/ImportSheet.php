@@ -34,7 +34,7 @@ final class ImportSheet
         $problems = $sheet->problems;
         $groups = $this->recorded($challenge);
         $newGroups = $names = $runsByCar = $choicesByCar = [];
-        $newCars = $alreadyThere = 0;
+        $newCars = $completedCars = $alreadyThere = 0;
         foreach ($sheet->byCar() as $key => $versions) {
             $group = $groups->get($key);
             if ($group === null) {
@@ -49,6 +49,7 @@ final class ImportSheet
                     $newCars++;
                 } else {
                     array_push($problems, ...$this->contradictions($car, $choices, $rows[0]));
+                    $completedCars += $car->choices->changesTo($car->choices->completedBy($choices)) === [] ? 0 : 1;
                 }
                 $runs = [];
                 $onRecord = $car === null ? [] : array_values($car->runs->map($this->row(...))->all());
@@ -83,7 +84,7 @@ final class ImportSheet
         }
         usort($problems, static fn(Problem $a, Problem $b): int => $a->line <=> $b->line);
 
-        return new ImportPlan($newGroups, $names, $newCars, $choicesByCar, $runsByCar, $alreadyThere, $problems);
+        return new ImportPlan($newGroups, $names, $newCars, $completedCars, $choicesByCar, $runsByCar, $alreadyThere, $problems);
     }
 
     /**

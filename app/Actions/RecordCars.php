@@ -16,32 +16,42 @@ final class RecordCars
     public function __construct(private readonly RecordCar $recordCar) {}
 
     /**
-     * A car that ran becomes a new version where it was changed; any other is corrected.
+     * What a car that has run gets told for the first time is its record; where it reads otherwise than before, somebody must say.
      *
      * @param array<int, Choices> $cars by the id of the group
      * @param array<int, string> $names likewise
      * @param array<int, string> $seen likewise: which car in which edition was looked at, as RecordCar::edition() has it
      *
+     * @param bool|null $asNewVersions whether cars that have run were changed, and not only their record; null where nobody said
+     *
      * @return int how many cars were recorded or changed
      *
      * @throws CarHasChangedException where somebody else changed one since
+     * @throws ChangedOrCorrectedException where cars that have run would read otherwise, all of them at once
      */
-    public function __invoke(Challenge $challenge, array $cars, array $names, array $seen, User $by): int
+    public function __invoke(Challenge $challenge, array $cars, array $names, array $seen, ?bool $asNewVersions, User $by): int
     {
-        return DB::transaction(function () use ($challenge, $cars, $names, $seen, $by): int {
+        return DB::transaction(function () use ($challenge, $cars, $names, $seen, $asNewVersions, $by): int {
             Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
             $groups = $challenge->groups()->with('cars')->get()->keyBy('id');
             $this->rename($groups->all(), $names);
             $recorded = 0;
+            $unsaid = [];
             foreach ($cars as $id => $choices) {
                 $group = $groups->get($id);
-                $current = $group?->newestCar();
-                $before = $current->choices ?? new Choices();
+                $before = $group?->newestCar()->choices ?? new Choices();
                 if ($group === null || $before->changesTo($choices) === []) {
                     continue;
                 }
-                ($this->recordCar)($group, $choices, $current?->runs()->exists() === true, null, $by, $seen[$id] ?? null);
-                $recorded++;
+                try {
+                    ($this->recordCar)($group, $choices, $asNewVersions, null, $by, $seen[$id] ?? null);
+                    $recorded++;
+                } catch (ChangedOrCorrectedException $each) {
+                    array_push($unsaid, ...$each->cars);
+                }
+            }
+            if ($unsaid !== []) {
+                throw new ChangedOrCorrectedException($unsaid);
             }
 
             return $recorded;

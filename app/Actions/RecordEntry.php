@@ -37,6 +37,7 @@ final class RecordEntry
      * @param Reading|null $reading of one test of the check card
      *
      * @throws NotebookIsFullException
+     * @throws IdIsTakenException where something else has this id
      */
     public function __invoke(
         Challenge $challenge,
@@ -52,9 +53,9 @@ final class RecordEntry
     ): Entry {
         return DB::transaction(function () use ($challenge, $group, $id, $kind, $payload, $madeAt, $by, $guess, $reading, $photo): Entry {
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $held = Entry::query()->where('group_id', $group->id)->find($id);
+            $held = Entry::query()->find($id);
             if ($held !== null) {
-                return $held;
+                return $held->group_id === $group->id && $held->kind === $kind ? $held : throw new IdIsTakenException();
             }
             $this->hasRoom($group, $kind);
             $car = $group->newestCar();

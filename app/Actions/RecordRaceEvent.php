@@ -26,6 +26,7 @@ final class RecordRaceEvent
      * @param array<int, RunRecord> $runs what was measured, by the id of the group
      *
      * @throws HeatHasMovedOnException where it stands otherwise by now
+     * @throws IdIsTakenException where something else has the event's id
      */
     public function __invoke(Race $race, CoreEvent $event, ?string $why, int $seen, CarbonImmutable $madeAt, Actor $by, array $runs = []): RaceEvent
     {
@@ -34,6 +35,9 @@ final class RecordRaceEvent
             $already = $held->events->firstWhere('event_id', $event->id) ?? $this->sameTap($held, $event, $seen);
             if ($already !== null) {
                 return $already;
+            }
+            if (RaceEvent::query()->where('event_id', $event->id)->exists()) {
+                throw new IdIsTakenException();
             }
             $recorded = new RaceEvent(array_diff_key($by->columns(), ['seat' => true]) + [
                 'event_id' => $event->id, 'challenge_id' => $held->challenge_id, 'kind' => $event->kind, 'heat' => $event->heat,

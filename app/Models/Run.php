@@ -130,6 +130,12 @@ final class Run extends Model
         return $this->hasOne(Act::class)->where('kind', 'logged');
     }
 
+    /** @return array<string, string|int|float|bool|null> what was on record when it was logged, by column, whatever was corrected since */
+    public function asLogged(): array
+    {
+        return $this->changes()->where('kind', 'edited')->first()->before ?? $this->onRecord();
+    }
+
     /** @return HasMany<Reading, $this> */
     public function readings(): HasMany
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Access\Sender;
 use App\Models\Device;
 use App\Session\WholeFileSessions;
 use Carbon\CarbonImmutable;
@@ -55,8 +56,10 @@ final class AppServiceProvider extends ServiceProvider
         );
         Auth::viaRequest('device', static function (Request $request): ?Device {
             $cookie = $request->cookie(Device::COOKIE);
+            $here = Device::withToken($request->bearerToken() ?? (is_string($cookie) ? $cookie : null));
 
-            return Device::withToken($request->bearerToken() ?? (is_string($cookie) ? $cookie : null));
+            // What waited on a tablet that has another group by now is of the one that made it.
+            return $here !== null && $request->isMethod('POST') ? Sender::device($request) ?? $here : $here;
         });
         // Guessing a code: seven letters out of 31 are 27 thousand million; ten tries a minute get nowhere.
         RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(10)->by((string) $request->ip()));

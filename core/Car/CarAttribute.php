@@ -254,7 +254,7 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Wheels, column: 'tyres', explains: Explains::AsKind, options: Tyre::class)]
     case Tyre = 'tyre';
 
-    #[AttributeFacts(Step::Power, column: 'source of energy', explains: Explains::AsKind, options: EnergySource::class)]
+    #[AttributeFacts(Step::Power, column: 'source of energy', explains: Explains::AsKind, options: EnergySource::class, unsaid: EnergySource::Balloon->value)]
     case EnergySource = 'energy_source';
 
     #[AttributeFacts(
@@ -408,6 +408,7 @@ enum CarAttribute: string
         column: 'balloons',
         explains: Explains::AsKind,
         ruler: new Ruler(1.0, 4.0, 1.0, 1.0),
+        unsaid: '1',
     )]
     case Balloons = 'balloons';
 
@@ -553,6 +554,7 @@ enum CarAttribute: string
         isLeftToPart: true,
         explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
+        unsaid: 0.0,
     )]
     case WiderBore = 'wider_bore';
 
@@ -578,6 +580,7 @@ enum CarAttribute: string
         isLeftToPart: true,
         explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
+        unsaid: 0.0,
     )]
     case WidestBore = 'widest_bore';
 
@@ -589,6 +592,7 @@ enum CarAttribute: string
         isColumnAlwaysThere: true,
         explains: Explains::AsKind,
         ruler: new Ruler(1.0, 12.0, 1.0, 1.0, limits: [1.0, 20.0], isMain: true),
+        unsaid: '1',
     )]
     case NozzleOutlets = 'nozzle_outlets';
 
@@ -639,7 +643,7 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 5.0], isMain: false, column: 'mass of everything else')]
     case ExtrasMass = 'extras_mass';
 
-    #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 2.0], column: 'ballast', explains: Explains::AsNumber)]
+    #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 2.0], column: 'ballast', explains: Explains::AsNumber, unsaid: 0.0)]
     case Ballast = 'ballast';
 
     #[AttributeFacts(Step::Mass, Scale::Body, [0.0, 1.0], isMain: false, column: 'ballast, from the rear end')]

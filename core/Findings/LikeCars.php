@@ -50,16 +50,6 @@ final readonly class LikeCars
         CarAttribute::Ballast->value => [CarAttribute::Mass],
     ];
 
-    /** What a car has where nothing was said of it: one balloon, one outlet, no tube before the nozzle, no ballast. */
-    private const UNSAID = [
-        CarAttribute::WiderBore->value => 0.0,
-        CarAttribute::WidestBore->value => 0.0,
-        CarAttribute::NozzleOutlets->value => '1',
-        CarAttribute::Balloons->value => '1',
-        CarAttribute::EnergySource->value => EnergySource::Balloon->value,
-        CarAttribute::Ballast->value => 0.0,
-    ];
-
     /** Without one of each of these on record there is no claim about anything else, of cars that have any such thing. */
     private const ESSENTIAL = [
         [CarAttribute::NozzleBore, CarAttribute::NozzleKind],
@@ -204,7 +194,7 @@ final readonly class LikeCars
 
     private static function value(ComparedCar $car, CarAttribute $attribute): float|string|null
     {
-        return $car->choices->explanation($attribute) ?? self::UNSAID[$attribute->value] ?? null;
+        return $car->choices->explanation($attribute) ?? $attribute->facts()->unsaid;
     }
 
     /** Whether it means anything of a car that is driven as this one. */

@@ -351,6 +351,7 @@ return [
         'stations' => 'Stations',
         'now' => 'You are here',
         'is_closed' => 'closed',
+        'locked' => 'Your teacher has locked the groups just now. What you tap or write is kept on this tablet and sent when they are unlocked.',
         'is_done' => 'done',
         'go_on' => 'Go on',
         'notebook' => 'Our notebook',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Run day: the lane, the floor, and every run.
 return [
     'question' => [
+        'known' => 'This is stored already as another run: :said. Is this one more run?',
         'beyond_lane' => ':distance lies beyond the lane, which is :lane long. Is the unit right?',
         'far_shorter' => ':distance is far shorter than the class is used to. Is the unit right?',
         'speed' => ':speed m/s over the timed length: is the time right?',

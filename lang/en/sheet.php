@@ -62,6 +62,7 @@ return [
         'group_groups' => 'group|groups',
         'new' => '<span class="num">:count</span> new :groups',
         'car_cars' => 'car|cars',
+        'cars_told_more_of' => 'What is known of cars that are on record: <span class="num">:count</span> of them',
         'or_versions_of_cars' => '<span class="num">:new_cars</span> :count or versions of cars',
         'on_record_already_left_alone' => '<span class="num">:already_there</span> :count on record already: left alone',
         'the_runs_to_add' => 'The runs to add',

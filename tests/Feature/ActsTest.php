@@ -193,7 +193,7 @@ final class ActsTest extends FeatureTestCase
 
         $this->postJson("/challenges/{$challenge->id}/runs", ['id' => (string) Str::uuid7(), 'group' => $keel->id, 'distance' => '140'])
             ->assertUnprocessable()->assertJsonPath('errors.group.0', 'This group is not in the challenge any more. Put it back under Build, or choose another one.');
-        $this->postJson("/challenges/{$challenge->id}/runs", ['id' => $known->id, 'group' => $challenge->groups()->value('id'), 'distance' => '140'])->assertOk()->assertJsonPath('id', $known->id);
+        $this->postJson("/challenges/{$challenge->id}/runs", ['id' => $known->id, 'group' => $challenge->groups()->value('id'), 'distance' => '140'])->assertStatus(409)->assertJsonPath('known', true);
         Auth::forgetGuards();
         $this->post('/join', ['code' => $code->code])->assertSessionHasErrors('code');
         self::assertSame(0, Device::query()->where('challenge_id', $challenge->id)->count());

@@ -195,7 +195,7 @@ final class BuildTest extends FeatureTestCase
         $this->put("{$path}/car", ['nozzle_bore' => '6 mm', 'mass' => '62 g'])->assertSessionHasNoErrors();
         $this->put("{$path}/car", ['nozzle_bore' => '6 mm', 'mass' => '61 g'])->assertSessionHasNoErrors();
         $this->log($group->challenge, $group->name, ['distance' => '200'])->assertSessionHasNoErrors();
-        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g', 'reason' => 'More push.'])
+        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g', 'reason' => 'More push.', 'save_as' => 'version'])
             ->assertSessionHas('status', "Keel’s car is version 2 now. Nozzle bore 6 to 8\u{00A0}mm; mass 61 to 57\u{00A0}g. More than one thing changed (nozzle bore and mass): the results will not tell which one did it.");
         $this->log($group->challenge, $group->name, ['distance' => '250'])->assertSessionHasNoErrors();
         $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g'])->assertSessionHas('status', 'Nothing was changed, so Keel’s car stays version 2.');

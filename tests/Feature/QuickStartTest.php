@@ -79,7 +79,7 @@ final class QuickStartTest extends FeatureTestCase
 
         // A car that ran becomes a new version where it is changed, and only there.
         $this->log($challenge, 'Pistons', ['distance' => '212']);
-        $this->put($page, ["mass_{$one->id}" => '70'] + $typed);
+        $this->put($page, ["nozzle_bore_{$one->id}" => '7', 'save_as' => 'version'] + $typed);
         self::assertSame([2, 1], [$one->refresh()->cars()->count(), $two->refresh()->cars()->count()]);
     }
 

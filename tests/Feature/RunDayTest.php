@@ -53,7 +53,7 @@ final class RunDayTest extends FeatureTestCase
         $post(['distance' => 'far'])->assertStatus(422)->assertJsonPath('errors.distance.0', fn(string $said): bool => str_contains($said, '“far” is not a length'));
         $post(['distance' => '140'])->assertCreated()->assertJsonPath('said', "Keel, try 3, 140\u{00A0}cm");
         $post(['distance' => '140'])->assertOk()->assertJsonPath('id', $id);
-        $post(['distance' => '999'])->assertOk()->assertJsonPath('said', "Keel, try 3, 140\u{00A0}cm");
+        $post(['distance' => '999'])->assertStatus(409)->assertJsonPath('known', true);
         self::assertSame(1, $challenge->runs()->whereKey($id)->count());
     }
 

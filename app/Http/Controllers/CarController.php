@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\AllowBreach;
 use App\Actions\CarHasChangedException;
+use App\Actions\ChangedOrCorrectedException;
 use App\Actions\RecordCar;
 use App\Drawings\GuessTape;
 use App\Http\Requests\CarRequest;
@@ -82,7 +83,7 @@ final class CarController
 
             return redirect()->to(self::sheet($challenge, $group))->with('status', $said);
         }
-        $asVersion = ($request->input('save_as') ?? ($before?->runs()->exists() === true ? 'version' : 'correction')) === 'version';
+        $asVersion = $request->asNewVersion();
         $edition = $request->input('edition');
         try {
             $car = $recordCar(
@@ -93,6 +94,8 @@ final class CarController
                 $user,
                 is_string($edition) ? $edition : null,
             );
+        } catch (ChangedOrCorrectedException) {
+            return redirect()->to(self::sheet($challenge, $group))->withInput()->withErrors(['save_as' => Text::of('build.car.changed_or_corrected')]);
         } catch (CarHasChangedException $changed) {
             $last = $changed->car->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
 
@@ -112,6 +115,10 @@ final class CarController
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
         $version = $car->version > 1 ? Text::of('build.done.version', ['version' => $car->version]) : '';
         $said = match (true) {
+            $before !== null && $car->version < $before->version => Text::of(
+                'build.done.car_is_as_it_was',
+                ['group' => Phrase::possessive($group->name), 'version' => $car->version],
+            ),
             $before !== null && $car->id !== $before->id => Text::of(
                 'build.done.car_is_version_now',
                 [
@@ -120,7 +127,7 @@ final class CarController
                     'choices' => CarWords::change($before->choices, $car->choices, $challenge->units),
                 ],
             ),
-            $before !== null && $asVersion => Text::of(
+            $before !== null && $before->choices->changesTo($car->choices) === [] && $before->runs()->exists() => Text::of(
                 'build.done.nothing_was_changed_so_car_stays',
                 ['group' => Phrase::possessive($group->name), 'version' => $car->version],
             ),

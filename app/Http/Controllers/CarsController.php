@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CarHasChangedException;
+use App\Actions\ChangedOrCorrectedException;
 use App\Actions\RecordCars;
 use App\Http\Requests\CarsRequest;
 use App\Http\Requests\TypedCar;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\User;
+use App\Presenters\CarWords;
 use App\Presenters\Text;
 use App\ViewModels\AllCars;
 use App\ViewModels\ClassRecord;
@@ -40,7 +42,17 @@ final class CarsController
         /** @var User $user */
         $user = $request->user();
         try {
-            $count = $record($challenge, $request->cars(), $request->names(), $request->editions(), $user);
+            $count = $record($challenge, $request->cars(), $request->names(), $request->editions(), $request->asNewVersions(), $user);
+        } catch (ChangedOrCorrectedException $unsaid) {
+            return redirect()->to($this->table($request, $challenge))->withInput()
+                ->withErrors(['save_as' => Text::of('build.cars.changed_or_corrected')])
+                ->with('changed', array_map(
+                    static fn(array $each): string => Text::of('build.cars.would_read', [
+                        'group' => $each[0]->group->name,
+                        'changes' => CarWords::change($each[0]->choices, $each[1], $challenge->units),
+                    ]),
+                    $unsaid->cars,
+                ));
         } catch (CarHasChangedException $changed) {
             $id = $changed->car->group_id;
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Access\Actor;
 use App\Actions\HeatHasMovedOnException;
+use App\Actions\IdIsTakenException;
 use App\Actions\RaceHasBegunException;
 use App\Actions\RecordRaceEvent;
 use App\Actions\SetRace;
@@ -25,6 +26,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Race\RacePlan;
 
@@ -78,6 +80,8 @@ final class RaceController
         $event = $request->event();
         try {
             $recorded = $record($race->setRelation('challenge', $challenge), $event, $request->why(), $request->seen(), $request->madeAt(), Actor::of($request), $request->runs());
+        } catch (IdIsTakenException) {
+            throw ValidationException::withMessages(['do' => Text::of('race.form.this_page_is_old')]);
         } catch (HeatHasMovedOnException $moved) {
             $said = RaceWords::movedOn(self::reading($challenge, $race->refresh()), $moved->heat);
 

@@ -71,12 +71,16 @@ final class RunController
 
     /**
      * A page sends a form; a lane that may be offline sends JSON and keeps the run until it hears that it is safe:
-     * 201 logged, 200 was logged already, 409 a question to answer, anything else refused with the reason.
+     * 201 logged, 200 was logged already, 409 a question to answer (or "known": another run has this id), anything else refused
+     * with the reason.
      */
     public function store(RunRequest $request, Challenge $challenge, LogRun $logRun): RedirectResponse|JsonResponse
     {
         $id = $request->string('id')->toString();
         $known = Run::query()->withTrashed()->find($id);
+        if ($known !== null && $request->isOtherThan($known)) {
+            return $this->isKnown($request, $challenge, $known->load(['car.group' => self::also(...)]));
+        }
         $questions = $known === null ? $request->questions() : [];
         if ($questions !== []) {
             return $this->ask($request, $challenge, $questions);
@@ -158,6 +162,20 @@ final class RunController
                 'status',
                 Text::of('run.done.back_on_record', ['load' => RunWords::summary($run->load('car.group'), $challenge->units)]),
             );
+    }
+
+    /** What is stored under an id stays; what comes under it and says something else is another run, or a slip: somebody must say. */
+    private function isKnown(RunRequest $request, Challenge $challenge, Run $known): RedirectResponse|JsonResponse
+    {
+        if ($known->car->group->challenge_id !== $challenge->id) {
+            // An id is the device's own; one that names a run elsewhere is none of ours.
+            return $this->refuse($request, $challenge, 'id', Text::of('run.done.the_page_was_out_of_date'));
+        }
+        $question = Text::of('run.question.known', ['said' => RunWords::summary($known, $challenge->units)]);
+
+        return $request->expectsJson()
+            ? response()->json(['questions' => [self::SAME_RUN => $question], 'known' => true], 409)
+            : redirect()->to($this->home($request, $challenge))->withInput($request->except('id'))->with('questions', [self::SAME_RUN => $question]);
     }
 
     /** @param array<string, string> $questions by field */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\IdIsTakenException;
 use App\Actions\LeadClass;
 use App\Actions\NotebookIsFullException;
 use App\Actions\RecordEntry;
@@ -95,6 +96,8 @@ final class StationController
                 $request->reading(),
                 $request->photo(),
             );
+        } catch (IdIsTakenException) {
+            throw ValidationException::withMessages(['id' => Text::of('path.form.this_page_is_old')]);
         } catch (NotebookIsFullException) {
             throw ValidationException::withMessages(['kind' => Text::of('path.form.notebook_is_full')]);
         }

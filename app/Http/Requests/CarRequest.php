@@ -116,6 +116,12 @@ final class CarRequest extends FormRequest
         return $questions;
     }
 
+    /** Whether the car was changed, and not only its record; null where nobody said. */
+    public function asNewVersion(): ?bool
+    {
+        return $this->filled('save_as') ? $this->input('save_as') === 'version' : null;
+    }
+
     public function choices(): Car
     {
         return TypedCar::read($this->all(), $this->units());

@@ -12,6 +12,7 @@ use App\Presenters\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
+use Illuminate\Validation\Rule;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Limits;
@@ -36,7 +37,7 @@ final class CarsRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $rules = ['columns' => ['required', 'string', 'max:2000']];
+        $rules = ['columns' => ['required', 'string', 'max:2000'], 'save_as' => ['nullable', Rule::in(['version', 'correction'])]];
         foreach ($this->groups() as $group) {
             $rules["name_{$group->id}"] = ['required', 'string', 'max:' . Limits::GROUP_NAME_CHARACTERS, $this->isTheirsAlone($group)];
             $rules["edition_{$group->id}"] = ['nullable', 'string', 'max:20'];
@@ -85,6 +86,12 @@ final class CarsRequest extends FormRequest
         }
 
         return $cars;
+    }
+
+    /** Whether cars that have run were changed, and not only their record; null where nobody said. */
+    public function asNewVersions(): ?bool
+    {
+        return $this->filled('save_as') ? $this->input('save_as') === 'version' : null;
     }
 
     /** @return array<int, string> by the id of the group */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
@@ -37,6 +38,9 @@ use Skivo\Core\Measurement\UnitSystem;
 final class RunRequest extends FormRequest
 {
     use InUnitsOfTheClass;
+
+    /** What is stored of a distance differs from what was typed by less (m). */
+    private const SAME_M = 1e-6;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -260,6 +264,18 @@ final class RunRequest extends FormRequest
             array_map($this->words()->say(...), $plausibility->questions($this->record())),
             array_flip($this->confirmed()),
         );
+    }
+
+    /** Whether a run that is stored under the id of this one is another: no sending once more says something else. */
+    public function isOtherThan(Run $stored): bool
+    {
+        $logged = $stored->asLogged();
+        $distance = ReadsAs::read($this->input('distance'), $this->bareUnit());
+        $car = Car::query()->whereKey((int) $logged['car_id'])->first();
+
+        return ($distance !== null && abs($distance->quantity->si() - (float) ($logged['distance_m'] ?? 0.0)) > self::SAME_M)
+            || ($this->input('void') ?? null) !== $logged['void_reason']
+            || ($car !== null && $car->group_id !== $this->integer('group'));
     }
 
     /** @return list<string> the questions that were answered with yes */

@@ -1,6 +1,6 @@
-import { openDB } from 'idb';
-import { judge } from '../run-day/queue.js';
-import { randomId } from '../run-day/ids.js';
+import { Outgoing } from '../outgoing/outgoing.js';
+import { randomId } from '../outgoing/ids.js';
+import { button } from '../run-day/waiting.js';
 import { say } from '../words.js';
 import { smaller } from './photo.js';
 
@@ -36,30 +36,20 @@ function keepDrafts(root) {
 }
 
 class Outbox {
-    #store = null;
     #forms = new Map();
     #tapped = -Infinity;
-    #busy = false;
-    #again = null;
-    #patience = 1000;
+    #sent = [];
 
     constructor(root) {
         this.root = root;
-        this.opened = openDB('skivo-group', 1, {
-            upgrade(database) {
-                database.createObjectStore('entries', { keyPath: 'order', autoIncrement: true });
-            },
-        }).then(
-            (store) => {
-                this.#store = store;
-                this.#send();
-            },
-            () => {
-                // A browser that keeps nothing: what is sent is sent at once, or stays in its form.
-            },
-        );
-        window.addEventListener('online', () => this.#sendNow());
-        document.addEventListener('skivo:there', () => this.#sendNow());
+        this.outgoing = new Outgoing('entry', {
+            post: (entry) => this.#post(entry),
+            stored: (entry) => this.#stored(entry),
+            refused: (entry) => this.#forms.delete(entry.id),
+            changed: (entries) => this.#draw(entries),
+            out: () => this.#renewToken(),
+            idle: () => this.#goOn(this.#sent.splice(0)),
+        });
     }
 
     /** Takes what a form holds, and gives the form back for the next. */
@@ -71,7 +61,6 @@ class Outbox {
             }
             this.#tapped = performance.now();
         }
-        await this.opened;
         this.#complain(form, null);
         const fields = {};
         let photo = null;
@@ -86,23 +75,20 @@ class Outbox {
             this.#complain(form, say('outbox.choose_a_photo'));
             return;
         }
-        const entry = { id: randomId(), address: form.action, fields, photo, madeAt: new Date().toISOString() };
-        if (this.#store === null) {
-            form.submit();
-            return;
-        }
-        entry.order = await this.#store.add('entries', entry);
-        this.#shown(form);
+        const sender = this.root.body.dataset.sender ?? '';
+        const entry = { id: randomId(), address: form.action, sender, fields, photo, madeAt: new Date().toISOString() };
         this.#forms.set(entry.id, form);
-        await this.#send();
+        const added = this.outgoing.add(entry);
+        this.#shown(form);
+        await added;
     }
 
-    /** What the form shows before the server has said anything. */
+    /** What the form shows before the server has said anything: what was in it is with the queue. */
     #shown(form) {
         if (form.dataset.outbox === 'tick') {
-            const button = form.querySelector('.tick-button');
+            const tick = form.querySelector('.tick-button');
             const isDone = form.elements.done.value === '1';
-            button.setAttribute('aria-pressed', String(isDone));
+            tick.setAttribute('aria-pressed', String(isDone));
             form.elements.done.value = isDone ? '0' : '1';
             form.closest('.build-step')?.classList.toggle('is-done', isDone);
         }
@@ -115,59 +101,108 @@ class Outbox {
         form.dispatchEvent(new CustomEvent('skivo:taken'));
     }
 
-    async #waiting() {
-        return this.#store === null ? [] : this.#store.getAll('entries');
+    #stored(entry) {
+        const form = this.#forms.get(entry.id) ?? null;
+        this.#forms.delete(entry.id);
+        if (form?.dataset.outbox === 'live') {
+            form.reset();
+        }
+        this.#sent.push(form);
     }
 
-    async #draw() {
-        const count = (await this.#waiting()).length;
+    /** What waits, by why it does, and what was refused, with all that was typed and what can be done about it. */
+    #draw(entries) {
+        const refused = entries.filter((entry) => entry.messages !== undefined);
+        const reasons = new Map();
+        for (const entry of entries.filter((each) => each.messages === undefined)) {
+            reasons.set(entry.waitsFor.why, [...(reasons.get(entry.waitsFor.why) ?? []), entry]);
+        }
         for (const place of this.root.querySelectorAll('[data-outbox-says]')) {
-            place.textContent = count === 0 ? '' : say(count === 1 ? 'outbox.one_waits' : 'outbox.some_wait', { count });
+            place.replaceChildren(
+                ...[...reasons].map(([why, held]) =>
+                    this.#line(this.#waits(why, held.length), ...(why === 'gone' ? held.map((each) => this.#dropping(each)) : [])),
+                ),
+                ...refused.map((entry) => this.#refusedLine(entry)),
+            );
         }
     }
 
-    async #send() {
-        if (this.#busy || this.#store === null) {
-            return;
+    #waits(why, count) {
+        const known = ['network', 'locked', 'gone', 'out', 'stranger', 'unwell'].includes(why) ? why : 'unwell';
+        return say(count === 1 ? `outbox.one.${known}` : `outbox.some.${known}`, { count });
+    }
+
+    #refusedLine(entry) {
+        const why = entry.messages.join(' ') || say(entry.refusedAs === 'large' ? 'outbox.too_large' : 'outbox.refused');
+        const made = this.#line(
+            say('outbox.not_stored', { what: this.#inWords(entry), why }),
+            button(say('outbox.send_again'), () => this.outgoing.again(entry)),
+            ...(this.#formOf(entry) === null ? [] : [button(say('outbox.change'), () => this.#giveBack(entry))]),
+            this.#dropping(entry),
+        );
+        made.className = 'error';
+        made.setAttribute('role', 'alert');
+        made.dataset.refused = entry.id;
+        return made;
+    }
+
+    #dropping(entry) {
+        return button(say('outbox.throw_away'), () => this.outgoing.drop(entry));
+    }
+
+    #line(text, ...buttons) {
+        const made = this.root.createElement('span');
+        made.className = 'block';
+        const words = this.root.createElement('span');
+        words.textContent = text;
+        made.append(words, ...buttons);
+        return made;
+    }
+
+    /** What somebody typed, drew or tapped, as it is told apart in the list. */
+    #inWords({ fields, photo }) {
+        if (photo !== null && photo !== undefined) {
+            return say('outbox.what.photo');
         }
-        this.#busy = true;
-        const sent = [];
-        try {
-            // What is tapped while it sends is sent as well.
-            for (let entry = await this.#first(); entry !== undefined; entry = await this.#first()) {
-                const verdict = await this.#sendOne(entry);
-                if (verdict.is === 'waits') {
-                    this.#sendLater();
-                    break;
-                }
-                await this.#store.delete('entries', entry.order);
-                this.#patience = 1000;
-                const form = this.#forms.get(entry.id) ?? null;
-                this.#forms.delete(entry.id);
-                if (verdict.is === 'stored') {
-                    if (form?.dataset.outbox === 'live') {
-                        form.reset();
-                    }
-                    sent.push(form);
-                } else {
-                    this.#complain(form, verdict.messages.join(' '));
-                }
+        if (fields.strokes !== undefined) {
+            return say('outbox.what.drawing');
+        }
+        const typed = ['text', 'predicted', 'first', 'reason', 'length', 'why'].map((name) => fields[name]).filter((value) => value);
+        return typed.length === 0 ? say('outbox.what.tap') : `“${typed.join(', ')}”`;
+    }
+
+    /** The form on this page from which it came, where its fields are free to be typed in again. */
+    #formOf(entry) {
+        const forms = [...this.root.querySelectorAll('form[data-outbox]')];
+        const isIts = (form) =>
+            form.action === entry.address &&
+            form.elements.kind?.value === entry.fields.kind &&
+            [...form.elements].some(
+                (field) => field.type !== 'hidden' && field.name in entry.fields && 'value' in field && field.type !== 'submit',
+            );
+        return entry.photo ? null : (forms.find(isIts) ?? null);
+    }
+
+    /** Back into its form, to be changed there. */
+    async #giveBack(entry) {
+        const form = this.#formOf(entry);
+        for (const [name, value] of Object.entries(entry.fields)) {
+            const field = form.elements[name];
+            if (field instanceof HTMLElement && field.type !== 'hidden') {
+                field.value = value;
+                field.dispatchEvent(new Event('input', { bubbles: true }));
             }
-        } finally {
-            this.#busy = false;
-            await this.#draw();
         }
-        if (sent.length > 0) {
-            this.#goOn(sent[sent.length - 1]);
-        }
-    }
-
-    async #first() {
-        return (await this.#waiting())[0];
+        [...form.elements].find((field) => field.type !== 'hidden')?.focus();
+        await this.outgoing.drop(entry);
     }
 
     /** What was sent is in: to the next station, or the page as it is now. */
-    #goOn(form) {
+    #goOn(forms) {
+        if (forms.length === 0) {
+            return;
+        }
+        const form = forms.at(-1);
         document.dispatchEvent(new CustomEvent('skivo:changed'));
         if (form?.dataset.then !== undefined) {
             location.href = form.dataset.then;
@@ -198,39 +233,27 @@ class Outbox {
         }
     }
 
-    async #sendOne(entry) {
+    #post(entry) {
         const body = new FormData();
         for (const [name, value] of Object.entries(entry.fields)) {
             body.append(name, value);
         }
         body.append('id', entry.id);
         body.append('made_at', entry.madeAt);
-        if (entry.photo !== null) {
+        if (entry.photo !== null && entry.photo !== undefined) {
             body.append('photo', entry.photo, 'photo');
         }
-        try {
-            const response = await fetch(entry.address, {
-                method: 'POST',
-                headers: { Accept: 'application/json', 'X-CSRF-TOKEN': this.#token() },
-                body,
-                credentials: 'same-origin',
-                redirect: 'manual',
-            });
-            const verdict = judge(
-                {
-                    status: response.status,
-                    isRedirect: response.type === 'opaqueredirect' || response.redirected,
-                    body: await response.json().catch(() => null),
-                },
-                entry.id,
-            );
-            if (verdict.why === 'token') {
-                await this.#renewToken();
-            }
-            return verdict;
-        } catch {
-            return { is: 'waits' };
-        }
+        return fetch(entry.address, {
+            method: 'POST',
+            headers: {
+                Accept: 'application/json',
+                'X-CSRF-TOKEN': this.#token(),
+                ...(entry.sender ? { 'X-Sender': entry.sender } : {}),
+            },
+            body,
+            credentials: 'same-origin',
+            redirect: 'manual',
+        });
     }
 
     #token() {
@@ -248,25 +271,13 @@ class Outbox {
     }
 
     #complain(form, message) {
-        const place = form?.querySelector('.outbox-error');
-        place?.remove();
+        form.querySelector('.outbox-error')?.remove();
         if (message !== null) {
             const line = this.root.createElement('p');
             line.className = 'error outbox-error';
             line.setAttribute('role', 'alert');
             line.textContent = message;
-            (form ?? this.root.querySelector('[data-outbox-says]')?.parentElement)?.append(line);
+            form.append(line);
         }
-    }
-
-    #sendNow() {
-        this.#patience = 1000;
-        this.#send();
-    }
-
-    #sendLater() {
-        clearTimeout(this.#again);
-        this.#again = setTimeout(() => this.#send(), this.#patience);
-        this.#patience = Math.min(this.#patience * 1.6, 15000);
     }
 }

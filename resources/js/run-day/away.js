@@ -26,8 +26,8 @@ export function attachAway(root) {
                 fetch(address, { headers: { Accept: 'text/html', 'X-Beside': 'yes' }, credentials: 'same-origin' }).then(
                     async (response) =>
                         response.ok && response.headers.get('X-Served-By') === 'Skivo'
-                            ? // As an answer of its own: one that was led elsewhere opens no page.
-                              pages.put(address, new Response(await response.blob(), { headers: response.headers }))
+                            ? // As an answer of its own: one that was led elsewhere opens no page. Without room the older one stays.
+                              pages.put(address, new Response(await response.blob(), { headers: response.headers })).catch(() => null)
                             : null,
                 );
             await Promise.all([

@@ -1,4 +1,4 @@
-import { randomId } from './ids.js';
+import { randomId } from '../outgoing/ids.js';
 import { announce } from './announce.js';
 import { Instruments } from './instruments.js';
 import { RunQueue } from './queue.js';
@@ -38,6 +38,7 @@ class Entry {
         this.queue = new RunQueue({
             address: element.dataset.address,
             challenge: element.dataset.challenge,
+            sender: element.dataset.sender ?? '',
             token: () => this.fields._token.value,
             inStrip: () => this.fields.id.value,
             on: {
@@ -49,6 +50,8 @@ class Entry {
     }
 
     start() {
+        // A run gets its id when it is logged: a page that was opened again away from the network would bring along an old one.
+        this.fields.id.value = '';
         this.fields.group.addEventListener?.('change', () => this.#choose());
         this.strip.form.addEventListener('submit', (event) => {
             event.preventDefault();
@@ -109,21 +112,17 @@ class Entry {
             }
             return;
         }
+        run.id ??= randomId();
         const said = this.strip.inWords(run);
         this.#handed = [...this.#handed, run];
         // The strip is free for the next run at once, however fast one types: this one is with the queue.
         this.#clear();
-        await this.queue.opened;
-        try {
-            await this.queue.add({ id: run.id, fields: run, said });
-        } catch {
-            this.strip.submit(run);
-        }
+        await this.queue.add({ id: run.id, fields: run, said });
         this.#handed = this.#handed.filter((each) => each !== run);
     }
 
     #clear() {
-        this.strip.clear(randomId());
+        this.strip.clear();
         this.#isByHand = false;
         this.#lastRan = Number(this.fields.group.value);
         this.turns.ran(this.#lastRan);
@@ -169,7 +168,8 @@ class Entry {
     async #edit(run) {
         if (this.strip.isTyped && this.fields.id.value !== run.id) {
             const half = this.strip.typed();
-            await this.queue.park({ id: this.fields.id.value, fields: half, said: this.strip.inWords(half) });
+            half.id ??= randomId();
+            await this.queue.park({ id: half.id, fields: half, said: this.strip.inWords(half) });
         }
         this.strip.fill(run);
         this.#sayTry();

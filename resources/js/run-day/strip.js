@@ -162,8 +162,8 @@ export class Strip {
         }
     }
 
-    /** Ready for the next run, which gets an id of its own. */
-    clear(id) {
+    /** Ready for the next run, which gets an id of its own when it is logged. */
+    clear() {
         for (const field of this.fields) {
             if (field.type === 'checkbox') {
                 field.checked = false;
@@ -179,7 +179,7 @@ export class Strip {
         }
         this.fields.confirmed.value = '';
         this.fields.readings.value = '';
-        this.fields.id.value = id;
+        this.fields.id.value = '';
         this.mark([]);
         this.show([]);
     }
@@ -203,18 +203,5 @@ export class Strip {
         const value = run.fields[name];
         const unit = run.fields.typed_in === this.fields.typed_in.value ? undefined : this.units[run.fields.typed_in]?.[name];
         return unit !== undefined && value !== undefined && /^[\d\s.,/]+$/.test(value) ? `${value} ${unit}` : value;
-    }
-
-    /** As a plain form: for a browser that keeps nothing. */
-    submit(run) {
-        for (const [name, value] of Object.entries(run)) {
-            const field = this.fields[name];
-            if (field.type === 'checkbox') {
-                field.checked = value === '1';
-            } else {
-                field.value = value;
-            }
-        }
-        this.form.submit();
     }
 }

@@ -21,7 +21,7 @@
     };
     // At the group's own tablet: nothing that leads out of it.
     $isOwn = auth()->user() instanceof \App\Models\Device;
-    $hasRun = $car !== null && $car->runs->isNotEmpty();
+    $hasRun = $car !== null && $car->runs->isNotEmpty() && ! $car->choices->isEmpty();
     $hints = [
         'rear_axle_place' => Text::of('build.car.measured_from_the_rear_end_of'),
         'pump_strokes' => Text::of('build.car.if_filled_by_counting'),
@@ -201,13 +201,14 @@
                             <legend class="field-label mb-1">{{ Text::of('build.car.version_has_run_so_say_which', ['version' => $car->version]) }}</legend>
                             <div class="choices">
                                 <x-choice
-                                    name="save_as" value="version" checked
+                                    name="save_as" value="version"
                                     :hint="Text::of('build.car.its_tries_start_afresh_version_stays', ['version' => $car->version])">
                                     {{ Text::of('build.car.the_car_was_changed_make_it', ['version' => $car->version + 1]) }}
                                 </x-choice>
                                 <x-choice name="save_as" value="correction" :hint="Text::of('build.car.the_runs_stay_with_these_choices')">
                                     {{ Text::of('build.car.only_the_record_was_wrong') }}</x-choice>
                             </div>
+                            @error('save_as')<p class="error" id="e-save_as">{{ $message }}</p>@enderror
                         </fieldset>
                         <x-field
                             name="reason" :label="Text::of('build.car.why_was_it_changed')" optional

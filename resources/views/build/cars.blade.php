@@ -29,6 +29,18 @@
     <form method="post" action="{{ route('cars.all.update', $challenge) }}" data-grid>
         @csrf @method('put')<x-sent-with :units="$units" />
         <input type="hidden" name="columns" value="{{ $columns }}">
+        @if (session('changed'))
+            <fieldset class="caution" id="f-save_as">
+                <legend class="field-label">{{ Text::of('build.cars.changed_or_corrected') }}</legend>
+                <ul class="mt-1 mb-2">@foreach (session('changed') as $each)<li>{{ $each }}</li>@endforeach</ul>
+                <div class="choices">
+                    <x-choice name="save_as" value="version" :hint="Text::of('build.cars.their_tries_start_again')">
+                        {{ Text::of('build.cars.were_changed') }}</x-choice>
+                    <x-choice name="save_as" value="correction" :hint="Text::of('build.cars.the_runs_stay')">
+                        {{ Text::of('build.cars.only_the_notes') }}</x-choice>
+                </div>
+            </fieldset>
+        @endif
         <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('build.cars.all_cars_at_once') }}">
             <table class="grid-table">
                 <thead><tr><th scope="col">{{ Text::of('build.cars.group') }}</th>

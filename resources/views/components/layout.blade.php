@@ -3,6 +3,8 @@
 @php
     $actor = auth()->user();
     $device = $actor instanceof \App\Models\Device ? $actor : null;
+    // What waits on a device may be told of on any page.
+    $scriptWords = Arr::only(__('script'), ['queue', 'outbox', 'entry', ...$words]);
     $looksOn = $device === null && $actor !== null && $challenge?->exists && ! $challenge->isOwnedBy($actor) && ! $challenge->roleOf($actor)?->changes();
 @endphp
 <!DOCTYPE html>
@@ -12,11 +14,12 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ Text::of('frame.layout.skivo', ['title' => $title]) }}</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    <script type="application/json" id="words">@json(Arr::only(__('script'), $words), JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE)</script>
+    <script type="application/json" id="words">{!! json_encode($scriptWords, JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE) !!}</script>
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body
-    @if ($actor === null && $challenge === null) data-guest @endif @if ($looksOn) data-looks-on @endif
+    @if ($actor === null && $challenge === null) data-guest @endif
+    @if ($device !== null) data-sender="{{ \App\Access\Sender::of($device) }}" @endif @if ($looksOn) data-looks-on @endif
     @if ($live && $challenge?->exists) data-live="{{ URL::signedRoute('live', ['live' => $challenge->id], absolute: false) }}"
     @if ($live === true) data-state="{{ $state ?? route('runs.state', $challenge, absolute: false) }}" @endif
     data-revision="{{ $record->revision ?? $challenge->revision() }}" @endif>

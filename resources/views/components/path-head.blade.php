@@ -17,6 +17,7 @@
                     class="sr-only">({{ Text::of('path.page.is_done') }})</span>@endif</a></li>@endforeach</ol>
 </nav>
 <div data-part="told" class="path-told">
+    @if ($challenge->groups_are_locked)<p class="caution" role="status">{{ Text::of('path.page.locked') }}</p>@endif
     @if ($challenge->word_to_all !== null)<p class="told" role="status"><strong>{{ Text::of('path.page.word') }}</strong>
         <bdi>{{ $challenge->word_to_all }}</bdi></p>@endif
     @if ($inRace !== null)<p class="told" role="status"><bdi>{{ $inRace }}</bdi></p>@endif

@@ -31,7 +31,8 @@
 @endphp
 <div
     class="entry" data-entry data-address="{{ route('runs.store', $challenge, absolute: false) }}"
-    data-challenge="{{ $challenge->id }}" data-coming="{{ json_encode($floor->coming()) }}"
+    data-challenge="{{ $challenge->id }}" @if (auth()->user() instanceof \App\Models\Device) data-sender="{{ \App\Access\Sender::of(auth()->user()) }}" @endif
+    data-coming="{{ json_encode($floor->coming()) }}"
     data-units="{{ json_encode($typedUnits) }}">
     <div class="page">
         <div class="entry-errors" role="alert" id="entry-errors" data-entry-errors @if (! $errors->any() && $questions === []) hidden @endif>

@@ -97,6 +97,7 @@
                                     'count' => Text::plural('sheet.show.car_cars', $plan->newCars),
                                 ]) !!}
                             </li>
+                            @if ($plan->completedCars > 0)<li>{!! Text::html('sheet.show.cars_told_more_of', ['count' => $plan->completedCars]) !!}</li>@endif
                             @if ($plan->alreadyThere > 0)<li>
                                 {!! Text::html('sheet.show.on_record_already_left_alone', [
                                     'already_there' => $plan->alreadyThere,
