@@ -62,14 +62,15 @@ final readonly class ClassFindings
     {
         // What another build of the program found is not asked again.
         $key = "findings:{$record->challenge->id}:{$counting->value}:" . config('skivo.build');
-        $held = self::held($key, $record);
+        $lessons = ChecksOnRecord::besides($record->challenge);
+        $held = self::held($key, $record, $lessons);
         if ($held !== null) {
             return $held;
         }
         // A class that asks all at once has it worked out once.
-        $work = static function () use ($key, $record, $counting): self {
-            $findings = self::held($key, $record) ?? self::find($record, $counting);
-            Cache::put($key, [$record->revision, $findings], self::KEEP_SECONDS);
+        $work = static function () use ($key, $record, $counting, $lessons): self {
+            $findings = self::held($key, $record, $lessons) ?? self::find($record, $counting, $lessons);
+            Cache::put($key, [$record->revision, $lessons->key(), $findings], self::KEEP_SECONDS);
 
             return $findings;
         };
@@ -100,17 +101,17 @@ final readonly class ClassFindings
         return $works;
     }
 
-    private static function held(string $key, ClassRecord $record): ?self
+    private static function held(string $key, ClassRecord $record, ChecksOnRecord $lessons): ?self
     {
         $held = Cache::get($key);
 
-        return is_array($held) && $held[0] === $record->revision && $held[1] instanceof self ? $held[1] : null;
+        return is_array($held) && $held[0] === $record->revision && $held[1] === $lessons->key() && $held[2] instanceof self ? $held[2] : null;
     }
 
     /**
      * How the class stands to the core: everything that findings rest on.
      *
-     * @param CheckShifts|null $shifts as they were when it was last looked at; as they are now where null
+     * @param CheckShifts|null $shifts as other classes have them; read where null
      */
     public static function data(ClassRecord $record, Counting $counting = Counting::Rule, ?CheckShifts $shifts = null): ClassData
     {
@@ -152,7 +153,7 @@ final readonly class ClassFindings
             $challenge->timed_length?->quantity->si(),
             self::mayBe($record),
             $challenge->id,
-            $shifts ?? ChecksOnRecord::besides($challenge),
+            $shifts ?? ChecksOnRecord::besides($challenge)->shifts(),
         );
     }
 
@@ -165,14 +166,11 @@ final readonly class ClassFindings
         return $read === [] ? null : $card->failed(CheckShifts::LOOKED_AT);
     }
 
-    private static function find(ClassRecord $record, Counting $counting): self
+    private static function find(ClassRecord $record, Counting $counting, ChecksOnRecord $lessons): self
     {
         $kept = new KeptInCache($record->challenge);
-        $found = Findings::of(self::data($record, $counting), $kept);
+        $found = Findings::of(self::data($record, $counting, $lessons->shifts()), $kept);
         $kept->save();
-        if ($counting === Counting::Rule) {
-            ChecksOnRecord::leave($record->challenge, $found->forecast->checked);
-        }
         $chances = [];
         foreach ($record->challenge->allAwards() as $award) {
             $chances[$award->goal->value] = $award->goal === $record->challenge->goal

@@ -19,6 +19,12 @@ final readonly class CheckedCars
     /** @param list<array{list<float>, float}> $rows of each car: which of the checks it failed, and ln w, both over their standard deviation */
     private function __construct(public array $rows) {}
 
+    /** @param list<array{list<float>, float}> $rows as they were worked out of a class before */
+    public static function ofRows(array $rows): self
+    {
+        return new self($rows);
+    }
+
     /**
      * @param list<array{list<CheckItem>, Estimate}> $cars of each group one: what it failed of CheckShifts::LOOKED_AT, and ln w as read
      */
