@@ -16,6 +16,7 @@ use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\Steering;
+use Skivo\Core\Simulation\Beyond;
 use Skivo\Core\Statistics\Interval;
 
 /** How the model and a class agree, in words. */
@@ -26,7 +27,7 @@ final readonly class ModelWords
     /**
      * What is recorded of a car that the model can't compute with.
      *
-     * @param array<string, float> $beyond SI, by the value of a CarAttribute; none where its drive is another
+     * @param array<string, Beyond> $beyond by the value of a CarAttribute; none where its drive is another
      */
     public static function beyond(array $beyond, UnitSystem $units): string
     {
@@ -36,11 +37,10 @@ final readonly class ModelWords
         $said = [];
         foreach ($beyond as $key => $value) {
             $setting = CarAttribute::from($key);
-            [$least, $greatest] = $setting->limits();
             $show = static fn(float $si): string => $setting->scale() === null ? (string) +$si : $units->show($si, $setting->scale());
             $said[] = Text::of(
                 'findings.model_words.it_takes_to',
-                ['setting' => Label::title($setting), 'value' => $show($value), 'least' => $show($least), 'greatest' => $show($greatest)],
+                ['setting' => Label::title($setting), 'value' => $show($value->value), 'least' => $show($value->least), 'greatest' => $show($value->greatest)],
             );
         }
 

@@ -13,6 +13,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\MassSum;
 use Skivo\Core\Forecast\AttachmentPrice;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 
 /** What an attachment costs, in words. */
@@ -33,7 +34,11 @@ final readonly class PriceWords
         }
         $challenge = $record->challenge;
         $carried = ($car->number(CarAttribute::ExtrasMass) ?? 0.0) + ($car->number(CarAttribute::DecorationMass) ?? 0.0);
-        $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        try {
+            $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        } catch (BeyondModelException) {
+            return null;
+        }
         $forecast = ClassFindings::of($record)->found->forecast;
         $state = $forecast->states[$recorded->id ?? 0] ?? $forecast->usual();
         [$model, $load] = $carried > 0.0 ? [$model, $carried] : [$model->with(CarAttribute::Mass, $mass + self::SMALL_LOAD_KG), self::SMALL_LOAD_KG];

@@ -13,6 +13,8 @@ use Skivo\Core\Car\Layout;
 use Skivo\Core\Car\MassSum;
 use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Breach;
+use Skivo\Core\Simulation\Beyond;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 
 /** A car as recorded, with what its measures say: where everything is, what cannot work, what breaks the rules. */
@@ -65,11 +67,15 @@ final readonly class CarReading
         return $known;
     }
 
-    /** @return array<string, float>|null what is recorded and the run model can't compute with, by CarAttribute (SI); none where its drive is another; null where it computes */
+    /** @return array<string, Beyond>|null what is recorded and the run model can't compute with, by CarAttribute; none where its drive is another; null where it computes */
     public function beyondModel(): ?array
     {
-        $model = CarModel::of($this->car, $this->plan->catalogue, $this->plan->challenge->surface);
+        try {
+            CarModel::of($this->car, $this->plan->catalogue, $this->plan->challenge->surface, pump: $this->plan->challenge->pumpCurve());
+        } catch (BeyondModelException $found) {
+            return $found->beyond;
+        }
 
-        return $model->isComputable() ? null : $model->beyond;
+        return null;
     }
 }

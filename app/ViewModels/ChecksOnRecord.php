@@ -31,10 +31,10 @@ final readonly class ChecksOnRecord
             ->get(['challenges.id', 'revisions.number', 'check_lessons.revision', 'check_lessons.build', 'check_lessons.rows']);
         $learn = app(LearnFromChecks::class);
 
-        return new self($others->map(static fn(\stdClass $each): CheckedCars => $each->revision !== null && $each->revision === $each->number
+        return new self(array_values($others->map(static fn(\stdClass $each): CheckedCars => $each->revision !== null && $each->revision === $each->number
             && $each->build === (string) config('skivo.build')
                 ? CheckedCars::ofRows(json_decode((string) $each->rows, true, 8, JSON_THROW_ON_ERROR))
-                : $learn(Challenge::query()->findOrFail($each->id)))->all());
+                : $learn(Challenge::query()->whereKey((int) $each->id)->firstOrFail()))->all()));
     }
 
     public function shifts(): CheckShifts

@@ -13,6 +13,8 @@ use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\Forecast;
+use Skivo\Core\Simulation\Beyond;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\PumpCurve;
 
@@ -22,7 +24,7 @@ final readonly class ClassForces
     /** @var array<int, Forces> by the id of the car; of those that have anything recorded, and nothing beyond the model */
     public array $ofCars;
 
-    /** @var array<int, array<string, float>> what is recorded of a car and the model can't compute with, by setting (SI) */
+    /** @var array<int, array<string, Beyond>> what is recorded of a car and the model can't compute with, by setting */
     public array $beyond;
 
     public ClassForecast $forecast;
@@ -55,19 +57,16 @@ final readonly class ClassForces
         return $this->forecast->onceMeasured[$car->id ?? 0] ?? null;
     }
 
-    /** The input of the run model for one car, with what the bench measured in its place. */
-    public static function modelOf(Challenge $challenge, Car $car): CarModel
+    /** The input of the run model for one car, with what the bench measured in its place; null where that can say nothing of it. */
+    public static function modelOf(Challenge $challenge, Car $car): ?CarModel
     {
-        return Forces::of(
-            CarModel::of(
-                $car->choices,
-                $challenge->catalogue(),
-                $challenge->surface,
-                $challenge->air_temperature_c,
-                $challenge->pumpCurve(),
-            ),
-            self::byTest($car->benchReadings),
-        )->model;
+        try {
+            $parts = CarModel::of($car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        } catch (BeyondModelException) {
+            return null;
+        }
+
+        return Forces::of($parts, self::byTest($car->benchReadings))->model;
     }
 
     public function of(?Car $car): ?Forces

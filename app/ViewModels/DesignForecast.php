@@ -9,6 +9,7 @@ use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 
 /** How far a car of a design will go that nobody has built yet: as wide as what is known of the class's hands leaves it. */
@@ -18,8 +19,12 @@ final readonly class DesignForecast
     public static function of(ClassRecord $record, Car $car): ?Forecast
     {
         $challenge = $record->challenge;
-        $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
-        if (!($car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind)) || !$model->isComputable()) {
+        if (!($car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind))) {
+            return null;
+        }
+        try {
+            $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        } catch (BeyondModelException) {
             return null;
         }
         $state = ClassFindings::of($record)->found->forecast->usual();

@@ -16,6 +16,7 @@ use Skivo\Core\Film\LaneScale;
 use Skivo\Core\Film\SeenFilm;
 use Skivo\Core\Film\UnreadableFilmException;
 use Skivo\Core\Measurement\OutOfRangeException;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
 
@@ -71,10 +72,11 @@ final readonly class FilmReading
         if ($car === null) {
             return FilmedCar::usual();
         }
-        $model = CarModel::of($car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c);
         try {
+            $model = CarModel::of($car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c);
+
             return FilmedCar::of($model->settings, ($model->origins[CarAttribute::Mass->value] ?? null) === Origin::Measured);
-        } catch (OutOfRangeException) {
+        } catch (OutOfRangeException|BeyondModelException) {
             return FilmedCar::usual();
         }
     }

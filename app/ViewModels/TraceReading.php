@@ -11,6 +11,7 @@ use Skivo\Core\Exchange\Coasting;
 use Skivo\Core\Exchange\ThrustEnd;
 use Skivo\Core\Exchange\Trace;
 use Skivo\Core\Exchange\TracePoint;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 
 /** A run's newest trace with what it shows. */
@@ -20,8 +21,8 @@ final readonly class TraceReading
         public Trace $trace,
         public ?ThrustEnd $end,
         public ?Coasting $coasting,
-        /** What the model has for f, from the car's parts. */
-        public float $modelFriction,
+        /** What the model has for f, from the car's parts; null where it can say nothing of the car. */
+        public ?float $modelFriction,
         /** What it was worked out from, where that is a film. */
         public ?FilmReading $film,
         /** Of the run in one picture: a JPEG as base64. */
@@ -35,8 +36,12 @@ final readonly class TraceReading
         if ($reading === null) {
             return null;
         }
-        $settings = CarModel::of($run->car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c)->settings;
-        $vehicle = $settings->design()->vehicle;
+        try {
+            $settings = CarModel::of($run->car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c)->settings;
+        } catch (BeyondModelException) {
+            $settings = null;
+        }
+        $vehicle = $settings?->design()->vehicle;
         $trace = Trace::of(self::points($reading));
         $film = FilmReading::kept($challenge, $run, $reading);
 
@@ -44,8 +49,8 @@ final readonly class TraceReading
         return new self(
             $trace,
             $film === null ? $trace->endOfThrust() : null,
-            $film === null ? $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg) : null,
-            $settings->rollingCoefficient(),
+            $film === null && $vehicle !== null ? $trace->coasting(1.0 + $vehicle->wheelEquivalentMassKg / $vehicle->massKg) : null,
+            $settings?->rollingCoefficient(),
             $film,
             $reading->data['film']['picture'] ?? null,
         );

@@ -9,6 +9,7 @@ use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Forecast\Direction;
 use Skivo\Core\Forecast\WarmUp;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 
 /**
@@ -28,7 +29,11 @@ final readonly class WarmUps
     public static function of(GroupsOwnPath $own): self
     {
         $challenge = $own->record->challenge;
-        $kit = CarModel::of($own->plan->kitCar(), $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        try {
+            $kit = CarModel::of($own->plan->kitCar(), $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+        } catch (BeyondModelException) {
+            return new self([]);
+        }
         $rows = [];
         $answered = $own->warmUps();
         $found = ClassFindings::of($own->record)->found;

@@ -29,26 +29,23 @@ final readonly class BandCauses
     /** Nobody winds fewer than this without noticing that it does little. */
     private const FEW_TURNS = 6.0;
 
-    private ElasticDesign $design;
-
-    /** Whether chain and turns are known, so that figures of them may be said. */
-    private bool $isKnown;
+    /** Null where chain and turns are not known, or the model does not compute with them, so that no figure of them may be said. */
+    private ?ElasticDesign $design;
 
     /** @param string $basis what the car's forces are known from: "parts" or "bench" */
     public function __construct(
         private Car $car,
         private Layout $layout,
-        private CarModel $model,
+        private ?CarModel $model,
         private string $basis,
     ) {
-        $this->design = $model->settings->elasticDesign();
-        $this->isKnown = $model->isComputable() && $model->missing === [];
+        $this->design = $model?->missing === [] ? $model->settings->elasticDesign() : null;
     }
 
     /** @return list<Cause> */
     public function wheelsSpin(): array
     {
-        $slips = $this->isKnown && $this->design->slipsAtFirst();
+        $slips = $this->design?->slipsAtFirst() === true;
         $ballast = $slips ? $this->design->ballastToHoldKg() : null;
         $turns = $slips ? $this->design->turnsThatHold() : null;
         $tyre = Tyre::tryFrom($this->car->kind(CarAttribute::Tyre) ?? '') ?? Tyre::None;
@@ -56,7 +53,7 @@ final readonly class BandCauses
         return [
             new Cause(
                 'too_little_weight',
-                !$this->isKnown ? Likelihood::Possible : ($slips ? Likelihood::Shown : Likelihood::Unlikely),
+                $this->design === null ? Likelihood::Possible : ($slips ? Likelihood::Shown : Likelihood::Unlikely),
                 found: $this->grip(),
                 cure: $ballast === null ? null : new Remark("diagnosis.ballast_{$this->basis}", ['ballast' => new Shown($ballast, Scale::Weight)]),
             ),
@@ -99,13 +96,12 @@ final readonly class BandCauses
     /** @return list<Cause> */
     public function doesNotStart(): array
     {
-        $design = $this->design;
-        $settings = $this->model->settings;
-        $push = $design->bandForceN() * $design->drive->gear();
-        $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
+        $push = $this->design === null ? 0.0 : $this->design->bandForceN() * $this->design->drive->gear();
+        $settings = $this->model?->settings;
+        $needed = $settings === null ? 0.0 : $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
         $could = $needed > 0.0 ? $push / $needed : INF;
-        $mass = $settings->get(CarAttribute::Mass);
-        $forces = !$this->isKnown ? null : new Remark(
+        $mass = $settings?->get(CarAttribute::Mass) ?? 0.0;
+        $forces = $this->design === null ? null : new Remark(
             "diagnosis.found.forces_{$this->basis}",
             ['push' => round(1000 * $push), 'needed' => round(1000 * $needed * $mass)],
         );
@@ -116,12 +112,12 @@ final readonly class BandCauses
             new Cause(
                 'too_heavy_for_band',
                 match (true) {
-                    !$this->isKnown => Likelihood::Possible,
+                    $this->design === null => Likelihood::Possible,
                     $mass > $could => Likelihood::Shown,
                     default => Likelihood::Unlikely,
                 },
                 found: $forces,
-                cure: $this->isKnown && is_finite($could) ? new Remark("diagnosis.starts_below_{$this->basis}", ['mass' => new Shown($could, Scale::Weight)]) : null,
+                cure: $this->design !== null && is_finite($could) ? new Remark("diagnosis.starts_below_{$this->basis}", ['mass' => new Shown($could, Scale::Weight)]) : null,
             ),
             $this->wheelsSpin()[0],
         ];
@@ -135,7 +131,8 @@ final readonly class BandCauses
             'few_turns',
             $turns === null ? Likelihood::Possible : ($turns < self::FEW_TURNS ? Likelihood::Hinted : Likelihood::Unlikely),
             found: $turns === null ? null : new Remark('diagnosis.found.wound', ['turns' => (int) $turns]),
-            cure: !$this->isKnown ? null : new Remark('diagnosis.most_turns', ['turns' => (int) floor($this->model->settings->greatestTurns() / 2)]),
+            cure: $this->design === null || $this->model === null ? null
+                : new Remark('diagnosis.most_turns', ['turns' => (int) floor($this->model->settings->greatestTurns() / 2)]),
         );
     }
 
@@ -163,7 +160,7 @@ final readonly class BandCauses
     {
         $chain = $this->car->chainLengthM();
         $space = $this->layout->installedLength();
-        $slackTurns = $chain === null || $chain <= $space ? 0.0 : ($chain - $space) / $this->design->drive->woundM(1.0);
+        $slackTurns = $chain === null || $chain <= $space ? 0.0 : ($chain - $space) / ($this->model?->settings->elasticDesign()->drive->woundM(1.0) ?? INF);
 
         return new Cause(
             'chain_too_long',
@@ -186,7 +183,7 @@ final readonly class BandCauses
     /** What the driven rims need of the floor, and what it gives. */
     private function grip(): ?Remark
     {
-        return !$this->isKnown ? null : new Remark("diagnosis.found.grip_{$this->basis}", [
+        return $this->design === null ? null : new Remark("diagnosis.found.grip_{$this->basis}", [
             'needed' => round(1000 * $this->design->neededOfFloorN()),
             'holds' => round(1000 * $this->design->floorHoldsN()),
             'load' => new Shown($this->design->drivenLoadN() / Constants::GRAVITY_M_S2, Scale::Weight),
@@ -196,7 +193,7 @@ final readonly class BandCauses
     /** What rubber on the rims would do, where they slip without. */
     private function withRubber(bool $slips): ?Remark
     {
-        if (!$slips) {
+        if (!$slips || $this->model === null) {
             return null;
         }
         $rubber = $this->model->settings->with(CarAttribute::Grip, Tyre::RubberBand->grip() ?? 0.0)->elasticDesign();

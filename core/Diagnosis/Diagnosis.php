@@ -12,6 +12,7 @@ use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\CheckVerdict;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\MassSum;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Car\PartTrait;
 use Skivo\Core\Measurement\Remark;
@@ -21,6 +22,7 @@ use Skivo\Core\Measurement\Side;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Physics\Steering;
 use Skivo\Core\Physics\WheelMount;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
 
@@ -64,12 +66,13 @@ final readonly class Diagnosis
 
     private Layout $layout;
 
-    private CarModel $model;
+    /** Null where the model can say nothing of the car. */
+    private ?CarModel $model;
 
     /** What its forces are known from: "parts", or "bench" where something of them was measured. */
     private string $basis;
 
-    /** @param CarModel|null $model with what the bench measured; from the parts where null */
+    /** @param CarModel|null $model with what the bench measured; from the parts, as far as the model can say anything of them, where null */
     public function __construct(
         private Car $car,
         private CheckCard $card,
@@ -79,7 +82,11 @@ final readonly class Diagnosis
         ?CarModel $model = null,
     ) {
         $this->layout = Layout::of($car, $catalogue, $kit);
-        $this->model = $model ?? CarModel::of($car, $catalogue, $surface);
+        try {
+            $this->model = $model ?? CarModel::of($car, $catalogue, $surface);
+        } catch (BeyondModelException) {
+            $this->model = null;
+        }
         $measured = array_filter(
             [CarAttribute::RollingCoefficient, CarAttribute::BalloonPressure, CarAttribute::BandStiffness, CarAttribute::Grip, CarAttribute::DrivenLoadShare],
             fn(CarAttribute $setting): bool => ($this->model->origins[$setting->value] ?? null) === Origin::Measured,
@@ -323,8 +330,13 @@ final readonly class Diagnosis
         if ($this->winds()) {
             return [$binds, ...$this->band()->doesNotStart(), $small];
         }
-        if (!$this->car->blows() || !$this->model->isDriven) {
-            return [$binds, ...($this->model->source()->rollsDown() ? [$this->rampTooLow()] : []), $small];
+        if (!$this->car->blows() || $this->model === null) {
+            return [
+                $binds,
+                ...($this->car->blows() ? [new Cause('nozzle_pinched', $this->byCheck(CheckItem::NozzleStraight)), new Cause('too_heavy')] : []),
+                ...($this->car->source()?->rollsDown() === true ? [$this->rampTooLow()] : []),
+                $small,
+            ];
         }
         $settings = $this->model->settings;
         $thrust = $settings->design()->firstThrustN() * cos($this->layout->angle);
@@ -483,16 +495,16 @@ final readonly class Diagnosis
     /** @return list<Cause> */
     private function shortRun(): array
     {
-        $model = $this->model->settings;
+        $mass = $this->model?->settings->get(CarAttribute::Mass) ?? MassSum::of($this->car)->massKg();
         $extras = $this->car->number(CarAttribute::ExtrasMass);
         $crooked = in_array(Likelihood::Shown, [$this->byCheck(CheckItem::Wobble), $this->byCheck(CheckItem::Drift)], true);
 
         return [
-            new Cause('bearing_friction', $this->byCheck(CheckItem::Spin), found: $this->model->isComputable() && $this->model->missing === [] ? $this->shares() : null),
+            new Cause('bearing_friction', $this->byCheck(CheckItem::Spin), found: $this->model?->missing === [] ? $this->shares($this->model) : null),
             ...($this->winds() ? [$this->band()->fewTurns()] : []),
             ...($this->car->blows() ? [new Cause('leak', $this->byCheck(CheckItem::Airtight))] : []),
-            new Cause('heavy_extras', $model->get(CarAttribute::Mass) > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible, found: $extras === null ? null : new Remark('diagnosis.found.extras', [
-                'extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($model->get(CarAttribute::Mass), Scale::Weight),
+            new Cause('heavy_extras', $mass > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible, found: $extras === null || $mass === null ? null : new Remark('diagnosis.found.extras', [
+                'extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($mass, Scale::Weight),
             ])),
             new Cause(
                 'soft_floor',
@@ -503,9 +515,9 @@ final readonly class Diagnosis
     }
 
     /** What rolling and the air each use up of a run. */
-    private function shares(): Remark
+    private function shares(CarModel $model): Remark
     {
-        $energy = $this->model->settings->run(1e-4)->energy;
+        $energy = $model->settings->run(1e-4)->energy;
         $spent = $energy->rolling + $energy->drag + $energy->slip;
         $rolling = $spent > 0.0 ? $energy->rolling / $spent : 1.0;
         $slip = $spent > 0.0 ? $energy->slip / $spent : 0.0;
@@ -518,6 +530,9 @@ final readonly class Diagnosis
     /** A slope that the car does not roll down. */
     private function rampTooLow(): Cause
     {
+        if ($this->model === null) {
+            return new Cause('ramp_too_low');
+        }
         $settings = $this->model->settings;
         $ramp = $settings->ramp();
         $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * ($ramp->lengthM ?? 0.0);

@@ -33,7 +33,7 @@ final readonly class AttachmentPrice
     {
         $settings = $model->settings;
         $without = $settings->get(CarAttribute::Mass) - $massKg;
-        if (!$model->isComputable() || $massKg <= 0.0 || $without < CarAttribute::Mass->range()[0]) {
+        if ($massKg <= 0.0 || $without < CarAttribute::Mass->range()[0]) {
             return null;
         }
         try {

@@ -14,6 +14,8 @@ use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
+use Skivo\Core\Simulation\Beyond;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\PumpCurve;
 use Skivo\Core\Statistics\ModeratedScatter;
@@ -38,7 +40,7 @@ final readonly class ClassForecast
     /**
      * @param array<array-key, CarModel> $models from the parts, by the id of the car; of those that the model can compute with
      * @param array<array-key, Forces> $forces likewise, what the bench measured in place
-     * @param array<array-key, array<string, float>> $beyond what is recorded of the others that the model can't, by attribute (SI)
+     * @param array<array-key, array<string, Beyond>> $beyond what is recorded of the others that the model can't, by attribute
      * @param array<array-key, list<CarAttribute>> $missing what is not known of a car and must be, by its id
      * @param array<array-key, State> $states what is known of each car, by its id
      * @param array{push: State, band: State} $usual likewise of a car that this class might build, by what drives it
@@ -86,10 +88,14 @@ final readonly class ClassForecast
         $models = $measured = $beyond = $missing = $forces = [];
         foreach ($cars as $car) {
             $choices = $car->asRun();
-            $model = CarModel::of($choices, $catalogue, $surface, $temperatureC, $pump)->leaking($car->lostM);
-            if (!$model->isComputable()) {
-                $beyond[$car->id] = $model->beyond;
-            } elseif (!$choices->isEmpty() || $car->bench !== []) {
+            try {
+                $model = CarModel::of($choices, $catalogue, $surface, $temperatureC, $pump)->leaking($car->lostM);
+            } catch (BeyondModelException $found) {
+                $beyond[$car->id] = $found->beyond;
+
+                continue;
+            }
+            if (!$choices->isEmpty() || $car->bench !== []) {
                 $models[$car->id] = $model;
                 $measured[] = [$model, $car->bench];
                 if ($model->missing !== []) {

@@ -32,29 +32,22 @@ final readonly class CarModel
 
     /**
      * @param array<string, Origin> $origins by the value of a CarAttribute
-     * @param array<string, float> $beyond what is recorded and the model does not compute with (SI), by the value of a CarAttribute;
-     *     in the settings the nearest value that it does stands in its place
+     * @param list<CarAttribute> $missing without which nothing can be said of how far it goes, and which nobody recorded
      */
     private function __construct(
         public Settings $settings,
         public array $origins,
-        public array $beyond = [],
-        /** Whether what drives it is one of the sources that the model has. */
-        public bool $isDriven = true,
-        /** @var list<CarAttribute> without which nothing can be said of how far it goes, and which nobody recorded */
         public array $missing = [],
     ) {}
 
-    /** Whether the model can say anything of this car: not where its drive is another, or something recorded lies beyond it. */
-    public function isComputable(): bool
-    {
-        return $this->isDriven && $this->beyond === [];
-    }
-
     /**
+     * A car that the model can compute with: what is recorded of it is in the settings as it stands, never nearer to what the model takes.
+     *
      * @param string|null $surface of the challenge, where the car has none of its own
      * @param float|null $temperature of the air (°C); the usual one where it was not noted
      * @param PumpCurve|null $pump as the class measured it; a usual pump where it did not
+     *
+     * @throws BeyondModelException where something recorded lies beyond the model, or its drive is another
      */
     public static function of(
         Car $car,
@@ -63,18 +56,22 @@ final readonly class CarModel
         ?float $temperature = null,
         ?PumpCurve $pump = null,
     ): self {
+        if (!self::isDriven($car, $catalogue)) {
+            throw BeyondModelException::drivenByAnother();
+        }
         $values = $origins = $beyond = [];
-        $set = static function (CarAttribute $setting, ?float $value, Origin $origin) use (&$values, &$origins, &$beyond): void {
+        $set = static function (CarAttribute $setting, ?float $value, Origin $origin, bool $isRecorded = true) use (&$values, &$origins, &$beyond): void {
             if ($value === null || isset($values[$setting->value])) {
                 return;
             }
             [$least, $greatest] = $setting->limits();
-            $values[$setting->value] = max($least, min($greatest, $value));
-            $origins[$setting->value] = $origin;
-            if ($values[$setting->value] !== $value) {
-                $origins[$setting->value] = $origin === Origin::Measured ? Origin::Beyond : Origin::Assumed;
-                $beyond += $origin === Origin::Measured ? [$setting->value => $value] : [];
+            if ($value < $least || $value > $greatest) {
+                // What nobody recorded is assumed anyway, and is assumed as the model can have it.
+                $beyond += $isRecorded && $origin !== Origin::Assumed ? [$setting->value => new Beyond($value, $least, $greatest)] : [];
+                $value = max($least, min($greatest, $value));
             }
+            $values[$setting->value] = $value;
+            $origins[$setting->value] = $origin;
         };
         $source = $car->source() ?? EnergySource::Balloon;
         // What belongs to another drive may be left on a build sheet, and says nothing of this one.
@@ -102,7 +99,7 @@ final readonly class CarModel
         }
         if ($source->winds()) {
             foreach (self::ofBand($car, $catalogue) as $key => $value) {
-                $set(CarAttribute::from($key), $value, Origin::Catalogue);
+                $set(CarAttribute::from($key), $value, Origin::Catalogue, isRecorded: false);
             }
         }
         $balloon = self::balloon($car, $catalogue);
@@ -131,28 +128,48 @@ final readonly class CarModel
             $set(CarAttribute::BalloonSize, $filled, $pump === null ? Origin::Assumed : Origin::Measured);
         }
 
-        // The filled balloon must lie within what its rubber bears.
-        $relaxed = $values[CarAttribute::BalloonRelaxed->value] ?? CarAttribute::BalloonRelaxed->ruler()->typical;
-        $filled = $values[CarAttribute::BalloonSize->value] ?? CarAttribute::BalloonSize->ruler()->typical;
-        $values[CarAttribute::BalloonSize->value] = max($relaxed, min(Balloon::GREATEST_STRETCH * $relaxed, $filled));
-        if (
-            $values[CarAttribute::BalloonSize->value] !== $filled
-                && ($origins[CarAttribute::BalloonSize->value] ?? null) === Origin::Measured
-        ) {
-            $origins[CarAttribute::BalloonSize->value] = Origin::Beyond;
-            $beyond[CarAttribute::BalloonSize->value] = $filled;
+        $missing = self::lacks($car, $source);
+        if ($source->blows()) {
+            $size = self::withinItsRubber($values, $origins[CarAttribute::BalloonSize->value] ?? Origin::Assumed, $beyond);
+            if ($strokes !== null && $size !== $filled && ($origins[CarAttribute::BalloonSize->value] ?? null) === Origin::Assumed && !$car->has(CarAttribute::BalloonSize)) {
+                // By a usual pump it would burst, so the pump is another: how full the balloon is, nobody knows.
+                $missing[] = CarAttribute::BalloonSize;
+            }
+            $values[CarAttribute::BalloonSize->value] = $size;
         }
         foreach ($model as $setting) {
             $origins[$setting->value] ??= Origin::Assumed;
         }
+        if ($source->winds()) {
+            [$values, $wound] = self::withinItsChain($values, $source);
+            $beyond += $wound;
+        }
 
-        return self::withinRubber($values, $source, $origins, $beyond, self::isDriven($car, $catalogue), self::lacks($car, $source));
+        return $beyond === [] ? new self(Settings::of($values, $source), $origins, $missing) : throw BeyondModelException::by($beyond);
+    }
+
+    /**
+     * The filled balloon lies within what its rubber bears.
+     *
+     * @param array<string, float> $values
+     * @param array<string, Beyond> $beyond what is recorded and lies outside is added to it
+     */
+    private static function withinItsRubber(array $values, Origin $origin, array &$beyond): float
+    {
+        $relaxed = $values[CarAttribute::BalloonRelaxed->value] ?? CarAttribute::BalloonRelaxed->ruler()->typical;
+        $filled = $values[CarAttribute::BalloonSize->value] ?? CarAttribute::BalloonSize->ruler()->typical;
+        $most = Balloon::GREATEST_STRETCH * $relaxed;
+        if ($origin === Origin::Measured && ($filled < $relaxed || $filled > $most)) {
+            $beyond += [CarAttribute::BalloonSize->value => new Beyond($filled, $relaxed, $most)];
+        }
+
+        return max($relaxed, min($most, $filled));
     }
 
     /** The same with a value that was measured by itself. */
     public function with(CarAttribute $setting, float $value): self
     {
-        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->beyond, $this->isDriven, $this->missing);
+        return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->missing);
     }
 
     /**
@@ -160,6 +177,8 @@ final readonly class CarModel
      * that through which the lost air leaves at v = √(2p/ρ), by the pressure at the size in the middle.
      *
      * @param float|null $lostM null where nobody checked
+     *
+     * @throws BeyondModelException where more is lost than the model's leak lets out
      */
     public function leaking(?float $lostM): self
     {
@@ -173,7 +192,9 @@ final readonly class CarModel
         $speed = sqrt(2.0 * $pressure / $design->jet()->densityKgM3());
         $area = $speed > 0.0 ? M_PI / 6 * ($full ** 3 - $left ** 3) / (self::CLOSED_FOR_S * $speed) : 0.0;
 
-        return $this->with(CarAttribute::Leak, min(CarAttribute::Leak->limits()[1], $area));
+        [$least, $greatest] = CarAttribute::Leak->limits();
+
+        return $area > $greatest ? throw BeyondModelException::by([CarAttribute::Leak->value => new Beyond($area, $least, $greatest)]) : $this->with(CarAttribute::Leak, $area);
     }
 
     /** What drives it; a balloon where nobody said. */
@@ -230,33 +251,30 @@ final readonly class CarModel
     }
 
     /**
-     * A chain that is wound past what rubber stands is computed at what it does, and lies beyond the model.
+     * A chain is as long, and is wound as often, as its rubber stands: what nobody recorded is assumed so.
      *
      * @param array<string, float> $values
-     * @param array<string, Origin> $origins
-     * @param array<string, float> $beyond
-     * @param list<CarAttribute> $missing
+     *
+     * @return array{array<string, float>, array<string, Beyond>} the values, and what is recorded and lies beyond
      */
-    private static function withinRubber(array $values, EnergySource $source, array $origins, array $beyond, bool $isDriven, array $missing): self
+    private static function withinItsChain(array $values, EnergySource $source): array
     {
+        $beyond = [];
         $value = static fn(CarAttribute $setting): float => $values[$setting->value] ?? $setting->ruler()->typical;
-        $hold = static function (CarAttribute $setting, float $at) use (&$values, &$origins, &$beyond): void {
-            $beyond += isset($values[$setting->value]) ? [$setting->value => $values[$setting->value]] : [];
-            $origins[$setting->value] = isset($values[$setting->value]) ? Origin::Beyond : Origin::Assumed;
-            $values[$setting->value] = $at;
-        };
-        if ($source->winds()) {
-            $least = $value(CarAttribute::InstalledLength) / ElasticBand::GREATEST_STRETCH;
-            if ($value(CarAttribute::ChainLength) < $least) {
-                $hold(CarAttribute::ChainLength, $least);
-            }
-            $most = max(0.0, Settings::of([CarAttribute::TurnsWound->value => 0.0] + $values, $source)->greatestTurns());
-            if ($value(CarAttribute::TurnsWound) > $most) {
-                $hold(CarAttribute::TurnsWound, $most);
-            }
+        $chain = CarAttribute::ChainLength;
+        $least = $value(CarAttribute::InstalledLength) / ElasticBand::GREATEST_STRETCH;
+        if ($value($chain) < $least) {
+            $beyond += isset($values[$chain->value]) ? [$chain->value => new Beyond($values[$chain->value], $least, $chain->limits()[1])] : [];
+            $values[$chain->value] = $least;
+        }
+        $turns = CarAttribute::TurnsWound;
+        $most = max(0.0, Settings::of([$turns->value => 0.0] + $values, $source)->greatestTurns());
+        if ($value($turns) > $most) {
+            $beyond += isset($values[$turns->value]) ? [$turns->value => new Beyond($values[$turns->value], 0.0, $most)] : [];
+            $values[$turns->value] = $most;
         }
 
-        return new self(Settings::of($values, $source), $origins, $beyond, $isDriven, $missing);
+        return [$values, $beyond];
     }
 
     private static function balloon(Car $car, Catalogue $catalogue): Part

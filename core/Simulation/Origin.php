@@ -10,6 +10,4 @@ enum Origin: string
     case Measured = 'measured';
     case Catalogue = 'parts';
     case Assumed = 'assumed';
-    /** Recorded, and beyond what the model computes with: nothing is foretold of such a car. */
-    case Beyond = 'beyond';
 }

@@ -379,7 +379,6 @@ return [
             'measured' => 'measured',
             'catalogue' => 'from the parts list',
             'assumed' => 'assumed',
-            'beyond' => 'recorded, but beyond the model',
         ],
     ],
     'build_step' => [

@@ -22,6 +22,7 @@ use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
 use Skivo\Core\Simulation\Regime;
@@ -61,6 +62,57 @@ final class CarModelTest extends TestCase
         self::assertSame([0.04, Origin::Catalogue], [$settings->get(CarAttribute::SurfaceLoss), $model->origins['surface_loss']]);
         self::assertSame(Origin::Assumed, $model->origins['chassis_width'], 'nobody lists driftwood');
         self::assertSame(count(array_filter(CarAttribute::ofModel(), static fn(CarAttribute $each): bool => $each->belongsTo(EnergySource::Balloon))), $model->count(Origin::Measured) + $model->count(Origin::Catalogue) + $model->count(Origin::Assumed));
+    }
+
+    public function testARecordedValueIsInTheSettingsAsItStandsOrNothingIsComputed(): void
+    {
+        $computed = $refused = 0;
+        foreach (CarAttribute::recorded() as $attribute) {
+            $ruler = $attribute->facts()->ruler;
+            if ($ruler === null || !$attribute->isQuantity() || !$attribute->belongsTo(EnergySource::Balloon)) {
+                continue;
+            }
+            [$least, $greatest] = $attribute->range();
+            // From the least that a build sheet takes to the greatest, evenly in the logarithm.
+            foreach (range(0, 24) as $step) {
+                $value = $least <= 0.0 ? $greatest * $step / 24 : $least * ($greatest / $least) ** ($step / 24);
+                $car = new Car([$attribute->value => new Entry($attribute->quantity($value), (string) $value)]);
+                try {
+                    $model = CarModel::of($car, Catalogue::standard());
+                } catch (BeyondModelException $found) {
+                    self::assertSame($value, $found->beyond[$attribute->value]->value, $attribute->value);
+                    self::assertTrue($value < $found->beyond[$attribute->value]->least || $value > $found->beyond[$attribute->value]->greatest, "{$attribute->value} {$value}");
+                    $refused++;
+
+                    continue;
+                }
+                self::assertSame($value, $model->settings->get($attribute), $attribute->value);
+                $computed++;
+            }
+        }
+        self::assertGreaterThan(100, $computed);
+        self::assertGreaterThan(10, $refused);
+    }
+
+    public function testWhatLiesBeyondIsSaidWithTheRangeThatStopsIt(): void
+    {
+        // A bore of 0.6 mm, which the model does not have; a balloon 56 cm wide, more than its rubber bears, whatever balloons are made.
+        foreach (['nozzle_bore' => [0.0006, 0.001], 'balloon_size' => [0.56, null]] as $key => [$value, $least]) {
+            $attribute = CarAttribute::from($key);
+            try {
+                CarModel::of(new Car([$key => new Entry($attribute->quantity($value), (string) $value)], balloonMeasuredAs: SizeMeasure::Diameter), Catalogue::standard());
+                self::fail('It was computed.');
+            } catch (BeyondModelException $found) {
+                self::assertSame([$key], array_keys($found->beyond));
+                $least === null ? self::assertLessThan($value, $found->beyond[$key]->greatest) : self::assertSame($least, $found->beyond[$key]->least);
+            }
+        }
+        // So many strokes of a usual pump would burst it: the pump is another, and how full it is nobody knows.
+        $strokes = CarModel::of(new Car([], [CarAttribute::PumpStrokes->value => 300, CarAttribute::NozzleOutlets->value => 1]), Catalogue::standard());
+        self::assertContains(CarAttribute::BalloonSize, $strokes->missing);
+        // A leak that empties it at once, by the check.
+        $leaks = CarModel::of(new Car(), Catalogue::standard());
+        self::assertGreaterThan(0.0, $leaks->leaking(0.002)->settings->get(CarAttribute::Leak));
     }
 
     public function testPumpStrokesStandInForASizeThatWasNotTaken(): void

@@ -40,6 +40,7 @@ use Skivo\Core\Physics\Ramp;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\Tube;
 use Skivo\Core\Physics\Vehicle;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Coast;
 use Skivo\Core\Simulation\Design;
@@ -131,10 +132,14 @@ final class DrivesTest extends TestCase
         self::assertSame([CarAttribute::ChainLength, CarAttribute::TurnsWound], $missing->missing);
         self::assertSame([CarAttribute::RampHeight], CarModel::of(new Car([], [], ['energy_source' => 'ramp']), Catalogue::standard())->missing);
         // Wound past what rubber stands: nothing is computed of it, and it says by what.
-        $beyond = CarModel::of($band->with(CarAttribute::TurnsWound, '200'), Catalogue::standard());
-        self::assertFalse($beyond->isComputable());
-        self::assertSame(['turns_wound' => 200.0], $beyond->beyond);
-        self::assertEqualsWithDelta($beyond->settings->greatestTurns(), $beyond->settings->get(CarAttribute::TurnsWound), 1e-9);
+        try {
+            CarModel::of($band->with(CarAttribute::TurnsWound, '200'), Catalogue::standard());
+            self::fail('It was computed.');
+        } catch (BeyondModelException $found) {
+            self::assertSame(['turns_wound'], array_keys($found->beyond));
+            self::assertSame(200.0, $found->beyond['turns_wound']->value);
+            self::assertLessThan(200.0, $found->beyond['turns_wound']->greatest);
+        }
     }
 
     public function testWhatIsLeftOfAnotherDriveSaysNothing(): void

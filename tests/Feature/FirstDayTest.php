@@ -10,6 +10,7 @@ use App\ViewModels\ClassForces;
 use App\ViewModels\ClassRecord;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\Beyond;
 use Tests\Scenario;
 
 /** What a first day of use must not get wrong: slips are questioned, lists follow, nothing leads nowhere. */
@@ -114,7 +115,7 @@ final class FirstDayTest extends FeatureTestCase
         self::assertSame(0.6, $forces->of($car('Heavy'))?->model->settings->get(CarAttribute::Mass));
         self::assertSame(0.025, $forces->of($car('Wide'))?->model->settings->get(CarAttribute::NozzleBore));
         self::assertNull($forces->of($car('Many')));
-        self::assertSame([$car('Many')?->id => ['nozzle_outlets' => 40.0]], $forces->beyond);
+        self::assertSame([$car('Many')?->id => ['nozzle_outlets' => 40.0]], array_map(static fn(array $each): array => array_map(static fn(Beyond $of): float => $of->value, $each), $forces->beyond));
         $this->get("/challenges/{$challenge->id}/bench")->assertOk()->assertSee('Number of outlets 40 (it takes 1 to 20)');
         $this->get("/challenges/{$challenge->id}/groups/{$car('Many')?->group_id}/car")->assertOk()->assertSee('nothing is predicted of this car');
         foreach (['/findings', '/findings/work', '/findings/beliefs', '/findings/sure', '/report', '/what-if'] as $page) {

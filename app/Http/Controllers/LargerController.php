@@ -11,7 +11,9 @@ use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassPlan;
 use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
+use Skivo\Core\Car\Car;
 use Skivo\Core\Forecast\Prediction;
+use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\LargerCar;
 
@@ -21,7 +23,12 @@ final class LargerController
     public function show(LargerRequest $request, Challenge $challenge): View
     {
         $record = ClassRecord::of($challenge);
-        $kit = CarModel::of(ClassPlan::of($challenge)->kitCar(), $challenge->catalogue(), $challenge->surface);
+        try {
+            $kit = CarModel::of(ClassPlan::of($challenge)->kitCar(), $challenge->catalogue(), $challenge->surface);
+        } catch (BeyondModelException) {
+            // A kit that the model can't compute with: a usual car is enlarged in its place.
+            $kit = CarModel::of(new Car(), $challenge->catalogue(), $challenge->surface);
+        }
         $car = Prediction::begin($kit->settings, ClassFindings::of($record)->found->forecast->usual());
         $larger = static fn(float $scale): LargerCar => LargerCar::of($car, $scale, $request->riderKg(), $request->litresPerMinute());
         $asked = $larger($request->scale());
