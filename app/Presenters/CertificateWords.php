@@ -33,7 +33,8 @@ final readonly class CertificateWords
         $scale = $certificate->award?->goal->scale() ?? Scale::Distance;
 
         return match ($certificate->honour) {
-            Honour::Place => ($this->reading->isBound($certificate) ? '≥ ' : '') . $units->show((float) $certificate->value, $scale),
+            Honour::Place => $this->reading->isBound($certificate)
+                ? Text::of('run.reach.at_least', ['value' => $units->show((float) $certificate->value, $scale)]) : $units->show((float) $certificate->value, $scale),
             Honour::Straightest => $units->show((float) $certificate->value, Goal::Straightest->scale()),
             Honour::Steadiest => Text::of('report.certificates.lay_within', ['share' => Figure::percent((float) $certificate->value, 1)]),
             Honour::BestGuess => Text::of('report.certificates.off_on_average', ['typical_miss' => $distance($certificate->value)]),

@@ -6,9 +6,12 @@ namespace App\Presenters;
 
 use App\ViewModels\ClassLine;
 use App\ViewModels\ClassRecord;
+use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Reach;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\RunKind;
+use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;
@@ -92,9 +95,9 @@ final readonly class FloorDrawing
         $said = array_map(fn(Run $run): string => $this->said[$run->id], $line->allRuns());
         $sample = $line->tries->distances();
         if ($sample !== null) {
-            $said[] = Text::of('run.floor_drawing.mean', ['mean' => $this->show($sample->mean())]);
+            $said[] = Text::of('run.floor_drawing.mean', ['mean' => ReachWords::mean($line->tries, $this->units)]);
         }
-        $interval = $this->record->interval(Goal::Farthest, $sample);
+        $interval = $line->tries->passedTheEnd() ? null : $this->record->interval(Goal::Farthest, $sample);
         if ($interval !== null) {
             $said[] = Text::of(
                 'run.floor_drawing.95_interval_to',
@@ -109,6 +112,7 @@ final readonly class FloorDrawing
     private function row(ClassLine $line): array
     {
         $sample = $line->tries->distances();
+        $reach = Reach::of(new Award(Goal::Farthest), $line->tries, Scoring::Mean);
         $older = [];
         foreach ($line->otherCars as $car) {
             $tries = $this->record->tries($car);
@@ -123,8 +127,9 @@ final readonly class FloorDrawing
         return [
             'id' => $line->group->id,
             'mark' => $line->group->mark,
-            'mean' => $sample === null ? null : $this->along($sample->mean()),
-            'interval' => $this->interval($sample),
+            'mean' => $reach === null ? null : $this->along($reach->value),
+            // Of a car that passed the end the mean that is drawn is the least that it can be.
+            'interval' => $reach?->isBound === true ? null : $this->interval($sample),
             'runs' => [
                 ...$older,
                 ...array_map($this->drawn(...), $line->tries->counted),

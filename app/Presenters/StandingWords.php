@@ -97,10 +97,7 @@ final readonly class StandingWords
                         ),
                         'leads' => Text::of(count($first) > 1 ? 'run.standing_words.tie'
                                                    : 'run.standing_words.leads'),
-                        'score' => $this->record->challenge->units->show(
-                            (float) $first[0]->score,
-                            $award->goal->scale(),
-                        ),
+                        'score' => ReachWords::said($first[0]->reach, $award, $this->record->challenge->scoring, $this->record->challenge->units),
                         'close' => $close === [] ? ''
                                                    : ' ' . Text::of('run.standing_words.too_close_to_call_against', ['close' => Lists::and($this->names($close))]),
                     ],
@@ -126,7 +123,7 @@ final readonly class StandingWords
     private function lead(Standing $leader): Sentence
     {
         $goal = $this->record->challenge->goal;
-        $score = $this->record->challenge->units->show((float) $leader->score, $goal->scale());
+        $score = ReachWords::said($leader->reach, $this->record->challenge->mainAward(), $this->record->challenge->scoring, $this->record->challenge->units);
         $tied = array_values(array_filter($this->record->lines(), static fn(ClassLine $line): bool => $line->standing->rank === 1));
         if (count($tied) > 1) {
             return new Sentence(
@@ -135,7 +132,8 @@ final readonly class StandingWords
             );
         }
         $second = $this->record->lines()[1] ?? null;
-        $ahead = $second?->standing->score === null
+        $isBound = $leader->reach?->isBound === true || $second?->standing->reach?->isBound === true;
+        $ahead = $second?->standing->score === null || $isBound
             ? null
             : $this->record->challenge->units->figure(abs((float) $leader->score - $second->standing->score), $goal->scale());
         $by = $second === null || $ahead === null || (float) $ahead === 0.0

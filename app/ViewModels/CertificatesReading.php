@@ -54,7 +54,7 @@ final readonly class CertificatesReading
     {
         foreach ($this->record->lines() as $line) {
             if ((string) $line->group->id === $certificate->group) {
-                return $certificate->award?->goal === $this->record->challenge->goal && $line->isBound($this->record->challenge->goal);
+                return $certificate->award?->goal === $this->record->challenge->goal && $line->standing->reach?->isBound === true;
             }
         }
 

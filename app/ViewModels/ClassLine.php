@@ -6,7 +6,6 @@ namespace App\ViewModels;
 
 use App\Models\Car;
 use App\Models\Group;
-use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Standing;
 use Skivo\Core\Challenge\Tries;
@@ -26,12 +25,6 @@ final readonly class ClassLine
         public array $otherCars,
         public Standing $standing,
     ) {}
-
-    /** Whether its score is but a bound: every try passed the end, or one did and the mark lies before it. */
-    public function isBound(Goal $goal): bool
-    {
-        return $this->tries->areBounds() || $goal === Goal::NearestMark && $this->tries->passedTheEnd();
-    }
 
     /** @return list<Run> */
     public function allRuns(): array

@@ -20,6 +20,7 @@ use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\InflationKind;
+use Skivo\Core\Challenge\Reach;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standing;
@@ -134,7 +135,7 @@ final readonly class ClassRecord
             $tries = $this->tries($this->standingCar($group, $award));
             $sample = $award->measure($tries);
 
-            return new Standing(new Entrant((string) $group->id, $tries), null, false, $sample === null ? null : $this->challenge->scoring->score($sample, $award->goal), $sample, null);
+            return new Standing(new Entrant((string) $group->id, $tries), null, false, $sample === null ? null : $this->challenge->scoring->score($sample, $award->goal), Reach::of($award, $tries, $this->challenge->scoring), $sample, null);
         })->all());
     }
 

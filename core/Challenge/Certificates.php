@@ -81,7 +81,7 @@ final readonly class Certificates
                 $standings->award,
                 $isLeading ? 1 : $place->rank,
                 array_values(array_map(static fn(Standing $other): string => $other->entrant->id, $shared)),
-                $place->score,
+                $place->reach?->value,
             );
         }
 

@@ -49,6 +49,27 @@ final readonly class Run
         return new self($this->id, $this->try, 0.0, null, null, null, $this->loadKg);
     }
 
+    /** The same run, as one that stopped there and did not pass the end of the lane. */
+    public function stoppedAt(float $distanceM): self
+    {
+        return new self(
+            $this->id,
+            $this->try,
+            $distanceM,
+            $this->timeS,
+            $this->void,
+            $this->driftM,
+            $this->loadKg,
+            $this->limpM,
+            $this->totalTimeS,
+            false,
+            $this->fillDiameterM,
+            $this->kind,
+            $this->isApart,
+            $this->turns,
+        );
+    }
+
     /** The same run, as one of the tries. */
     public function asTry(): self
     {

@@ -13,6 +13,12 @@ enum Scoring: string
     case Mean = 'mean';
     case Median = 'median';
 
+    /** @return list<self> as a table has them, the plainest first */
+    public static function inOrder(): array
+    {
+        return [self::Mean, self::Median, self::Best];
+    }
+
     /** In the sample's unit. */
     public function score(Sample $sample, Goal $goal): float
     {

@@ -43,9 +43,12 @@ final readonly class Standings
         foreach ($entrants as $entrant) {
             $sample = $award->measure($entrant->tries);
             if ($sample === null) {
-                $waiting[] = new Standing($entrant, null, false, null, null, null);
+                $waiting[] = new Standing($entrant, null, false, null, null, null, null);
             } else {
-                $scored[] = [$entrant, $sample, $scoring->score($sample, $goal)];
+                $reach = Reach::of($award, $entrant->tries, $scoring);
+                // The best of several is a run, not what one might have been.
+                $score = $scoring === Scoring::Best && $reach !== null ? $reach->value : $scoring->score($sample, $goal);
+                $scored[] = [$entrant, $sample, $score, $reach];
             }
         }
         $sign = $goal->moreIsBetter() ? -1 : 1;
@@ -54,7 +57,7 @@ final readonly class Standings
         $together = $scatter === null ? 0 : LeadingGroup::size(array_column($scored, 1), $scatter, $goal->moreIsBetter());
         $places = [];
         $rank = 0;
-        foreach ($scored as $index => [$entrant, $sample, $score]) {
+        foreach ($scored as $index => [$entrant, $sample, $score, $reach]) {
             $tiesWith = static fn(int $other): bool => isset($scored[$other]) && abs($scored[$other][2] - $score) < self::TIE;
             $rank = $tiesWith($index - 1) ? $rank : $index + 1;
             $places[] = new Standing(
@@ -62,6 +65,7 @@ final readonly class Standings
                 $rank,
                 $tiesWith($index - 1) || $tiesWith($index + 1),
                 $score,
+                $reach,
                 $sample,
                 match (true) {
                     $index === 0 => null,

@@ -146,10 +146,17 @@ final readonly class Tries
         return $this->made() > 0 || $this->extra !== [] ? 0 : max(0, $first - count(array_filter($this->practice, static fn(Run $run): bool => $run->void === null)));
     }
 
-    /** Whether every counted try passed the end of the lane, so that its distances are but bounds. */
-    public function areBounds(): bool
+    /**
+     * The counted tries alone, each with the distance that was logged.
+     *
+     * @param float $fartherM by which those that passed the end of the lane are taken to have gone farther
+     */
+    public function asLogged(float $fartherM = 0.0): self
     {
-        return $this->counted !== [] && array_filter($this->counted, static fn(Run $run): bool => !$run->pastEnd) === [];
+        return new self(
+            [...array_map(static fn(Run $run): Run => $run->pastEnd ? $run->stoppedAt((float) $run->distanceM + $fartherM) : $run, $this->counted), ...$this->timed],
+            $this->allowed,
+        );
     }
 
     /** Whether some counted try passed the end of the lane. */

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 // Run day: the lane, the floor, and every run.
 return [
+    'reach' => [
+        'past_the_end' => 'past the end',
+        'at_least' => 'at least :value',
+        'estimate' => 'probably about :value, judged by how the whole class’s tries vary',
+    ],
     'question' => [
         'known' => 'This is stored already as another run: :said. Is this one more run?',
         'beyond_lane' => ':distance lies beyond the lane, which is :lane long. Is the unit right?',

@@ -67,7 +67,7 @@ final class ReportTest extends FeatureTestCase
         $challenge = $this->of("group,try,distance\nA\nB,1,250\nB,2,246\n");
         $this->log($challenge, 'A', ['past_end' => '1'])->assertSessionHasNoErrors();
         $this->log($challenge, 'A', ['past_end' => '1'])->assertSessionHasNoErrors();
-        $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('≥ ');
+        $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('at least ');
     }
 
     public function testANotebookSheetHoldsVersionsReasonsRunsAndBlanks(): void

@@ -57,6 +57,30 @@ final class RunDayTest extends FeatureTestCase
         self::assertSame(1, $challenge->runs()->whereKey($id)->count());
     }
 
+    public function testAMeanWithRunsPastTheEndIsALowerBoundThatOnlyItsOwnRunsMove(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group,try,distance (cm)\nKeel,1,300\nKeel,2,320\nReef,1,541\nBowline,1,200\nBowline,2,330\n");
+        $this->log($challenge, 'Reef', ['past_end' => '1']);
+        $this->log($challenge, 'Reef', ['past_end' => '1']);
+        $pages = ['', '/findings/awards', '/report', '/report/certificates'];
+        $figures = fn(): array => array_map(function (string $page) use ($challenge): array {
+            $html = html_entity_decode(strip_tags((string) $this->get("/challenges/{$challenge->id}{$page}")->assertOk()->getContent()));
+            preg_match_all('/(≥ |at least )(\\d+)/u', $html, $found);
+
+            return array_unique($found[2]);
+        }, $pages);
+        $before = $figures();
+        foreach ($before as $page => $said) {
+            self::assertContains('580', $said, "the mean of 541, 600 and 600 on {$pages[$page]}");
+        }
+        $this->get("/challenges/{$challenge->id}")->assertSee('at least 580')->assertSee('past the end')->assertSee('probably about');
+        $this->put('/challenges/' . $challenge->id . '/runs/' . $challenge->runs()->where('distance_m', 3.3)->sole()->id, ['distance' => '210'])->assertSessionHasNoErrors();
+        self::assertSame($before, $figures());
+        // By the best of three, it is past the end, and no figure of a run that nobody saw.
+        $challenge->update(['scoring' => \Skivo\Core\Challenge\Scoring::Best]);
+        $this->get("/challenges/{$challenge->id}")->assertSee('with past the end');
+    }
+
     public function testRepairingSkippingAndWithdrawingOnTheFloor(): void
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['lanes' => 2]), "group\nBowline\nCleat\nFender\nHalyard\n");

@@ -55,7 +55,7 @@
                         ['model_thrust' => number_format(1000 * $forces->modelThrust->value)]) : '' }}
                 </dd></div>@endif
             <div><dt>{{ Text::of('bench.car.its_tries') }}</dt>
-                <dd>{{ $own === null ? '–' : $units->show($own->mean(), Scale::Distance) }}</dd>
+                <dd>{{ $own === null ? '–' : \App\Presenters\ReachWords::mean($record->tries($car), $units) }}</dd>
                 <dd class="small">{{ $own === null ? Text::of('bench.car.no_try_counts_yet') : Text::of('bench.car.on_average') }}</dd></div>
         </dl>
         <x-forecast :challenge="$challenge" :record="$record" :car="$car" />

@@ -29,7 +29,7 @@
             @if ($first === [])<p>–</p>
             @else
                 <p><strong>{{ Lists::and(array_map(fn ($place) => $names[$place->entrant->id] ?? '', $first), 3) }}</strong>
-                <span class="num">{{ $units->show((float) $first[0]->score, $award->goal->scale()) }}</span>
+                <span class="num">{{ \App\Presenters\ReachWords::said($first[0]->reach, $award, $challenge->scoring, $units) }}</span>
                 </p>
                 @if ($standings->tooCloseToLeader() !== [])<p class="board-close">{{ Text::of('board.floor.too_close_to_call') }}</p>@endif
             @endif

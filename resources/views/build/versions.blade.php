@@ -23,7 +23,7 @@
                         'version' => $car->version,
                         'runs' => $distances === null ? Text::of('build.versions.has_not_run') : ($distances->n === 1 ?
                         Text::of('build.versions.one_try') . ' ' : Text::of('build.versions.tries_mean', ['n' => $distances->n]) . ' ') .
-                        $units->show($distances->mean(), Scale::Distance),
+                        \App\Presenters\ReachWords::mean($record->tries($car), $units),
                     ]) !!}
                 </h3>
                 @if ($before === null)

@@ -2,6 +2,10 @@
 @php
     use App\Presenters\CarWords;
     use App\Presenters\GoalWords;
+    use App\Presenters\ReachWords;
+    use Skivo\Core\Challenge\Goal;
+    use Skivo\Core\Challenge\Reach;
+    use Skivo\Core\Challenge\Scoring;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Statistics\Verdict;
     $challenge = $record->challenge;
@@ -40,10 +44,13 @@
                         </th>
                         <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                         <td class="num">{{ $sample->n ?? 0 }}</td>
-                        <td class="num">{{ $tries->areBounds() ? '≥ ' : '' }}{{ $figure($sample?->mean()) }}<x-other-units
-                            :units="$units" :si="$sample?->mean()" :scale="$scale" /></td>
-                        <td class="num">{{ $figure($sample?->median()) }}</td>
-                        <td class="num">{{ $figure($sample === null ? null : $challenge->goal->best($sample)) }}</td>
+                        @foreach (Scoring::inOrder() as $scoring)
+                            @php($reach = Reach::of($challenge->mainAward(), $tries, $scoring))
+                            <td class="num">{{ ReachWords::figure($reach, $challenge->mainAward(), $scoring, $units) }}@if ($scoring ===
+                                Scoring::Mean)<x-other-units :units="$units" :si="$reach?->value" :scale="$scale" />
+                                @if ($challenge->goal === Goal::Farthest && ($likely = ReachWords::estimate($tries, $units)) !== null)<span
+                                    class="small block whitespace-normal">{{ $likely }}</span>@endif @endif</td>
+                        @endforeach
                         <td class="num">{{ $figure($sample?->standardDeviation()) }}</td>
                         <td class="num">
                             {{ $interval === null ? '–' : $figure(max(0.0, $interval->low)) . ' – ' . $figure($interval->high) }}

@@ -4,6 +4,7 @@
     use App\Presenters\FloorDrawing;
     use App\Presenters\CarWords;
     use App\Presenters\GoalWords;
+    use App\Presenters\ReachWords;
     use Skivo\Core\Car\CheckVerdict;
     use Skivo\Core\Measurement\Scale;
     $challenge = $record->challenge;
@@ -40,7 +41,8 @@
                     <td class="lane" data-lane="{{ $line->group->id }}"><span class="sr-only">{{ $drawing->inWords($line) }}</span></td>
                     <td class="number">
                         @if ($standing->score !== null)
-                            <span class="score">{{ $line->isBound($challenge->goal) ? '≥ ' : '' }}{{ $units->figure($standing->score, $scale) }}</span>
+                            <span class="score">{{ ReachWords::figure($standing->reach, $challenge->mainAward(),
+                                $challenge->scoring, $units) }}</span>
                         @else
                             <span class="score score-none">{{ count($line->tries->counted) > 0 ? GoalWords::missing($challenge->goal)
                                 : Text::of('run.floor.no_run') }}</span>

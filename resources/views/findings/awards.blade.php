@@ -43,8 +43,8 @@
                                             aria-label="{{ Text::of('findings.awards.its_runs',
                                                 ['group' => $group->name]) }}"><bdi>{{ $group->name }}</bdi></a></span>
                                         </th>
-                                        <td class="num">{{ $units->show($place->score, $award->goal->scale()) }}<x-other-units
-                                            :units="$units" :si="$place->score" :scale="$award->goal->scale()" /></td>
+                                        <td class="num">{{ \App\Presenters\ReachWords::said($place->reach, $award, $challenge->scoring, $units) }}<x-other-units
+                                            :units="$units" :si="$place->reach?->value" :scale="$award->goal->scale()" /></td>
                                         <td><span class="chance">
                                             <svg class="chance-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">
                                                 <rect class="whole" width="100" height="8" />

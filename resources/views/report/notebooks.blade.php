@@ -85,8 +85,9 @@
                     @if ($sample !== null)<p class="mt-2">
                         {!! Text::html('report.notebooks.mean_of', [
                             'tries' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
-                            'mean' => $units->show($sample->mean(), Scale::Distance),
-                        ]) !!} <x-other-units :units="$units" :si="$sample->mean()" />.
+                            'mean' => \App\Presenters\ReachWords::mean($record->tries($car), $units),
+                        ]) !!}{{ $record->tries($car)->passedTheEnd() ? '' : ' ' }}@unless ($record->tries($car)->passedTheEnd())<x-other-units
+                            :units="$units" :si="$sample->mean()" />@endunless.
                         @if ($interval !== null)
                         {{ Text::of('report.notebooks.the_truth_lies_most_likely_from', [
                             'low' => $units->show(max(0, $interval->low), Scale::Distance),

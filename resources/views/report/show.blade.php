@@ -4,8 +4,13 @@
     use App\Presenters\Lists;
     use App\Presenters\Phrase;
     use App\Presenters\ModelWords;
+    use App\Presenters\ReachWords;
     use App\Presenters\SchoolWords;
     use App\Presenters\StandingWords;
+    use Skivo\Core\Challenge\Award;
+    use Skivo\Core\Challenge\Goal;
+    use Skivo\Core\Challenge\Reach;
+    use Skivo\Core\Challenge\Scoring;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Findings\Confounding;
     $units = $challenge->units;
@@ -13,6 +18,7 @@
     $standing = new StandingWords($record);
     $headline = $words->headline();
     $next = $words->nextTest();
+    $farthest = new Award(Goal::Farthest);
     $model = new ModelWords($record, $findings, $words);
     $schools = new SchoolWords($record, $findings, $words);
 @endphp
@@ -59,7 +65,8 @@
                 <tbody>
                     @foreach ($record->lines() as $line)
                         @foreach ([$line->car, ...$line->otherCars] as $index => $car)
-                            @php([$sample, $own] = [$record->tries($car)->distances(), $forces->of($car)])
+                            @php([$sample, $own, $mean] = [$record->tries($car)->distances(), $forces->of($car),
+                                Reach::of($farthest, $record->tries($car), Scoring::Mean)])
                             <tr>
                                 <td class="num text-left">
                                     {{ $index === 0 && $line->standing->rank !== null ? $line->standing->rank . ($line->standing->tied ? '=' : '') : '' }}
@@ -69,13 +76,14 @@
                                 </th>
                                 <td>{{ CarWords::brief($car?->choices, $units) }}</td>
                                 <td class="num">{{ $sample->n ?? 0 }}</td>
-                                <td class="num">{{ $sample === null ? '–' : $units->figure($sample->mean(), Scale::Distance) }}<x-other-units
-                                    :units="$units" :si="$sample?->mean()" /></td>
+                                <td class="num">{{ ReachWords::figure($mean, $farthest, Scoring::Mean, $units) }}<x-other-units
+                                    :units="$units" :si="$mean?->value" /></td>
                                 <td class="num">@if (($interval = $record->interval(\Skivo\Core\Challenge\Goal::Farthest, $sample)) !== null)
                                     {{ $units->figure(max(0, $interval->low), Scale::Distance) }} –
                                     {{ $units->figure($interval->high, Scale::Distance) }}@else – @endif
                                 </td>
-                                <td class="num">{{ $sample === null ? '–' : $units->figure($sample->greatest(), Scale::Distance) }}</td>
+                                <td class="num">{{ ReachWords::figure(Reach::of($farthest, $record->tries($car), Scoring::Best), $farthest,
+                                    Scoring::Best, $units) }}</td>
                                 <td class="num">
                                     {{ $own === null ? '–' : ($own->frictionIsMeasured() ? number_format($own->friction->value, 3)
                                         : '≈ ' . number_format($forces->forecast($car)->friction ?? $own->friction->value, 3)) }}
