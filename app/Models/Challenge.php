@@ -181,6 +181,12 @@ final class Challenge extends Model
         return $this->plan ?? throw new \LogicException('The relation has a default.');
     }
 
+    /** The day on which the class meets: as planned, or, where nobody said, the day on which it was set. */
+    public function day(): CarbonImmutable
+    {
+        return $this->sessionPlan()->starts_at ?? CarbonImmutable::instance($this->created_at ?? now());
+    }
+
     /** @return HasOne<Plan, $this> */
     public function plan(): HasOne
     {

@@ -24,7 +24,7 @@ final readonly class PooledReading
      * @param Collection<int, Challenge> $classes that asked the same and that this educator sees, the newest first
      * @param list<int> $chosen of them, by id
      * @param array<int, Effect|null> $effects of those that were chosen
-     * @param array<int, int> $years in which each began, by id
+     * @param array<int, int> $years in which each met, by id
      * @param float $typical what a car of these classes does
      */
     private function __construct(
@@ -55,7 +55,7 @@ final readonly class PooledReading
             $classes,
             $chosen,
             $effects,
-            $classes->mapWithKeys(static fn(Challenge $class): array => [$class->id => (int) $class->created_at?->year])->all(),
+            $classes->mapWithKeys(static fn(Challenge $class): array => [$class->id => $class->day()->year])->all(),
             PooledEffect::of($effects),
             $typical === [] ? 0.0 : array_sum($typical) / count($typical),
         );
@@ -95,7 +95,7 @@ final readonly class PooledReading
 
         return Challenge::query()->where($same)->where(static fn($mine) => $mine->where('user_id', $user->id)
             ->orWhereHas('members', static fn($members) => $members->where('user_id', $user->id)))
-            ->with('user')->orderByDesc('created_at')->orderByDesc('id')->limit(self::MOST)->get()->toBase();
+            ->with(['user', 'plan'])->orderByDesc('created_at')->orderByDesc('id')->limit(self::MOST)->get()->toBase();
     }
 
     /** @return array{Effect|null, float} what its own cars say, and what they typically do */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // What stands around every page, and small pieces of sentences.
 return [
     'errors' => [
+        'of_field' => ':field: :problem',
         'one_thing_to_look_at' => 'One thing to look at.',
         'things_to_look_at' => ':count things to look at.',
         'nothing_was_saved_and_nothing_you' => '<strong>:things</strong> Nothing was saved, and nothing you typed is lost.',

@@ -34,6 +34,7 @@ return [
         'certificates' => 'Certificates · :challenge',
         'no_award_has_a_first_yet' => 'No award has a first yet: it takes a try with what the award needs.',
         'date' => 'Date',
+        'date_of' => 'Date: :day',
         'signed' => 'Signed',
     ],
     'notebooks' => [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Requests\TimetableRequest;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
@@ -25,7 +26,7 @@ final class QuickStartTest extends FeatureTestCase
         $this->post('/challenges', ['asks' => 'nozzle_bore', 'groups' => '9', 'lane_length' => '6', 'starts_at' => '2026-12-01T09:30', 'session_min' => '90', 'age' => '7-9', 'safety' => '1'])->assertSessionHasNoErrors();
         $challenge = $this->educator->challenges()->sole();
         $this->followRedirects($this->get("/challenges/{$challenge->id}/groups"))->assertSee('Group 9');
-        self::assertStringStartsWith('Balloon cars, ', $challenge->name);
+        self::assertSame('Balloon cars, 1 December 2026', $challenge->name, 'the day on which the class meets, whenever it was typed');
         self::assertSame([Goal::Farthest, 3, '6 m', Age::SevenToNine], [$challenge->goal, $challenge->tries, $challenge->lane_length->text, $challenge->age]);
         self::assertSame([CarAttribute::NozzleBore, Outcome::Distance], [$challenge->asks, $challenge->asks_outcome]);
         self::assertSame(array_map(static fn(int $n): string => "Group {$n}", range(1, 9)), $challenge->groups()->pluck('name')->all());
@@ -35,6 +36,29 @@ final class QuickStartTest extends FeatureTestCase
         $this->log($challenge, 'Group 1', ['distance' => '212'])->assertSessionHasNoErrors();
         // The next one starts from what this class was like.
         $this->get('/challenges/new')->assertSee('value="7-9" checked', false);
+    }
+
+    public function testEveryPaperBearsTheDayOnWhichTheClassMeets(): void
+    {
+        $this->post('/challenges', ['groups' => '3', 'lane_length' => '6 m', 'safety' => '1', 'starts_at' => '2027-03-09T09:30'])->assertSessionHasNoErrors();
+        $challenge = $this->educator->challenges()->sole();
+        $this->log($challenge, 'Group 1', ['distance' => '212'])->assertSessionHasNoErrors();
+        $this->log($challenge, 'Group 2', ['distance' => '190'])->assertSessionHasNoErrors();
+        $bears = function (string $day) use ($challenge): void {
+            foreach (['', '/plan', '/report', '/report/certificates', '/plan/brief/class'] as $page) {
+                $this->get("/challenges/{$challenge->id}{$page}")->assertOk()->assertSee($day)->assertDontSee(now()->format('j F Y'));
+            }
+        };
+        $bears('9 March 2027');
+        // Put off by a week, and so is its name; one that was given by hand stays.
+        $plan = ['groups' => 3, 'lanes' => 1, 'tries' => 3, 'session_min' => 90, 'heat_min' => 2, 'tries_again' => 1] + array_fill_keys(array_map(static fn($phase): string => "phase_{$phase->value}", TimetableRequest::phases()), '5');
+        $this->put("/challenges/{$challenge->id}/plan/timetable", $plan + ['starts_at' => '2027-03-16T09:30'])->assertSessionHasNoErrors();
+        $bears('16 March 2027');
+        $challenge->refresh()->update(['name' => 'Across the hall']);
+        $this->put("/challenges/{$challenge->id}/plan/timetable", $plan + ['starts_at' => '2027-03-23T09:30'])->assertSessionHasNoErrors();
+        self::assertSame('Across the hall', $challenge->refresh()->name);
+        $this->get("/challenges/{$challenge->id}/report")->assertSee('23 March 2027');
+        $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('Date: 23 March 2027');
     }
 
     public function testWhatIsWrongKeepsEverythingThatWasTyped(): void

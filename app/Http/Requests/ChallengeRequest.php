@@ -11,6 +11,7 @@ use App\Presenters\Moment;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
 use Carbon\CarbonImmutable;
+use Carbon\CarbonInterface;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -146,6 +147,12 @@ final class ChallengeRequest extends FormRequest
         return $this->input('groups') === null ? null : $this->integer('groups');
     }
 
+    /** What a challenge is called where nobody names it. */
+    public static function nameOf(CarbonInterface $day): string
+    {
+        return Text::of('challenge.done.balloon_cars_on', ['day' => Moment::day($day)]);
+    }
+
     /** @return array<string, mixed> by column of the plan, what was said of the day */
     public function day(): array
     {
@@ -188,7 +195,7 @@ final class ChallengeRequest extends FormRequest
         }
 
         return [
-            'name' => $this->input('name') ?? Text::of('challenge.done.balloon_cars_on', ['day' => Moment::day(CarbonImmutable::now())]),
+            'name' => $this->input('name') ?? self::nameOf($this->date('starts_at', 'Y-m-d\TH:i') ?? CarbonImmutable::now()),
             'age' => $this->enum('age', Age::class) ?? Age::TenToFourteen,
             'question' => $this->input('question') ?? ($asked === null ? null : FactorWords::question($asked)),
             'asks' => $asked?->attribute,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Challenge;
 use App\Presenters\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Session\Phase;
@@ -111,7 +112,13 @@ final class TimetableRequest extends FormRequest
     /** @return array<string, int> by column of the challenge */
     public function rulesOfTheChallenge(): array
     {
-        return ['lanes' => $this->integer('lanes'), 'tries' => $this->integer('tries')];
+        $rules = ['lanes' => $this->integer('lanes'), 'tries' => $this->integer('tries')];
+        $challenge = $this->route('challenge');
+        $day = $this->date('starts_at', 'Y-m-d\TH:i');
+        // What was called after its day is called after its new one.
+        $isCalledAfterItsDay = $challenge instanceof Challenge && $challenge->name === ChallengeRequest::nameOf($challenge->day());
+
+        return $isCalledAfterItsDay && $day !== null ? $rules + ['name' => ChallengeRequest::nameOf($day)] : $rules;
     }
 
     /** @return list<Phase> those whose minutes are typed; the runs' follow from the run order */

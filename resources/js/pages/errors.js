@@ -12,12 +12,20 @@ export function attachErrors(root) {
         field.focus({ preventScroll: true });
         (field.closest('.field') ?? field).scrollIntoView({ block: 'center' });
     };
+    // Each with the name of its field before it, unless it begins with that itself.
+    const named = (field, problem) => {
+        const label = labelOf(field);
+        return label === '' || problem.toLowerCase().startsWith(label.toLowerCase())
+            ? problem
+            : list.dataset.ofField.replace(':field', () => label).replace(':problem', () => problem);
+    };
     for (const link of list.querySelectorAll('[data-problem]')) {
         const field = fieldOf(link.dataset.problem);
         if (field === null) {
             link.removeAttribute('href');
             continue;
         }
+        link.textContent = named(field, link.textContent.trim());
         link.addEventListener('click', (event) => {
             event.preventDefault();
             show(field);
@@ -30,6 +38,17 @@ export function attachErrors(root) {
     if (first !== undefined) {
         show(first);
     }
+}
+
+/** What a field is called, without what stands beside that: its unit, or that it may be left empty. */
+function labelOf(field) {
+    const label =
+        field.closest('fieldset')?.contains(field) && field.type === 'radio'
+            ? field.closest('fieldset').querySelector('legend')
+            : field.labels?.[0];
+    const copy = label?.cloneNode(true);
+    copy?.querySelectorAll('.optional, .sr-only, small, input, select, textarea').forEach((each) => each.remove());
+    return (copy?.textContent ?? field.getAttribute('aria-label') ?? '').replace(/\s+/g, ' ').trim();
 }
 
 /** Where a form chooses the units itself, the ones beside its fields follow. */

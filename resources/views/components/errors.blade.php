@@ -1,6 +1,6 @@
 {{-- Every problem, each a link to its field; the first field has the focus (js/errors.js). --}}
 @if ($errors->any())
-    <div class="caution" role="alert" data-problems>
+    <div class="caution" role="alert" data-problems data-of-field="{{ Text::of('frame.errors.of_field', ['field' => ':field', 'problem' => ':problem']) }}">
         <p>
             {!! Text::html('frame.errors.nothing_was_saved_and_nothing_you', [
                 'things' => $errors->count() === 1 ? Text::of('frame.errors.one_thing_to_look_at') :

@@ -29,7 +29,7 @@
     <article class="sheet report">
         <header class="report-head">
             <p class="small">
-                {{ Text::of('report.show.that_ran_that_count', [
+                {{ Moment::day($challenge->day()) }} · {{ Text::of('report.show.that_ran_that_count', [
                     'groups' => Text::plural('report.show.group_groups', $record->groups->count()),
                     'cars' => Text::plural('report.show.car_cars', count($findings->found->cars)),
                     'tries' => Text::plural('report.show.try_tries', $record->countedTries()),
