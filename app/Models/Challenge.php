@@ -243,16 +243,6 @@ final class Challenge extends Model
         );
     }
 
-    /** A distance that the class is used to (m): the middle one of all that are not void; null before there are two. */
-    public function usualDistance(): ?float
-    {
-        $found = $this->runs()->toBase()->whereNull('void_reason')->selectRaw(
-            'percentile_cont(0.5) WITHIN GROUP (ORDER BY distance_m) AS middle, count(*) AS runs',
-        )->first();
-
-        return $found === null || $found->runs < 2 ? null : (float) $found->middle;
-    }
-
     /** A number that goes up with every change that a page would show. */
     public function revision(): int
     {

@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Shown;
+use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 
 /** Says what the core remarks on, in the units of a class. */
@@ -31,6 +32,7 @@ final readonly class Words
         return match (true) {
             $value instanceof Shown => $this->show($value),
             $value instanceof Remark => $this->say($value),
+            $value instanceof Unit => $value->value,
             $value instanceof \UnitEnum => Label::inside($value),
             is_array($value) => Lists::and(array_values(array_map($this->value(...), $value))),
             is_float($value) => Figure::of($value),

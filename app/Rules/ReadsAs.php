@@ -40,6 +40,12 @@ final class ReadsAs implements ValidationRule
         }
     }
 
+    /** The unit in which what was typed is read, where it was typed without one; else null. */
+    public static function bare(mixed $value, Unit $unit): ?Unit
+    {
+        return is_scalar($value) && preg_match('/[\p{L}"″”“\'′’]/u', (string) $value) === 1 ? null : $unit;
+    }
+
     /** @throws UnreadableQuantityException */
     public static function read(mixed $value, Unit $bareUnit): ?Entry
     {

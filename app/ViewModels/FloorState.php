@@ -44,6 +44,7 @@ final readonly class FloorState
                     'name' => $group->name,
                     'try' => $floor->nextRuns[$group->id]->words,
                     'practice' => $floor->nextRuns[$group->id]->isPractice,
+                    'as_try' => $floor->nextRuns[$group->id]->asTry,
                     'sweep' => $floor->nextRuns[$group->id]->isSweep,
                     'fill' => $floor->nextRuns[$group->id]->fill,
                     'lane' => $floor->laneOf($group),

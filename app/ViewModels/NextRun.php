@@ -15,6 +15,8 @@ final readonly class NextRun
 {
     private function __construct(
         public string $words,
+        /** The same if it is one of the tries after all. */
+        public string $asTry,
         public bool $isPractice,
         /** @var array{kind: string, size: string, strokes: string}|null of the run before, or as the sweep has it */
         public ?array $fill,
@@ -39,13 +41,16 @@ final readonly class NextRun
         $rounds = $challenge->timed_rounds;
         $timedLeft = $next === null ? $tries->timedLeft($rounds) : 0;
 
+        $asTry = Text::of('run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]);
+
         return new self(
             match (true) {
                 $next !== null && $sweep !== null => Text::of('run.sweep_of', ['n' => $sweep->done($practiced) + 1, 'all' => count($sweep->fills), 'fill' => $next->asWritten()]),
                 $timedLeft > 0 => Text::of('run.timed_of', ['n' => $rounds - $timedLeft + 1, 'all' => $rounds]),
                 $left > 0 => Text::of('run.practice_of', ['n' => $first - $left + 1, 'all' => $first]),
-                default => Text::of('run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]),
+                default => $asTry,
             },
+            $asTry,
             $next !== null || $left > 0,
             $next === null ? $record->lastFill($group) : self::inFields($next),
             $next !== null,

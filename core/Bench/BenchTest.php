@@ -75,7 +75,7 @@ enum BenchTest: string
     /** @return list<BenchField> in the order in which they are read */
     public function fields(): array
     {
-        $stopwatch = static fn(string $key): BenchField => new BenchField($key, Scale::Stopwatch, 0.02, 300.0, 0.1);
+        $stopwatch = static fn(string $key): BenchField => new BenchField($key, Scale::Stopwatch, 0.02, 300.0, 0.1, [0.15, 20.0]);
 
         return match ($this) {
             self::Ramp => [
@@ -85,13 +85,14 @@ enum BenchTest: string
                     0.002,
                     2.0,
                     0.001,
+                    [0.02, 0.5],
                 ),
-                new BenchField('roll_out', Scale::Distance, 0.02, 40.0, 0.01),
+                new BenchField('roll_out', Scale::Distance, 0.02, 40.0, 0.01, [0.2, 8.0]),
             ],
             self::Tilt => [
-                new BenchField('rise', Scale::Body, 0.001, 2.0, 0.002), new BenchField('run', Scale::Distance, 0.05, 10.0, 0.005),
+                new BenchField('rise', Scale::Body, 0.001, 2.0, 0.002, [0.004, 0.3]), new BenchField('run', Scale::Distance, 0.05, 10.0, 0.005, [0.15, 2.0]),
             ],
-            self::Pull => [new BenchField('pull', Scale::Weight, 0.0001, 5.0, 0.0005)],
+            self::Pull => [new BenchField('pull', Scale::Weight, 0.0001, 5.0, 0.0005, [0.0004, 0.04])],
             self::CoastDown => [
                 new BenchField(
                     'between_marks',
@@ -99,25 +100,26 @@ enum BenchTest: string
                     0.05,
                     10.0,
                     0.005,
+                    [0.2, 2.0],
                 ),
                 $stopwatch('mark_to_mark'),
-                new BenchField('mark_to_stop', Scale::Distance, 0.0, 40.0, 0.01),
+                new BenchField('mark_to_stop', Scale::Distance, 0.0, 40.0, 0.01, [0.1, 6.0]),
             ],
-            self::StaticThrust => [new BenchField('scale_reading', Scale::Weight, 0.0001, 5.0, 0.0005)],
-            self::FirstStretch => [new BenchField('stretch', Scale::Distance, 0.05, 5.0, 0.005), $stopwatch('from_release')],
+            self::StaticThrust => [new BenchField('scale_reading', Scale::Weight, 0.0001, 5.0, 0.0005, [0.001, 0.05])],
+            self::FirstStretch => [new BenchField('stretch', Scale::Distance, 0.05, 5.0, 0.005, [0.2, 2.0]), $stopwatch('from_release')],
             self::Pressure => [
-                new BenchField('water', Scale::Body, 0.005, 3.0, 0.002), new BenchField('balloon_diameter', Scale::Body, 0.03, 0.6, 0.003),
+                new BenchField('water', Scale::Body, 0.005, 3.0, 0.002, [0.08, 0.7]), new BenchField('balloon_diameter', Scale::Body, 0.03, 0.6, 0.003, [0.08, 0.35]),
             ],
             self::LoadShare => [
-                new BenchField('on_driven_axle', Scale::Weight, 0.0005, 10.0, 0.0005), new BenchField('on_other_axle', Scale::Weight, 0.0, 10.0, 0.0005),
+                new BenchField('on_driven_axle', Scale::Weight, 0.0005, 10.0, 0.0005, [0.005, 0.3]), new BenchField('on_other_axle', Scale::Weight, 0.0, 10.0, 0.0005, [0.005, 0.3]),
             ],
             self::Grip => [
-                new BenchField('gives_way', Scale::Weight, 0.0005, 10.0, 0.001), new BenchField('slides', Scale::Weight, 0.0005, 10.0, 0.001),
+                new BenchField('gives_way', Scale::Weight, 0.0005, 10.0, 0.001, [0.004, 0.3]), new BenchField('slides', Scale::Weight, 0.0005, 10.0, 0.001, [0.004, 0.3]),
             ],
             self::BandPull => [
                 new BenchField('turns', Scale::Turns, 0.25, 500.0, 0.05),
-                new BenchField('pull_winding', Scale::Weight, 0.0005, 50.0, 0.002),
-                new BenchField('pull_back', Scale::Weight, 0.0, 50.0, 0.002),
+                new BenchField('pull_winding', Scale::Weight, 0.0005, 50.0, 0.002, [0.01, 3.0]),
+                new BenchField('pull_back', Scale::Weight, 0.0, 50.0, 0.002, [0.01, 3.0]),
             ],
             self::Spin => [$stopwatch('turns_for')],
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Car;
 
 use Skivo\Core\Measurement\Dimension;
+use Skivo\Core\Measurement\Expected;
 use Skivo\Core\Measurement\Scale;
 
 /** What is checked on a car before it runs, in the order in which it is done. */
@@ -82,6 +83,30 @@ enum CheckItem: string
             self::Drift => 20.0,
             self::Airtight => 1.0,
             default => 1.0,
+        };
+    }
+
+    /** What is read of it, in nearly all cars (SI); null for a question. Common practice, no source: set wide, to catch other units. */
+    public function expected(): ?Expected
+    {
+        return match ($this) {
+            self::Spin => Expected::between(0.2, 30.0),
+            self::EndPlay => Expected::between(0.0002, 0.012),
+            self::Wobble => Expected::between(0.0002, 0.012),
+            self::Parallel => Expected::between(0.03, 0.3),
+            self::Drift => Expected::between(0.005, 1.0),
+            self::Airtight => Expected::between(0.0005, 0.06),
+            default => null,
+        };
+    }
+
+    /** The same of its second reading; null where it has none. */
+    public function expectedSecond(): ?Expected
+    {
+        return match ($this) {
+            self::Parallel => Expected::between(0.03, 0.3),
+            self::Drift => Expected::between(0.5, 6.0),
+            default => null,
         };
     }
 

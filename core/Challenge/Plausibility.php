@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Measurement\Expected;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
+use Skivo\Core\Measurement\Unit;
 
 /**
  * Questions about a run that may be a slip of the pen. They are asked, never refused: odd runs happen.
@@ -20,22 +22,23 @@ final readonly class Plausibility
     /** Runs beyond the lane by more than its run-out (share of the lane). */
     private const RUN_OUT = 0.25;
 
-    /** A run this many times shorter or longer than the class is used to was probably typed in another unit. */
-    private const OTHER_UNIT = 20.0;
-
     /**
      * @param float $laneM
      * @param float|null $timedM
-     * @param float|null $usualM a typical distance of the class; null before there are a few
+     * @param Expected|null $expected how far the run goes, by whatever is known before it; null where that is nothing
      */
     public function __construct(
         private float $laneM,
         private ?float $timedM,
-        private ?float $usualM,
+        private ?Expected $expected,
     ) {}
 
-    /** @return array<string, Remark> by the field that is in question */
-    public function questions(RunRecord $run): array
+    /**
+     * @param Unit|null $bareUnit in which the distance was read, where it was typed without one
+     *
+     * @return array<string, Remark> by the field that is in question
+     */
+    public function questions(RunRecord $run, ?Unit $bareUnit = null): array
     {
         $questions = [];
         $distance = $run->distance?->quantity->si();
@@ -44,13 +47,15 @@ final readonly class Plausibility
         $total = $run->totalTime?->quantity->si();
         $drift = $run->drift?->quantity->si();
         if ($distance !== null) {
+            // A run past the end is logged as the lane, or as far as it could be seen.
+            $slip = $run->pastEnd ? null : $this->expected?->slip($distance, $bareUnit);
             if ($distance > $this->laneM * (1 + self::RUN_OUT)) {
-                $questions['distance'] = self::asks(
+                $questions['distance'] = $slip?->meant === null || $slip->meant > $this->laneM ? self::asks(
                     'beyond_lane',
                     ['distance' => new Shown($distance, Scale::Lane), 'lane' => new Shown($this->laneM, Scale::Lane)],
-                );
-            } elseif ($this->usualM !== null && $distance > 0.0 && $this->usualM / $distance > self::OTHER_UNIT) {
-                $questions['distance'] = self::asks('far_shorter', ['distance' => new Shown($distance, Scale::Distance, 1)]);
+                ) : $slip->question(Scale::Distance);
+            } elseif ($slip !== null && $run->void === null) {
+                $questions['distance'] = $slip->question(Scale::Distance);
             }
         }
         if ($time !== null && $this->timedM !== null && ($this->timedM / $time > self::FASTEST || $this->timedM / $time < self::SLOWEST)) {

@@ -10,9 +10,9 @@ return [
         'estimate' => 'probably about :value, judged by how the whole class’s tries vary',
     ],
     'question' => [
+        'practice' => ':group’s practice is over. Is this one more practice run, which does not count? Otherwise switch Practice off: it is :try.',
         'known' => 'This is stored already as another run: :said. Is this one more run?',
         'beyond_lane' => ':distance lies beyond the lane, which is :lane long. Is the unit right?',
-        'far_shorter' => ':distance is far shorter than the class is used to. Is the unit right?',
         'speed' => ':speed m/s over the timed length: is the time right?',
         'stopped_before' => 'It stopped before the timed length of :length was over. Is the time right?',
         'limp_beyond' => 'The balloon went limp beyond the place where the car stopped. Are the two swapped?',

@@ -13,6 +13,7 @@ use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Plausibility;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Measurement\Expected;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Side;
@@ -190,14 +191,16 @@ final class ThresholdsTest extends TestCase
     public function testWhatIsAskedAboutBeforeARunIsLogged(): void
     {
         // A lane of 8 m of which the first 2 m are timed, in a class whose cars go 4 m.
-        $asks = static fn(RunRecord $run): array => array_map(static fn($remark): string => $remark->code, (new Plausibility(8.0, 2.0, 4.0))->questions($run));
+        $asks = static fn(RunRecord $run): array => array_map(static fn($remark): string => $remark->code, (new Plausibility(8.0, 2.0, new Expected(4.0, 0.5, 0.04)))->questions($run, Unit::Centimetre));
         $run = static fn(string $distance, ?string $time = null, ?string $limp = null, ?string $total = null, ?string $drift = null): RunRecord
             => new RunRecord(self::length($distance), self::time($time), limp: self::length($limp), totalTime: self::time($total), drift: self::length($drift), side: $drift === null ? null : Side::Left);
 
         self::assertSame([], $asks($run('10 m')), 'a lane has a run-out of a quarter of its length');
         self::assertSame(['distance' => 'run.question.beyond_lane'], $asks($run('10.01 m')));
-        self::assertSame([], $asks($run('20 cm')), 'a twentieth of what the class is used to');
-        self::assertSame(['distance' => 'run.question.far_shorter'], $asks($run('19.9 cm')));
+        self::assertSame([], $asks($run('79 cm')), 'a fifth of what the class is used to: something happened to it');
+        self::assertSame(['distance' => 'quantity.slip.less_meant'], $asks($run('78 cm')));
+        self::assertSame(['distance' => 'quantity.slip.less_unit'], $asks($run('3 cm')));
+        self::assertSame(['distance' => 'quantity.slip.less'], $asks($run('1 cm')), 'whatever was meant');
         self::assertSame([], (new Plausibility(8.0, 2.0, null))->questions($run('1 cm')));
 
         self::assertSame([], $asks($run('4 m', '0.25 s')), '8 m/s');
@@ -207,7 +210,7 @@ final class ThresholdsTest extends TestCase
         self::assertSame([], $asks($run('196 cm', '1 s')), 'it stopped as good as at the end of the stretch');
         self::assertSame(['time' => 'run.question.stopped_before'], $asks($run('195 cm', '1 s')));
 
-        $speeds = static fn(string $time): mixed => (new Plausibility(8.0, 2.0, 4.0))->questions($run('4 m', $time))['time']->values['speed'];
+        $speeds = static fn(string $time): mixed => (new Plausibility(8.0, 2.0, null))->questions($run('4 m', $time))['time']->values['speed'];
         self::assertSame(9.0, $speeds('0.22 s'), 'a fast one in whole metres a second');
         self::assertSame(0.019, $speeds('105.3 s'), 'a slow one in millimetres a second');
 

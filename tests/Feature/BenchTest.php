@@ -145,7 +145,8 @@ final class BenchTest extends FeatureTestCase
     public function testAThrustThatNoBalloonGivesIsQuestioned(): void
     {
         [$challenge, $group] = $this->signedIn();
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust", ['r0_0' => '2 kg']);
+        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust", ['r0_0' => '2 kg'])->assertSessionHasErrors('r0_0');
+        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust", ['r0_0' => '2 kg', 'confirmed' => session('asked')])->assertSessionHasNoErrors();
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")->assertOk()->assertSee('is not one of this balloon');
     }
 

@@ -49,7 +49,7 @@ final class RunDayTest extends FeatureTestCase
         $keel = $this->named($challenge, 'Keel')->id;
         $post = fn(array $run): TestResponse => $this->postJson("/challenges/{$challenge->id}/runs", $run + ['id' => $id, 'group' => $keel]);
 
-        $post(['distance' => '3.1'])->assertStatus(409)->assertJsonPath('questions.distance', "3.1\u{00A0}cm is far shorter than the class is used to. Is the unit right?");
+        $post(['distance' => '1.3'])->assertStatus(409)->assertJsonPath('questions.distance', "1.3\u{00A0}cm is far less than expected here (about 130\u{00A0}cm). Did you mean 1.3 m?");
         $post(['distance' => 'far'])->assertStatus(422)->assertJsonPath('errors.distance.0', fn(string $said): bool => str_contains($said, '“far” is not a length'));
         $post(['distance' => '140'])->assertCreated()->assertJsonPath('said', "Keel, try 3, 140\u{00A0}cm");
         $post(['distance' => '140'])->assertOk()->assertJsonPath('id', $id);

@@ -78,6 +78,13 @@ final class RaceController
     public function record(RaceEventRequest $request, Challenge $challenge, Race $race, RecordRaceEvent $record): JsonResponse|RedirectResponse
     {
         $event = $request->event();
+        $questions = $request->questions();
+        if ($questions !== []) {
+            return $request->expectsJson()
+                ? response()->json(['questions' => $questions], 409)
+                : redirect()->route('races.show', [$challenge, $race])->withInput()->with('asked', implode(',', array_keys($questions)))
+                    ->withErrors(['do' => implode(' ', $questions)]);
+        }
         try {
             $recorded = $record($race->setRelation('challenge', $challenge), $event, $request->why(), $request->seen(), $request->madeAt(), Actor::of($request), $request->runs());
         } catch (IdIsTakenException) {

@@ -83,6 +83,15 @@ final class StationController
         /** @var User|Device $by */
         $by = $request->user();
         $kind = $request->kind() ?? throw new \LogicException('It was validated.');
+        $questions = $request->questions();
+        if ($questions !== []) {
+            return $request->expectsJson()
+                ? response()->json(['questions' => $questions], 409)
+                : redirect()->back()->withInput()->with('asked', implode(',', array_keys($questions)))->withErrors(array_map(
+                    static fn(string $asked): string => Text::of('frame.form.if_it_is_right_save_it', ['questions' => $asked]),
+                    $questions,
+                ));
+        }
         try {
             $entry = $record(
                 $challenge,

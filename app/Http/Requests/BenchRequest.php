@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Http\Requests\Concerns\JudgesQuantities;
 use App\Presenters\Label;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
@@ -23,7 +25,11 @@ use Skivo\Core\Measurement\Unit;
  */
 final class BenchRequest extends FormRequest
 {
+    use AsksBack {
+        after as private askBack;
+    }
     use InUnitsOfTheClass;
+    use JudgesQuantities;
 
     public const MOST_REPEATS = 12;
 
@@ -63,7 +69,23 @@ final class BenchRequest extends FormRequest
                     );
                 }
             }
-        }];
+        }, ...$this->askBack()];
+    }
+
+    protected function questions(): array
+    {
+        $questions = [];
+        foreach (array_keys($this->filledRows()) as $row) {
+            foreach ($this->test()->fields() as $index => $field) {
+                $expected = $field->expected();
+                $asked = $expected === null ? null : $this->slipIn(self::key($row, $index), $expected, $this->unit($field), $field->scale);
+                if ($asked !== null) {
+                    $questions[self::key($row, $index)] = $asked;
+                }
+            }
+        }
+
+        return $questions;
     }
 
     /** @return array<string, string> */

@@ -18,6 +18,7 @@ use Skivo\Core\Car\Outline;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;
 
@@ -26,6 +27,9 @@ final class CarRequest extends FormRequest
 {
     use AsksBack;
     use InUnitsOfTheClass;
+
+    /** A balloon is filled to no more of the size that it is sold by. Common practice, no source. */
+    private const MOST_OF_NOMINAL = 1.15;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -113,7 +117,21 @@ final class CarRequest extends FormRequest
             }
         }
 
-        return $questions;
+        return self::around($car, $words) + $questions;
+    }
+
+    /** @return array<string, string> whether a balloon that is larger than it is made was measured around */
+    private static function around(Car $car, Words $words): array
+    {
+        $nominal = $car->number(CarAttribute::BalloonNominal);
+        $across = $car->balloonDiameterM();
+        $isAcross = $car->balloonMeasuredAs !== SizeMeasure::Circumference;
+
+        return $nominal === null || $across === null || !$isAcross || $across <= self::MOST_OF_NOMINAL * $nominal ? [] : [
+            CarAttribute::BalloonSize->value => $words->say(new Remark('quantity.slip.around', [
+                'nominal' => new Shown($nominal, Scale::Body), 'value' => new Shown($across, Scale::Body), 'across' => new Shown($across / M_PI, Scale::Body, 1),
+            ])),
+        ];
     }
 
     /** Whether the car was changed, and not only its record; null where nobody said. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Http\Requests\Concerns\JudgesQuantities;
 use App\Presenters\Label;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
@@ -22,7 +24,9 @@ use Skivo\Core\Measurement\Unit;
 /** A check card as filled in; every field may be left empty. */
 final class CheckRequest extends FormRequest
 {
+    use AsksBack;
     use InUnitsOfTheClass;
+    use JudgesQuantities;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -95,6 +99,21 @@ final class CheckRequest extends FormRequest
         }
 
         return $readings;
+    }
+
+    protected function questions(): array
+    {
+        $questions = [];
+        foreach (CheckItem::cases() as $item) {
+            $key = self::key($item);
+            foreach (['first' => [$item->expected(), $item->scale()], 'second' => [$item->expectedSecond(), self::secondScale($item)]] as $which => [$expected, $scale]) {
+                if ($expected !== null && $scale !== null) {
+                    $questions["{$key}_{$which}"] = $this->slipIn("{$key}_{$which}", $expected, $this->unit($scale), $scale);
+                }
+            }
+        }
+
+        return array_filter($questions, static fn(?string $asked): bool => $asked !== null);
     }
 
     /** The name of an item's fields begins so. */

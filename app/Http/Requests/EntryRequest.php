@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Http\Requests\Concerns\JudgesQuantities;
 use App\Http\Requests\Concerns\MadeByADevice;
+use App\Models\Challenge;
+use App\Models\Group;
 use App\Models\Photo;
 use App\Presenters\Label;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
+use App\ViewModels\ExpectedRun;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
@@ -34,6 +38,7 @@ use Skivo\Core\Measurement\Unit;
 final class EntryRequest extends FormRequest
 {
     use InUnitsOfTheClass;
+    use JudgesQuantities;
     use MadeByADevice;
 
     /** @return array<string, list<mixed>> */
@@ -99,6 +104,29 @@ final class EntryRequest extends FormRequest
             EntryKind::Help => ['wants' => $this->boolean('wants')],
             null => [],
         }, static fn(mixed $value): bool => $value !== null);
+    }
+
+    /**
+     * What looks like a slip and has not been confirmed yet.
+     *
+     * @return array<string, string> by field
+     */
+    public function questions(): array
+    {
+        $item = $this->item();
+        [$challenge, $group] = [$this->route('challenge'), $this->route('group')];
+        $asked = match (true) {
+            $this->kind() === EntryKind::Guess && $challenge instanceof Challenge && $group instanceof Group => [
+                'predicted' => $this->slipIn('predicted', ExpectedRun::of($challenge, $group)->atLeast(PredictionRequest::OF_A_GUESS), $this->distanceUnit(), Scale::Distance),
+            ],
+            $this->kind() === EntryKind::Check && $item !== null => array_map(
+                fn(array $of): ?string => $of[0] === null || $of[1] === null ? null : $this->slipIn($of[2], $of[0], $this->unitOf($of[1]), $of[1]),
+                ['first' => [$item->expected(), $item->scale(), 'first'], 'second' => [$item->expectedSecond(), CheckRequest::secondScale($item), 'second']],
+            ),
+            default => [],
+        };
+
+        return array_diff_key(array_filter($asked, static fn(?string $each): bool => $each !== null), array_flip(explode(',', (string) $this->input('confirmed'))));
     }
 
     public function guess(): ?Length

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
+use App\Http\Requests\Concerns\JudgesQuantities;
 use App\Models\HomeLink;
 use App\Models\Photo;
 use App\Presenters\Text;
+use App\Presenters\Words;
 use App\Rules\ReadsAs;
+use App\ViewModels\ExpectedRun;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
@@ -23,6 +27,9 @@ use Skivo\Core\Measurement\UnitSystem;
 /** What a group sends from home. */
 final class HomeItemRequest extends FormRequest
 {
+    use AsksBack;
+    use JudgesQuantities;
+
     /** What may be otherwise about the car at home. */
     public const CHOICES = [CarAttribute::NozzleBore, CarAttribute::BalloonSize, CarAttribute::Mass];
 
@@ -83,6 +90,26 @@ final class HomeItemRequest extends FormRequest
         );
 
         return array_combine(array_keys($typed), array_map($this->withUnit(...), array_keys($typed), $typed));
+    }
+
+    protected function questions(): array
+    {
+        $group = $this->link()?->group;
+        if ($group === null || $this->input('kind') !== 'run') {
+            return [];
+        }
+        $units = $group->challenge->units;
+        $unit = $units->unit(Scale::Distance) ?? Unit::Centimetre;
+        // At home the floor is another, and as long as the flat.
+        $asked = ['distance' => $this->slipIn('distance', ExpectedRun::of($group->challenge, $group)->atLeast(PredictionRequest::OF_A_GUESS), $unit, Scale::Distance)];
+
+        return array_filter($asked, static fn(?string $each): bool => $each !== null)
+            + CarRequest::unusual(TypedCar::read($this->only(array_column(self::CHOICES, 'value')), $units, true), $this->words());
+    }
+
+    private function words(): Words
+    {
+        return new Words($this->link()->group->challenge->units ?? UnitSystem::Metric);
     }
 
     /** A bare number with the unit that stood beside it. */

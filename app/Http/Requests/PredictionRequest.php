@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Http\Requests\Concerns\JudgesQuantities;
+use App\Models\Challenge;
+use App\Models\Group;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
+use App\ViewModels\ExpectedRun;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\Entry;
@@ -16,7 +21,12 @@ use Skivo\Core\Measurement\Unit;
 /** How far a group expects its next try to go. */
 final class PredictionRequest extends FormRequest
 {
+    use AsksBack;
     use InUnitsOfTheClass;
+    use JudgesQuantities;
+
+    /** Guesses lie so far from each other at the least (of the logarithm): they are asked for as such. */
+    public const OF_A_GUESS = 0.6;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -35,6 +45,15 @@ final class PredictionRequest extends FormRequest
     public function distance(): Entry
     {
         return ReadsAs::read($this->input('predicted'), $this->unit()) ?? throw new \LogicException('It was validated.');
+    }
+
+    protected function questions(): array
+    {
+        [$challenge, $group] = [$this->route('challenge'), $this->route('group')];
+        $asked = $challenge instanceof Challenge && $group instanceof Group
+            ? $this->slipIn('predicted', ExpectedRun::of($challenge, $group)->atLeast(self::OF_A_GUESS), $this->unit(), Scale::Distance) : null;
+
+        return $asked === null ? [] : ['predicted' => $asked];
     }
 
     private function unit(): Unit

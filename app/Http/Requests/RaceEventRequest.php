@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
+use App\Http\Requests\Concerns\JudgesQuantities;
 use App\Http\Requests\Concerns\MadeByADevice;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Race;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
+use App\ViewModels\ExpectedRun;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Limits;
@@ -29,6 +31,7 @@ use Skivo\Core\Race\RaceEvent as CoreEvent;
 final class RaceEventRequest extends FormRequest
 {
     use InUnitsOfTheClass;
+    use JudgesQuantities;
     use MadeByADevice;
 
     private const OF_A_HEAT = 'won|broke|together|neither';
@@ -100,6 +103,25 @@ final class RaceEventRequest extends FormRequest
         $this->agree($measured);
 
         return $measured;
+    }
+
+    /**
+     * What looks like a slip and has not been confirmed yet.
+     *
+     * @return array<string, string> by field
+     */
+    public function questions(): array
+    {
+        $race = $this->race();
+        $questions = [];
+        foreach ($this->fields() as $id => [$distance]) {
+            $group = $this->filled($distance) ? Group::query()->where('challenge_id', $race->challenge_id)->find($id) : null;
+            if ($group !== null) {
+                $questions[$distance] = $this->slipIn($distance, ExpectedRun::of($race->challenge, $group), $this->bareUnit(), Scale::Distance);
+            }
+        }
+
+        return array_diff_key(array_filter($questions, static fn(?string $asked): bool => $asked !== null), array_flip(explode(',', (string) $this->input('confirmed'))));
     }
 
     /** @param array<int, RunRecord> $measured */

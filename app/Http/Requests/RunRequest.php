@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Http\Requests\Concerns\InUnitsOfTheClass;
 use App\Models\Car;
 use App\Models\Challenge;
@@ -11,11 +12,15 @@ use App\Models\Group;
 use App\Models\Run;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
+use App\ViewModels\ClassRecord;
+use App\ViewModels\ExpectedRun;
+use App\ViewModels\NextRun;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Illuminate\Validation\Validator;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\FilledBy;
 use Skivo\Core\Challenge\FillSweep;
@@ -37,6 +42,9 @@ use Skivo\Core\Measurement\UnitSystem;
 /** A run as typed at the lane, or a correction of one: a correction changes only what its form shows. */
 final class RunRequest extends FormRequest
 {
+    use AsksBack {
+        after as private askBack;
+    }
     use InUnitsOfTheClass;
 
     /** What is stored of a distance differs from what was typed by less (m). */
@@ -109,6 +117,16 @@ final class RunRequest extends FormRequest
         if ($this->filled('void_now')) {
             $this->merge(['void' => $this->input('void_now')]);
         }
+    }
+
+    /**
+     * A correction is a form, and asks beside its fields; a new run is asked about by whoever took it (RunController::store).
+     *
+     * @return list<callable(Validator): void>
+     */
+    public function after(): array
+    {
+        return $this->isMethod('put') ? $this->askBack() : [];
     }
 
     /** @return array<string, string> */
@@ -254,16 +272,39 @@ final class RunRequest extends FormRequest
     public function questions(): array
     {
         $challenge = $this->challenge();
+        $run = $this->route('run');
+        $run = $run instanceof Run ? $run : null;
         $plausibility = new Plausibility(
             $challenge->lane_length->quantity->si(),
             $challenge->timed_length?->quantity->si(),
-            $challenge->usualDistance(),
+            $this->filled('distance') ? ExpectedRun::of($challenge, $this->group(), $run) : null,
         );
+        $typed = $this->input('distance');
+        $questions = $plausibility->questions($this->record($run), ReadsAs::bare($typed, $this->bareUnit()));
+        if ($run !== null && $typed === $run->distance?->text) {
+            // It stood there, and was asked about then.
+            unset($questions['distance']);
+        }
 
         return array_diff_key(
-            array_map($this->words()->say(...), $plausibility->questions($this->record())),
+            array_map($this->words()->say(...), $questions) + ($run === null ? $this->practiceQuestion() : []),
             array_flip($this->confirmed()),
         );
+    }
+
+    /** @return array<string, string> whether one more run is practice, of a group whose practice is over */
+    private function practiceQuestion(): array
+    {
+        if (!$this->boolean('practice') || $this->filled('kind')) {
+            return [];
+        }
+        $challenge = $this->challenge();
+        $group = $this->group();
+        $next = NextRun::of(ClassRecord::of($challenge), $group->loadMissing('cars'));
+
+        return $next->isPractice || ($challenge->practice_runs === 0 && $next->made === 0) ? [] : ['practice' => Text::of('run.question.practice', [
+            'group' => $group->name, 'try' => $next->asTry,
+        ])];
     }
 
     /** Whether a run that is stored under the id of this one is another: no sending once more says something else. */

@@ -109,7 +109,7 @@ final class TimetableRequest extends FormRequest
         return $sessions;
     }
 
-    /** @return array<string, int> by column of the challenge */
+    /** @return array<string, int|string> by column of the challenge */
     public function rulesOfTheChallenge(): array
     {
         $rules = ['lanes' => $this->integer('lanes'), 'tries' => $this->integer('tries')];

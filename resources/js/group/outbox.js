@@ -135,8 +135,10 @@ class Outbox {
     #refusedLine(entry) {
         const why = entry.messages.join(' ') || say(entry.refusedAs === 'large' ? 'outbox.too_large' : 'outbox.refused');
         const made = this.#line(
-            say('outbox.not_stored', { what: this.#inWords(entry), why }),
-            button(say('outbox.send_again'), () => this.outgoing.again(entry)),
+            say(entry.isQuestion ? 'outbox.in_question' : 'outbox.not_stored', { what: this.#inWords(entry), why }),
+            entry.isQuestion
+                ? button(say('outbox.is_right'), () => this.outgoing.again(entry, { confirmed: entry.names.join(',') }))
+                : button(say('outbox.send_again'), () => this.outgoing.again(entry)),
             ...(this.#formOf(entry) === null ? [] : [button(say('outbox.change'), () => this.#giveBack(entry))]),
             this.#dropping(entry),
         );

@@ -218,6 +218,7 @@ class Entry {
         for (const place of [option, own].filter((each) => each)) {
             place.dataset.try = group.try;
             place.dataset.lane = group.lane ?? '';
+            place.dataset.asTry = group.as_try;
             place.dataset.practice = group.practice ? '1' : '';
             place.dataset.sweep = group.sweep ? '1' : '';
             place.dataset.fill = JSON.stringify(group.fill);

@@ -25,6 +25,7 @@ export class Strip {
         this.isPractising = false;
         this.fields.practice?.addEventListener('change', (event) => {
             this.isPractising = event.target.checked;
+            this.#sayKind();
         });
         this.fields.hit_wall.addEventListener('change', (event) => {
             this.fields.past_end.checked = event.target.checked;
@@ -95,12 +96,21 @@ export class Strip {
     /** Which try is next for the chosen group, and on which lane it stands. */
     sayTry() {
         const chosen = this.fields.group.selectedOptions?.[0];
-        const tries = this.element.querySelector('[data-next-try]');
-        if (chosen !== undefined && tries !== null) {
-            tries.textContent = chosen.dataset.try ?? '';
+        if (chosen !== undefined) {
             this.fields.lane.value = this.lane === '' ? (chosen.dataset.lane ?? '') : this.lane;
         }
         this.#propose((chosen ?? this.fields.group).dataset);
+        this.#sayKind();
+    }
+
+    /** What the run that is typed will be: the words beside the group and the switch never say two things. */
+    #sayKind() {
+        const place = this.element.querySelector('[data-next-try]');
+        const next = (this.fields.group.selectedOptions?.[0] ?? this.fields.group).dataset;
+        const isDue = next.practice === '1';
+        const isPractice = this.fields.practice?.checked === true;
+        place.textContent = isPractice === isDue ? (next.try ?? '') : isPractice ? say('entry.practice_run') : (next.asTry ?? '');
+        place.classList.toggle('is-practice', isPractice);
     }
 
     /** Practice where it is due, and the balloon as full as the last time. */

@@ -11,6 +11,8 @@
         <rect width="600" height="30" />@for ($i = 0; $i <= 60; $i++)
         <line x1="{{ 10 * $i }}" x2="{{ 10 * $i }}" y1="0" y2="{{ $i % 10 === 0 ? 30 : ($i % 5 === 0 ? 16 : 9) }}" />
         @endfor</svg>
-    <div class="certificate-foot"><span>{{ $challenge->sessionPlan()->starts_at === null ? Text::of('report.certificates.date')
-        : Text::of('report.certificates.date_of', ['day' => Moment::day($challenge->day())]) }}</span><span>{{ Text::of('report.certificates.signed') }}</span></div>
+    <div class="certificate-foot">
+        <span>{{ $challenge->sessionPlan()->starts_at === null ? Text::of('report.certificates.date')
+        : Text::of('report.certificates.date_of', ['day' => Moment::day($challenge->day())]) }}</span>
+        <span>{{ Text::of('report.certificates.signed') }}</span></div>
 </article>

@@ -13,7 +13,7 @@
         <x-errors />
         <div class="library home-page">
             <article><h2>{{ Text::of('home.group.a_run') }}</h2>
-                <form method="post" action="{{ route('home', $token) }}">@csrf<input type="hidden" name="kind" value="run">
+                <form method="post" action="{{ route('home', $token) }}">@csrf<x-sent-with :units="$units" /><input type="hidden" name="kind" value="run">
                     <x-field name="distance" :label="Text::of('home.group.how_far')" inputmode="decimal" :scale="Scale::Distance" :units="$units" />
                     <fieldset class="mt-3"><legend>{{ Text::of('home.group.what_was_different') }}</legend>
                         <p class="small">{{ Text::of('home.group.only_if') }}</p>

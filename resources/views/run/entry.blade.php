@@ -65,17 +65,19 @@
             @if ($only !== null)<input type="hidden" name="back" value="group">
                 <input
                     type="hidden" name="group" value="{{ $only->id }}" data-practice="{{ $own?->isPractice ? '1' : '' }}"
+                    data-try="{{ $own?->words }}" data-as-try="{{ $own?->asTry }}"
                     data-fill="{{ json_encode($own?->fill) }}" data-sweep="{{ $own?->isSweep ? '1' : '' }}">@endif
             @if ($only === null)
                 <div class="field">
                     <label for="e-group"><span data-next-word>{{ $floor->isOver ? Text::of('run.entry.all_tries_are_in_an_extra')
-                        : Text::of('run.entry.next') }}</span> <span class="num" data-next-try></span>
+                        : Text::of('run.entry.next') }}</span> <span class="next-kind" data-next-try></span>
                     </label>
                     <select id="e-group" name="group" class="input" data-key="g" @error('group') aria-invalid="true" @enderror>
                         @foreach ($groups as $group)
                             <option
                                 value="{{ $group->id }}"
                                 data-try="{{ $nextRuns[$group->id]->words }}"
+                                data-as-try="{{ $nextRuns[$group->id]->asTry }}"
                                 data-practice="{{ $nextRuns[$group->id]->isPractice ? '1' : '' }}"
                                 data-sweep="{{ $nextRuns[$group->id]->isSweep ? '1' : '' }}"
                                 data-fill="{{ json_encode($nextRuns[$group->id]->fill) }}"
@@ -86,7 +88,8 @@
                 </div>
             @endif
             <div class="field big">
-                <label for="e-distance">{{ Text::of('run.entry.stopped_at') }}</label>
+                <label for="e-distance">{{ Text::of('run.entry.stopped_at') }}@if ($only !== null) <span
+                    class="next-kind" data-next-try></span>@endif</label>
                 <div class="flex gap-1">
                     <div class="unit-in grow">
                         <input
