@@ -94,11 +94,11 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
     Route::controller(FilmController::class)->name('film.')->group(function (): void {
         Route::get('film', 'open')->name('open')->can('keepOrder', 'challenge');
-        Route::post('film', 'read')->name('any')->can('keepOrder', 'challenge');
-        Route::put('film', 'wait')->name('wait')->can('keepOrder', 'challenge');
+        Route::post('film', 'read')->name('any')->middleware('throttle:costly')->can('keepOrder', 'challenge');
+        Route::put('film', 'wait')->name('wait')->middleware('throttle:costly')->can('keepOrder', 'challenge');
         Route::get('runs/{run}/film', 'show')->name('show')->can('logRuns', 'challenge');
-        Route::post('runs/{run}/film', 'read')->name('read')->can('logRuns', 'challenge');
-        Route::put('runs/{run}/film', 'keep')->name('keep')->can('logRuns', 'challenge');
+        Route::post('runs/{run}/film', 'read')->name('read')->middleware('throttle:costly')->can('logRuns', 'challenge');
+        Route::put('runs/{run}/film', 'keep')->name('keep')->middleware('throttle:costly')->can('logRuns', 'challenge');
     });
     Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
     Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');

@@ -26,6 +26,10 @@ final readonly class FilmWords
     /** A hand's stopwatch and the film that differ by more (s) do not tell of the same time. From memory. */
     private const BY_HAND_S = 0.5;
 
+    /** A tape is read as well as this (m, and share of the distance). Common practice, no source. */
+    private const TAPE_M = 0.03;
+    private const TAPE_SHARE = 0.02;
+
     private function __construct(private FilmedRun $film, private LaneScale $scale, private UnitSystem $units, private ?float $timedM, private bool $isThroughBody) {}
 
     public static function of(FilmReading $film, Challenge $challenge): self
@@ -93,6 +97,20 @@ final readonly class FilmWords
         }
 
         return $notes;
+    }
+
+    /** What is asked where the run is on record with a distance that this film can't have; null where both may be right. */
+    public function isOfAnother(?Entry $onRecord): ?string
+    {
+        $filmed = $this->film->distance;
+        if ($onRecord === null || $this->film->endsBeforeStop) {
+            return null;
+        }
+        $may = hypot(3.0 * $filmed->standardUncertainty, max(self::TAPE_M, self::TAPE_SHARE * $filmed->value));
+
+        return abs($onRecord->quantity->si() - $filmed->value) <= $may ? null : Text::of('film.says.which_is_right', [
+            'film' => $this->units->show($filmed->value, Scale::Distance), 'record' => $this->units->show($onRecord->quantity->si(), Scale::Distance),
+        ]);
     }
 
     /** What of it fills fields of a run that nobody filled. */

@@ -67,6 +67,8 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('home', static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
         RateLimiter::for('api', static fn(Request $request): Limit => Limit::perMinute(240)->by(hash('sha256', $request->bearerToken() ?? (string) $request->ip())));
         RateLimiter::for('readings', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
+        // What takes a worker for a while, by who asks: a class's tablets share the workers.
+        RateLimiter::for('costly', static fn(Request $request): Limit => Limit::perMinute(40)->by('costly ' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
         // By who opened the page: a whole school may stand behind one address.
         RateLimiter::for('what-if', static fn(Request $request): Limit => Limit::perMinute(1800)->by($request->string('by')->toString()));
         RateLimiter::for('accounts', static fn(Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));

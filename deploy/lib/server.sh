@@ -6,7 +6,7 @@ NGINX=/usr/sbin/nginx
 # A Unix socket's path may hold 107 bytes at most.
 fpm_socket() {
     local socket="$VAR/run/php.sock"
-    [ ${#socket} -le 100 ] || socket="/tmp/skivo-$(printf %s "$VAR" | sha256sum | cut -c1-12).sock"
+    [ ${#socket} -le 92 ] || socket="/tmp/skivo-$(printf %s "$VAR" | sha256sum | cut -c1-12).sock"
     echo "$socket"
 }
 
@@ -85,7 +85,7 @@ server_down() {
         done
     done
     [ -z "$(server_processes)" ] || fail "the web server could not be stopped. Its processes are: $(server_processes | paste -sd' ')."
-    rm -f "$VAR/run/nginx.pid" "$VAR/run/php-fpm.pid" "$(fpm_socket)"
+    rm -f "$VAR/run/nginx.pid" "$VAR/run/php-fpm.pid" "$(fpm_socket)" "$(fpm_socket).costly"
 }
 
 server_is_up() { [ -n "$(server_processes)" ]; }

@@ -52,6 +52,7 @@ return [
         'keep' => 'Keep with the run',
     ],
     'says' => [
+        'which_is_right' => 'The film says :film, the record says :record. Is this film of this run? Keep it if it is; both figures stay as they are.',
         'stopped_at' => 'Stopped at',
         'push_ended_at' => 'Push ended at',
         'push_lasted' => 'Push lasted',

@@ -33,6 +33,8 @@ return [
         'the_trace_is_with_the_run' => 'The trace is with the run.',
     ],
     'form' => [
+        'points' => 'A trace is a list of :fewest to :most points, each a moment (s) and a place (m), as numbers.',
+        'too_much_at_once' => 'Send at most :most readings at a time, and at most :points points of traces altogether.',
         'choose_a_csv_file' => 'Choose a CSV file.',
         'the_file_is_larger_than_1' => 'The file is larger than 1 MB. Is it the right one?',
         'the_file_did_not_arrive_whole' => 'The file did not arrive whole. Try again.',

@@ -31,6 +31,8 @@ const PARTS = [
     ['[data-clock]', async () => (await import('./group/station.js')).attachClocks],
     ['[data-again]', async () => (await import('./group/station.js')).attachAgain],
     ['[data-room]', async () => (await import('./group/room.js')).attachRoom],
+    // After what listens to the fields that it puts back.
+    ['form[data-keep]', async () => (await import('./pages/keep.js')).attachKeeping],
     ['[data-qr]', async () => (await import('./pages/qr.js')).attachCodes],
 ];
 

@@ -29,6 +29,10 @@ final class FilmTest extends FeatureTestCase
         $picture = imagecreatetruecolor(40, 30);
         ob_start();
         imagejpeg($picture);
+        // A film of 4 m beside a record of 3 m: which is right is asked, and nothing is kept meanwhile.
+        $this->putJson($address, $sent)->assertStatus(409)->assertJsonPath('question', fn(string $said): bool => str_contains($said, "the record says 300\u{00A0}cm"));
+        self::assertSame(0, $run->readings()->count());
+        $sent['confirmed'] = true;
         $kept = $this->putJson($address, $sent + ['picture' => 'data:image/jpeg;base64,' . base64_encode((string) ob_get_clean())])->assertOk();
         self::assertSame(route('trace.show', [$challenge, $run]), $kept->json('go'));
         $run->refresh();
@@ -95,6 +99,31 @@ final class FilmTest extends FeatureTestCase
         self::assertStringContainsString('the stopwatch had 1.20', $notes(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])]));
     }
 
+    public function testAFilmThatAgreesWithTheRecordIsKeptUnasked(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $scene = new FilmedScene(3);
+        $run->fill(['id' => $run->id])->forceFill(['distance_m' => round($scene->run->distanceM, 2), 'distance_entered' => round(100 * $scene->run->distanceM) . ' cm'])->save();
+        $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $this->sent($scene))->assertOk()->assertJsonStructure(['go']);
+    }
+
+    public function testALargeFilmIsRefusedBeforeItIsLookedAt(): void
+    {
+        [$challenge, $run] = $this->filmed();
+        $address = "/challenges/{$challenge->id}/runs/{$run->id}/film";
+        $sent = $this->sent(new FilmedScene(3));
+        $seen = json_decode($sent['seen'], true, 8, JSON_THROW_ON_ERROR);
+        $points = array_fill(0, 30_000, [1.5, 200.25, 0]);
+        $this->postJson($address, ['seen' => json_encode(['points' => $points] + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertUnprocessable();
+        foreach ([[[1.0, 'x', 0]], [[1.0, 2.0]], [[1.0, 2.0, 3]], [[-1.0, 2.0, 0]], [7], array_slice($points, 0, 4001)] as $wrong) {
+            $this->postJson($address, ['seen' => json_encode(['points' => $wrong] + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertUnprocessable();
+        }
+        // One that asks without end waits; whoever logs runs does not.
+        for ($i = 0; $i < 60 && $this->postJson($address, $sent)->getStatusCode() !== 429; $i++);
+        self::assertLessThan(60, $i);
+        $this->log($challenge, 'Keel', ['distance' => '301'])->assertSessionHasNoErrors();
+    }
+
     public function testAVoidRunKeepsWhatWasTyped(): void
     {
         [$challenge, $run] = $this->filmed();
@@ -102,7 +131,7 @@ final class FilmTest extends FeatureTestCase
         $sent = $this->sent($scene);
         $run->void_reason = VoidReason::HitSomething;
         $run->save();
-        $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $sent)->assertOk()->assertJsonStructure(['go']);
+        $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $sent + ['confirmed' => true])->assertOk()->assertJsonStructure(['go']);
         self::assertNull($run->refresh()->total_time, 'a void run keeps what was typed');
         self::assertSame(1, $run->readings()->count());
     }
@@ -134,7 +163,7 @@ final class FilmTest extends FeatureTestCase
     {
         [$challenge, $run] = $this->filmed();
         $address = "/challenges/{$challenge->id}/runs/{$run->id}/film";
-        $sent = $this->sent(new FilmedScene(3));
+        $sent = $this->sent(new FilmedScene(3)) + ['confirmed' => true];
         $this->atDevice(Device::join($challenge, DeviceRole::Log, 'Helper 1', null)[0]);
         $this->get($address)->assertOk();
         self::assertSame(route('runs.index', $challenge) . "#run-{$run->id}", $this->putJson($address, $sent)->assertOk()->json('go'));

@@ -109,7 +109,7 @@ final class ReadingTest extends FeatureTestCase
         yield 'a list for a number' => [['t_s' => [1]], 'readings.0.t_s'];
         yield 'keys of its own' => [['run_id' => 'x'], 'readings.0'];
         yield 'a trace of nothing' => [['kind' => 'trace', 'points' => [[0, 0]]], 'readings.0.points'];
-        yield 'a trace of words' => [['kind' => 'trace', 'points' => array_fill(0, 20, ['a', 'b'])], 'readings.0.points.0.0'];
+        yield 'a trace of words' => [['kind' => 'trace', 'points' => array_fill(0, 20, ['a', 'b'])], 'readings.0.points'];
         yield 'a trace without end' => [['kind' => 'trace', 'points' => array_fill(0, 5001, [0, 0])], 'readings.0.points'];
     }
 
@@ -119,6 +119,15 @@ final class ReadingTest extends FeatureTestCase
     {
         $this->readings([$this->gate(0.0, 1.0), $wrong + $this->gate(1.0, 2.0)])->assertStatus(422)->assertJsonValidationErrors(str_replace('.0', '.1', preg_replace('/^readings\.0/', 'readings.0', $field) ?? ''));
         self::assertSame(0, Reading::query()->where('challenge_id', $this->challenge->id)->count());
+    }
+
+    public function testAsMuchAsIsAllowedAtOnceIsTakenAndNotOnePointMore(): void
+    {
+        $trace = fn(int $points): array => ['kind' => 'trace', 'points' => array_map(static fn(int $i): array => [$i / 100, $i / 1000], range(1, $points))] + $this->gate(0.0, 1.0);
+        $most = array_map(static fn(): array => ['id' => (string) Str::uuid()] + $trace(5000), range(1, 10));
+        $this->readings($most)->assertCreated()->assertJson(['taken' => 10]);
+        $this->readings([...$most, ['id' => (string) Str::uuid()] + $trace(12)])->assertUnprocessable()->assertJsonValidationErrors('readings');
+        self::assertSame(10, Reading::query()->where('challenge_id', $this->challenge->id)->count());
     }
 
     public function testWhoHasNoTokenPostsNothing(): void

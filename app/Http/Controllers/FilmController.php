@@ -71,6 +71,10 @@ final class FilmController
         } catch (UnreadableFilmException $unreadable) {
             return $this->fault($challenge, $unreadable);
         }
+        $question = FilmWords::of($film, $challenge)->isOfAnother($run->distance);
+        if ($question !== null && !$request->boolean('confirmed')) {
+            return new JsonResponse(['question' => $question], 409);
+        }
         $kept = ['seen' => $request->seen()->toArray(), 'picture' => $request->picture()];
         $record->film($challenge, $run, Actor::of($request), $film->run->trace, $kept, FilmWords::of($film, $challenge)->record());
         session()->flash('status', Text::of('film.done.kept'));

@@ -9,6 +9,7 @@ use App\Models\Photo;
 use App\Models\Run;
 use App\Presenters\Text;
 use App\Rules\ReadsAs;
+use App\Rules\RowsOfNumbers;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -32,6 +33,7 @@ final class FilmRequest extends FormRequest
     /** More pictures than a minute has are thinned before they are sent. */
     private const MOST_POINTS = 4000;
     private const MOST_PX = 20_000;
+    private const MOST_BYTES = 400_000;
 
     /** A camera above the floor, and what was followed (m). */
     private const CAMERA = [0.1, 10.0];
@@ -51,8 +53,15 @@ final class FilmRequest extends FormRequest
     /** Line, marks and points come as one text of JSON, since a form's fields hold no lists. */
     protected function prepareForValidation(): void
     {
-        $seen = json_decode((string) $this->input('seen'), true, 8);
-        $this->merge(array_intersect_key(is_array($seen) ? $seen : [], ['line' => 1, 'marks' => 1, 'points' => 1, 'lift' => 1]));
+        $typed = (string) $this->input('seen');
+        // Its size before its shape.
+        $seen = strlen($typed) > self::MOST_BYTES ? null : json_decode($typed, true, 8);
+        $seen = array_intersect_key(is_array($seen) ? $seen : [], ['line' => 1, 'marks' => 1, 'points' => 1, 'lift' => 1]);
+        // Of a few things each has a rule of its own, and only of a few.
+        foreach (['line' => 4, 'marks' => LaneScale::MOST] as $key => $most) {
+            $seen[$key] = is_array($seen[$key] ?? null) ? array_slice($seen[$key], 0, $most + 1) : $seen[$key] ?? null;
+        }
+        $this->merge($seen);
     }
 
     /** @return array<string, list<mixed>> */
@@ -77,18 +86,20 @@ final class FilmRequest extends FormRequest
             'marks.*.v' => ['required', 'numeric', $px],
             'marks.*.edge' => ['nullable', 'integer', 'between:0,1'],
             'marks.*.place' => ['required', 'string', 'max:40', $place(100.0)],
-            'points' => ['required', 'array', 'max:' . self::MOST_POINTS],
-            'points.*' => ['array', 'size:3'],
-            'points.*.0' => ['required', 'numeric', 'between:0,3600'],
-            'points.*.1' => ['required', 'numeric', $px],
-            'points.*.2' => ['required', 'integer', 'between:0,1'],
+            'points' => ['bail', 'required', 'array', new RowsOfNumbers(
+                0,
+                self::MOST_POINTS,
+                [[0.0, 3600.0], [-self::MOST_PX, self::MOST_PX], [0.0, 1.0]],
+                Text::of('film.form.read_the_film_first'),
+            )],
             'lift' => ['nullable', 'numeric', 'between:0,200'],
             'slower' => ['nullable', 'numeric', 'between:1,' . self::SLOWEST],
             'lane' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
             'camera' => ['nullable', 'string', 'max:40', $height(...self::CAMERA)],
             'followed' => ['nullable', 'string', 'max:40', $height(0.0, self::HIGHEST)],
             'picture' => ['nullable', 'string', 'max:1500000', $this->isPicture(...)],
-            'seen' => ['required', 'string', 'max:400000'],
+            'seen' => ['required', 'string', 'max:' . self::MOST_BYTES],
+            'confirmed' => ['nullable', 'boolean'],
         ];
     }
 
@@ -98,7 +109,8 @@ final class FilmRequest extends FormRequest
         return [
             'marks.required' => Text::of('film.form.mark_the_lane'),
             'marks.*.place.required' => Text::of('film.form.say_where_each_mark_is'),
-            'points.*' => Text::of('film.form.read_the_film_first'),
+            'points.required' => Text::of('film.form.read_the_film_first'),
+            'points.array' => Text::of('film.form.read_the_film_first'),
             'seen.*' => Text::of('film.form.read_the_film_first'),
             'slower.*' => Text::of('film.form.slower'),
             'picture.*' => Text::of('film.form.the_picture_did_not_arrive'),

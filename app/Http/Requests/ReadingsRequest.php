@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Device;
+use App\Presenters\Text;
+use App\Rules\RowsOfNumbers;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Exchange\Trace;
 
@@ -16,11 +19,27 @@ final class ReadingsRequest extends FormRequest
 {
     public const MOST = 100;
 
+    /** Points of all their traces together. */
+    public const MOST_POINTS = 50_000;
+
     /** Clocks differ; more than this ahead is no measurement (s). */
     private const AHEAD = 120;
 
     /** What is older was not measured on this run day (h). */
     private const OLDEST = 24;
+
+    /** How many there are before what they are. */
+    protected function prepareForValidation(): void
+    {
+        $readings = $this->input('readings');
+        $points = array_sum(array_map(
+            static fn(mixed $each): int => is_array($each) && is_array($each['points'] ?? null) ? count($each['points']) : 0,
+            is_array($readings) ? $readings : [],
+        ));
+        if (is_array($readings) && (count($readings) > self::MOST || $points > self::MOST_POINTS)) {
+            throw ValidationException::withMessages(['readings' => Text::of('trace.form.too_much_at_once', ['most' => self::MOST, 'points' => self::MOST_POINTS])]);
+        }
+    }
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -41,9 +60,12 @@ final class ReadingsRequest extends FormRequest
             'readings.*.lane' => ['required_if:readings.*.kind,gate,trace', 'integer', 'between:1,' . Limits::MOST_LANES],
             'readings.*.position_m' => ['required_if:readings.*.kind,gate', 'numeric', 'between:0,100'],
             'readings.*.t_s' => ['required_if:readings.*.kind,gate', 'numeric', 'between:0,1000000000'],
-            'readings.*.points' => ['required_if:readings.*.kind,trace', 'array', 'min:' . Trace::FEWEST, 'max:' . Trace::MOST],
-            'readings.*.points.*' => ['array', 'size:2'],
-            'readings.*.points.*.*' => ['numeric', 'between:-1000,100000'],
+            'readings.*.points' => ['bail', 'required_if:readings.*.kind,trace', 'array', new RowsOfNumbers(
+                Trace::FEWEST,
+                Trace::MOST,
+                [[-1000.0, 100000.0], [-1000.0, 100000.0]],
+                Text::of('trace.form.points', ['fewest' => Trace::FEWEST, 'most' => Trace::MOST]),
+            )],
             'readings.*.value_kg' => ['required_if:readings.*.kind,mass,thrust', 'numeric', 'between:-20,20'],
         ];
     }

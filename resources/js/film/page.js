@@ -176,7 +176,7 @@ class FilmPage {
         const answer = await response.json();
         if (answer.errors !== undefined) {
             answer.fault = Object.values(answer.errors).flat()[0];
-        } else if (!response.ok) {
+        } else if (!response.ok && answer.question === undefined) {
             throw new TypeError(String(response.status));
         }
         return answer;
@@ -184,7 +184,16 @@ class FilmPage {
 
     async #keep() {
         const { take } = this.result;
-        const answer = await this.post('PUT', take, { picture: this.part('strip').toDataURL('image/jpeg', 0.85) });
+        const answer = await this.post('PUT', take, {
+            picture: this.part('strip').toDataURL('image/jpeg', 0.85),
+            confirmed: take.asked === true,
+        });
+        if (answer.question !== undefined) {
+            // Kept when it is asked for once more.
+            take.asked = true;
+            this.say(answer.question);
+            return;
+        }
         if (answer.fault !== undefined) {
             this.say(answer.fault);
             return;

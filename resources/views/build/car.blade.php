@@ -92,7 +92,8 @@
     </nav>
     <div class="build-sheet">
         <section class="drawn" data-drawing aria-label="{{ Text::of('build.car.the_car_as_recorded') }}">@include('build.drawing')</section>
-        <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}">
+        <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}"
+            data-keep="{{ \App\Actions\RecordCar::edition($car) }}">
             @csrf @method('put')<x-sent-with :units="$challenge->units" />
             <input type="hidden" name="edition" value="{{ \App\Actions\RecordCar::edition($car) }}">
             @if (session('conflict'))

@@ -21,7 +21,7 @@
         'guess' => $units->show($lastGuess->distance->quantity->si(), Scale::Distance), 'went' => $units->show($last->distanceM, Scale::Distance),
     ]) }}</p>@endif
     <form method="post" action="{{ route('path.store', [$challenge, $group]) }}" class="guess-form" data-outbox="follow"
-        data-then="{{ route('path.show', [$challenge, $group, 'run']) }}">
+        data-then="{{ route('path.show', [$challenge, $group, 'run']) }}" data-keep="{{ $try }} {{ $held?->distance->text }}">
         @csrf<x-sent-with :units="$units" /><input type="hidden" name="kind" value="guess">
         <div class="guess-tape">
             <label class="sr-only" for="guess-slider">{{ $words->say('guess.lead') }}</label>
