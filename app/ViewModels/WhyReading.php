@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Forecast\Forecast;
@@ -38,6 +39,10 @@ final readonly class WhyReading
         public string $drive,
         /** Whether something pushes it on the floor. */
         public bool $pushes,
+        /** Why nothing is said of it; null where something is. */
+        public ?Silence $silence,
+        /** @var list<CarAttribute> what nobody wrote down and somebody must, before anything can be said */
+        public array $missing,
     ) {}
 
     /** Null before there is a run to explain. */
@@ -56,7 +61,20 @@ final readonly class WhyReading
         $changes = [];
         // What is known of its hands and its drive, the bench included, is in the state: the model is that of its parts.
         $settings = $class->modelOf((string) $car)?->settings;
-        if ($settings !== null && $state !== null && $forecast !== null && self::isBorne($distance, $forecast)) {
+        $missing = $class->missing[$car] ?? [];
+        if ($settings === null && !isset($class->beyond[$car])) {
+            $missing = [CarAttribute::NozzleBore, CarAttribute::BalloonSize];
+        }
+        $silence = match (true) {
+            // Where it would have stopped, nobody saw.
+            $run->pastEnd => Silence::PastTheEnd,
+            isset($class->beyond[$car]) => Silence::BeyondModel,
+            $missing !== [] => Silence::NotWrittenDown,
+            $state === null || $forecast === null => Silence::BeyondModel,
+            !self::isBorne($distance, $forecast) => Silence::Odd,
+            default => null,
+        };
+        if ($silence === null && $settings !== null && $state !== null) {
             try {
                 $story = EnergyStory::of(Prediction::begin($settings, $state)->run(withTrajectory: true));
             } catch (OutOfRangeException) {
@@ -71,11 +89,13 @@ final readonly class WhyReading
             $story,
             $regime === Regime::Rolling || $regime === Regime::Air ? $regime : null,
             $changes,
-            $run->limpM ?? ($story?->limpAt === null ? null : $story->limpAt * $distance),
+            $run->limpM ?? ($run->pastEnd || $story?->limpAt === null ? null : $story->limpAt * $distance),
             $run->limpM !== null,
             $guess,
             $own->group->source()->key(),
             $own->group->source() !== EnergySource::Ramp,
+            $silence ?? ($story === null ? Silence::BeyondModel : null),
+            $missing,
         );
     }
 

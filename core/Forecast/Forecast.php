@@ -27,6 +27,12 @@ final readonly class Forecast
         public float $pressure,
     ) {}
 
+    /** Whether it says clearly more than another of the same car: its band is at most nine tenths as wide. */
+    public function isNarrowerThan(self $other): bool
+    {
+        return $this->band95->high - $this->band95->low <= 0.9 * ($other->band95->high - $other->band95->low);
+    }
+
     /**
      * The chance that a try goes farther than this (m): between the quantiles that are known, the logarithm of the distance is
      * taken to rise with the normal score, and on beyond them.

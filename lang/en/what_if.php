@@ -144,6 +144,6 @@ return [
         'below_its_band' => 'This car stopped at :mean, and 95 of 100 such cars stop at :band: it is short.',
         'about' => 'about :median; 95 of 100 tries stop at :band',
         'about_or_no_start' => 'about :median; 95 of 100 tries stop at :band, and about :share do not start',
-        'once_measured' => 'One careful bench test of its friction would leave :band.',
+        'once_measured' => 'One careful friction test would narrow this to about :band.',
     ],
 ];

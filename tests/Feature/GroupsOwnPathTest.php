@@ -129,6 +129,33 @@ final class GroupsOwnPathTest extends FeatureTestCase
         self::assertDoesNotMatchRegularExpression('/\bmN\b|Welch|\bp\s*=/', (string) $why->getContent());
     }
 
+    /** An ordinary run of a car of which nobody wrote down enough is not odd: what is missing is said, and asked for there. */
+    public function testWhyAsksForWhatNobodyWroteDown(): void
+    {
+        [$challenge, $keel] = $this->tablet(new: true);
+        $why = fn(): string => (string) $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/why")->assertOk()->getContent();
+        $this->log($challenge, 'Keel', ['distance' => '230', 'back' => 'group']);
+        foreach ([[], ['wheel_kind' => 'bottle caps'], ['wheel_kind' => 'bottle caps', 'nozzle_bore' => '6']] as $known) {
+            $known === [] ?: $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", $known + ['save_as' => 'correction']);
+            $this->settle();
+            self::assertStringContainsString('data-silence="not_written_down"', $why());
+            self::assertStringContainsString('how big the balloon was', $why());
+            self::assertStringContainsString("/groups/{$keel->id}/car", $why());
+            self::assertStringNotContainsString('Check the car', $why());
+        }
+        // Its mass is what nobody need know.
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'save_as' => 'correction']);
+        $this->settle();
+        self::assertStringNotContainsString('data-silence', $why());
+        self::assertStringContainsString('Most of it left with the jet of air', $why());
+        // At the far wall nobody knows where it would have stopped, nor what would have carried it on.
+        $this->log($challenge, 'Keel', ['hit_wall' => '1', 'back' => 'group']);
+        $this->settle();
+        self::assertStringContainsString('data-silence="past_the_end"', $why());
+        self::assertStringNotContainsString('would carry it', $why());
+        self::assertStringNotContainsString('held it back most', $why());
+    }
+
     /** A run far outside its forecast is told without reasons: the model does not bear it. */
     public function testWhyIsSilentWhereTheModelDoesNotBearIt(): void
     {
@@ -139,11 +166,13 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->log($challenge, 'Keel', ['distance' => '230', 'back' => 'group']);
         $this->settle();
         self::assertStringContainsString('data-why=', $why());
-        self::assertStringNotContainsString('came out odd', $why());
+        self::assertStringNotContainsString('data-silence', $why());
+        // Where the balloon was empty nobody marked: it is told as the computer's, until somebody does.
+        self::assertStringContainsString('Nobody marked the place', $why());
         $this->log($challenge, 'Keel', ['distance' => '231', 'back' => 'group']);
         $this->log($challenge, 'Keel', ['distance' => '6', 'back' => 'group', 'confirmed' => 'distance']);
         $this->settle();
-        self::assertStringContainsString('came out odd', $why());
+        self::assertStringContainsString('data-silence="odd"', $why());
         self::assertStringNotContainsString('would carry it', $why());
         self::assertStringNotContainsString('held it back most', $why());
     }

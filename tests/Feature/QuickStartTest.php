@@ -134,6 +134,23 @@ final class QuickStartTest extends FeatureTestCase
         self::assertNull($group->newestCar());
     }
 
+    public function testNamesOfChildrenAreAskedAboutWhereverAGroupIsNamed(): void
+    {
+        $challenge = $this->ready();
+        $group = $challenge->groups()->firstOrFail();
+        $this->post("/challenges/{$challenge->id}/groups", ['names' => "Anna and Tom\nPistons"])->assertSessionHasErrors('names');
+        self::assertSame(2, $challenge->groups()->count());
+        $this->get("/challenges/{$challenge->id}/groups")->assertSee('Anna and Tom');
+        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/name", ['name' => 'Lena Schmidt'])->assertSessionHasErrors('name');
+        $this->put("/challenges/{$challenge->id}/cars", ['columns' => 'mass', "name_{$group->id}" => 'Lena Schmidt', 'name_' . $challenge->groups()->reorder('id', 'desc')->value('id') => 'Group 2'])
+            ->assertSessionHasErrors("name_{$group->id}");
+        // It may be a name of a group all the same.
+        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/name", ['name' => 'Lena Schmidt', 'confirmed' => session('asked')]);
+        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/name", ['name' => 'Victoria Falls'])->assertSessionHasErrors('name');
+        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/name", ['name' => 'Victoria Falls', 'confirmed' => session('asked')])->assertSessionHasNoErrors();
+        self::assertSame('Victoria Falls', $group->refresh()->name);
+    }
+
     public function testAHeldDesignAsksOnlyForWhatMayVary(): void
     {
         $challenge = $this->ready(['free_steps' => ['nozzle']]);

@@ -15,6 +15,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Exchange\ClassSheet;
 
@@ -110,6 +111,12 @@ final class CarsRequest extends FormRequest
     protected function questions(): array
     {
         $questions = [];
+        foreach ($this->groups() as $group) {
+            $name = $this->string("name_{$group->id}")->toString();
+            if ($name !== $group->name && GroupName::mayBePeople($name)) {
+                $questions["name_{$group->id}"] = Text::of('build.form.are_these_children', ['name' => $name]);
+            }
+        }
         foreach ($this->cars() as $id => $car) {
             $had = $this->groups()->firstWhere('id', $id)?->newestCar()->choices->quantities ?? [];
             foreach (CarRequest::unusual($car, $this->words()) as $key => $question) {

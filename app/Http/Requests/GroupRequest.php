@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Models\Group;
 use App\Presenters\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;
 use Skivo\Core\Exchange\ClassSheet;
@@ -16,6 +18,17 @@ use Skivo\Core\Exchange\ClassSheet;
 /** A group's name and mark. */
 final class GroupRequest extends FormRequest
 {
+    use AsksBack;
+
+    protected function questions(): array
+    {
+        $group = $this->route('group');
+        $name = $this->string('name')->toString();
+
+        return GroupName::mayBePeople($name) && !($group instanceof Group && $group->name === $name)
+            ? ['name' => Text::of('build.form.are_these_children', ['name' => $name])] : [];
+    }
+
     protected function prepareForValidation(): void
     {
         $this->merge(['name' => GroupsRequest::tidy($this->string('name')->toString())]);

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Requests\Concerns\AsksBack;
 use App\Models\Challenge;
+use App\Presenters\Lists;
 use App\Presenters\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Exchange\ClassSheet;
 
 /** Names of new groups, one a line. */
 final class GroupsRequest extends FormRequest
 {
+    use AsksBack;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -24,6 +29,13 @@ final class GroupsRequest extends FormRequest
     public function messages(): array
     {
         return ['names.required' => Text::of('build.form.type_at_least_one_name_one')];
+    }
+
+    protected function questions(): array
+    {
+        $people = array_values(array_filter($this->names(), GroupName::mayBePeople(...)));
+
+        return $people === [] ? [] : ['names' => Text::of('build.form.are_these_children', ['name' => Lists::and($people, 3)])];
     }
 
     /** @return list<string> */

@@ -1,7 +1,7 @@
 <x-layout :title="$group->name" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
     <div class="lead-in"><h2>{{ Text::of('build.group.name_and_mark') }}</h2></div>
     <form method="post" action="{{ route('groups.update', [$challenge, $group]) }}" class="max-w-2xl grid gap-5 pb-4">
-        @csrf @method('put')
+        @csrf @method('put')<x-sent-with :units="$challenge->units" />
         <x-field name="name" :label="Text::of('build.group.name')" :value="$group->name" :hint="Text::of('build.group.a_name_for_the_group_never')" />
         @if ($group->of_group_id !== null)<input type="hidden" name="mark" value="{{ $group->mark }}">@else<fieldset>
             <legend class="field-label mb-2">{!! Text::html('build.group.mark_those_that_are_free') !!}</legend>

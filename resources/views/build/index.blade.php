@@ -88,7 +88,7 @@
     <section class="py-6 prose no-print" aria-labelledby="add-title">
         <h2 id="add-title" class="mb-1">{{ $record->groups->isEmpty() ? Text::of('build.index.add_the_groups') : Text::of('build.index.add_more_groups') }}</h2>
         <form method="post" action="{{ route('groups.store', $challenge) }}">
-            @csrf
+            @csrf<x-sent-with :units="$challenge->units" />
             <div class="field">
                 <label for="f-names" class="font-normal">{{ Text::of('build.index.names_one_a_line_name_the') }}</label>
                 <textarea

@@ -9,7 +9,7 @@
 @endphp
 @if ($forecast !== null)
     <p class="forecast" data-forecast><strong>{{ Text::of('what_if.forecast.one_more_try') }}</strong> {{ $say->said($forecast) }}.
-        @if ($once !== null)<span class="small">{{ $say->onceMeasured($once) }}</span>@endif</p>
+        @if ($once?->isNarrowerThan($forecast))<span class="small">{{ $say->onceMeasured($once) }}</span>@endif</p>
 @elseif ($missing !== [])
     <p class="forecast small">{{ Text::of('what_if.forecast.missing', [
         'what' => \App\Presenters\Lists::and(array_map(fn ($each) => Label::of($each), $missing), 4),

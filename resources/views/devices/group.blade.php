@@ -29,7 +29,7 @@
     @unless ($locked)
         <details class="disclosure pb-3" data-part="name" @error('name') open @enderror><summary>{{ Text::of('device.group.change_our_name') }}</summary>
             <form method="post" action="{{ route('groups.rename', [$challenge, $group]) }}" class="prediction mt-2">
-                @csrf @method('put')
+                @csrf @method('put')<x-sent-with :units="$challenge->units" />
                 <x-field name="name" :label="Text::of('device.group.our_name')" :value="$group->name" maxlength="80" />
                 <button class="button">{{ Text::of('device.group.that_is_our_name') }}</button>
             </form>
