@@ -86,24 +86,7 @@ final readonly class PlanWords
     /** @return list<Sentence> */
     public function fit(): array
     {
-        $spare = $this->timetable->spareMin();
-        $said = [$this->timetable->fits()
-            ? new Sentence(
-                Text::of('plan.plan_words.it_fits'),
-                Text::of(
-                    'plan.plan_words.with_to_spare_of',
-                    [
-                        'spare' => Figure::minutes($spare), 'length_min' => Figure::minutes($this->timetable->lengthMin), 'session_min' => Figure::minutes($this->timetable->sessionMin),
-                    ],
-                ),
-            )
-            : new Sentence(
-                Text::of('plan.plan_words.it_does_not_fit'),
-                Text::of(
-                    'plan.plan_words.it_takes_more_than_there_are',
-                    ['length_min' => Figure::minutes($this->timetable->lengthMin), 'spare' => Figure::minutes(-$spare)],
-                ),
-            )];
+        $said = [$this->fitSentence()];
         if ($this->timetable->idleMin > 0.0) {
             $said[] = new Sentence(
                 '',
@@ -306,6 +289,38 @@ final readonly class PlanWords
             'tries_again' => $remedy->noSecondRound ? 0 : null,
             'phase_redesign' => $remedy->noSecondRound ? 0 : null,
         ], static fn(int|float|null $value): bool => $value !== null);
+    }
+
+    /** What is planned for building and what it takes are one: a plan that leaves too little for it fits nothing. */
+    private function fitSentence(): Sentence
+    {
+        $spare = $this->timetable->spareMin();
+        if (!$this->timetable->fits()) {
+            return new Sentence(Text::of('plan.plan_words.it_does_not_fit'), Text::of('plan.plan_words.it_takes_more_than_there_are', [
+                'length_min' => Figure::minutes($this->timetable->lengthMin), 'spare' => Figure::minutes(-$spare),
+            ]));
+        }
+        $short = $this->buildIsShortBy();
+        if ($spare < $short) {
+            $planned = $this->plan->plan->minutes(Phase::Build);
+
+            return new Sentence(Text::of('plan.plan_words.it_does_not_fit'), Text::of('plan.plan_words.building_takes_longer', [
+                'needs' => Figure::minutes($planned + $short), 'planned' => Figure::minutes($planned),
+            ]));
+        }
+
+        return new Sentence(Text::of('plan.plan_words.it_fits'), Text::of('plan.plan_words.with_to_spare_of', [
+            'spare' => Figure::minutes($spare - $short), 'length_min' => Figure::minutes($this->timetable->lengthMin + $short),
+            'session_min' => Figure::minutes($this->timetable->sessionMin),
+        ]));
+    }
+
+    /** By how much (min) building takes longer than is planned for it; 0 where it does not. */
+    private function buildIsShortBy(): float
+    {
+        $needs = 5.0 * ceil($this->plan->buildTime()->buildMin() / 5.0);
+
+        return max(0.0, $needs - $this->plan->plan->minutes(Phase::Build));
     }
 
     /**

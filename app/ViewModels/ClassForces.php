@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use App\Models\BenchReading;
 use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
-use Illuminate\Support\Collection;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\Forecast;
+use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Simulation\Beyond;
-use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\PumpCurve;
 
@@ -57,16 +55,25 @@ final readonly class ClassForces
         return $this->forecast->onceMeasured[$car->id ?? 0] ?? null;
     }
 
-    /** The input of the run model for one car, with what the bench measured in its place; null where that can say nothing of it. */
+    /**
+     * The input of the run model for one car as its forecast has it: its parts, what the bench measured, and what hands add. Null where
+     * that can say nothing of it.
+     */
     public static function modelOf(Challenge $challenge, Car $car): ?CarModel
     {
-        try {
-            $parts = CarModel::of($car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
-        } catch (BeyondModelException) {
-            return null;
-        }
+        $forecast = ClassFindings::of(ClassRecord::of($challenge))->found->forecast;
+        $model = $forecast->forces[$car->id]->model ?? null;
+        $state = $forecast->states[$car->id] ?? null;
 
-        return Forces::of($parts, self::byTest($car->benchReadings))->model;
+        return $model === null || $state === null ? $model : $model->as(Prediction::begin($model->settings, $state));
+    }
+
+    /** The friction of a car, as every page has it: as measured, or else as its forecast has it; null where too little is known. */
+    public function frictionOf(?Car $car): ?float
+    {
+        $own = $this->of($car);
+
+        return $own?->frictionIsMeasured() ? $own->friction->value : $this->forecast($car)->friction ?? $own?->friction->value;
     }
 
     public function of(?Car $car): ?Forces
@@ -120,23 +127,5 @@ final readonly class ClassForces
         $measured = array_filter(array_column($this->rows(), 2), static fn(?Forces $own): bool => $own?->frictionIsMeasured() === true);
 
         return array_values(array_map(static fn(Forces $own): float => $own->friction->value / $own->modelFriction->value, $measured));
-    }
-
-    /**
-     * @param Collection<int, BenchReading> $readings
-     *
-     * @return array<string, non-empty-list<list<float>>>
-     */
-    private static function byTest(Collection $readings): array
-    {
-        $byTest = [];
-        foreach ($readings as $reading) {
-            $values = $reading->values();
-            if (count($values) === count($reading->test->fields())) {
-                $byTest[$reading->test->value][] = $values;
-            }
-        }
-
-        return $byTest;
     }
 }

@@ -71,6 +71,14 @@ final readonly class ClassPlan
         );
     }
 
+    /** How far an axle by the rule of thumb sticks out beyond each of the kit's wheels (m); below zero it is too short for them. */
+    public function overhangByRuleOfThumbM(): float
+    {
+        $hub = $this->kit->part(PartKind::Wheel)->value(CarAttribute::WheelHub);
+
+        return $this->sizes->overhangByRuleOfThumbM(min($hub, $this->sizes->wheelThicknessM));
+    }
+
     public static function of(Challenge $challenge): self
     {
         return new self($challenge, $challenge->sessionPlan(), $challenge->catalogue());

@@ -24,8 +24,6 @@ final readonly class CutSizes
     /** Common practice, no source: so much end play neither binds nor wanders. */
     public const USUAL_END_PLAY_M = [0.001, 0.002];
 
-    /** Common practice, no source: from here on a car wanders (m). */
-    public const WANDERS_FROM_M = 0.004;
 
     /**
      * @param float $sideGapM by which the bearing stands out beyond the chassis, on each side
@@ -69,14 +67,14 @@ final readonly class CutSizes
         return $this->bearingLengthM() + self::RULE_OF_THUMB_M;
     }
 
-    /** By how much the rule of thumb leaves end play (m) with these wheels; below zero the axle would be too short for them. */
-    public function endPlayByRuleOfThumbM(): float
+    /**
+     * How far the axle by the rule of thumb sticks out beyond each wheel (m); below zero it does not reach through both. A wheel is pushed
+     * on until the end play is right, so what is left over stands outside.
+     *
+     * @param float $hubM where the axle goes through a wheel: of a cap its bottom alone
+     */
+    public function overhangByRuleOfThumbM(float $hubM): float
     {
-        return $this->axleByRuleOfThumbM() - $this->bearingLengthM() - 2 * $this->wheelThicknessM - 2 * $this->overhangM;
-    }
-
-    public function wandersByRuleOfThumb(): bool
-    {
-        return $this->endPlayByRuleOfThumbM() > self::WANDERS_FROM_M;
+        return (self::RULE_OF_THUMB_M - $this->endPlayM) / 2 - $hubM;
     }
 }

@@ -34,6 +34,8 @@ final readonly class Reading
 
         return match (true) {
             $first === null => null,
+            // Sides that are alike are parallel, whatever lies between them.
+            $this->item === CheckItem::Parallel && $second !== null && abs($second - $first) < 1e-9 => 0.0,
             $this->item === CheckItem::Parallel => $second === null || $trackM === null
                 ? null
                 : rad2deg(atan(abs($second - $first) / $trackM)),

@@ -199,13 +199,15 @@ final readonly class Diagnosis
     private function notParallel(?Steering $steering, float $driftM, float $overM): Cause
     {
         $sides = $this->card->reading(CheckItem::Parallel);
-        $isMeasured = $sides?->first !== null && $sides->second !== null;
+        $isRead = $sides?->first !== null && $sides->second !== null;
+        // As on the check card: without the track between them sides that differ tell no angle.
+        $isMeasured = $isRead && $this->card->value(CheckItem::Parallel) !== null;
         $measured = $isMeasured
             ? Steering::ofAxles($sides->first->quantity->si(), $sides->second->quantity->si(), $this->layout->frontTrack)
             : null;
         $explains = $measured !== null
-            && ($steering === null || ($measured->towards === $steering->towards && $measured->angle >= self::EXPLAINS * $steering->angle));
-        $likelihood = $isMeasured ? ($explains ? Likelihood::Shown : Likelihood::Unlikely) : Likelihood::Possible;
+            && ($steering === null || ($measured->towards === $steering->towards && $measured->angle >= self::EXPLAINS * $steering->angle && $measured->angle <= $steering->angle / self::EXPLAINS));
+        $likelihood = $isMeasured ? ($explains ? Likelihood::Shown : Likelihood::Unlikely) : ($isRead ? Likelihood::Hinted : Likelihood::Possible);
 
         return new Cause(
             'not_parallel',
@@ -214,7 +216,8 @@ final readonly class Diagnosis
                 'drift' => new Shown($driftM, Scale::Distance), 'side' => $steering->towards, 'over' => new Shown($overM, Scale::Lane),
             ]),
             found: match (true) {
-                !$isMeasured => null,
+                !$isRead => null,
+                !$isMeasured => new Remark('diagnosis.found.sides_differ', ['by' => $this->part(abs($sides->second->quantity->si() - $sides->first->quantity->si()))]),
                 $measured === null => new Remark('diagnosis.found.parallel'),
                 default => new Remark(
                     match (true) {

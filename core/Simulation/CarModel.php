@@ -172,6 +172,12 @@ final readonly class CarModel
         return new self($this->settings->with($setting, $value), [$setting->value => Origin::Measured] + $this->origins, $this->missing);
     }
 
+    /** The same car under other settings, of which it is known as much. */
+    public function as(Settings $settings): self
+    {
+        return new self($settings, $this->origins, $this->missing);
+    }
+
     /**
      * The same with a leak, by the airtight check: closed, its full balloon loses so much of its diameter in ten seconds. The area is
      * that through which the lost air leaves at v = √(2p/ρ), by the pressure at the size in the middle.

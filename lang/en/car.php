@@ -103,7 +103,7 @@ return [
     'decoration' => 'decoration',
     'decoration_mass' => 'mass of the decoration',
     'mass' => 'mass',
-    'rolling_coefficient' => 'rolling f, measured',
+    'rolling_coefficient' => 'rolling f, set by hand',
     'workmanship' => 'what hands add to f',
     'breakaway_ratio' => 'breakaway ratio',
     'surface' => 'surface',

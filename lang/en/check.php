@@ -14,7 +14,7 @@ return [
         'in_this_order_leave_empty_what' => 'In this order. Leave empty what was not done yet.',
         'what_is_wrong_with_it' => 'What is wrong with it?',
         'print' => 'Print',
-        'needs_fixing_it_may_run_all' => '<strong>Needs fixing:</strong> :fixes. It may run all the same, and is marked so. <a href=":route">Causes and cures</a>',
+        'needs_fixing_it_may_run_all' => '<strong>Needs fixing:</strong> :fixes. The car may still run; it is marked. <a href=":route">Causes and cures</a>',
         'everything_is_checked_ready_to_run' => 'Everything is checked: ready to run.',
         'the_cars_track_is_not_recorded' => 'The car’s track is not recorded, so the angle between its axles cannot be told yet. <a href=":route#axles">Record it</a>',
         'somebody_else_saved_this_card_in' => '<strong>Somebody else saved this card in the meantime.</strong> What you typed is below; the verdicts beside it are for what they saved. Save yours over theirs, or <a href=":route">look at theirs</a>.',

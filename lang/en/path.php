@@ -67,9 +67,10 @@ return [
         'at_check' => [
             'lead' => 'Do this test:',
             'all_good' => 'All good. Your car is ready.',
+            'ready' => 'Your car can run. Some things could be better.',
             'good' => 'Good',
             'look' => 'Look at this',
-            'fix' => 'Fix this first',
+            'fix' => 'This needs fixing',
             'yes' => 'Yes',
             'no' => 'No',
         ],
@@ -235,9 +236,10 @@ return [
         'at_check' => [
             'lead' => 'Do this test:',
             'all_good' => 'All good. Your car is ready to run.',
+            'ready' => 'All tests are done. Your car can run; some things could be better.',
             'good' => 'Good',
             'look' => 'Look at this',
-            'fix' => 'Fix this first',
+            'fix' => 'This needs fixing',
             'yes' => 'Yes',
             'no' => 'No',
         ],

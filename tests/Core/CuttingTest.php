@@ -32,8 +32,10 @@ final class CuttingTest extends TestCase
     {
         // Common practice, no source: an axle one inch longer than its straw. Thin wheels leave it loose, caps too short.
         self::assertEqualsWithDelta(0.1064, (new CutSizes(0.075, 0.014))->axleByRuleOfThumbM(), 1e-12);
-        self::assertEqualsWithDelta(0.0254 - 0.006 - 0.006, (new CutSizes(0.075, 0.003))->endPlayByRuleOfThumbM(), 1e-12);
-        self::assertLessThan(0.0, (new CutSizes(0.075, 0.014))->endPlayByRuleOfThumbM());
+        // One inch for two caps whose bottoms are 1.5 mm thick: it works, and sticks out; for wheels of 14 mm it does not reach.
+        self::assertEqualsWithDelta((0.0254 - 0.0015) / 2 - 0.0015, (new CutSizes(0.075, 0.014))->overhangByRuleOfThumbM(0.0015), 1e-12);
+        self::assertGreaterThan(0.0, (new CutSizes(0.075, 0.014))->overhangByRuleOfThumbM(0.0119));
+        self::assertLessThan(0.0, (new CutSizes(0.075, 0.014))->overhangByRuleOfThumbM(0.012));
     }
 
     public function testSizesThatCannotBeAreRefused(): void

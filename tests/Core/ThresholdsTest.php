@@ -180,14 +180,6 @@ final class ThresholdsTest extends TestCase
         self::assertSame([600.0, 0.1, 0.1, 1.0, 20.0, 1.0], $greatest);
     }
 
-    public function testAnAxleByTheRuleOfThumbWandersFromFourMillimetresOn(): void
-    {
-        // 25.4 mm less two wheels and two overhangs of 3 mm.
-        foreach ([[0.0077 - 1e-6, true], [0.0077 + 1e-6, false]] as [$wheel, $wanders]) {
-            self::assertSame($wanders, (new CutSizes(0.075, $wheel))->wandersByRuleOfThumb());
-        }
-    }
-
     public function testWhatIsAskedAboutBeforeARunIsLogged(): void
     {
         // A lane of 8 m of which the first 2 m are timed, in a class whose cars go 4 m.

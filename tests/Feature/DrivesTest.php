@@ -81,7 +81,7 @@ final class DrivesTest extends FeatureTestCase
     public function testWhyAGroupsCarStoppedSpeaksOfItsOwnDrive(): void
     {
         $challenge = $this->withDrives();
-        foreach (['Keel' => ['The wheels push the floor back', 'in the band'], 'Bowline' => ['The air is pushed back', 'in the balloon']] as $name => $words) {
+        foreach (['Keel' => ['The wheels push the floor back', 'in the band'], 'Bowline' => ['The air is pushed back', 'push still to come']] as $name => $words) {
             $page = $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/at/why")->assertOk();
             foreach ($words as $said) {
                 $page->assertSee($said);

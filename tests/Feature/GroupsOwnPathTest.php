@@ -106,8 +106,8 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $at('idea')->assertSee('Check your car before it runs');
 
         $this->entry($keel, ['kind' => 'check', 'item' => 'spin', 'first' => '0.5'])->assertCreated();
-        $at('check')->assertSee('Fix this first')->assertSee('Free the wheels');
-        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/check?item=spin")->assertSee('Fix this first');
+        $at('check')->assertSee('This needs fixing')->assertSee('Free the wheels');
+        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/check?item=spin")->assertSee('This needs fixing');
         $this->entry($keel, ['kind' => 'check', 'item' => 'spin', 'first' => '3'])->assertCreated();
         $this->entry($keel, ['kind' => 'check', 'item' => 'points', 'yes' => '1'])->assertCreated();
         $at('idea')->assertSee('Guess how far it will go, and say why');

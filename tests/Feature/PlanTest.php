@@ -118,6 +118,9 @@ final class PlanTest extends FeatureTestCase
         // 75 min and 24 runs of 2.5 min: 135.
         $this->get($path)->assertSee('It does not fit:')->assertSee("25\u{00A0}min more than there are")->assertSee("Run on 2 lanes: then it takes 105\u{00A0}min")->assertSee('Give each group 1 try')->assertSee('09:30');
         $this->put($path, $phases + ['session_min' => '110', 'heat_min' => '2.5', 'tries_again' => '0', 'lanes' => '2', 'tries' => '3', 'starts_at' => '2026-12-04T09:30'])->assertSessionHasNoErrors();
+        // On two lanes it would, but for a build that takes longer than its 30 min.
+        $this->get($path)->assertSee('It does not fit:')->assertSee("only 30\u{00A0}min are planned for it");
+        $this->put($path, ['phase_build' => '150'] + $phases + ['session_min' => '300', 'heat_min' => '2.5', 'tries_again' => '0', 'lanes' => '2', 'tries' => '3', 'starts_at' => '2026-12-04T09:30'])->assertSessionHasNoErrors();
         $this->get($path)->assertSee('It fits,')->assertSee('Lane 2')->assertSee('the 2 lanes are filled 12 times');
         $this->put($path, $phases + ['session_min' => '5', 'heat_min' => '0', 'tries_again' => '0', 'lanes' => '20', 'tries' => '3', 'starts_at' => 'soon'])->assertSessionHasErrors(['session_min', 'heat_min', 'lanes', 'starts_at']);
         self::assertSame(2, $challenge->refresh()->lanes);

@@ -53,7 +53,8 @@ final class BenchController
             'record' => $record,
             'group' => $own,
             'car' => $car,
-            'forces' => $car === null ? null : (new ClassForces($record))->of($car),
+            'class' => $class = new ClassForces($record),
+            'forces' => $car === null ? null : $class->of($car),
             'readings' => $car === null
                 ? collect()
                 : $car->benchReadings()->get()->groupBy(static fn(BenchReading $reading): string => $reading->test->value),

@@ -40,7 +40,8 @@
     </div>
     @if ($forces !== null)
         <dl class="answers bench-answers" data-part="forces">
-            <div><dt>{{ Text::of('bench.car.friction_f') }}</dt><dd>{{ $words->friction($forces->friction) }}</dd>
+            <div><dt>{{ Text::of('bench.car.friction_f') }}</dt><dd>{{ $forces->frictionIsMeasured() ? $words->friction($forces->friction)
+                    : '≈ ' . number_format($class->frictionOf($car) ?? 0, 3) }}</dd>
                 <dd class="small">{{ $words->origin($forces->frictionFrom) }}{{ $forces->frictionIsMeasured()
                     ? Text::of('bench.car.the_parts_say', ['model_friction' => number_format($forces->modelFriction->value, 3)]) : '' }}
                 </dd></div>

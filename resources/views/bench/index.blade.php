@@ -69,10 +69,12 @@
                                     <x-interval-bar
                                         :max="$mostFriction" :estimated="$own->modelFriction"
                                         :measured="$own->frictionIsMeasured() ? $own->friction : null"
-                                        :said="'f ' . $words->friction($own->friction) . ', ' . $words->origin($own->frictionFrom)"
+                                        :said="'f ' . number_format($forces->frictionOf($car) ?? 0, 3) . ', ' . $words->origin($own->frictionFrom)"
                                         />
                                 </td>
-                                <td class="num">{{ $words->friction($own->friction) }}<span class="origin">{{ $words->briefly($own->frictionFrom) }}</span></td>
+                                <td class="num">{{ $own->frictionIsMeasured() ? $words->friction($own->friction)
+                                    : '≈ ' . number_format($forces->frictionOf($car) ?? 0, 3) }}<span
+                                    class="origin">{{ $words->briefly($own->frictionFrom) }}</span></td>
                                 <td>
                                     <x-interval-bar
                                         :max="$mostThrust" :estimated="$own->modelThrust"

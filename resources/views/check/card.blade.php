@@ -38,7 +38,7 @@
     @elseif ($card?->isReady())
         <p class="flash mt-0 mb-3">{{ Text::of('check.card.everything_is_checked_ready_to_run') }}</p>
     @endif
-    @if ($car?->choices->number(CarAttribute::Track) === null)<p class="small mb-3">
+    @if ($car?->choices->number(CarAttribute::Track) === null && $card?->value(CheckItem::Parallel) === null)<p class="small mb-3">
         {!! Text::html('check.card.the_cars_track_is_not_recorded', ['route' => route('cars.edit', [$challenge, $group])]) !!}</p>
     @endif
     <form method="post" action="{{ route('checks.update', [$challenge, $group]) }}">

@@ -125,7 +125,8 @@
                 <p><x-behind :challenge="$challenge" :cars="$alike->effect->cars()" /></p>
             @else
             <x-sentences :sentences="(new RelationWords($relation, $holds))->finding()" big />
-            <p class="small mt-5 border-t border-rule pt-3">{{ Text::of('findings.choices.cars_differ_in_more_than_one') }}</p>
+            @if (count(\Skivo\Core\Findings\Confounding::varying($findings->found->cars)) > 1)<p
+                class="small mt-5 border-t border-rule pt-3">{{ Text::of('findings.choices.cars_differ_in_more_than_one') }}</p>@endif
             @endif
         </section>
     </div>

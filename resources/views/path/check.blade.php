@@ -19,7 +19,8 @@
         <a href="{{ route('path.show', [$challenge, $group, 'check', 'item' => $value]) }}"
             aria-label="{{ $loop->iteration }}: {{ Label::of(CheckItem::from($value)) }}@if ($verdict !== null): {{ $checks->verdict($verdict) }}@endif"
             @if ($value === $which->value) aria-current="step" @endif>{{ $loop->iteration }}</a></li>@endforeach</ol>
-    @if ($own->path->isChecked && $own->path->fixes === 0 && $item->next === null)<p class="flash">{{ $words->say('at_check.all_good') }}</p>@endif
+    @if ($own->path->isChecked && $own->path->fixes === 0 && $item->next === null)<p class="flash">{{
+        $words->say(in_array(CheckVerdict::Note, $item->verdicts, true) ? 'at_check.ready' : 'at_check.all_good') }}</p>@endif
     <section class="one-test" aria-labelledby="test-title">
         <x-check-picture :item="$which" />
         <div>

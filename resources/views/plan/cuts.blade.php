@@ -47,12 +47,8 @@
                         'rule_of_thumb_m' => $body(\Skivo\Core\Car\CutSizes::RULE_OF_THUMB_M),
                         'axle_by_rule_of_thumb_m' => $body($sizes->axleByRuleOfThumbM()),
                     ]) !!}
-                    @if ($sizes->endPlayByRuleOfThumbM() < 0){{ Text::of('plan.cuts.nothing_it_is_too_short',
-                        ['end_play_by_rule_of_thumb_m' => $part(-$sizes->endPlayByRuleOfThumbM())]) }}@else
-                    {{ Text::of('plan.cuts.of_end_play', [
-                        'end_play' => $part($sizes->endPlayByRuleOfThumbM()),
-                        'caution' => $sizes->wandersByRuleOfThumb() ? Text::of('plan.cuts.so_much_that_the_car_wanders') : '',
-                    ]) }}@endif
+                    {{ Text::of($plan->overhangByRuleOfThumbM() < 0 ? 'plan.cuts.it_is_too_short' : 'plan.cuts.it_sticks_out',
+                        ['by' => $part(abs($plan->overhangByRuleOfThumbM()))]) }}
                     </p>
                 <p class="small">{{ Text::of('plan.cuts.to_of_end_play_is_usual',
                     ['from' => $part($sizes::USUAL_END_PLAY_M[0]), 'to' => $part($sizes::USUAL_END_PLAY_M[1])]) }}</p>

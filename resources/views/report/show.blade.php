@@ -85,8 +85,7 @@
                                 <td class="num">{{ ReachWords::figure(Reach::of($farthest, $record->tries($car), Scoring::Best), $farthest,
                                     Scoring::Best, $units) }}</td>
                                 <td class="num">
-                                    {{ $own === null ? '–' : ($own->frictionIsMeasured() ? number_format($own->friction->value, 3)
-                                        : '≈ ' . number_format($forces->forecast($car)->friction ?? $own->friction->value, 3)) }}
+                                    {{ $own === null ? '–' : ($own->frictionIsMeasured() ? '' : '≈ ') . number_format($forces->frictionOf($car) ?? 0, 3) }}
                                 </td>
                                 <td class="num">
                                     {{ $own === null ? '–' : ($own->thrustIsMeasured() ? '' : '≈ ') . number_format(1000 * $own->thrust->value) }}
