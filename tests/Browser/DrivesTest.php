@@ -33,7 +33,7 @@ final class DrivesTest extends BrowserTestCase
             $browser->fill($name, $typed);
         }
         $browser->driver->executeScript("document.querySelector('[name=tyre][value=\"rubber band\"]').click()");
-        $browser->press('Record this car');
+        $browser->pick('save_as', 'version')->press('Record this car');
         $car = $keel->refresh()->newestCar();
         self::assertSame([2, EnergySource::ElasticBand, 24.0], [$car?->version, $car?->choices->source(), $car?->choices->number(\Skivo\Core\Car\CarAttribute::TurnsWound)]);
 

@@ -81,7 +81,7 @@ final class GroupsOwnPathTest extends BrowserTestCase
         self::assertCount(2, $tablet->all('.push-arrow'));
         $tablet->wait(fn(): bool => abs((float) $tablet->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6);
         $this->axe($tablet);
-        $tablet->follow(fn() => $tablet->press('We see why'));
+        $tablet->follow(fn() => $tablet->press('OK, we know why'));
 
         // One thing is changed; only its steps are built again; and the second car has its guess, run and why.
         self::assertSame($at('change'), $tablet->path());

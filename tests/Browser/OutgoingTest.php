@@ -96,7 +96,7 @@ final class OutgoingTest extends BrowserTestCase
 
     public function testALanesPageThatIsOpenedAgainAwayFromTheNetworkLosesNoRun(): void
     {
-        $challenge = $this->class();
+        [$challenge] = $this->classOfTwo();
         $lane = "/challenges/{$challenge->id}";
         $browser = $this->another()->visit('/sign-in')->signIn($this->educator->email, Scenario::PASSWORD)->visit($lane);
         $browser->wait(fn(): bool => $browser->driver->executeScript('return document.documentElement.dataset.keeps !== undefined') === true);

@@ -88,7 +88,7 @@ final class RacesTest extends BrowserTestCase
         $heat = $this->first($race);
         $helper->press('Times or distances')->fill("distance_{$heat->key}_{$heat->a}", 'far');
         $helper->find("button[value='won:{$heat->key}:{$heat->a}:{$heat->b}:0']")->click();
-        $helper->waitFor('is not', '.outbox-error');
+        $helper->waitFor('is not', '[data-refused]');
         self::assertSame(1, $race->events()->count());
         self::assertSame('far', $helper->find("[name='distance_{$heat->key}_{$heat->a}']")->getDomProperty('value'));
     }

@@ -76,7 +76,7 @@ final class StepsAndTemplatesTest extends BrowserTestCase
         $challenge = $this->class();
         $group = $challenge->groups()->firstOrFail();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$group->id}/car")->press('Chassis');
-        $browser->pick('chassis_form', 'bottle')->press('Record this car');
+        $browser->pick('chassis_form', 'bottle')->pick('save_as', 'version')->press('Record this car');
         foreach ([1280, 820, 390] as $width) {
             $browser->size($width, 900)->visit("/challenges/{$challenge->id}/groups/{$group->id}/steps");
             self::assertStringContainsString('Pierce two holes into each side', $browser->text('.build-steps'));

@@ -295,14 +295,14 @@ final class RunRequest extends FormRequest
     /** @return array<string, string> whether one more run is practice, of a group whose practice is over */
     private function practiceQuestion(): array
     {
-        if (!$this->boolean('practice') || $this->filled('kind')) {
+        if (!$this->boolean('practice') || $this->filled('kind') || $this->challenge()->practice_runs === 0) {
             return [];
         }
         $challenge = $this->challenge();
         $group = $this->group();
         $next = NextRun::of(ClassRecord::of($challenge), $group->loadMissing('cars'));
 
-        return $next->isPractice || ($challenge->practice_runs === 0 && $next->made === 0) ? [] : ['practice' => Text::of('run.question.practice', [
+        return $next->isPractice ? [] : ['practice' => Text::of('run.question.practice', [
             'group' => $group->name, 'try' => $next->asTry,
         ])];
     }

@@ -12,6 +12,7 @@ const store = { of: null };
  */
 export class Outgoing {
     #busy = false;
+    #more = false;
     #again = null;
     #patience = 1000;
     /** Why each waits, by its id; what waits for no reason that is known waits for the network. */
@@ -90,6 +91,8 @@ export class Outgoing {
 
     async #send() {
         if (this.#busy) {
+            // What is made in the very moment in which it ends is not forgotten.
+            this.#more = true;
             return;
         }
         this.#busy = true;
@@ -108,9 +111,13 @@ export class Outgoing {
                 held.add(item.address);
             }
         } finally {
-            this.#busy = false;
             await this.draw();
+            this.#busy = false;
             this.on.idle?.();
+        }
+        if (this.#more) {
+            this.#more = false;
+            await this.#send();
         }
     }
 

@@ -17,8 +17,8 @@ function keep(form) {
     }
     const before = JSON.stringify(held(form));
     const kept = localStorage.getItem(key);
-    // What came back refused stands there already, and so does what an address brought along.
-    if (kept !== null && kept !== before && form.querySelector('[aria-invalid="true"]') === null && location.search === '') {
+    // What came back refused stands there already.
+    if (kept !== null && kept !== before && form.querySelector('[aria-invalid="true"]') === null) {
         putBack(form, JSON.parse(kept));
     }
     const note = () => {

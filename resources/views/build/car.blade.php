@@ -93,7 +93,7 @@
     <div class="build-sheet">
         <section class="drawn" data-drawing aria-label="{{ Text::of('build.car.the_car_as_recorded') }}">@include('build.drawing')</section>
         <form method="post" action="{{ route('cars.update', [$challenge, $group]) }}" data-draw="{{ route('cars.draw', [$challenge, $group]) }}"
-            data-keep="{{ \App\Actions\RecordCar::edition($car) }}">
+            @if (! $fromKit && ! $fromPhoto) data-keep="{{ \App\Actions\RecordCar::edition($car) }}" @endif>
             @csrf @method('put')<x-sent-with :units="$challenge->units" />
             <input type="hidden" name="edition" value="{{ \App\Actions\RecordCar::edition($car) }}">
             @if (session('conflict'))
@@ -202,7 +202,7 @@
                             <legend class="field-label mb-1">{{ Text::of('build.car.version_has_run_so_say_which', ['version' => $car->version]) }}</legend>
                             <div class="choices">
                                 <x-choice
-                                    name="save_as" value="version"
+                                    name="save_as" value="version" :checked="request()->boolean('changed')"
                                     :hint="Text::of('build.car.its_tries_start_afresh_version_stays', ['version' => $car->version])">
                                     {{ Text::of('build.car.the_car_was_changed_make_it', ['version' => $car->version + 1]) }}
                                 </x-choice>
