@@ -236,7 +236,8 @@ final readonly class Faults
     private function balloon(): array
     {
         $faults = [];
-        if ($this->knows(CarAttribute::BalloonSize, CarAttribute::WheelDiameter)) {
+        // How high it is held up decides, and nobody knows that from the parts.
+        if ($this->knows(CarAttribute::BalloonSize, CarAttribute::WheelDiameter, CarAttribute::NozzleHeight)) {
             $clear = $this->layout->balloonClearance();
             if ($clear <= 0.0) {
                 $faults[] = Fault::of('balloon-drags', ['by' => $this->part(-$clear)], true, Spot::Balloon);
@@ -248,7 +249,7 @@ final readonly class Faults
                     Spot::Balloon,
                 );
             }
-            if ($this->layout->wheelClearance() < 0.0) {
+            if ($this->knows(CarAttribute::Track) && $this->layout->wheelClearance() < 0.0) {
                 $faults[] = Fault::of('balloon-rubs', [], false, Spot::Balloon);
             }
         }
@@ -286,9 +287,7 @@ final readonly class Faults
             $faults[] = Fault::of(abs($angle) > 90.0 ? 'points-forward' : 'points-up-or-down', [], true, Spot::Nozzle, 'points-forward');
         }
         if (
-            $this->knows(CarAttribute::WheelDiameter)
-                && ($this->knows(CarAttribute::NozzleHeight) || ($angle ?? 0.0) > 0.0)
-                && $this->layout->nozzleClearance() <= 0.0
+            $this->knows(CarAttribute::WheelDiameter, CarAttribute::NozzleHeight) && $this->layout->nozzleClearance() <= 0.0
         ) {
             $faults[] = Fault::of('nozzle-drags', [], true, Spot::Nozzle);
         }
@@ -325,16 +324,18 @@ final readonly class Faults
         $runsAlong = $l->bandPassesFreeAxle();
         $space = $l->installedLength();
         $chain = $l->chainLength;
-        if ($runsAlong && !$l->bandClearsFreeAxle()) {
+        $knowsSpace = $this->knows(CarAttribute::InstalledLength) || $this->knows(CarAttribute::HookPlace, CarAttribute::ChassisLength)
+            && ($this->knows(CarAttribute::RearAxlePlace) || $this->knows(CarAttribute::FrontAxlePlace) || $this->knows(CarAttribute::Wheelbase));
+        if ($knowsSpace && $runsAlong && !$l->bandClearsFreeAxle()) {
             $faults[] = Fault::of('band-rubs', [], false, $l->driven === DrivenEnd::Rear ? Spot::FrontAxle : Spot::RearAxle);
         }
-        if ($chain !== null && $chain > self::CHAIN_TOO_LONG * $space) {
+        if ($knowsSpace && $chain !== null && $chain > self::CHAIN_TOO_LONG * $space) {
             $faults[] = Fault::of('chain-too-long', ['chain' => $this->body($chain), 'space' => $this->body($space)], false, Spot::Band);
         }
-        if ($chain !== null && $space > ElasticBand::GREATEST_STRETCH * $chain) {
+        if ($knowsSpace && $chain !== null && $space > ElasticBand::GREATEST_STRETCH * $chain) {
             $faults[] = Fault::of('chain-too-short', ['chain' => $this->body($chain), 'space' => $this->body($space)], true, Spot::Band);
         }
-        if ($chain !== null && $l->turns !== null) {
+        if ($knowsSpace && $chain !== null && $l->turns !== null) {
             $stretch = ($space + $l->woundM()) / $chain;
             if ($stretch > self::NEAR_SNAPPING) {
                 $faults[] = Fault::of('wound-too-far', ['count' => $this->turnsAt(self::NEAR_SNAPPING, $chain, $space)], $stretch > ElasticBand::GREATEST_STRETCH, Spot::Band);
@@ -346,7 +347,7 @@ final readonly class Faults
         if ($this->knows(CarAttribute::HookPlace) && $this->car->number(CarAttribute::HookPlace) < self::HOOK_FROM_THE_EDGE && !$l->form->isPierced()) {
             $faults[] = Fault::of('hook-pulls-out', ['place' => $this->part((float) $this->car->number(CarAttribute::HookPlace)), 'aim' => $this->part(self::HOOK_FROM_THE_EDGE)], false, Spot::Hook);
         }
-        if ($l->hookOffset > self::HOOK_BESIDE * $l->rearTrack) {
+        if ($this->knows(CarAttribute::Track) && $l->hookOffset > self::HOOK_BESIDE * $l->rearTrack) {
             $faults[] = Fault::of('hook-to-one-side', ['offset' => $this->part($l->hookOffset)], false, Spot::Hook);
         }
         if ($this->car->kind(CarAttribute::WheelMount) === WheelMount::Spinning->value) {

@@ -166,7 +166,7 @@ final class DrivesTest extends TestCase
         self::assertContains('wound-too-far', $keys(self::band([], ['turns_wound' => 40])));
         self::assertContains('band-tied', $keys(self::band([], [], ['band_end' => 'tied'])));
         self::assertContains('hook-pulls-out', $keys(self::band(['hook_place' => '1 mm'])));
-        self::assertContains('hook-to-one-side', $keys(self::band(['hook_offset' => '20 mm'])));
+        self::assertContains('hook-to-one-side', $keys(self::band(['hook_offset' => '20 mm', 'track' => '9 cm'])));
         self::assertContains('driven-wheels-spin', $keys(self::band([], [], ['wheel_mount' => 'spinning on the axle'])));
         self::assertContains('band-rubs', $keys(self::band(['chassis_height' => '0.5 mm', 'bearing_bore' => '8 mm'])));
         self::assertNotContains('wound-too-far', $keys(self::built(['nozzle_bore' => '8 mm'])));
