@@ -53,7 +53,8 @@ use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Facades\Route;
 
-Route::redirect('/', '/challenges');
+// A tablet that joined belongs where it joined; whoever has an account, to their challenges.
+Route::get('/', [JoinController::class, 'start']);
 
 // A group at home: the link is its own key.
 Route::controller(HomeController::class)->prefix('home/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->middleware('throttle:home')->group(function (): void {
@@ -75,7 +76,7 @@ Route::middleware(['guest', 'throttle:accounts'])->group(function (): void {
 Route::controller(JoinController::class)->group(function (): void {
     Route::get('join', 'create')->name('join');
     Route::post('join', 'store')->middleware('throttle:joining');
-    Route::get('join/{code}', 'create')->name('join.scan')->where('code', '[A-Za-z0-9]{1,12}');
+    Route::get('join/{code}', 'create')->name('join.scan')->where('code', '[A-Za-z0-9]{1,12}')->middleware('throttle:joining');
     Route::post('join/mark', 'pick')->name('join.pick')->middleware('throttle:joining');
     Route::get('joined', 'home')->name('join.home');
 });
@@ -313,7 +314,8 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
         Route::controller(DeviceController::class)->prefix('devices')->name('devices.')->group(function (): void {
             Route::get('', 'index')->name('index');
             Route::post('', 'store')->name('store');
-            Route::get('cards', 'cards')->name('cards');
+            // Opens joining where it is not open, and shows what lets devices in.
+            Route::get('cards', 'cards')->name('cards')->can('update', 'challenge');
             Route::post('codes', 'openJoining')->name('open');
             Route::delete('codes/{joinCode}', 'closeJoining')->name('close');
             Route::put('lock', 'lock')->name('lock');

@@ -8,6 +8,7 @@ use App\Http\Middleware\StartSession;
 use App\Models\SignIn;
 use App\Models\User;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /** Where an account is signed in: one entry for each browser, by which its owner can end it from another. */
@@ -22,20 +23,27 @@ final readonly class SignedIn
     private const BROWSERS = ['Edg' => 'Edge', 'Firefox' => 'Firefox', 'Chrome' => 'Chrome', 'Safari' => 'Safari'];
     private const SYSTEMS = ['Android' => 'Android', 'iPhone' => 'iPhone', 'iPad' => 'iPad', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS' => 'macOS', 'Linux' => 'Linux'];
 
-    /** Whether this browser's sign-in still stands; one that is new is noted. */
+    /** Notes a sign-in as it is made, so that it can be ended whatever is asked by it. */
+    public static function note(Request $request, User $user): SignIn
+    {
+        $signIn = DB::transaction(static fn(): SignIn => $user->hasMany(SignIn::class)->create(['browser' => self::nameOf($request), 'seen_at' => now()]));
+        $request->session()->put(self::IN_SESSION, $signIn->id);
+
+        return $signIn;
+    }
+
+    /** Whether this browser's sign-in still stands; one that came back by itself, being remembered, is noted. */
     public static function holds(Request $request, User $user): bool
     {
-        $session = $request->session();
-        $id = $session->get(self::IN_SESSION);
+        $id = $request->session()->get(self::IN_SESSION);
         $signIn = is_string($id) ? $user->hasMany(SignIn::class)->find($id) : null;
         if ($signIn === null && $request->headers->has(StartSession::BESIDE)) {
-            // What a page asks beside a person's doings stores nothing in the session; the next page notes it.
-            return true;
+            // What a page asks beside a person's doings stores nothing in the session; the next page notes it. Who signed in by a
+            // password is noted already.
+            return Auth::guard('web')->viaRemember();
         }
-        if ($signIn === null) {
-            $signIn = DB::transaction(static fn(): SignIn => $user->hasMany(SignIn::class)->create(['browser' => self::nameOf($request), 'seen_at' => now()]));
-            $session->put(self::IN_SESSION, $signIn->id);
-        } elseif ($signIn->ended_at === null && $signIn->seen_at->lessThan(now()->subSeconds(self::SEEN_EVERY_S))) {
+        $signIn ??= self::note($request, $user);
+        if ($signIn->ended_at === null && $signIn->seen_at->lessThan(now()->subSeconds(self::SEEN_EVERY_S))) {
             $signIn->forceFill(['seen_at' => now()])->saveQuietly();
         }
 

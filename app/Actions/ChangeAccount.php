@@ -24,12 +24,18 @@ final class ChangeAccount
         DB::transaction(static fn(): bool => $user->forceFill(['is_administrator' => $is])->save());
     }
 
-    /** @param string|null $keep the sign-in that stays; every other ends */
-    public function password(User $user, #[\SensitiveParameter] string $password, ?string $keep = null): void
+    /**
+     * @param string|null $keep the sign-in that stays; every other ends
+     * @param bool $endTokens whether what programs read by ends as well
+     */
+    public function password(User $user, #[\SensitiveParameter] string $password, ?string $keep = null, bool $endTokens = true): void
     {
-        DB::transaction(function () use ($user, $password, $keep): void {
+        DB::transaction(function () use ($user, $password, $keep, $endTokens): void {
             $user->update(['password' => $password]);
             $this->endSignIns($user, null, $keep);
+            if ($endTokens) {
+                $user->apiTokens()->whereNull('revoked_at')->update(['revoked_at' => now()]);
+            }
         });
     }
 

@@ -53,7 +53,13 @@ final class ShareChallenge
     /** Who is taken out of a challenge, or leaves it, keeps nothing open in it; what they did there stays. */
     public function dismiss(Challenge $challenge, User $user): void
     {
-        DB::transaction(static fn() => $challenge->members()->where('user_id', $user->id)->delete());
+        DB::transaction(static function () use ($challenge, $user): void {
+            $role = $challenge->members()->where('user_id', $user->id)->first()?->role;
+            $challenge->members()->where('user_id', $user->id)->delete();
+            // The links by which they could come back at once open nothing any more.
+            $challenge->invitations()->when($role === MemberRole::Observer, static fn($links) => $links->where('role', MemberRole::Observer))
+                ->update(['revoked_at' => now()]);
+        });
     }
 
     public function found(User $by, string $name): School

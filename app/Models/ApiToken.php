@@ -57,6 +57,11 @@ final class ApiToken extends Model
         return $found;
     }
 
+    public static function isKnown(?string $token): bool
+    {
+        return $token !== null && $token !== '' && self::query()->where('token_hash', hash('sha256', $token))->exists();
+    }
+
     public function may(Scope $scope): bool
     {
         return in_array($scope->value, $this->scopes, true);

@@ -15,7 +15,7 @@ use Skivo\Core\Measurement\Entry;
  *
  * @property int $id
  * @property int $car_id
- * @property int $user_id
+ * @property int|null $user_id
  * @property BenchTest $test
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $deleted_at when it was typed over

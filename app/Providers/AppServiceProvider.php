@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Access\Sender;
+use App\Models\ApiToken;
 use App\Models\Device;
 use App\Session\WholeFileSessions;
 use Carbon\CarbonImmutable;
@@ -61,11 +62,14 @@ final class AppServiceProvider extends ServiceProvider
             // What waited on a tablet that has another group by now is of the one that made it.
             return $here !== null && $request->isMethod('POST') ? Sender::device($request) ?? $here : $here;
         });
-        // Guessing a code: seven letters out of 31 are 27 thousand million; ten tries a minute get nowhere.
-        RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(10)->by((string) $request->ip()));
+        // A whole class joins within a minute from behind one address. Guessing a code: seven letters out of 31 are 27 thousand million;
+        // sixty wrong ones a minute (JoinController) take centuries.
+        RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         RateLimiter::for('boards', static fn(Request $request): Limit => Limit::perMinute(240)->by((string) $request->ip()));
         RateLimiter::for('home', static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()));
-        RateLimiter::for('api', static fn(Request $request): Limit => Limit::perMinute(240)->by(hash('sha256', $request->bearerToken() ?? (string) $request->ip())));
+        // By token where that is one; what somebody made up has no limit of its own.
+        RateLimiter::for('api', static fn(Request $request): Limit => Limit::perMinute(240)->by(ApiToken::isKnown($request->bearerToken())
+            ? hash('sha256', (string) $request->bearerToken()) : (string) $request->ip()));
         RateLimiter::for('readings', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         // What takes a worker for a while, by who asks: a class's tablets share the workers.
         RateLimiter::for('costly', static fn(Request $request): Limit => Limit::perMinute(40)->by('costly ' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));

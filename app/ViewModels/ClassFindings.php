@@ -70,7 +70,7 @@ final readonly class ClassFindings
         // A class that asks all at once has it worked out once.
         $work = static function () use ($key, $record, $counting, $lessons): self {
             $findings = self::held($key, $record, $lessons) ?? self::find($record, $counting, $lessons);
-            Cache::put($key, [$record->revision, $lessons->key(), $findings], self::KEEP_SECONDS);
+            DrawnOf::hold($record->challenge->id, $key, [$record->revision, $lessons->key(), $findings], self::KEEP_SECONDS);
 
             return $findings;
         };

@@ -14,6 +14,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\CheckCard;
+use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ClassTries;
@@ -162,6 +163,14 @@ final readonly class ClassRecord
     public function interval(Goal $goal, ?Sample $sample): ?Interval
     {
         return $sample === null ? null : $this->scatter($goal)?->meanInterval($sample);
+    }
+
+    /** @return list<CheckItem> that are asked of some car of the class */
+    public function checksAsked(): array
+    {
+        $asked = array_merge(...array_map(CheckItem::askedOf(...), $this->sources()));
+
+        return array_values(array_filter(CheckItem::cases(), static fn(CheckItem $item): bool => in_array($item, $asked, true)));
     }
 
     /** The check card of a group's newest car; null before there is a car. */

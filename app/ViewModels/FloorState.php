@@ -117,7 +117,7 @@ final readonly class FloorState
         $drawn = static function () use ($challenge, $draw, $key): array {
             $record = ClassRecord::of($challenge);
             $state = ['revision' => $record->revision] + $draw($record);
-            Cache::put($key, $state, self::KEEP_SECONDS);
+            DrawnOf::hold($challenge->id, $key, $state, self::KEEP_SECONDS);
 
             return $state;
         };

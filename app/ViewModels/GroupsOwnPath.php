@@ -96,9 +96,12 @@ final readonly class GroupsOwnPath
     /** How many cars run before its own: 0 while it stands at a lane; null while it is not in the queue. */
     public function carsBefore(Floor $floor): ?int
     {
-        $place = array_search($this->group->id, $floor->coming(), true);
+        $coming = $floor->coming();
+        $place = array_search($this->group->id, $coming, true);
+        // Each car that runs before it once, however often it does.
+        $others = array_unique(array_filter(array_slice($coming, 0, (int) $place), fn(int $id): bool => $id !== $this->group->id));
 
-        return $place === false ? null : max(0, (int) $place - ($this->record->challenge->lanes - 1));
+        return $place === false ? null : max(0, count($others) - ($this->record->challenge->lanes - 1));
     }
 
     /** What the group said of a try of its newest car. */

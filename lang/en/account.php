@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Signing in, registering, the account.
 return [
     'edit' => [
+        'end_tokens' => 'Also end the tokens by which programs read my classes',
         'account' => 'Account',
         'change_your_password' => 'Change your password',
         'present_password' => 'Current password',
@@ -34,6 +35,7 @@ return [
         'i_have_one_sign_in' => 'I have one: sign in',
     ],
     'sign_in' => [
+        'join_with_a_code' => 'Join with a code',
         'sign_in' => 'Sign in',
         'balloon_powered_car_challenges_the_choices' => 'Balloon-powered car challenges: the choices, the runs, and what made the difference.',
         'email_address' => 'Email address',

@@ -87,6 +87,8 @@ return [
         'code' => 'Code',
         'name_of_this_tablet' => 'Name of this tablet',
         'such_as_lane_2_never_a' => 'such as “lane 2”. Never a child’s name.',
+        'another_goes_on' => 'Another tablet goes on for <strong><bdi>:group</bdi></strong> now, because an adult let it in. Nothing that you recorded is lost. Join again if this tablet is to go on.',
+        'was_cut_off' => 'This tablet was cut off. What it recorded stays on record. Ask the adult for a code if it is to go on.',
     ],
     'done' => [
         'all_groups_can_join_now' => 'All groups can join now: each taps its mark.',

@@ -88,7 +88,7 @@ final class AccessTest extends FeatureTestCase
                 DB::rollBack();
                 $isOpen = in_array('auth:device', $route->gatherMiddleware(), true) ? null : match ($role) {
                     'co' => !in_array($route->getName(), $onlyOwner, true),
-                    default => $method === 'GET' && !in_array($route->getName(), ['film.open', 'film.show', 'cars.photo'], true),
+                    default => $method === 'GET' && !in_array($route->getName(), ['film.open', 'film.show', 'cars.photo', 'devices.cards'], true),
                 };
                 if ($isOpen !== null) {
                     self::assertSame($isOpen, !in_array($status, [401, 403, 404], true), "{$role} {$method} {$route->uri()}: {$status}");

@@ -11,6 +11,8 @@ use App\Models\JoinCode;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\Challenge\MemberRole;
+use Tests\Scenario;
 
 final class DeviceTest extends FeatureTestCase
 {
@@ -108,11 +110,78 @@ final class DeviceTest extends FeatureTestCase
         $this->post('/join', ['code' => $code->code])->assertSessionHasErrors('code');
         $this->travelBack();
         $this->delete("/challenges/{$challenge->id}/devices/codes/{$code->id}");
-        for ($guess = 0; $guess < 9; $guess++) {
+        for ($guess = 0; $guess < 59; $guess++) {
             $this->post('/join', ['code' => JoinCode::draw()])->assertSessionHasErrors('code');
         }
         $this->post('/join', ['code' => $code->code])->assertTooManyRequests();
         self::assertSame(0, $challenge->devices()->count());
+    }
+
+    /** Forty tablets behind one address are in within their minute, and a tablet that is in is not asked again. */
+    public function testAClassJoinsWithinAMinuteAndATabletThatIsInStaysIn(): void
+    {
+        $challenge = $this->class();
+        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'class'])->assertSessionHasNoErrors();
+        $code = $challenge->joinCodes()->sole()->code;
+        Auth::forgetGuards();
+        $this->flushSession();
+        $groups = $challenge->groups()->pluck('id')->all();
+        for ($tablet = 0; $tablet < 40; $tablet++) {
+            Auth::forgetGuards();
+            $this->get("/join/{$code}")->assertOk()->assertSee('Keel');
+            $this->post('/join/mark', ['code' => $code, 'group' => $groups[$tablet % count($groups)]])->assertRedirect('/joined');
+        }
+        // Looking whether a code is one is guessing, too.
+        for ($guess = 0; $guess < 60; $guess++) {
+            $this->get('/join/' . JoinCode::draw())->assertOk();
+        }
+        $this->get("/join/{$code}")->assertTooManyRequests();
+        $this->post('/join', ['code' => $code])->assertTooManyRequests();
+        $this->travel(2)->minutes();
+
+        $tablet = $challenge->devices()->where('is_waiting', false)->firstOrFail();
+        $this->atDevice($tablet);
+        $this->get('/')->assertRedirect('/joined');
+        $this->get('/join')->assertRedirect('/joined');
+        $this->get('/join?again=1')->assertOk()->assertSee('Code');
+        $this->asEducator()->get('/')->assertRedirect('/challenges');
+        Auth::forgetGuards();
+        $this->flushSession();
+        $this->get('/sign-in')->assertSee('Join with a code');
+    }
+
+    /** A tablet whose group goes on with another says so; it does not just ask for a code. */
+    public function testATabletThatAnotherReplacedSaysSo(): void
+    {
+        $challenge = $this->class();
+        $keel = $this->named($challenge, 'Keel');
+        [$first, $token] = Device::join($challenge, DeviceRole::Group, 'Keel', $keel);
+        $first->update(['revoked_at' => now()]);
+        Auth::forgetGuards();
+        $this->flushSession();
+        $this->withCookie(Device::COOKIE, $token)->get('/join')->assertOk()->assertSee('This tablet was cut off')->assertDontSee('Another tablet goes on');
+        Device::join($challenge, DeviceRole::Group, 'Keel', $keel);
+        $this->withCookie(Device::COOKIE, $token)->get('/join')->assertOk()->assertSee('Another tablet goes on for')->assertSee('Nothing that you recorded is lost');
+        $this->withCookie(Device::COOKIE, 'made-up')->get('/join')->assertOk()->assertDontSee('cut off');
+    }
+
+    /** A code lets in whoever has it: who only looks on sees none, and makes none. */
+    public function testAnObserverHasNoCode(): void
+    {
+        $challenge = $this->class();
+        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'log'])->assertSessionHasNoErrors();
+        $code = $challenge->joinCodes()->sole();
+        $letters = substr($code->code, 0, 3) . ' ' . substr($code->code, 3);
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee($letters)->assertSee('Table cards');
+        $observer = Scenario::educator('Observer');
+        $challenge->members()->create(['user_id' => $observer->id, 'role' => MemberRole::Observer]);
+        Auth::forgetGuards();
+        $this->flushSession();
+        $this->actingAs($observer, 'web');
+        $this->get("/challenges/{$challenge->id}/devices")->assertOk()->assertDontSee($letters)->assertDontSee($code->code)->assertDontSee('Table cards')->assertDontSee('Make a token');
+        $this->get("/challenges/{$challenge->id}/devices/cards")->assertForbidden();
+        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'class'])->assertForbidden();
+        self::assertSame(1, $challenge->joinCodes()->count());
     }
 
     public function testTheBoardHasALinkOfItsOwnThatCanBeCutOff(): void

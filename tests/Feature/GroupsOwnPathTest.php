@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\EntryKind;
 use Skivo\Core\Challenge\Station;
@@ -247,7 +248,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
 
         // With its challenge it is gone.
         $this->asEducator();
-        (new \App\Actions\DeleteForGood())->challenge($challenge);
+        app(\App\Actions\DeleteForGood::class)->challenge($challenge);
         self::assertSame([0, 0], [DB::table('pictures')->count(), Entry::query()->count()]);
     }
 
@@ -325,6 +326,55 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/room")->assertSee('very well');
         app(LeadClass::class)->closeStations($challenge, []);
         self::assertSame([], $challenge->refresh()->closed_stations);
+    }
+
+    public function testAClosedStationShowsNothingOfWhatItHolds(): void
+    {
+        [$challenge, $keel] = $this->tablet();
+        $page = "/challenges/{$challenge->id}/groups/{$keel->id}/at/change";
+        $this->get($page)->assertOk()->assertSee('What do you want to change?');
+        $challenge->update(['closed_stations' => ['change']]);
+        $this->get($page)->assertOk()->assertSee('closed just now')->assertDontSee('What do you want to change?')->assertSee('data-part="foot"', false);
+        // The educator looks behind it.
+        $this->asEducator()->get($page)->assertOk()->assertSee('What do you want to change?');
+    }
+
+    /** What one tablet of a group ticks, and an adult's coming, the group's other tablet sees without being loaded again. */
+    public function testASecondTabletOfAGroupSeesTheTicksOfTheFirst(): void
+    {
+        [$challenge, $keel] = $this->tablet();
+        $revision = function () use ($challenge): int {
+            $this->settle();
+
+            return $challenge->revision();
+        };
+        $before = $revision();
+        $this->entry($keel, ['kind' => 'tick', 'step' => 'roll', 'done' => '1'])->assertCreated();
+        self::assertSame($before, $revision(), 'a tablet alone knows what it did');
+        Device::join($challenge, DeviceRole::Group, 'second', $keel);
+        $before = $revision();
+        $this->entry($keel, ['kind' => 'tick', 'step' => 'roll', 'done' => '0'])->assertCreated();
+        self::assertGreaterThan($before, $before = $revision());
+        $this->entry($keel, ['kind' => 'help', 'wants' => '1'])->assertCreated();
+        self::assertGreaterThan($before, $before = $revision());
+        $this->asEducator()->put("/challenges/{$challenge->id}/room/groups/{$keel->id}/helped")->assertRedirect();
+        self::assertGreaterThan($before, $revision());
+    }
+
+    public function testTheHelpersSheetListsTheChecksOfThisClass(): void
+    {
+        $challenge = $this->class();
+        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")->assertOk()->assertSee('Before a car runs')->assertSee(\App\Presenters\Label::of(CheckItem::Airtight))->assertDontSee(\App\Presenters\Label::of(CheckItem::BandClear))->assertDontSee(\App\Presenters\Label::of(CheckItem::HookHolds));
+    }
+
+    public function testTheRoomSeesATabletThatWaitsAtTheSafetySheet(): void
+    {
+        [$challenge, $keel] = $this->tablet();
+        $challenge->forceFill(['safety_read_at' => null])->save();
+        \App\Models\GroupPlace::query()->where('group_id', $keel->id)->delete();
+        $this->asEducator()->get("/challenges/{$challenge->id}/room");
+        $this->atDevice($challenge->devices()->sole())->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/build")->assertOk()->assertSee('safety');
+        self::assertNotNull(\App\Models\GroupPlace::query()->find($keel->id));
     }
 
     public function testBeforeTheSafetySheetIsReadATabletWaitsWithoutADeadEnd(): void

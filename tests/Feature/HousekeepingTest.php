@@ -60,7 +60,7 @@ final class HousekeepingTest extends FeatureTestCase
         $keel->delete();
         $removed->delete();
         $tablet->update(['revoked_at' => now()]);
-        $purge = new PurgeRemoved();
+        $purge = app(PurgeRemoved::class);
 
         $this->travel(PurgeRemoved::DAYS - 1)->days();
         $purge();

@@ -32,6 +32,7 @@ final class PrivacyTest extends FeatureTestCase
             DB::table('groups')->where('challenge_id', $challenge->id)->update(['updated_at' => $long]);
             DB::table('cars')->whereIn('group_id', $challenge->groups()->pluck('id'))->update(['updated_at' => $long]);
         }
+        DB::table('runs')->whereIn('car_id', DB::table('cars')->whereIn('group_id', $old->groups()->pluck('id'))->pluck('id'))->update(['updated_at' => $long]);
         DB::table('acts')->where('challenge_id', $old->id)->update(['made_at' => $long]);
         app(PurgeRemoved::class)();
         self::assertSame(3, Challenge::query()->whereKey([$old->id, $used->id, $new->id])->count(), 'no rule, no limit');

@@ -9,6 +9,8 @@ use App\Models\School;
 use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
 use Skivo\Core\Car\PartKind;
 use Skivo\Core\Challenge\MemberRole;
 use Tests\Scenario;
@@ -41,6 +43,23 @@ final class SharingTest extends FeatureTestCase
         $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/members/{$co->id}")->assertSessionHasNoErrors();
         $this->as($co)->get("/challenges/{$challenge->id}")->assertNotFound();
         self::assertSame('Colleague', $challenge->acts()->get()->last()?->by());
+    }
+
+    public function testWhoIsTakenOutDoesNotComeBackByTheSameLink(): void
+    {
+        $challenge = $this->class();
+        [$asCo, $toLookOn] = [$this->invite($challenge, 'co-teacher'), $this->invite($challenge, 'observer')];
+        [$co, $observer] = [Scenario::educator('Co'), Scenario::educator('Observer')];
+        $this->as($observer)->post($toLookOn);
+        $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/members/{$observer->id}")->assertSessionHasNoErrors();
+        $this->as($observer)->post($toLookOn);
+        self::assertNull($challenge->fresh()?->roleOf($observer));
+        // The links that were never theirs hold for whom they were made.
+        $this->as($co)->post($asCo)->assertRedirect("/challenges/{$challenge->id}");
+        $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/members/{$co->id}")->assertSessionHasNoErrors();
+        $this->as($co)->post($asCo);
+        $this->post($toLookOn);
+        self::assertNull($challenge->fresh()?->roleOf($co));
     }
 
     public function testALinkTakesNoRightAwayAndAnObserverMayRise(): void
@@ -107,11 +126,13 @@ final class SharingTest extends FeatureTestCase
     {
         $password = 'a long enough password';
         $user = User::query()->create(['name' => 'Two browsers', 'email' => 'two@skivo.example', 'password' => $password]);
-        $this->withHeader('User-Agent', 'Mozilla/5.0 (iPad; CPU OS 17_0) Safari/605')->as($user)->get('/account')->assertOk()->assertSee('Safari, iPad')->assertSee('this browser');
-        $first = $user->signIns()->sole();
-        // What a page asks beside the person's doings notes nothing: its session is not stored.
+        // What a page asks beside the person's doings notes nothing, and is nothing to be signed in by.
         $challenge = Scenario::challenge($user);
-        $this->as($user)->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])->assertOk();
+        $this->as($user)->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])->assertUnauthorized();
+        self::assertSame(0, $user->signIns()->count());
+        $this->flushHeaders()->withHeader('User-Agent', 'Mozilla/5.0 (iPad; CPU OS 17_0) Safari/605')->as($user)->get('/account')->assertOk()->assertSee('Safari, iPad')->assertSee('this browser');
+        $first = $user->signIns()->sole();
+        $this->as($user)->withSession(['sign_in' => $first->id])->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])->assertOk();
         self::assertSame(1, $user->signIns()->count());
         $this->as($user)->withSession(['sign_in' => $first->id]);
         $elsewhere = $user->signIns()->create(['browser' => 'Firefox, Windows', 'seen_at' => now()]);
@@ -137,6 +158,60 @@ final class SharingTest extends FeatureTestCase
         self::assertTrue(Auth::validate(['email' => $user->email, 'password' => $found[1]]));
         self::assertFalse(Auth::validate(['email' => $user->email, 'password' => 'the old password']));
         self::assertSame(0, $user->signIns()->count());
+    }
+
+    /** A password that somebody else knows opened more than pages: tokens end with it, if so wished, and always with a new one from the machine. */
+    public function testTokensEndWithThePassword(): void
+    {
+        $user = User::query()->create(['name' => 'Tokens', 'email' => 'tokens@skivo.example', 'password' => 'a long enough password']);
+        $this->as($user);
+        $token = fn(): string => (string) $this->post('/account/tokens', ['token_name' => 'Sheet', 'scope_records' => 1])->assertSessionHasNoErrors()->getSession()->get('token');
+        $open = fn(string $token): bool => $this->getJson('/api/v1/challenges', ['Authorization' => "Bearer {$token}"])->getStatusCode() === 200;
+        $change = fn(string $from, string $to, array $also) => $this->as($user->refresh())->put('/account/password', ['current_password' => $from, 'password' => $to, 'password_confirmation' => $to] + $also)->assertSessionHasNoErrors();
+        $held = $token();
+        self::assertTrue($open($held));
+        $this->as($user)->get('/account')->assertSee('Also end the tokens');
+        $change('a long enough password', 'another long password', ['end_tokens' => 0]);
+        self::assertTrue($open($held), 'kept where so wished');
+        $change('another long password', 'a third long password', ['end_tokens' => 1]);
+        self::assertFalse($open($held));
+        $this->as($user);
+        $again = $token();
+        Artisan::call('skivo:password', ['email' => $user->email]);
+        self::assertFalse($open($again));
+    }
+
+    /** Who signs in by a password is listed, whatever they ask next, and how. */
+    public function testASignInIsListedWhateverIsAskedByIt(): void
+    {
+        $user = User::query()->create(['name' => 'Listed', 'email' => 'listed@skivo.example', 'password' => 'a long enough password']);
+        $this->flushSession();
+        Auth::forgetGuards();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long enough password'], ['X-Beside' => '1'])->assertRedirect('/challenges');
+        self::assertSame(1, $user->signIns()->count());
+        $this->get('/challenges', ['X-Beside' => '1'])->assertOk();
+        $user->signIns()->update(['ended_at' => now()]);
+        $this->get('/challenges', ['X-Beside' => '1'])->assertRedirect('/sign-in');
+    }
+
+    /** What somebody made up leaves nothing behind: no session, and no limit of its own. */
+    public function testMadeUpCookiesAndBearersLeaveNothing(): void
+    {
+        Auth::forgetGuards();
+        $this->flushSession();
+        $folder = storage_path('framework/test-sessions-' . bin2hex(random_bytes(4)));
+        File::makeDirectory($folder);
+        config(['session.driver' => 'file', 'session.files' => $folder]);
+        try {
+            $this->withUnencryptedCookie((string) config('session.cookie'), Str::random(40))->get('/sign-in')->assertOk();
+            self::assertSame([], File::allFiles($folder));
+        } finally {
+            File::deleteDirectory($folder);
+        }
+        for ($made = 0; $made < 240; $made++) {
+            $this->getJson('/api/v1/challenges', ['Authorization' => 'Bearer ' . Str::random(40)])->assertUnauthorized();
+        }
+        $this->getJson('/api/v1/challenges', ['Authorization' => 'Bearer ' . Str::random(40)])->assertTooManyRequests();
     }
 
     /** At another browser, with a session of its own. */

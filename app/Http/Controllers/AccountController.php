@@ -83,7 +83,7 @@ final class AccountController
         );
         /** @var User $user */
         $user = $request->user();
-        $account->password($user, $request->string('password')->toString(), SignedIn::here($request));
+        $account->password($user, $request->string('password')->toString(), SignedIn::here($request), $request->boolean('end_tokens'));
         // Whoever else was signed in with the old password no longer is.
         Auth::login($user);
         $request->session()->regenerate();

@@ -16,6 +16,7 @@ use App\ViewModels\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\DeviceRole;
 
@@ -28,7 +29,8 @@ final class DeviceController
             'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
-            'codes' => $challenge->joinCodes()->where('expires_at', '>', now())->with('group')->get(),
+            // A code lets in whoever has it: who only looks on has no use for one.
+            'codes' => Gate::allows('update', $challenge) ? $challenge->joinCodes()->where('expires_at', '>', now())->with('group')->get() : collect(),
             'devices' => $challenge->devices()->whereNull('revoked_at')->with('group')->get(),
         ]);
     }

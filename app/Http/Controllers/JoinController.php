@@ -12,18 +12,30 @@ use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Station;
 
 /** A tablet joins a challenge with a code. */
 final class JoinController
 {
+    /** Wrong codes that one address may try in a minute: a class mistypes fewer. */
+    private const MOST_WRONG = 60;
+
     /** Where a code is typed; with the class's own code, the marks of its groups to tap. A card names its group along. */
-    public function create(Request $request, ?string $code = null): View
+    public function create(Request $request, ?string $code = null): View|RedirectResponse
     {
-        $held = $code === null ? null : JoinCode::holding($code);
+        // A tablet that has joined is where it belongs.
+        if ($code === null && $request->user('device') instanceof Device && !$request->boolean('again')) {
+            return redirect()->route('join.home');
+        }
+        $held = $code === null ? null : self::holding($request, $code);
         if ($held === null || $held->role !== DeviceRole::Group || $held->group !== null) {
-            return view('devices.join', ['code' => $code]);
+            $cookie = $request->cookie(Device::COOKIE);
+            $formerly = Device::formerly(is_string($cookie) ? $cookie : null);
+
+            return view('devices.join', ['code' => $code, 'formerly' => $formerly, 'another' => $formerly?->group_id === null ? null : Device::query()
+                ->where('group_id', $formerly->group_id)->whereNull('revoked_at')->where('is_waiting', false)->exists()]);
         }
         $groups = $held->challenge->teams()->get();
         $named = $groups->firstWhere('id', $request->integer('group'));
@@ -39,7 +51,7 @@ final class JoinController
     /** A tablet picks its group's mark; where that has a tablet already, it asks to be let in. */
     public function pick(Request $request, AdmitDevices $devices): RedirectResponse
     {
-        $code = JoinCode::holding($request->string('code')->toString());
+        $code = self::holding($request, $request->string('code')->toString());
         if ($code === null || $code->role !== DeviceRole::Group) {
             return redirect()->route('join')->withErrors(['code' => Text::of('device.done.this_code_does_not_hold_or')]);
         }
@@ -56,6 +68,19 @@ final class JoinController
         return $this->in($devices->admit($code->challenge, DeviceRole::Group, $group->name, $group, mayWait: true)[1]);
     }
 
+    /** A code that holds; whoever tries many wrong ones waits, whatever is tried next. */
+    private static function holding(Request $request, string $code): ?JoinCode
+    {
+        $key = 'wrong-code|' . $request->ip();
+        abort_if(RateLimiter::tooManyAttempts($key, self::MOST_WRONG), 429);
+        $held = JoinCode::holding($code);
+        if ($held === null) {
+            RateLimiter::hit($key);
+        }
+
+        return $held;
+    }
+
     private function in(string $token): RedirectResponse
     {
         return redirect()->route('join.home')->withCookie(cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'));
@@ -70,7 +95,7 @@ final class JoinController
                 'name.*' => Text::of('device.done.a_name_can_have_40_letters'),
             ],
         );
-        $code = JoinCode::holding($request->string('code')->toString());
+        $code = self::holding($request, $request->string('code')->toString());
         if ($code === null) {
             return redirect()->route('join')->withInput()->withErrors(['code' => Text::of('device.done.this_code_does_not_hold_or')]);
         }
@@ -89,6 +114,12 @@ final class JoinController
         [, $token] = $devices->admit($code->challenge, $code->role, mb_strimwidth($name, 0, 80), $code->group);
 
         return $this->in($token);
+    }
+
+    /** The house's door: a tablet that joined goes where it belongs, whoever has an account to their challenges. */
+    public function start(Request $request): RedirectResponse
+    {
+        return redirect()->route($request->user('device') instanceof Device ? 'join.home' : 'challenges.index');
     }
 
     /** Where a device that has joined belongs. */

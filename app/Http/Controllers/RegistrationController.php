@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\SignedIn;
 use App\Actions\ChangeAccount;
 use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
@@ -48,6 +49,7 @@ final class RegistrationController
         );
         Auth::login($user);
         $request->session()->regenerate();
+        SignedIn::note($request, $user);
 
         return redirect()->route('challenges.index')->with(
             'status',

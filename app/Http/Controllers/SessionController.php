@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\PageKey;
+use App\Access\SignedIn;
+use App\Models\User;
 use App\Presenters\Text;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -44,6 +46,9 @@ final class SessionController
         }
         RateLimiter::clear($key);
         $request->session()->regenerate();
+        $user = $request->user();
+        assert($user instanceof User);
+        SignedIn::note($request, $user);
 
         return redirect()->to(self::inside($request->input('next')) ?? route('challenges.index'));
     }

@@ -49,6 +49,13 @@ final class StationController
             return redirect()->route('groups.own', [$challenge, $group]);
         }
 
+        // A station that is closed shows that it is, and nothing of what it holds.
+        if (!$own->path->isOpen($station) && $request->user() instanceof Device) {
+            /** @var view-string $closed */
+            $closed = 'path.closed';
+
+            return view($closed, self::shared($own, $station));
+        }
         /** @var view-string $view */
         $view = "path.{$station->value}";
 

@@ -4,23 +4,33 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Actions\LeadClass;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Presenters\Text;
 use Closure;
 use Illuminate\Http\Request;
+use Skivo\Core\Challenge\Station;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Nothing is built in a challenge before its safety sheet was read. */
 final class OpenBuildAfterSafety
 {
+    public function __construct(private LeadClass $class) {}
+
     /** @param Closure(Request): Response $next */
     public function handle(Request $request, Closure $next): Response
     {
         $challenge = $request->route('challenge');
 
         $isClosed = $challenge instanceof Challenge && $challenge->safety_read_at === null;
-        if ($isClosed && $request->user() instanceof Device) {
+        $device = $request->user();
+        if ($isClosed && $device instanceof Device) {
+            // It is there and waits, and the room says so.
+            if ($device->group !== null && $request->isMethod('GET') && !$request->hasHeader('X-Beside')) {
+                $this->class->arrive($device->group, Station::Idea);
+            }
+
             return response()->view('devices.not-open', ['challenge' => $challenge]);
         }
 

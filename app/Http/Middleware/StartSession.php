@@ -34,7 +34,8 @@ final class StartSession extends Framework
         if ($request->isMethod('GET') && $request->headers->has(self::BESIDE)) {
             return;
         }
-        if ($request->cookies->has((string) config('session.cookie')) || $request->user() !== null) {
+        // One that somebody made up was not sealed by us, and is none by now.
+        if (is_string($request->cookies->get((string) config('session.cookie'))) || $request->user() !== null) {
             parent::saveSession($request);
         }
     }

@@ -10,6 +10,8 @@
             <x-field
                 name="password" :label="Text::of('account.edit.new_password')" type="password" autocomplete="new-password"
                 :hint="Text::of('account.edit.at_least_10_characters')" />
+            @if (auth()->user()->apiTokens()->whereNull('revoked_at')->exists())<label class="tick"><input type="hidden" name="end_tokens" value="0"><input
+                type="checkbox" name="end_tokens" value="1" checked>{{ Text::of('account.edit.end_tokens') }}</label>@endif
             <x-field name="password_confirmation" :label="Text::of('account.edit.new_password_again')" type="password" autocomplete="new-password" />
             <p class="actions"><button class="button do">{{ Text::of('account.edit.change_it') }}</button></p>
         </form>

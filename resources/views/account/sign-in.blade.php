@@ -9,6 +9,7 @@
                 {{ Text::of('account.sign_in.stay_signed_in_on_this_device') }}</label>
             <p class="actions"><button class="button do">{{ Text::of('account.sign_in.sign_in') }}</button><a class="button plain"
                 href="{{ route('register') }}">{{ Text::of('account.sign_in.create_an_account') }}</a>
+                <a class="button plain" href="{{ route('join') }}">{{ Text::of('account.sign_in.join_with_a_code') }}</a>
                 <a class="button plain" href="{{ route('privacy') }}">{{ Text::of('privacy.link') }}</a>
             </p>
         </form>

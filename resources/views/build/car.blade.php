@@ -247,7 +247,7 @@
                             <p>
                                 {!! Text::html('build.car.allowed_by', [
                                     'remark' => $say->say($breach->remark),
-                                    'user' => $allowance->user->name,
+                                    'user' => $allowance->user->name ?? __('frame.gone_device'),
                                     'reason' => $allowance->reason,
                                 ]) !!} <button class="button plain min-h-0 p-1">{{ Text::of('build.car.no_longer') }}</button>
                             </p>

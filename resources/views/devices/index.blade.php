@@ -1,4 +1,5 @@
 @php
+    use Illuminate\Support\Facades\Gate;
     use Skivo\Core\Challenge\DeviceRole;
     [$madeId, $token] = session('made', [null, null]);
     $reached = $addresses[0] ?? null;
@@ -24,6 +25,7 @@
             <p class="caution">{!! Text::html('device.index.tablets_cant_reach_skivo_yet_it') !!}</p>
         @endif
     </div></div>
+    @can('update', $challenge)
     <section class="form-part">
         <h2>{{ Text::of('device.index.let_in') }}</h2>
         <div class="grid gap-4">
@@ -65,6 +67,7 @@
             </div>
         </div>
     </section>
+    @endcan
     <section class="form-part">
         <h2>{{ Text::of('device.index.in_now') }}</h2>
         <div class="grid gap-4">
@@ -73,7 +76,7 @@
                 @foreach ($devices as $device)
                     <li>
                         <span><bdi>{{ $device->name }}</bdi>
-                        @if ($device->is_waiting)<form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="inline">@csrf
+                        @if ($device->is_waiting && Gate::allows('update', $challenge))<form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="inline">@csrf
                             @method('put')
                             <button class="button do"
                                 aria-label="{{ Text::of('room.let_in_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.let_in') }}</button>
@@ -89,21 +92,22 @@
                                 : $at(route('board', $token, false)) }}</a>@else<span class="num">{{ $token }}</span>@endif
                             <span class="small">{{ Text::of('device.index.shown_this_once_keep_it_or') }}</span></span>
                         @endif
-                        <form method="post" action="{{ route('devices.destroy', [$challenge, $device]) }}">@csrf
+                        @can('update', $challenge)<form method="post" action="{{ route('devices.destroy', [$challenge, $device]) }}">@csrf
                         @method('delete')<button class="button plain"
                             aria-label="{{ Text::of('device.index.cut_off',
                             ['device' => $device->name]) }}">{{ Text::of('device.index.cut_off_2') }}</button>
-                        </form>
+                        </form>@endcan
                     </li>
                 @endforeach
             </ul>
-            <form method="post" action="{{ route('devices.lock', $challenge) }}">@csrf @method('put')
+            @can('update', $challenge)<form method="post" action="{{ route('devices.lock', $challenge) }}">@csrf @method('put')
                 <input type="hidden" name="locked" value="{{ $challenge->groups_are_locked ? '0' : '1' }}"><button
                     class="button">{{ $challenge->groups_are_locked ? Text::of('device.index.let_groups_change_their_own_again')
                     : Text::of('device.index.lock_groups_look_change_nothing') }}</button>
-            </form>
+            </form>@endcan
         </div>
     </section>
+    @can('update', $challenge)
     <section class="form-part">
         <h2>{{ Text::of('device.index.board_and_instruments') }}</h2>
         <div class="flex flex-wrap gap-4">
@@ -118,4 +122,5 @@
                 <button class="button">{{ Text::of('device.index.make_a_token') }}</button></form>
         </div>
     </section>
+    @endcan
 </x-layout>

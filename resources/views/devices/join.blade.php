@@ -1,4 +1,9 @@
 <x-layout :title="Text::of('device.join.join')" :line="Text::of('device.join.with_the_code_that_the_adult')">
+    @if ($formerly !== null)
+        <div class="flash mt-4" role="status"><p>@if ($another)
+            {!! Text::html('device.join.another_goes_on', ['group' => $formerly->group?->name ?? '']) !!}@else{{
+            Text::of('device.join.was_cut_off') }}@endif</p></div>
+    @endif
     <form method="post" action="{{ route('join') }}" class="narrow-form py-6">
         @csrf
         <x-field

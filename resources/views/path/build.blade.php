@@ -12,7 +12,7 @@
     @if ($own->car->isEmpty())<p class="prose mt-1">{{ $words->say('at_build.no_car') }}</p>
     @else<p class="prose mt-1">{{ $open === [] ? $words->say('at_build.all_done')
         : $words->say($own->before === null ? 'at_build.lead' : 'at_build.only_the_change') }}</p>@endif
-    <ol class="build-steps path-steps">@foreach ($tasks as $task)
+    <ol class="build-steps path-steps" data-part="steps">@foreach ($tasks as $task)
         @php($isDone = in_array($task->step->value, $own->ticked, true))
         <li @class(['build-step', 'waits' => $task->step->waits(), 'is-done' => $isDone, 'is-next' => ($open[0] ?? null) === $task])
             id="step-{{ $steps->number($task) }}">

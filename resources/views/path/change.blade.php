@@ -16,7 +16,8 @@
         {{ CarWords::change($own->before, $own->car, $challenge->units) }}</p>@endif
     <h3 class="mt-4">{{ $words->say('change.pick') }}</h3>
     <ul class="change-parts">@foreach ($free === [] ? Step::ofCar() : $free as $step)
-        <li><a class="button" href="{{ route('cars.edit', [$challenge, $group, 'changed' => 1]) }}#{{ $step->value }}">{{ Label::of($step) }}</a></li>@endforeach</ul>
+        <li><a class="button" href="{{ route('cars.edit', [$challenge, $group, 'changed' => 1]) }}#{{ $step->value }}">{{
+            Label::of($step) }}</a></li>@endforeach</ul>
     <section class="mt-5" aria-labelledby="wish-title">
         <h3 id="wish-title">{{ $words->say('change.wishes') }}</h3>
         @if ($own->wishes()->isEmpty())<p class="small">{{ $words->say('change.no_wishes') }}</p>@endif

@@ -15,7 +15,7 @@
                 <li>{{ Text::of('plan.brief_helpers.one_change_at_a_time_with') }}</li>
             </ul></section>
             <section><h3>{{ Text::of('plan.brief_helpers.before_a_car_runs') }}</h3>
-                <ol>@foreach (\Skivo\Core\Car\CheckItem::cases() as $item)<li>{{ Label::of($item) }}: {{ lcfirst(Label::of($item, 'how')) }}
+                <ol>@foreach ($record->checksAsked() as $item)<li>{{ Label::of($item) }}: {{ lcfirst(Label::of($item, 'how')) }}
                     </li>@endforeach</ol></section>
             <section><h3>{{ Text::of('plan.brief_helpers.at_the_lane') }}</h3><ol>
                 <li>{{ Text::of('plan.brief_helpers.lane_and_run_out_are_clear') }}</li>

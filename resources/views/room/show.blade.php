@@ -4,7 +4,8 @@
 @endphp
 <x-layout :title="Text::of('room.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
     <div class="lead-in"><div><h2>{{ Text::of('room.heading') }}</h2><p class="small">{{ Text::of('room.lead') }}</p></div>
-        <p class="actions"><a class="button" href="{{ route('devices.cards', $challenge) }}">{{ Text::of('device.cards.table_cards') }}</a>
+        <p class="actions">@can('update', $challenge)<a class="button" href="{{ route('devices.cards', $challenge) }}">{{
+            Text::of('device.cards.table_cards') }}</a>@endcan
             <a class="button" href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a></p></div>
     <x-errors />
     <div data-room>
