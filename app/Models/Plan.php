@@ -22,6 +22,7 @@ use Skivo\Core\Session\Phase;
  * @property int $id
  * @property int $challenge_id
  * @property int $groups as planned, before they are named
+ * @property int|null $learners of all groups together; null while nobody said, and each has group_size
  * @property int $group_size
  * @property int $spares_percent
  * @property string $kit_chassis
@@ -67,6 +68,7 @@ final class Plan extends Model
 
     protected $casts = [
         'groups' => 'integer',
+        'learners' => 'integer',
         'group_size' => 'integer',
         'spares_percent' => 'integer',
         'nozzles_each' => 'integer',

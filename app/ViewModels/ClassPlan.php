@@ -58,7 +58,7 @@ final readonly class ClassPlan
         // As many as are planned; more where more have come.
         $this->class = new Headcount(
             max($plan->groups, $challenge->groups()->count()),
-            $plan->group_size,
+            $plan->learners ?? $plan->groups * $plan->group_size,
             $plan->spares_percent / 100,
             $challenge->lanes,
         );
@@ -221,6 +221,7 @@ final readonly class ClassPlan
                 default => $this->plan->bearings_by,
             },
             $this->plan->decorated_with,
+            $this->plan->by_mouth,
         );
     }
 

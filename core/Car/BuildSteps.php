@@ -23,6 +23,7 @@ final readonly class BuildSteps
      * @param float|null $nozzleM to which the nozzle is cut; null where it is not cut
      * @param Sets $bearings what they are held by
      * @param Sets $colour what the car is decorated with
+     * @param bool $byMouth whether balloons are filled by mouth, each child's own
      */
     public static function of(
         Kit $kit,
@@ -32,11 +33,12 @@ final readonly class BuildSteps
         Decoration $decoration = Decoration::None,
         Sets $bearings = Sets::Tape,
         Sets $colour = Sets::Paint,
+        bool $byMouth = false,
     ): self {
         $tasks = [
             ...self::chassis($kit, $layout, $bearings),
             ...self::axles($kit, $layout, $endPlayM),
-            ...($layout->source->blows() ? self::power($kit, $layout, $nozzleM) : []),
+            ...($layout->source->blows() ? self::power($kit, $layout, $nozzleM, $byMouth ? BuildTool::Breath : BuildTool::Pump) : []),
             ...($layout->source->winds() ? self::band($layout) : []),
         ];
 
@@ -116,6 +118,8 @@ final readonly class BuildSteps
             $form === ChassisForm::FoldedPlate => new BuildTask(BuildStep::FoldChassis, [], null, BuildHand::Child, $size),
             // A stick, and whatever is collected, is taken as it is.
             $form === ChassisForm::Stick, $form->isPierced(), $kit->has(PartKind::Chassis, PartTrait::Collected) => null,
+            // Wood is sawn, and not by a child.
+            $form === ChassisForm::Block => new BuildTask(BuildStep::CutChassis, [], BuildTool::Saw, BuildHand::Adult, $size),
             default => new BuildTask(BuildStep::CutChassis, [], BuildTool::Scissors, BuildHand::AdultBeside, $size),
         };
         $tasks = $made === null ? [] : [$made];
@@ -185,11 +189,11 @@ final readonly class BuildSteps
     }
 
     /** @return list<BuildTask> */
-    private static function power(Kit $kit, Layout $layout, ?float $nozzleM): array
+    private static function power(Kit $kit, Layout $layout, ?float $nozzleM, BuildTool $fills): array
     {
         $glues = $kit->usesHotGlue();
         $tasks = [
-            new BuildTask(BuildStep::StretchBalloon, [], BuildTool::Pump, BuildHand::Child),
+            new BuildTask(BuildStep::StretchBalloon, [], $fills, BuildHand::Child),
             new BuildTask(
                 BuildStep::JoinBalloon,
                 [BuildStep::CutNozzle, BuildStep::StretchBalloon],
@@ -197,7 +201,7 @@ final readonly class BuildSteps
                 $glues ? BuildHand::Adult : BuildHand::Child,
                 ['neck' => $layout->neckDepth ?? self::INTO_THE_NECK_M],
             ),
-            new BuildTask(BuildStep::Airtight, [BuildStep::JoinBalloon, BuildStep::JointSets], BuildTool::Pump, BuildHand::AdultBeside),
+            new BuildTask(BuildStep::Airtight, [BuildStep::JoinBalloon, BuildStep::JointSets], $fills, BuildHand::AdultBeside),
         ];
         if ($nozzleM !== null) {
             $tasks[] = new BuildTask(BuildStep::CutNozzle, [], BuildTool::Scissors, BuildHand::Child, ['nozzle' => $nozzleM]);
@@ -206,7 +210,7 @@ final readonly class BuildSteps
             $tasks[] = new BuildTask(BuildStep::JointSets, [BuildStep::JoinBalloon], null, BuildHand::Child);
         }
         $tasks[] = new BuildTask(BuildStep::PowerOn, [BuildStep::Roll, BuildStep::Airtight], BuildTool::Tape, BuildHand::Child);
-        $tasks[] = new BuildTask(BuildStep::Clearance, [BuildStep::PowerOn], BuildTool::Pump, BuildHand::AdultBeside);
+        $tasks[] = new BuildTask(BuildStep::Clearance, [BuildStep::PowerOn], $fills, BuildHand::AdultBeside);
 
         return $tasks;
     }

@@ -16,4 +16,6 @@ enum BuildTool: string
     case Pens = 'pens';
     case Paint = 'paint';
     case Pump = 'pump';
+    case Breath = 'breath';
+    case Saw = 'saw';
 }

@@ -7,10 +7,13 @@ namespace Skivo\Core\Session;
 /** How many a class's materials are for. */
 final readonly class Headcount
 {
-    /** @param float $spares as a share: 0.2 for a fifth more */
+    /**
+     * @param int $learners of all groups together: they need not be equally many
+     * @param float $spares as a share: 0.2 for a fifth more
+     */
     public function __construct(
         public int $groups,
-        public int $groupSize,
+        public int $learners,
         public float $spares,
         public int $lanes = 1,
     ) {}
@@ -19,7 +22,7 @@ final readonly class Headcount
     {
         return match ($per) {
             Per::Group => $this->groups,
-            Per::Learner => $this->groups * $this->groupSize,
+            Per::Learner => $this->learners,
             Per::Lane => $this->lanes,
             Per::WholeClass => 1,
         };

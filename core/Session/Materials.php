@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
+use Skivo\Core\Car\ChassisForm;
 use Skivo\Core\Car\Kit;
 use Skivo\Core\Car\Part;
 use Skivo\Core\Car\PartKind;
@@ -44,6 +45,7 @@ final readonly class Materials
         Sets $bearings = Sets::Tape,
         ?Sets $colour = null,
     ): self {
+        $form = $kit->part(PartKind::Chassis)->form;
         $glues = $kit->usesHotGlue() || $bearings === Sets::HotGlue;
         $of = static fn(PartKind $kind): array => ['part' => $kit->name($kind), 'alternatives' => self::others($kind, $kit)];
         $lines = [
@@ -79,8 +81,11 @@ final readonly class Materials
             ...($bearings === Sets::CraftGlue ? [new Material('craft-glue', 0.5, Per::Group)] : []),
             ...($colour === Sets::Paint ? [new Material('paint', 0.25, Per::Group), new Material('brushes', 2, Per::Group)] : []),
             new Material('scissors', 1, Per::Group),
+            new Material('ruler', 1, Per::Group),
+            ...($kit->usesSkewers() || !$form->carriesAxles() ? [new Material('cutters', 1, Per::WholeClass)] : []),
+            ...($form === ChassisForm::Block ? [new Material('saw', 1, Per::WholeClass)] : []),
             ...(
-                $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)
+                $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic) || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand) || $form->isPierced()
                     ? [new Material('pins', 2, Per::Group), new Material('putty', 1, Per::Group)]
                     : []
             ),

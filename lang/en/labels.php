@@ -423,9 +423,11 @@ return [
             'tape' => 'tape',
             'glue_gun' => 'glue gun, low temperature',
             'glue' => 'craft glue',
-            'pens' => 'pens and a ruler',
+            'pens' => 'pen and ruler',
             'paint' => 'paint and brush',
             'pump' => 'balloon pump',
+            'breath' => 'your own breath: nobody else’s balloon',
+            'saw' => 'saw and vice',
         ],
     ],
     'build_hand' => [

@@ -15,7 +15,7 @@ final class PreparingTest extends BrowserTestCase
             ->press('More rules')->fill('name', 'Nine at the quay')->fill('lanes', '2')->pick('award_fastest', '1')->fill('timed_length', '2 m')->press('Set the challenge');
 
         self::assertStringContainsString('To buy or collect', $browser->text());
-        $browser->fill('groups', '9')->fill('group_size', '4')->press('Save the materials');
+        $browser->fill('groups', '9')->fill('learners', '36')->press('Save the materials');
         self::assertStringContainsString('For 9 groups of 4, with 20 % spares', $browser->text());
         self::assertSame('44', $browser->text('tr:has([name=amount_wheels]) .big-figure'));
         // Another wheel is chosen, and the list follows by itself.

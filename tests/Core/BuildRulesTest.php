@@ -210,7 +210,7 @@ final class BuildRulesTest extends TestCase
 
     public function testAListFollowsTheKitAndTheNumbers(): void
     {
-        $class = new Headcount(9, 3, 0.2, 2);
+        $class = new Headcount(9, 30, 0.2, 2);
         $cuts = CutPlan::of(new Kit(), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 1, $class->cars());
         $total = static function (Materials $materials, string $key): ?int {
             foreach ($materials->lines as $line) {
@@ -225,7 +225,7 @@ final class BuildRulesTest extends TestCase
 
         // By hand: 9 × 1.2 = 10.8, so 11 cars: 44 wheels would be 43.2; 22 bearings in 11 straws and 11 for nozzles.
         self::assertSame(11, $class->cars());
-        self::assertSame([11, 44, 22, 22, 11, 27, 2, 5], array_map(static fn(string $key): ?int => $total($materials, $key), ['chassis', 'wheels', 'balloons', 'straws', 'skewers', 'eyes', 'stopwatch', 'tape']));
+        self::assertSame([11, 44, 22, 22, 11, 30, 2, 5], array_map(static fn(string $key): ?int => $total($materials, $key), ['chassis', 'wheels', 'balloons', 'straws', 'skewers', 'eyes', 'stopwatch', 'tape']));
         self::assertSame(['wheels'], array_map(static fn(Material $line): string => $line->key, $materials->early()));
         self::assertNull($materials->cost());
 
@@ -239,7 +239,7 @@ final class BuildRulesTest extends TestCase
 
     public function testAKitsLabelListsWhatLiesInIt(): void
     {
-        $class = new Headcount(9, 3, 0.2);
+        $class = new Headcount(9, 27, 0.2);
         $cuts = CutPlan::of(new Kit(), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 1, $class->cars());
         $contents = Materials::of(new Kit(), $class, $cuts);
         $keys = array_map(static fn(Material $line): string => $line->key, $contents->inKit());

@@ -11,6 +11,7 @@ use Skivo\Core\Car\BuildHand;
 use Skivo\Core\Car\BuildStep;
 use Skivo\Core\Car\BuildSteps;
 use Skivo\Core\Car\BuildTask;
+use Skivo\Core\Car\BuildTool;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Catalogue;
 use Skivo\Core\Car\CutSizes;
@@ -25,6 +26,9 @@ use Skivo\Core\Car\PartTrait;
 use Skivo\Core\Car\Sets;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Session\Booklet;
+use Skivo\Core\Session\Headcount;
+use Skivo\Core\Session\Material;
+use Skivo\Core\Session\Materials;
 
 /** The order in which a car is built: made from its parts, and without traps. */
 final class BuildStepsTest extends TestCase
@@ -127,6 +131,39 @@ final class BuildStepsTest extends TestCase
             }
             self::assertSame(range(1, $pages), array_values(array_filter($read, static fn(?int $page): bool => $page !== null)));
         }
+    }
+
+    /** Whatever a step is done with, the list for the kit has. */
+    public function testEveryToolOfAStepIsOnTheListOfMaterials(): void
+    {
+        $line = [
+            'cutters' => 'cutters', 'scissors' => 'scissors', 'pin' => 'pins', 'tape' => 'tape', 'glue_gun' => 'glue-gun', 'glue' => 'craft-glue',
+            'pens' => 'ruler', 'paint' => 'paint', 'pump' => 'pump', 'breath' => 'balloons', 'saw' => 'saw',
+        ];
+        self::assertEqualsCanonicalizing(array_column(BuildTool::cases(), 'value'), array_keys($line));
+        $class = new Headcount(9, 30, 0.2);
+        $names = static fn(PartKind $kind): array => array_map(static fn(Part $part): string => $part->name, (new Kit())->catalogue()->of($kind));
+        $seen = [];
+        foreach ($names(PartKind::Chassis) as $chassis) {
+            foreach ($names(PartKind::Wheel) as $wheels) {
+                foreach ($names(PartKind::Bearing) as $bearing) {
+                    foreach ([[Joint::ElasticBand, Sets::Tape, true], [Joint::HotGlue, Sets::CraftGlue, false]] as [$joint, $sets, $byMouth]) {
+                        $kit = new Kit($chassis, $wheels, $bearing, joint: $joint->value);
+                        $layout = Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit);
+                        $steps = BuildSteps::of($kit, $layout, 0.0015, 0.12, Decoration::Last, $sets, Sets::Paint, $byMouth);
+                        $listed = array_map(static fn(Material $line): string => $line->key, Materials::of($kit, $class, null, byMouth: $byMouth, bearings: $sets, colour: Sets::Paint)->lines);
+                        foreach ($steps->tasks as $task) {
+                            if ($task->tool !== null) {
+                                self::assertContains($line[$task->tool->value], $listed, "{$task->step->value} of {$chassis}, {$wheels}, {$bearing}");
+                                $seen[$task->tool->value] = true;
+                            }
+                        }
+                    }
+                }
+            }
+        }
+        self::assertArrayHasKey('saw', $seen);
+        self::assertArrayHasKey('breath', $seen);
     }
 
     private static function steps(

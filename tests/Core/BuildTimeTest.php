@@ -102,7 +102,7 @@ final class BuildTimeTest extends TestCase
 
     public function testWholePacksAreOrdered(): void
     {
-        $class = new Headcount(8, 3, 0.2);
+        $class = new Headcount(8, 24, 0.2);
         $caps = new Material('wheels', 4.0, Per::Group, isSpared: true, price: 0.1, pack: 25);
         self::assertSame([39, [2, 11]], [$caps->total($class), $caps->packs($class)]);
         self::assertEqualsWithDelta(5.0, $caps->cost($class), 1e-9, 'packs are paid whole');

@@ -75,7 +75,7 @@ final class BuildStepsPagesTest extends FeatureTestCase
     {
         $challenge = $this->challengeWithSafety();
         $path = "/challenges/{$challenge->id}/plan/materials";
-        $sent = ['groups' => 8, 'group_size' => 3, 'spares_percent' => 20, 'by_mouth' => 0, 'latex_free' => 0, 'kit_chassis' => 'corrugated card', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'drinking straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band', 'price_wheels' => '0,10', 'pack_wheels' => '25'];
+        $sent = ['groups' => 8, 'learners' => 24, 'spares_percent' => 20, 'by_mouth' => 0, 'latex_free' => 0, 'kit_chassis' => 'corrugated card', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'drinking straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band', 'price_wheels' => '0,10', 'pack_wheels' => '25'];
         $this->put($path, $sent)->assertSessionHasNoErrors();
         $this->get($path)->assertSee('order 2 packs, 11 over')->assertSee('5.00');
         $this->from($path)->put($path, ['pack_wheels' => 'some'] + $sent)->assertSessionHasErrors(['pack_wheels' => 'A pack must be a whole number from 1 to 10,000.']);

@@ -67,7 +67,7 @@ final class FirstDayTest extends FeatureTestCase
     public function testTheMaterialsFollowTheKitThatWasChosen(): void
     {
         $challenge = Scenario::challenge($this->educator, ['free_steps' => ['nozzle']]);
-        $kit = ['groups' => '9', 'group_size' => '3', 'spares_percent' => '0', 'by_mouth' => '1', 'latex_free' => '0', 'kit_chassis' => 'paper cup', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'wide straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band'];
+        $kit = ['groups' => '9', 'learners' => '27', 'spares_percent' => '0', 'by_mouth' => '1', 'latex_free' => '0', 'kit_chassis' => 'paper cup', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'wide straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band'];
         $path = "/challenges/{$challenge->id}/plan/materials";
         $this->put($path, $kit)->assertSessionHasNoErrors();
         $list = fn(): string => strip_tags((string) $this->get($path)->getContent());

@@ -24,7 +24,7 @@ final class MaterialsRequest extends FormRequest
     {
         $rules = [
             'groups' => ['required', 'integer', 'between:1,40'],
-            'group_size' => ['required', 'integer', 'between:1,12'],
+            'learners' => ['required', 'integer', 'between:1,480'],
             'spares_percent' => ['required', 'integer', 'between:0,200'],
             'by_mouth' => ['required', 'boolean'],
             'latex_free' => ['required', 'boolean'],
@@ -47,7 +47,7 @@ final class MaterialsRequest extends FormRequest
     {
         return [
             'groups.*' => Text::of('plan.form.groups_must_be_a_whole_number'),
-            'group_size.*' => Text::of('plan.form.learners_in_a_group_must_be'),
+            'learners.*' => Text::of('plan.form.learners_must_be'),
             'spares_percent.*' => Text::of('plan.form.spares_must_be_a_whole_number'),
             'amount_*.*' => Text::of('plan.form.an_amount_must_be_a_number'),
             'pack_*.*' => Text::of('plan.form.a_pack_must_be'),
@@ -70,7 +70,7 @@ final class MaterialsRequest extends FormRequest
     {
         return ['collect_by' => $this->date('collect_by', 'Y-m-d')] + $this->safe()->only(
             [
-                'groups', 'group_size', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint',
+                'groups', 'learners', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint',
             ],
         );
     }

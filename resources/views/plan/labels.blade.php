@@ -25,7 +25,8 @@
                 <ul>@foreach ($contents as [$name, $count])<li><span class="num">{{ $count }}
                 ×</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span>
                     </li>@endforeach</ul>
-                @if ($isForHome)<p class="small mt-2"><strong>{{ Text::of('plan.labels.from_home') }}</strong> {{ Text::of('plan.labels.from_home_what') }}</p>
+                @if ($isForHome)<p class="small mt-2"><strong>{{ Text::of('plan.labels.from_home') }}</strong> {{
+                    Text::of('plan.labels.from_home_what', ['pump' => $plan->plan->by_mouth ? '' : Text::of('plan.labels.from_home_pump')]) }}</p>
                 <p class="small mt-1">{{ Text::of('plan.labels.send_back') }}</p>@endif
             </section>
         @endforeach

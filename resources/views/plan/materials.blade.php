@@ -35,7 +35,7 @@
                     Text::of('plan.materials.groups_are_in', ['count' => $record->groups->count()]) :
                     Text::of('plan.materials.as_many_as_you_expect')"
                     />
-                <x-field name="group_size" :label="Text::of('plan.materials.learners_in_a_group')" :value="$plan->plan->group_size" inputmode="numeric" />
+                <x-field name="learners" :label="Text::of('plan.materials.learners')" :value="$class->learners" inputmode="numeric" />
                 <x-field
                     name="spares_percent" :label="Text::of('plan.materials.spares_in_percent')"
                     :value="$plan->plan->spares_percent" inputmode="numeric"
@@ -76,7 +76,7 @@
                         {{ Text::of('plan.materials.for_of_with_spares_amounts_are', [
                             'groups' => $class->groups,
                             'groups_word' => Text::plural('plan.materials.group_groups', $class->groups),
-                            'group_size' => $class->groupSize,
+                            'learners' => $class->learners,
                             'spares_percent' => $plan->plan->spares_percent,
                         ]) }}
                     </p>
@@ -108,7 +108,7 @@
                     <thead><tr><th scope="col">{{ Text::of('plan.materials.item') }}</th>
                             <th scope="col" class="num whitespace-nowrap">{{ Text::of('plan.materials.in_all') }}</th>
                             <th scope="col"><span class="sr-only">{{ Text::of('plan.materials.unit') }}</span></th>
-                            <th scope="col" class="no-print">{{ Text::of('plan.materials.amount') }}</th>
+                            <th scope="col" class="no-print">{{ Text::of('plan.materials.for_each') }}</th>
                             <th scope="col" class="no-print">{{ Text::of('plan.materials.price_of_one') }}</th>
                             <th scope="col" class="no-print">{{ Text::of('plan.materials.pack_of') }}</th>
                             <th scope="col" class="num">{{ Text::of('plan.materials.cost') }}</th>
@@ -215,10 +215,10 @@
                 @csrf
                 <div class="form-grid">
                     <x-field name="name" :label="Text::of('plan.materials.item')" maxlength="80" />
-                    <x-field name="amount" :label="Text::of('plan.materials.amount')" inputmode="decimal" />
+                    <x-field name="amount" :label="Text::of('plan.materials.how_many')" inputmode="decimal" />
                     <div class="field"><label for="f-per">{{ Text::of('plan.materials.for_each') }}</label>
                         <select id="f-per" name="per" class="input">@foreach (Per::cases() as $each)
-                            <option value="{{ $each->value }}" @selected(old('per') === $each->value)>{{ Label::of($each) }}
+                            <option value="{{ $each->value }}" @selected(old('per', Per::WholeClass->value) === $each->value)>{{ Label::of($each) }}
                             </option>@endforeach</select></div>
                     <x-field
                         name="unit" :label="Text::of('plan.materials.counted_in')" optional maxlength="40"
