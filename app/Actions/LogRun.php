@@ -35,7 +35,7 @@ final class LogRun
                 return $already;
             }
             $car = $group->carToRun();
-            $twin = $isAnother ? null : $this->twin($car, $record, $by);
+            $twin = $isAnother ? null : self::twin($car, $record, $by);
             if ($twin !== null) {
                 throw new LooksLikeOneRunException($twin);
             }
@@ -58,7 +58,7 @@ final class LogRun
     }
 
     /** What somebody else logged for the same car just now, and which may be the same run. */
-    private function twin(Car $car, RunRecord $record, Actor $by): ?Act
+    public static function twin(Car $car, RunRecord $record, Actor $by): ?Act
     {
         $mine = $by->columns();
         $recent = Act::query()->where('kind', 'logged')->where('made_at', '>', now()->subSeconds(self::SAME_WITHIN_S))

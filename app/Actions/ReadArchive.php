@@ -4,23 +4,32 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Archive\ArchiveRules;
 use App\Archive\ArchiveTables;
+use App\Archive\ChallengeArchive;
 use App\Archive\Numbers;
 use App\Archive\UnreadableArchiveException;
 use App\Models\Challenge;
 use App\Models\Photo;
 use App\Models\User;
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Throwable;
 use ZipArchive;
 
 /** Stores a challenge from its archive, beside whatever is there: all of it, or nothing. */
 final class ReadArchive
 {
-    /** An archive unpacks to no more than this (bytes): beyond, it is no class. */
+    /** An archive unpacks to no more than this (bytes), whatever it says of itself: beyond, it is no class. */
     private const LARGEST = 400_000_000;
-    private const MOST_ROWS = 500_000;
+    private const LARGEST_TABLE = 24_000_000;
+    private const LARGEST_PICTURE = 12_000_000;
+    private const LARGEST_PACKAGE = 1_000_000;
+    private const MOST_ROWS = 50_000;
+    private const MOST_COLUMNS = 120;
+
+    /** What was unpacked so far (bytes). */
+    private int $unpacked = 0;
 
     /** @throws UnreadableArchiveException where the file is none, or not whole */
     public function __invoke(string $file, User $for): Challenge
@@ -30,22 +39,46 @@ final class ReadArchive
             throw new UnreadableArchiveException('not_a_zip');
         }
         try {
-            $size = 0;
-            for ($i = 0; $i < $zip->numFiles; $i++) {
-                $size += (int) ($zip->statIndex($i)['size'] ?? 0);
-            }
-            $package = json_decode((string) $zip->getFromName('datapackage.json'), true);
-            if ($size > self::LARGEST || !is_array($package) || ($package['name'] ?? null) !== 'skivo-challenge') {
-                throw new UnreadableArchiveException($size > self::LARGEST ? 'too_large' : 'not_an_archive');
+            $this->unpacked = 0;
+            $package = json_decode((string) $this->entry($zip, 'datapackage.json', self::LARGEST_PACKAGE), true, 32);
+            if (!is_array($package) || ($package['name'] ?? null) !== 'skivo-challenge') {
+                throw new UnreadableArchiveException('not_an_archive');
             }
 
-            return DB::transaction(fn(): Challenge => $this->store($zip, $for));
-        } catch (QueryException $wrong) {
-            // What the database refuses was not written by Skivo, or was changed since.
+            return DB::transaction(function () use ($zip, $for): Challenge {
+                $challenge = $this->store($zip, $for);
+                ArchiveRules::hold($challenge);
+
+                return $challenge;
+            });
+        } catch (UnreadableArchiveException $unreadable) {
+            throw $unreadable;
+        } catch (Throwable $wrong) {
+            // What the database refuses, or the pages could not show, was not written by Skivo, or was changed since.
             throw new UnreadableArchiveException('does_not_fit', previous: $wrong);
         } finally {
             $zip->close();
         }
+    }
+
+    /** What an entry holds; null where there is none. It is unpacked no farther than it may be large (bytes). */
+    private function entry(ZipArchive $zip, string $name, int $largest): ?string
+    {
+        $stream = $zip->getStream($name);
+        if ($stream === false) {
+            return null;
+        }
+        try {
+            $held = (string) stream_get_contents($stream, $largest + 1);
+        } finally {
+            fclose($stream);
+        }
+        $this->unpacked += strlen($held);
+        if (strlen($held) > $largest || $this->unpacked > self::LARGEST) {
+            throw new UnreadableArchiveException('too_large');
+        }
+
+        return $held;
     }
 
     private function store(ZipArchive $zip, User $for): Challenge
@@ -53,7 +86,7 @@ final class ReadArchive
         $numbers = new Numbers();
         $first = null;
         $colleagues = [];
-        foreach (self::table($zip, 'people') as $person) {
+        foreach ($this->table($zip, 'people') as $person) {
             $first ??= $person['id'];
             $numbers->set('users', (string) $person['id'], $for->id);
             $colleagues[(string) $person['id']] = $person['id'] === $first ? null : (string) $person['name'];
@@ -61,7 +94,7 @@ final class ReadArchive
         $id = null;
         $later = [];
         foreach (array_keys(ArchiveTables::TABLES) as $table) {
-            $rows = self::table($zip, $table);
+            $rows = $this->table($zip, $table);
             $key = ArchiveTables::key($table);
             $columns = ArchiveTables::columns($table);
             foreach ($rows as $row) {
@@ -75,6 +108,7 @@ final class ReadArchive
             }
             foreach ($rows as $row) {
                 $row = array_intersect_key($row, $columns);
+                ArchiveRules::ofRow($row, $columns);
                 $by = $colleagues[(string) ($row['user_id'] ?? '')] ?? null;
                 $new = $numbers->of($table, $row);
                 if ($by !== null && isset($columns['device_id'])) {
@@ -99,7 +133,7 @@ final class ReadArchive
                     continue;
                 }
                 if ($table === 'home_items' && $new['kind'] === 'photo') {
-                    $new['jpeg'] = DB::raw("decode('" . base64_encode(self::photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')");
+                    $new['jpeg'] = DB::raw("decode('" . base64_encode($this->photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')");
                 }
                 DB::table($table)->insert($new);
                 $id ??= $table === 'challenges' ? (int) $new['id'] : null;
@@ -132,14 +166,14 @@ final class ReadArchive
     private function picture(ZipArchive $zip, string $entry, array $row): void
     {
         DB::insert('INSERT INTO pictures (entry_id, jpeg, width, height) VALUES (?, decode(?, \'base64\'), ?, ?)', [
-            $row['entry_id'], base64_encode(self::photo($zip, "pictures/{$entry}.jpg")), $row['width'], $row['height'],
+            $row['entry_id'], base64_encode($this->photo($zip, "pictures/{$entry}.jpg")), $row['width'], $row['height'],
         ]);
     }
 
     /** What is kept is a picture and nothing else; as Skivo wrote it, it is kept byte for byte. */
-    private static function photo(ZipArchive $zip, string $name): string
+    private function photo(ZipArchive $zip, string $name): string
     {
-        $jpeg = (string) $zip->getFromName($name);
+        $jpeg = (string) $this->entry($zip, $name, self::LARGEST_PICTURE);
         $path = (string) tempnam(sys_get_temp_dir(), 'picture');
         try {
             file_put_contents($path, $jpeg);
@@ -162,19 +196,23 @@ final class ReadArchive
     /**
      * @return list<array<string, mixed>> null for what is empty
      */
-    private static function table(ZipArchive $zip, string $table): array
+    private function table(ZipArchive $zip, string $table): array
     {
-        $stream = $zip->getStream("data/{$table}.csv");
-        if ($stream === false) {
-            throw new UnreadableArchiveException('not_whole');
-        }
+        $held = $this->entry($zip, "data/{$table}.csv", self::LARGEST_TABLE) ?? throw new UnreadableArchiveException('not_whole');
+        $stream = fopen('php://temp', 'w+') ?: throw new UnreadableArchiveException('not_whole');
+        fwrite($stream, $held);
+        rewind($stream);
         $rows = [];
         $header = fgetcsv($stream, null, ',', '"', '');
+        if (!is_array($header) || count($header) > self::MOST_COLUMNS) {
+            throw new UnreadableArchiveException('not_whole');
+        }
+        $names = array_map(strval(...), $header);
         while (($cells = fgetcsv($stream, null, ',', '"', '')) !== false) {
-            if (!is_array($header) || count($header) !== count($cells) || count($rows) >= self::MOST_ROWS) {
+            if (count($header) !== count($cells) || count($rows) >= self::MOST_ROWS) {
                 throw new UnreadableArchiveException('not_whole');
             }
-            $rows[] = array_combine(array_map(strval(...), $header), array_map(static fn(?string $cell): ?string => $cell === '' ? null : $cell, $cells));
+            $rows[] = array_combine($names, array_map(static fn(?string $cell): ?string => $cell === null || $cell === '' ? null : ChallengeArchive::unescaped($cell), $cells));
         }
         fclose($stream);
 

@@ -14,6 +14,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
 use Skivo\Core\Exchange\ClassWriter;
+use Skivo\Core\Exchange\Csv;
 use stdClass;
 use ZipArchive;
 
@@ -197,12 +198,24 @@ final readonly class ChallengeArchive
             fputcsv($out, array_map(static fn(mixed $cell): string => match (true) {
                 $cell === null => '',
                 is_bool($cell) => $cell ? 'true' : 'false',
+                is_string($cell) => self::escaped($cell),
                 default => (string) (is_scalar($cell) ? $cell : ''),
             }, array_values($row)), ',', '"', '');
         }
         rewind($out);
 
         return (string) stream_get_contents($out);
+    }
+
+    /** As exports have it: what a spreadsheet would run as a formula is a text. Numbers, whatever their sign, are none. */
+    public static function escaped(string $cell): string
+    {
+        return is_numeric($cell) ? $cell : Csv::text($cell);
+    }
+
+    public static function unescaped(string $cell): string
+    {
+        return $cell[0] === "'" && Csv::text(substr($cell, 1)) === $cell ? substr($cell, 1) : $cell;
     }
 
     /** @param array<string, mixed> $of */

@@ -14,6 +14,8 @@ final readonly class ResidualsDrawing
     public const LEFT = 190;
     private const ROW = 24;
     private const TOP = 34;
+    /** Half of what stands at the scale's end needs so much (px). */
+    private const RIGHT = 40;
     private const LEAST_SHOWN = 0.25;
     private const MOST_SHOWN = 1.0;
 
@@ -48,7 +50,7 @@ final readonly class ResidualsDrawing
 
     public function x(float $share): float
     {
-        $half = (self::WIDTH - self::LEFT) / 2;
+        $half = (self::WIDTH - self::LEFT - self::RIGHT) / 2;
 
         return round(self::LEFT + $half + max(-self::BEYOND, min(self::BEYOND, $share / $this->most)) * ($half - 20), 1);
     }

@@ -49,7 +49,7 @@ final readonly class GoalWords
         };
     }
 
-    /** What the numbers of a table are, as in "Distances in cm". */
+    /** What the numbers of a table are, as in "Distances (cm)". */
     public static function figures(Goal $goal, UnitSystem $units): string
     {
         $unit = $units->symbol($goal->scale());

@@ -11,10 +11,14 @@ use Skivo\Core\Car\CarAttribute;
 /** The names of what the core knows by codes. */
 final readonly class Label
 {
-    /** @param string $what of it is named: its label, or what else lang/en/labels.php has of its class */
+    /**
+     * @param string $what of it is named: its label, or what else lang/en/labels.php has of its class
+     *
+     * @throws \LogicException where lang/ has no such line
+     */
     public static function of(\UnitEnum|BenchField $code, string $what = 'label'): string
     {
-        return (string) __(self::key($code, $what));
+        return Text::of(self::key($code, $what));
     }
 
     /**

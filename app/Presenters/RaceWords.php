@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
+use App\Models\Group;
 use App\Models\RaceEvent;
+use App\ViewModels\ClassRecord;
 use App\ViewModels\RaceOffer;
 use App\ViewModels\RaceReading;
 use Skivo\Core\Measurement\Scale;
@@ -213,5 +215,16 @@ final readonly class RaceWords
             $chance < 0.01 => Text::of('race.chances.hardly'),
             default => Text::of('race.chances.one_in', ['count' => (int) round(1 / $chance)]),
         };
+    }
+
+    /** Whom the race is too long for; null where every car reaches its end by its mean, or it has none. */
+    public static function fallShort(ClassRecord $record, ?float $lengthM): ?string
+    {
+        $short = array_keys(array_filter(RaceOffer::means($record), static fn(float $mean): bool => $lengthM !== null && $mean < $lengthM - 1e-9));
+        $names = array_values(array_map(static fn(Group $group): string => $group->name, $record->groups->whereIn('id', $short)->all()));
+
+        return $names === [] || $lengthM === null ? null : Text::of('race.fits.fall_short', [
+            'names' => Lists::and($names), 'length' => $record->challenge->units->show($lengthM, Scale::Lane),
+        ]);
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Challenge\RunKind;
 
 /** An educator's challenges and those of colleagues who let them in, newest first, with how far each is and where its groups' best runs ended. */
 final readonly class ChallengeList
@@ -31,7 +32,8 @@ final readonly class ChallengeList
             ->leftJoin('cars', 'cars.group_id', '=', 'groups.id')
             ->leftJoin(
                 'runs',
-                static fn($join) => $join->on('runs.car_id', '=', 'cars.id')->whereNull('runs.deleted_at')->whereNull('runs.void_reason'),
+                static fn($join) => $join->on('runs.car_id', '=', 'cars.id')->whereNull('runs.deleted_at')->whereNull('runs.void_reason')
+                    ->where('runs.kind', '<>', RunKind::Practice),
             )
             ->whereIn('groups.challenge_id', $all->pluck('id'))
             ->whereNull('groups.deleted_at')

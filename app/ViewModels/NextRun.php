@@ -41,7 +41,7 @@ final readonly class NextRun
         $rounds = $challenge->timed_rounds;
         $timedLeft = $next === null ? $tries->timedLeft($rounds) : 0;
 
-        $asTry = Text::of('run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]);
+        $asTry = Text::of($tries->next() > $tries->allowed ? 'run.try_beyond' : 'run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]);
 
         return new self(
             match (true) {

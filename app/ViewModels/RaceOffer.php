@@ -8,6 +8,7 @@ use App\Models\Group;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Race\Lot;
 use Skivo\Core\Race\RaceChances;
 use Skivo\Core\Race\RaceKind;
@@ -19,6 +20,10 @@ final readonly class RaceOffer
 {
     /** So many classes as this one may be, over which chances are taken. */
     private const DRAWS = 200;
+
+    /** Over so much (m) a class races where nothing else is known, and over no less than that. Common practice, no source. */
+    private const USUAL_M = 3.0;
+    private const SHORTEST_M = 0.5;
 
     private const KEEP_SECONDS = 86_400;
 
@@ -77,6 +82,36 @@ final readonly class RaceOffer
     public function mostForAll(): int
     {
         return RaceTime::mostFor(RaceKind::RoundRobin, 1, $this->lanes, $this->heatMin, $this->repairMin, $this->minutes);
+    }
+
+    /** @return array<int, float> how far each car goes by the mean of its tries (m), by the id of its group, those that ran alone */
+    public static function means(ClassRecord $record): array
+    {
+        $means = [];
+        foreach ($record->groups as $group) {
+            $sample = $group->is_withdrawn ? null : $record->tries($group->currentCar())->distances();
+            if ($sample !== null) {
+                $means[$group->id] = $sample->mean();
+            }
+        }
+
+        return $means;
+    }
+
+    /** A length that every car reaches by its mean (m): the timed length of the class where that is one; null where nobody goes so far that racing across a line is a race. */
+    public static function lengthM(ClassRecord $record): ?float
+    {
+        $challenge = $record->challenge;
+        $usual = $challenge->timed_length?->quantity->si() ?? min(self::USUAL_M, $challenge->lane_length->quantity->si());
+        $means = self::means($record);
+        $least = $means === [] ? $usual : min($means);
+        if ($least >= $usual) {
+            return $usual;
+        }
+        $step = $challenge->units === UnitSystem::Metric ? 0.1 : 0.3048 / 2;
+        $length = floor($least / $step + 1e-9) * $step;
+
+        return $length < self::SHORTEST_M ? null : $length;
     }
 
     /** How far a race is from the truth in this class; null before its tries show how they scatter. */

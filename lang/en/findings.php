@@ -128,7 +128,7 @@ return [
         'own_t_interval' => 'By its own tries alone',
         'outside_their_bands' => 'Outside their bands',
         'how_claims_are_judged' => 'How claims are judged',
-        'so_many_were_looked_at' => ':count things could have been said of this class’s choices beside its question.',
+        'so_many_were_looked_at' => 'One thing could have been said of this class’s choices beside its question.|:count things could have been said of this class’s choices beside its question.',
         'the_class_as_json' => 'The whole class as JSON, for tools of your own',
         'what_like_cars_are' => 'Cars are compared for one choice where all kinds of parts are the same: the versions of one group’s car, or one car of each group. Sizes that differ are allowed for by the model, with half of that as its error; a car that would need more than 15 % is left out. Groups are the witnesses: no group counts twice.',
     ],

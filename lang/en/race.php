@@ -61,6 +61,7 @@ return [
         'too_long' => 'too long for :minutes min',
         'best_of_three' => ':kind, best of three',
         'all' => '{0} In :minutes min, everyone against everyone doesn’t fit even two cars.|[1,*] In :minutes min, everyone against everyone fits :count cars.',
+        'fall_short' => 'By their means :names stop before :length. Race over less, or let who goes farther win.',
         'too_few' => 'Choose at least two cars.',
     ],
     'chances' => [

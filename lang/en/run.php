@@ -223,6 +223,7 @@ return [
         'corrected_the_old_values_stay_on' => 'Corrected. The old values stay on record below the run.',
         'taken_back' => 'Taken back: :load.',
         'back_on_record' => 'Back on record: :load.',
+        'its_group_is_removed' => ':group has been removed. Put the group back first; then this can be undone.',
         'there_is_nothing_to_take_back' => 'There is nothing to take back.',
     ],
     'form' => [
@@ -270,11 +271,11 @@ return [
         'less_straight' => 'less straight',
         'farther_off' => 'farther off',
         'less_loaded' => 'less loaded',
-        'distances_in' => 'Distances in :unit',
-        'times_in' => 'Times in :unit',
-        'drift_for_the_distance_in' => 'Drift for the distance, in :unit',
-        'distances_from_the_mark_in' => 'Distances from the mark, in :unit',
-        'loads_in' => 'Loads in :unit',
+        'distances_in' => 'Distances (:unit)',
+        'times_in' => 'Times (:unit)',
+        'drift_for_the_distance_in' => 'Drift for the distance (:unit)',
+        'distances_from_the_mark_in' => 'Distances from the mark (:unit)',
+        'loads_in' => 'Loads (:unit)',
         'no_run' => 'no run',
         'no_time' => 'no time',
         'no_drift' => 'no drift',
@@ -395,6 +396,7 @@ return [
     'needs' => [
         'time' => 'a time',
     ],
+    'try_beyond' => 'try :try',
     'try_of' => 'try :try of :allowed',
     'timed_of' => 'timed run :n of :all',
     'timed' => [

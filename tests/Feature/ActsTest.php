@@ -20,6 +20,41 @@ use Skivo\Core\Measurement\Unit;
 /** What is done at the lane, by several people: corrected, undone, typed twice, in other units. */
 final class ActsTest extends FeatureTestCase
 {
+    /** What is implausible and like another's besides is asked about once, with both reasons, and is then logged. */
+    public function testOneQuestionNamesAllThatIsToBeAsked(): void
+    {
+        $challenge = $this->class();
+        [$helper] = Device::join($challenge, DeviceRole::Log, 'Lane 2');
+        $this->log($challenge, 'Keel', ['distance' => '14', 'confirmed' => 'distance'])->assertSessionHasNoErrors();
+        $this->atDevice($helper);
+        $sent = ['id' => (string) Str::uuid7(), 'group' => $this->named($challenge, 'Keel')->id, 'distance' => '14'];
+        $asked = $this->postJson("/challenges/{$challenge->id}/runs", $sent)->assertStatus(409)->json('questions');
+        self::assertSame(['distance', 'same_run'], array_keys($asked));
+        $this->postJson("/challenges/{$challenge->id}/runs", ['confirmed' => 'distance,same_run'] + $sent)->assertCreated();
+        // On a page without scripts as well: what was answered stays answered.
+        $sent['id'] = (string) Str::uuid7();
+        $page = (string) $this->followingRedirects()->post("/challenges/{$challenge->id}/runs", ['confirmed' => 'practice'] + $sent)->getContent();
+        self::assertMatchesRegularExpression('/name="confirmed" value="practice,distance/', $page);
+    }
+
+    public function testUndoAfterTheGroupWasRemovedSaysSo(): void
+    {
+        $challenge = $this->class();
+        $this->log($challenge, 'Keel', ['distance' => '141'])->assertSessionHasNoErrors();
+        $keel = $this->named($challenge, 'Keel');
+        $run = $challenge->runs()->where('distance_m', 1.41)->sole();
+        $keel->delete();
+        $this->post("/challenges/{$challenge->id}/undo")->assertRedirect()->assertSessionHas('status', 'Keel has been removed. Put the group back first; then this can be undone.');
+        self::assertFalse($run->refresh()->trashed());
+        $keel->restore();
+        $this->post("/challenges/{$challenge->id}/undo")->assertRedirect();
+        self::assertTrue($run->refresh()->trashed());
+        // The same of a group that was sent to the table.
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/order", ['is_repairing' => '1']);
+        $keel->delete();
+        $this->post("/challenges/{$challenge->id}/undo")->assertRedirect()->assertSessionHas('status');
+    }
+
     public function testACorrectionChangesOnlyWhatItsFormShows(): void
     {
         $challenge = $this->class();

@@ -136,6 +136,66 @@ final class ArchiveTest extends FeatureTestCase
         self::assertSame($before, Challenge::query()->count());
     }
 
+    /** What could not have been typed does not come in by an archive, however the archive says it. */
+    public function testAnArchiveIsHeldByTheRulesOfTheForms(): void
+    {
+        $challenge = $this->class();
+        $good = $this->taken($challenge->id, 'class.zip');
+        $before = Challenge::query()->count();
+        $sent = fn(string $file): ?string => $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->getSession()->get('errors')?->first('archive');
+        $with = fn(string $table, string $pattern, string $by): string => $this->changed($good, static function (ZipArchive $zip) use ($table, $pattern, $by): void {
+            $held = (string) $zip->getFromName("data/{$table}.csv");
+            $made = (string) preg_replace($pattern, $by, $held, 1);
+            self::assertNotSame($held, $made, $pattern);
+            $zip->addFromString("data/{$table}.csv", $made);
+        });
+        foreach ([
+            'a huge tolerance' => $with('challenges', '/,\{\},/', ',"{""end-play"":{""least"":1e308}}",'),
+            'no JSON' => $with('challenges', '/,\{\},/', ',{nothing of the kind,'),
+            'a bore of five metres' => $with('cars', '/(""nozzle_bore"": \{""si"": )[^,}]+/', '${1}5.0'),
+        ] as $what => $file) {
+            self::assertSame('Something in this archive does not fit together. Nothing was stored.', $sent($file), $what);
+        }
+        self::assertSame($before, Challenge::query()->count());
+    }
+
+    /** A small file that unpacks to a large one is refused before it fills the machine, wherever in it that lies. */
+    public function testABombIsRefusedBeforeItIsUnpacked(): void
+    {
+        $good = $this->taken($this->class()->id, 'class.zip');
+        $before = Challenge::query()->count();
+        $sent = fn(string $file): ?string => $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->getSession()->get('errors')?->first('archive');
+        foreach ([
+            'one long cell' => ['data/runs.csv', str_repeat('a', 60_000_000)],
+            'many rows' => ['data/acts.csv', "id\n" . str_repeat("1\n", 200_000)],
+            'many columns' => ['data/groups.csv', str_repeat('a,', 200_000) . "a\n"],
+            'a package' => ['datapackage.json', str_repeat('[', 3_000_000)],
+        ] as $what => [$name, $bytes]) {
+            $peak = memory_get_usage();
+            memory_reset_peak_usage();
+            $bomb = $this->changed($good, static fn(ZipArchive $zip) => $zip->addFromString($name, $bytes));
+            self::assertLessThan(400_000, filesize($bomb));
+            self::assertContains($sent($bomb), ['This archive is too large to be a class.', 'A part of this archive is missing or was changed. Nothing was stored.'], $what);
+            self::assertLessThan(160_000_000, memory_get_peak_usage() - $peak, $what);
+        }
+        self::assertSame($before, Challenge::query()->count());
+    }
+
+    /** Somebody may open a table of an archive in a spreadsheet: what a child called their car is no formula there. */
+    public function testATextIsNoFormulaInAnArchiveAndComesBackAsItWas(): void
+    {
+        $challenge = $this->class();
+        $names = ['=1+1', "'=2", '-bow-'];
+        foreach ($names as $at => $name) {
+            DB::table('groups')->where('challenge_id', $challenge->id)->where('position', $challenge->groups()->orderBy('position')->pluck('position')[$at])->update(['name' => $name]);
+        }
+        $file = $this->taken($challenge->id, 'class.zip');
+        $cells = array_column(self::table(self::files($file)['data/groups.csv']), 'name');
+        self::assertSame(["'=1+1", "''=2", "'-bow-"], array_slice($cells, 0, 3));
+        $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->assertSessionHasNoErrors();
+        self::assertSame($names, Challenge::query()->latest('id')->firstOrFail()->groups()->orderBy('position')->limit(3)->pluck('name')->all());
+    }
+
     public function testAllOfOnesOwnComesInOneFile(): void
     {
         $this->class();

@@ -63,11 +63,11 @@ final class PlanTest extends FeatureTestCase
     {
         $challenge = Scenario::challenge($this->educator);
         $path = "/challenges/{$challenge->id}/plan/materials";
-        $this->get($path)->assertOk()->assertSee('For 8 groups of 3')->assertSee('Start collecting now');
+        $this->get($path)->assertOk()->assertSee('For 24 learners in 8 groups')->assertSee('Start collecting now');
         $typed = ['groups' => '9', 'learners' => '27', 'spares_percent' => '20', 'by_mouth' => '0', 'latex_free' => '0', 'kit_chassis' => 'foam board', 'kit_wheels' => 'bottle caps',
             'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'drinking straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'hot glue'];
         $this->put($path, $typed + ['amount_wheels' => '5', 'price_wheels' => '0,25', 'amount_bands' => '', 'price_bands' => ''])->assertSessionHasNoErrors();
-        $this->get($path)->assertSee('For 9 groups of 3')->assertSee('Chassis: foam board')->assertSee('Glue gun, low temperature')->assertSee('13.50');
+        $this->get($path)->assertSee('For 27 learners in 9 groups')->assertSee('Chassis: foam board')->assertSee('Glue gun, low temperature')->assertSee('13.50');
 
         $csv = (string) $this->get("{$path}/csv")->assertOk()->getContent();
         self::assertStringStartsWith(Csv::BYTE_ORDER_MARK . 'item,amount', $csv);

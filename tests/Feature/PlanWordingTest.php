@@ -27,11 +27,11 @@ final class PlanWordingTest extends FeatureTestCase
     /** @return iterable<string, array{Goal, string, string, string}> */
     public static function goals(): iterable
     {
-        yield 'farthest' => [Goal::Farthest, 'Farthest', 'Distances in cm', 'shorter'];
-        yield 'fastest' => [Goal::Fastest, "Fastest over 2\u{00A0}m", 'Times in s', 'slower'];
-        yield 'straightest' => [Goal::Straightest, 'Straightest', 'Drift for the distance, in cm/m', 'less straight'];
-        yield 'nearest' => [Goal::NearestMark, "Nearest the mark at 2\u{00A0}m", 'Distances from the mark, in cm', 'farther off'];
-        yield 'load' => [Goal::HeaviestLoad, "Heaviest load over 2\u{00A0}m", 'Loads in g', 'less loaded'];
+        yield 'farthest' => [Goal::Farthest, 'Farthest', 'Distances (cm)', 'shorter'];
+        yield 'fastest' => [Goal::Fastest, "Fastest over 2\u{00A0}m", 'Times (s)', 'slower'];
+        yield 'straightest' => [Goal::Straightest, 'Straightest', 'Drift for the distance (cm/m)', 'less straight'];
+        yield 'nearest' => [Goal::NearestMark, "Nearest the mark at 2\u{00A0}m", 'Distances from the mark (cm)', 'farther off'];
+        yield 'load' => [Goal::HeaviestLoad, "Heaviest load over 2\u{00A0}m", 'Loads (g)', 'less loaded'];
     }
 
     #[DataProvider('goals')]

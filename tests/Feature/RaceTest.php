@@ -11,11 +11,13 @@ use App\Models\Race;
 use App\Models\RaceEvent;
 use App\Models\Run;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\RaceOffer;
 use App\ViewModels\RaceReading;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\RunKind;
+use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Race\EventKind;
 use Tests\Scenario;
 
@@ -33,6 +35,24 @@ final class RaceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/races/fits?" . http_build_query(['kind' => 'knockout', 'minutes' => '1', 'heat_min' => '2', ...$ticked]))
             ->assertOk()->assertSee('Side by side')->assertSee('too long for 1 min')->assertSee('doesn’t fit even two cars');
         $this->get("/challenges/{$challenge->id}/races/fits?kind=knockout")->assertSee('Choose at least two cars.');
+    }
+
+    /** A length that some cars' means don't reach makes a race of waiting. */
+    public function testTheLengthThatIsProposedIsReachedByEveryCar(): void
+    {
+        $challenge = $this->class();
+        $means = RaceOffer::means(ClassRecord::of($challenge));
+        $least = min($means);
+        $length = (float) RaceOffer::lengthM(ClassRecord::of($challenge));
+        self::assertLessThanOrEqual($least, $length);
+        self::assertGreaterThan($least - 0.1, $length);
+        $this->get("/challenges/{$challenge->id}/races")->assertSee('name="length"', false)->assertSee('value="' . $challenge->units->show($length, Scale::Lane) . '"', false)->assertDontSee('stop before');
+        $shortest = $challenge->groups()->findOrFail(array_search($least, $means, true))->name;
+        $this->get("/challenges/{$challenge->id}/races/fits?length=3&wins=across")->assertSee("{$shortest}")->assertSee('stop before');
+        $this->get("/challenges/{$challenge->id}/races/fits?length=3&wins=farther")->assertDontSee('stop before');
+        // Where somebody stands at the line, nobody races across one.
+        $challenge->runs()->where('car_id', $challenge->groups()->where('name', $shortest)->sole()->currentCar()?->id)->where('distance_m', '>', 0)->update(['distance_m' => 0.2, 'distance_entered' => '20 cm']);
+        self::assertNull(RaceOffer::lengthM(ClassRecord::of($challenge->refresh())));
     }
 
     public function testABadPlanIsRefusedInWordsAndNothingIsLost(): void

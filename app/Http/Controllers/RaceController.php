@@ -18,6 +18,7 @@ use App\Models\Race;
 use App\Models\User;
 use App\Presenters\RaceWords;
 use App\Presenters\Text;
+use App\Rules\ReadsAs;
 use App\ViewModels\ClassRecord;
 use App\ViewModels\FloorState;
 use App\ViewModels\RaceOffer;
@@ -28,6 +29,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Limits;
+use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Race\RacePlan;
 
 /** Races of a class: set by its educator, kept by whoever keeps the floor. */
@@ -41,6 +44,7 @@ final class RaceController
         return view('race.index', [
             'challenge' => $challenge, 'record' => $record, 'races' => $races,
             'offer' => self::offer($request, $challenge, $record),
+            'lengthM' => RaceOffer::lengthM($record),
             'mayPlan' => $request->user() instanceof User,
         ]);
     }
@@ -50,7 +54,9 @@ final class RaceController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('race.fits', ['challenge' => $challenge, 'record' => $record, 'offer' => self::offer($request, $challenge, $record)]);
+        $typed = $request->string('wins')->toString() === 'farther' ? null : ReadsAs::read($request->input('length'), $challenge->units->unit(Scale::Lane) ?? Unit::Metre);
+
+        return view('race.fits', ['challenge' => $challenge, 'record' => $record, 'offer' => self::offer($request, $challenge, $record), 'lengthM' => $typed?->quantity->si()]);
     }
 
     public function store(RaceRequest $request, Challenge $challenge, SetRace $set): RedirectResponse

@@ -83,7 +83,10 @@ final class RunController
         }
         $questions = $known === null ? $request->questions() : [];
         if ($questions !== []) {
-            return $this->ask($request, $challenge, $questions);
+            // One question, however much is to be asked: a second would open the first again.
+            $twin = in_array(self::SAME_RUN, $request->confirmed(), true) ? null : LogRun::twin($request->group()->carToRun(), $request->record(), Actor::of($request));
+
+            return $this->ask($request, $challenge, $questions + ($twin === null ? [] : [self::SAME_RUN => RunWords::twin($twin, $challenge->units)]));
         }
         try {
             $run = $known ?? $logRun(

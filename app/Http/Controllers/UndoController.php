@@ -9,6 +9,8 @@ use App\Actions\ActIsOvertakenException;
 use App\Actions\UndoAct;
 use App\Models\Act;
 use App\Models\Challenge;
+use App\Models\Group;
+use App\Models\Run;
 use App\Presenters\ActWords;
 use App\Presenters\Text;
 use Illuminate\Http\RedirectResponse;
@@ -24,6 +26,8 @@ final class UndoController
         $act = is_numeric($named) ? $challenge->acts()->find((int) $named) : UndoAct::lastOf($challenge, $by);
         if ($act === null) {
             $said = Text::of('run.done.there_is_nothing_to_take_back');
+        } elseif (($gone = self::removed($act)) !== null) {
+            $said = Text::of('run.done.its_group_is_removed', ['group' => $gone->name]);
         } else {
             $words = new ActWords(
                 $act->load(['run.car.group' => static fn($groups) => $groups->withTrashed(), 'group']),
@@ -38,5 +42,13 @@ final class UndoController
         }
 
         return redirect()->route('runs.show', $challenge)->with('status', $said);
+    }
+
+    /** The group of an act where it has been removed: what it did cannot come back alone. */
+    private static function removed(Act $act): ?Group
+    {
+        $group = Group::query()->withTrashed()->find($act->group_id ?? Run::query()->withTrashed()->find($act->run_id)?->car()->value('group_id'));
+
+        return $group?->trashed() === true ? $group : null;
     }
 }

@@ -1,3 +1,4 @@
+import { confirmed } from '../outgoing/answers.js';
 import { Outgoing } from '../outgoing/outgoing.js';
 import { randomId } from '../outgoing/ids.js';
 import { button } from '../run-day/waiting.js';
@@ -137,7 +138,7 @@ class Outbox {
         const made = this.#line(
             say(entry.isQuestion ? 'outbox.in_question' : 'outbox.not_stored', { what: this.#inWords(entry), why }),
             entry.isQuestion
-                ? button(say('outbox.is_right'), () => this.outgoing.again(entry, { confirmed: entry.names.join(',') }))
+                ? button(say('outbox.is_right'), () => this.outgoing.again(entry, { confirmed: confirmed(entry) }))
                 : button(say('outbox.send_again'), () => this.outgoing.again(entry)),
             ...(this.#formOf(entry) === null ? [] : [button(say('outbox.change'), () => this.#giveBack(entry))]),
             this.#dropping(entry),

@@ -1,3 +1,4 @@
+import { confirmed } from '../outgoing/answers.js';
 import { randomId } from '../outgoing/ids.js';
 import { announce } from './announce.js';
 import { Instruments } from './instruments.js';
@@ -142,7 +143,7 @@ class Entry {
         }
         await this.#edit(run);
         if (run.isQuestion) {
-            this.fields.confirmed.value = run.names.join(',');
+            this.fields.confirmed.value = confirmed(run);
         }
         this.strip.mark(run.names);
     }

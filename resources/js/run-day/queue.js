@@ -1,3 +1,4 @@
+import { confirmed } from '../outgoing/answers.js';
 import { Outgoing } from '../outgoing/outgoing.js';
 import { say } from '../words.js';
 
@@ -37,7 +38,7 @@ export class RunQueue {
     }
 
     confirm(run) {
-        return this.outgoing.again(run, { confirmed: run.names.join(',') });
+        return this.outgoing.again(run, { confirmed: confirmed(run) });
     }
 
     drop(run) {

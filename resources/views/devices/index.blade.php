@@ -76,7 +76,8 @@
                 @foreach ($devices as $device)
                     <li>
                         <span><bdi>{{ $device->name }}</bdi>
-                        @if ($device->is_waiting && Gate::allows('update', $challenge))<form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="inline">@csrf
+                        @if ($device->is_waiting && Gate::allows('update', $challenge))
+                        <form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="inline">@csrf
                             @method('put')
                             <button class="button do"
                                 aria-label="{{ Text::of('room.let_in_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.let_in') }}</button>

@@ -108,7 +108,7 @@
             <h2 id="judged">{{ Text::of('findings.model.how_claims_are_judged') }}</h2>
             <div>
                 <p class="prose">{{ Text::of('findings.answer.all_else_shares_one_chance') }}</p>
-                <p class="prose mt-2">{{ Text::of('findings.model.so_many_were_looked_at', ['count' => $findings->found->claims->count()]) }}</p>
+                <p class="prose mt-2">{{ Text::plural('findings.model.so_many_were_looked_at', $findings->found->claims->count()) }}</p>
                 <ul class="claims">
                     @foreach ($words->confounded() as $sentence)<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$every" />@endforeach
                     @if ($words->notJudged() !== null)<x-claim :challenge="$challenge" :sentence="$words->notJudged()" />@endif

@@ -20,6 +20,7 @@
                 </tbody>
             </table>
             <p class="small pt-2">{{ RaceWords::allFit($offer) }}</p>
+            @if (($short = RaceWords::fallShort($record, $lengthM)) !== null)<p class="caution mt-2">{{ $short }}</p>@endif
         @endif
     </div>
     <div>

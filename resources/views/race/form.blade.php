@@ -5,6 +5,7 @@
     use Skivo\Core\Race\RaceKind;
     $units = $challenge->units;
     $timed = $challenge->timed_length;
+    $lengthM = \App\ViewModels\RaceOffer::lengthM($record);
 @endphp
 <form method="post" action="{{ route('races.store', $challenge) }}" data-answers="{{ route('races.fits', $challenge) }}">
     @csrf<x-sent-with :units="$units" />
@@ -51,13 +52,13 @@
                     <fieldset>
                         <legend class="field-label mb-1">{{ $legend }}</legend>
                         <div class="grid gap-2">@foreach ($options as $value => $says)
-                            <x-choice :name="$name" :value="(string) $value" :checked="$loop->first">{{ $says }}</x-choice>@endforeach</div>
+                            <x-choice :name="$name" :value="(string) $value" :checked="$name === 'wins' && $lengthM === null ? $value === 'farther' : $loop->first">{{ $says }}</x-choice>@endforeach</div>
                     </fieldset>
                 @endforeach
             </div>
             <div class="form-grid">
                 <x-field name="length" :scale="Scale::Lane" :units="$units" :label="Text::of('race.plan.length')"
-                    :value="$timed?->text ?? $units->show(min(3.0, $challenge->lane_length->quantity->si()), Scale::Lane)"
+                    :value="$lengthM === $timed?->quantity->si() ? $timed?->text : $units->show($lengthM ?? 3.0, Scale::Lane)"
                     :hint="$timed === null ? Text::of('race.plan.length_hint_none')
                         : Text::of('race.plan.length_hint', ['length' => $units->show($timed->quantity->si(), Scale::Lane)])" />
                 <x-field name="lot" :label="Text::of('race.plan.lot')" optional inputmode="numeric" :hint="Text::of('race.plan.lot_hint')" />

@@ -59,7 +59,7 @@
             aria-label="{{ Text::of('run.entry.log_a_run') }}" data-timed="{{ $challenge->timed_length === null ? '0' : '1' }}">
             @csrf
             <input type="hidden" name="id" value="{{ \Illuminate\Support\Str::uuid7() }}">
-            <input type="hidden" name="confirmed" value="{{ implode(',', array_keys($questions)) }}">
+            <input type="hidden" name="confirmed" value="{{ implode(',', array_unique(array_filter([...explode(',', (string) old('confirmed')), ...array_keys($questions)]))) }}">
             <input type="hidden" name="readings" value="">
             <input type="hidden" name="typed_in" value="{{ $units->value }}">
             @if ($only !== null)<input type="hidden" name="back" value="group">
