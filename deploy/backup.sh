@@ -16,11 +16,10 @@ if [ -n "$into" ]; then
     [ -z "$file" ] || fail "backup wants a file, or --into a folder; not both."
     mkdir -p "$into"
     file="$into/skivo-$(date +%F).dump"
-    # The same night again: the newer one.
-    rm -f "$file"
 fi
 [ -n "$file" ] || fail "backup wants the name of a file to write, for instance: bin/skivo backup skivo-$(date +%F).dump"
-[ ! -e "$file" ] || fail "$file is there already. Choose another name; nothing was written."
+# The same night again: the newer one takes its place, once it is whole.
+[ -n "$into" ] || [ ! -e "$file" ] || fail "$file is there already. Choose another name; nothing was written."
 [ -d "$(dirname "$file")" ] || fail "there is no folder $(dirname "$file")."
 database_is_elsewhere || [ -e "$(cluster_dir)/PG_VERSION" ] || fail "there is nothing to back up: Skivo has not been started here yet."
 

@@ -54,8 +54,6 @@ set_setting SERVE_HOST "$host"
 set_setting SERVE_PORT "$port"
 [ -z "$name" ] || set_setting SERVE_NAMES "$name"
 artisan_or_fail "what is past its time could not be removed." housekeep skivo:housekeep
-# What was worked out before may be of other code. Where servers share it, sign-ins lie there too.
-[ -n "$(given CACHE_STORE | grep -v '^file$')" ] || artisan_or_fail "the cache could not be cleared." cache cache:clear
 artisan_or_fail "the application could not be prepared." optimize optimize
 server_up "$host" "$port"
 

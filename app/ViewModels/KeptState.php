@@ -16,7 +16,7 @@ final readonly class KeptState
     /** @return string the key under which it is held for a day */
     public static function keep(Challenge $challenge, State $state): string
     {
-        $key = "{$challenge->id}-" . hash('xxh128', serialize($state));
+        $key = "{$challenge->id}-" . hash('xxh128', serialize($state) . config('skivo.build'));
         Cache::put("state:{$key}", $state, self::KEEP_SECONDS);
 
         return $key;

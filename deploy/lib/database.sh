@@ -7,6 +7,7 @@
 # asked of it is asked as the application.
 
 PG_BIN=/usr/lib/postgresql/15/bin
+LEAST_ROOM_MB="${LEAST_ROOM_MB:-64}"
 
 # Where the cluster lives: under $VAR, unless we are root and the database's user may not go there.
 cluster_dir() {
@@ -34,8 +35,12 @@ database_program() {
     local program="$1" certificate=()
     shift
     [ -z "$(given DB_SSLROOTCERT)" ] || certificate=("PGSSLROOTCERT=$(given DB_SSLROOTCERT)")
-    env PGPASSWORD="$(database_secret)" PGSSLMODE="$(database_sslmode)" "${certificate[@]}" \
-        "$PG_BIN/$program" -h "$(database_host)" -p "$(database_port)" -U "$(database_user)" "$@"
+    # A password is no argument, not even env's: every user of the machine sees those.
+    (
+        export PGPASSWORD PGSSLMODE "${certificate[@]}"
+        PGPASSWORD="$(database_secret)" PGSSLMODE="$(database_sslmode)"
+        exec "$PG_BIN/$program" -h "$(database_host)" -p "$(database_port)" -U "$(database_user)" "$@"
+    )
 }
 
 database_answers() {
@@ -44,9 +49,40 @@ database_answers() {
 
 database_is_running() { database_is_elsewhere && return; as_database_user "$PG_BIN/pg_ctl" status -D "$(cluster_dir)" >/dev/null 2>&1; }
 
+# Whether process $1 serves the database in folder $2: a number that was a database's may be another program's by now.
+is_database_of() {
+    [ "$(cat "/proc/$1/comm" 2>/dev/null)" = postgres ] && tr '\0' '\n' <"/proc/$1/cmdline" 2>/dev/null | grep -qxF -- "$2"
+}
+
+# What serves a connection goes on for a while when its database was killed, and keeps a new one from starting.
+end_orphans() {
+    local dir signal process tries name
+    dir="$(readlink -f "$1")"
+    for signal in TERM QUIT KILL; do
+        tries=20
+        while [ $tries -gt 0 ]; do
+            local orphans=()
+            for process in /proc/[0-9]*; do
+                { read -r name <"$process/comm"; } 2>/dev/null && [ "$name" = postgres ] && [ "$(readlink "$process/cwd" 2>/dev/null)" = "$dir" ] \
+                    && orphans+=("${process#/proc/}")
+            done
+            [ ${#orphans[@]} -gt 0 ] || return 0
+            [ $tries != 20 ] || kill "-$signal" "${orphans[@]}" 2>/dev/null || true
+            sleep 0.25
+            tries=$((tries - 1))
+        done
+    done
+}
+
 # A database that runs without answering is one that was killed: what is left of it is cleared away.
 clear_dead_database() {
     local dir="$1" tries=10 pid
+    pid="$(head -n 1 "$dir/postmaster.pid" 2>/dev/null || true)"
+    if [ -n "$pid" ] && ! is_database_of "$pid" "$dir"; then
+        # Its number lies there, and it is gone: nothing of that number is to be asked or ended.
+        rm -f "$dir/postmaster.pid"
+        end_orphans "$dir"
+    fi
     while database_is_running && [ $tries -gt 0 ]; do
         database_answers && return
         sleep 0.3
@@ -122,6 +158,18 @@ database_doubt() {
     say "What was in $dir is no whole database of Skivo. Nothing of it was deleted: it is in $aside now."
 }
 
+# A full disk says so itself, before something else fails without words.
+need_room() {
+    local folder free
+    for folder in "$@"; do
+        while [ ! -e "$folder" ]; do
+            folder="$(dirname "$folder")"
+        done
+        free="$(df -Pm "$folder" | awk 'NR == 2 { print $4 }')"
+        [ "${free:-0}" -ge "$LEAST_ROOM_MB" ] || fail "the disk that holds $folder is full: ${free:-0} MB are free, and Skivo needs $LEAST_ROOM_MB MB. Make room, then try again. Nothing was changed."
+    done
+}
+
 # Starts the cluster, creating it where there is none yet.
 database_up() {
     local dir said
@@ -131,6 +179,7 @@ Look at DB_HOST, DB_PORT, DB_DATABASE, DB_USERNAME and DB_PASSWORD in $VAR/.env.
         return
     fi
     dir="$(cluster_dir)"
+    need_room "$VAR" "$dir"
     if [ ! -f "$dir/skivo-ready" ] && [ -e "$dir/PG_VERSION" ]; then
         database_doubt "$dir"
     fi
@@ -151,8 +200,8 @@ database_owner_is_known() {
     shared="$(setting DB_PASSWORD)"
     [ -z "$(setting DB_USERNAME)" ] && [ -n "$shared" ] || return 1
     random_word >"$VAR/.owner.new"
-    PGPASSWORD="$shared" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -d postgres -X -q \
-        -c "ALTER ROLE skivo PASSWORD '$(cat "$VAR/.owner.new")'" >/dev/null 2>&1 || return 1
+    PGPASSWORD="$shared" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" -U skivo -d postgres -X -q -v ON_ERROR_STOP=1 -f - \
+        <<<"ALTER ROLE skivo PASSWORD '$(cat "$VAR/.owner.new")'" >/dev/null 2>&1 || return 1
     mv "$VAR/.owner.new" "$VAR/.owner"
 }
 
@@ -169,10 +218,12 @@ database_is_there() {
 
 # The application's role, which owns nothing.
 database_roles() {
-    if [ "$(setting DB_USERNAME)" != skivo_app ] || [ "$(database_sql postgres "SELECT count(*) FROM pg_roles WHERE rolname = 'skivo_app'")" = 0 ]; then
+    # A .env of another day may have an older password: then both get a new one.
+    if [ "$(setting DB_USERNAME)" != skivo_app ] || ! PGPASSWORD="$(setting DB_PASSWORD)" "$PG_BIN/psql" -h 127.0.0.1 -p "$(setting DB_PORT)" \
+        -U skivo_app -d postgres -X -q -t -c "SELECT 1" >/dev/null 2>&1; then
         local secret
         secret="$(random_word)"
-        database_sql postgres "DO \$\$ BEGIN
+        database_sql_kept_secret postgres "DO \$\$ BEGIN
             IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'skivo_app') THEN CREATE ROLE skivo_app LOGIN; END IF;
             ALTER ROLE skivo_app NOSUPERUSER NOCREATEDB NOCREATEROLE PASSWORD '$secret'; END \$\$" >/dev/null
         set_setting DB_PASSWORD "$secret"
@@ -195,6 +246,11 @@ database_down() {
 # Runs statements $2 in database $1, all or none, and prints what they answer.
 database_sql() {
     database_program psql -d "$1" -X -q -t -A -v ON_ERROR_STOP=1 -c "$2"
+}
+
+# The same, of statements that have a secret in them: those are no argument.
+database_sql_kept_secret() {
+    database_program psql -d "$1" -X -q -t -A -1 -v ON_ERROR_STOP=1 -f - <<<"$2"
 }
 
 database_exists() { [ "$(database_sql postgres "SELECT count(*) FROM pg_database WHERE datname = '$1'")" = 1 ]; }

@@ -5,6 +5,21 @@ TEST_PACKAGES="chromium chromium-driver python3-numpy python3-scipy poppler-util
 
 package_is_there() { dpkg-query -W -f='${Status}' "$1" 2>/dev/null | grep -q '^install ok installed'; }
 
+# Runs apt-get, waiting while another program holds its locks: a fresh Debian updates itself in its first minutes.
+# Its words are in $VAR/run/apt.log.
+apt_get() {
+    local every="${APT_WAITS_S:-5}" tries=180 is_said=""
+    while true; do
+        # What a package installs is for every user of the machine.
+        (umask 022; "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive apt-get "$@") >"$VAR/run/apt.log" 2>&1 && return
+        grep -qiE 'could not get lock|unable to (acquire|lock)|is another process using it' "$VAR/run/apt.log" && [ $tries -gt 0 ] || return 1
+        [ -n "$is_said" ] || say "  (another program is installing packages on this machine; waiting for it to finish)"
+        is_said=yes
+        tries=$((tries - 1))
+        sleep "$every"
+    done
+}
+
 # Installs the Debian packages among the arguments that are missing.
 need_packages() {
     local missing=() package
@@ -25,9 +40,8 @@ need_packages() {
     fi
     say "Installing Debian packages: ${missing[*]}"
     mkdir -p "$VAR/run"
-    "${as_root[@]}" apt-get update >"$VAR/run/apt.log" 2>&1 || say "  (the package lists could not be refreshed; trying with the old ones)"
-    # What a package installs is for every user of the machine.
-    (umask 022; "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "${missing[@]}") >>"$VAR/run/apt.log" 2>&1 \
+    apt_get update || say "  (the package lists could not be refreshed; trying with the old ones)"
+    apt_get install -y --no-install-recommends "${missing[@]}" \
         || { tail -n 15 "$VAR/run/apt.log" >&2; fail "the packages could not be installed. What apt-get said is above and in $VAR/run/apt.log."; }
 }
 

@@ -71,5 +71,6 @@ final class PrivacyTest extends FeatureTestCase
         $dump = (string) $this->get('/account/backup')->assertOk()->streamedContent();
         self::assertStringStartsWith('PGDMP', $dump);
         self::assertStringContainsString('challenges', $dump);
+        self::assertSame([], glob(sys_get_temp_dir() . '/skivo-backup-*'), 'nothing is left, however the download ends');
     }
 }
