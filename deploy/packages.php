@@ -2,17 +2,18 @@
 
 declare(strict_types=1);
 
-// The PHP packages of php-packages.txt: one a line, its name and exact version.
+// The PHP packages of php-packages.txt: one a line, its name, exact version, and the SHA-256 of its files as installed, which is the
+// same from whatever registry they came.
 //   pins [,NAME,NAME]       the options that make composer update install just those, less the named ones
 //   lost LOG [,NAME,NAME]   which of them Composer's output says cannot be had, by comma
 //   check                   whether what is installed is what is listed
 //   list                    what is installed, in the form of the list
 
 $root = dirname(__DIR__);
-$listed = [];
+$listed = $hashes = [];
 foreach (file("{$root}/php-packages.txt", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
-    [$name, $version] = explode(' ', $line, 2);
-    $listed[$name] = $version;
+    [$name, $version, $hash] = explode(' ', $line) + [2 => ''];
+    [$listed[$name], $hashes[$name]] = [$version, $hash];
 }
 $without = static fn(?string $names): array => array_flip(array_filter(explode(',', (string) $names)));
 
@@ -24,6 +25,20 @@ function installed(string $root): array
     ksort($versions);
 
     return $versions;
+}
+
+/** Of the names and contents of a package's files. */
+function treeHash(string $folder): string
+{
+    $lines = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
+        if ($file->isFile()) {
+            $lines[] = hash_file('sha256', $file->getPathname()) . ' ' . substr($file->getPathname(), strlen($folder));
+        }
+    }
+    sort($lines);
+
+    return hash('sha256', implode("\n", $lines));
 }
 
 switch ($argv[1] ?? '') {
@@ -45,6 +60,8 @@ switch ($argv[1] ?? '') {
         foreach ($installed as $name => $version) {
             if (($listed[$name] ?? null) !== $version) {
                 $wrong[] = "{$name} is installed at {$version}, and listed " . (isset($listed[$name]) ? "at {$listed[$name]}" : 'not at all');
+            } elseif ($hashes[$name] !== treeHash("{$root}/vendor/{$name}")) {
+                $wrong[] = "{$name} {$version} holds other files than when it was listed: look at them before you run them";
             }
         }
         foreach ($hasDev ? array_diff_key($listed, $installed) : [] as $name => $version) {
@@ -57,7 +74,7 @@ switch ($argv[1] ?? '') {
         break;
     case 'list':
         foreach (installed($root) as $name => $version) {
-            echo "{$name} {$version}\n";
+            echo "{$name} {$version} " . treeHash("{$root}/vendor/{$name}") . "\n";
         }
         break;
     default:
