@@ -111,7 +111,10 @@ final readonly class TemplateSheet
         for ($diameter = $from; $diameter <= $to; $diameter += 2) {
             $shapes[] = Shape::circle($diameter % 10 === 0 ? 'cut-line' : 'thin', $x, $y, $diameter / 2);
             if ($diameter % 10 === 0) {
-                $shapes[] = Shape::text($units->show($diameter / 1000, Scale::Body), $x + $to / 2 + 10 + 18 * (($diameter / 10) % 2), $y - $to / 2 + $diameter, 'start');
+                // A line from its figure ends on the ring: there, at four fifths of its height.
+                [$across, $up] = [0.6 * $diameter / 2, 0.8 * $diameter / 2];
+                $shapes[] = Shape::line('thin', $x + $across, $y - $up, $x + $to / 2 + 8, $y - $up);
+                $shapes[] = Shape::text($units->show($diameter / 1000, Scale::Body), $x + $to / 2 + 10, $y - $up + 1.2, 'start');
             }
         }
         $shapes[] = Shape::circle('dot', $x, $y, 0.8);

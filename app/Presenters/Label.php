@@ -18,7 +18,9 @@ final readonly class Label
      */
     public static function of(\UnitEnum|BenchField $code, string $what = 'label'): string
     {
-        return Text::of(self::key($code, $what));
+        $said = __($key = self::key($code, $what));
+
+        return is_string($said) && $said !== $key ? $said : throw new \LogicException("{$key} is no line of lang/.");
     }
 
     /**

@@ -291,6 +291,11 @@ final readonly class PlanWords
         ], static fn(int|float|null $value): bool => $value !== null);
     }
 
+    public function itFits(): bool
+    {
+        return $this->timetable->fits() && $this->timetable->spareMin() >= $this->buildIsShortBy();
+    }
+
     /** What is planned for building and what it takes are one: a plan that leaves too little for it fits nothing. */
     private function fitSentence(): Sentence
     {

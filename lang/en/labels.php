@@ -249,6 +249,20 @@ return [
             'gas' => 'Air only',
             'bands' => 'Wound bands',
         ],
+        // One line each, to the children themselves.
+        'child' => [
+            'cutting' => 'Cut only with an adult beside you, and away from your hands.',
+            'points' => 'An adult pierces holes and cuts off points.',
+            'glue' => 'The glue gun is hot: it stays with an adult.',
+            'discs' => 'Never bend or cut a disc.',
+            'choking' => 'Keep balloons out of your mouth unless you fill one. Give every piece of a burst one to an adult.',
+            'latex' => 'Do balloons make your skin itch? Tell an adult before you touch one.',
+            'mouths' => 'Use your own balloon. Never share it.',
+            'eyes' => 'Wear eye protection when you fill a balloon.',
+            'lane' => 'Nobody stands on the lane or behind its end.',
+            'gas' => 'Fill balloons with air only.',
+            'bands' => 'Keep your face away from a wound band, and never aim it.',
+        ],
         'steps' => [
             'cutting' => [
                 'Cutting is for an adult, or closely supervised.',

@@ -203,10 +203,11 @@ return [
         'class_sheet_csv' => 'Class sheet (CSV)',
         'enter' => 'Enter',
         'in_a_field_of_the_strip' => 'in a field of the strip: log the run',
-        'go_to_group_distance_time_void' => 'go to group, distance, time, void, note (outside a field)',
+        'go_to_group_distance_time_void' => 'go to group, distance, time, void, note (outside a field, or in an empty one for a number)',
+        'past_the_end_or_far_wall' => 'the car went past the end, or hit the far wall',
         'open_the_stopwatch_then_space_starts' => 'open the stopwatch; then <kbd>Space</kbd> starts, splits and stops it',
         'more_fields_or_fewer' => 'more fields, or fewer',
-        'undo_what_was_last_done_at_2' => 'undo what was last done at this device (outside a field)',
+        'undo_what_was_last_done_at_2' => 'undo what was last done at this device',
     ],
     'done' => [
         'sweeps' => ':group runs a sweep after its tries: small, medium, full, and back.',

@@ -30,11 +30,51 @@ final class KeyboardTest extends BrowserTestCase
         $browser->back();
         self::assertSame('group', $browser->focused());
         $browser->keys('Bow')->settle();
-        self::assertStringContainsString('try 4 of 3', $browser->text('[data-next-try]'));
+        self::assertStringContainsString('try 4', $browser->text('[data-next-try]'));
         $browser->keys(WebDriverKeys::ESCAPE, 'm', 'v', 'wh', WebDriverKeys::TAB, 'left front', WebDriverKeys::ENTER);
 
         $browser->waitFor('Logged: Bowline, try 4, void: wheel off.', '.flash');
         self::assertSame('left front', $challenge->runs()->where('void_reason', 'wheel off')->sole()->note);
+    }
+
+    /** An empty field for a number is no hindrance: a letter there is a key, and a field that is folded away opens. */
+    public function testKeysActFromTheEmptyFieldOfTheDistance(): void
+    {
+        $challenge = $this->class(['tries' => 5]);
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
+        self::assertSame('distance', $browser->focused());
+        $browser->keys('f');
+        self::assertTrue($browser->find('[name=hit_wall]')->isSelected());
+        self::assertTrue($browser->find('[name=past_end]')->isSelected());
+        $browser->keys('p');
+        self::assertFalse($browser->find('[name=past_end]')->isSelected());
+        $browser->keys('f');
+        self::assertFalse($browser->find('[name=hit_wall]')->isSelected());
+        $browser->driver->executeScript('document.querySelector("[name=past_end]").checked = false');
+        $browser->keys('v');
+        self::assertSame('void', $browser->focused(), 'it opened to be reached');
+        $browser->keys(WebDriverKeys::ESCAPE, 'd', '140', WebDriverKeys::ENTER)->waitFor('Logged: Keel', '.flash')->waitFor('Undo the last: Keel, try 3');
+        self::assertSame('distance', $browser->focused());
+        $browser->follow(fn() => $browser->keys('u'));
+        self::assertStringContainsString('Taken back: Keel, try 3, 140 cm.', $browser->text('.flash'));
+        // Whoever goes by Tab meets both as well, each by its words.
+        $ends = array_map(static fn($label): string => trim($label->getText()), $browser->all('label.entry-past'));
+        self::assertSame(['Past the end', 'Hit the far wall'], array_slice($ends, 0, 2));
+        self::assertSame([0, 0], $browser->driver->executeScript('return ["past_end", "hit_wall"].map((name) => document.querySelector(`[name=${name}]`).tabIndex)'));
+    }
+
+    /** A problem at the head of a form names its field, so that nine like lines are nine. */
+    public function testAListOfProblemsNamesTheFields(): void
+    {
+        $challenge = $this->class();
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}/plan/timetable");
+        $fields = $browser->driver->executeScript('return [...document.querySelectorAll("form [name^=minutes]")].slice(0, 2).map((field) => { field.value = "many"; return field.labels[0].textContent.trim(); })');
+        self::assertCount(2, $fields);
+        $browser->driver->executeScript('document.querySelector("form [name^=minutes]").form.requestSubmit()');
+        $browser->waitFor('things to look at', '[data-problems]');
+        foreach ($fields as $label) {
+            self::assertStringContainsString($label, $browser->text('[data-problems]'));
+        }
     }
 
     public function testAMistakeIsSaidInPlaceAndWhatWasTypedStays(): void

@@ -86,7 +86,7 @@ final class FirstDayTest extends FeatureTestCase
         self::assertStringContainsString('Ballast', $list());
         // More have come than were planned for.
         $this->post("/challenges/{$challenge->id}/groups", ['names' => implode("\n", array_map(static fn(int $n): string => "Group {$n}", range(1, 10)))]);
-        self::assertStringContainsString('For 10 groups of 3', $list());
+        self::assertStringContainsString('For 27 learners in 10 groups', $list());
 
         foreach (['$0.10', '0,10 €', '£ 0.1', '0.10'] as $price) {
             $this->put($path, ['price_wheels' => $price] + $kit)->assertSessionHasNoErrors();

@@ -47,8 +47,6 @@ final class UndoController
     /** The group of an act where it has been removed: what it did cannot come back alone. */
     private static function removed(Act $act): ?Group
     {
-        $group = Group::query()->withTrashed()->find($act->group_id ?? Run::query()->withTrashed()->find($act->run_id)?->car()->value('group_id'));
-
-        return $group?->trashed() === true ? $group : null;
+        return Group::query()->onlyTrashed()->whereKey($act->group_id ?? Run::query()->withTrashed()->find($act->run_id)?->car()->value('group_id'))->first();
     }
 }

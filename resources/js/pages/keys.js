@@ -8,10 +8,15 @@ export function attachKeys(root) {
         if (event.ctrlKey || event.metaKey || event.altKey || dialog?.open) {
             return;
         }
-        const inField = event.target.closest('input, select, textarea') !== null;
-        if (inField) {
+        const field = event.target.closest('input, select, textarea');
+        // A letter begins no number: in an empty field for one it is a key.
+        const isOpen =
+            field === null ||
+            (field.matches('[inputmode=decimal], [inputmode=numeric], [type=checkbox]') &&
+                (field.type === 'checkbox' || field.value === ''));
+        if (!isOpen || event.key === 'Escape') {
             if (event.key === 'Escape') {
-                event.target.blur();
+                field?.blur();
             }
             return;
         }
@@ -23,6 +28,9 @@ export function attachKeys(root) {
         const target = root.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
         if (target !== null) {
             event.preventDefault();
+            if (target.closest('.more') !== null && target.offsetParent === null) {
+                root.querySelector('[data-more]')?.click();
+            }
             if (target.matches('button, a, [type=checkbox]')) {
                 target.click();
             } else {

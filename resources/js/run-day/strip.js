@@ -17,7 +17,8 @@ export class Strip {
         this.more = element.querySelector('[data-more]');
         this.units = JSON.parse(element.dataset.units);
         this.more.addEventListener('click', () => this.open(!element.classList.contains('open')));
-        this.form.addEventListener('input', (event) => {
+        // What is tapped beside the form belongs to it.
+        element.addEventListener('input', (event) => {
             delete event.target.dataset.filled;
             this.fields.confirmed.value = '';
         });

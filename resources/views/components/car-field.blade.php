@@ -10,7 +10,8 @@
         :scale="$choice->isQuantity() ? $choice->scale() : null" :units="$units" />
     @if ($ruler !== null)
         <input
-            type="range" @class(['rule', 'is-unset' => ! $ruler->isSet]) tabindex="-1" aria-hidden="true" min="{{ $ruler->least }}"
+            type="range" @class(['rule', 'is-unset' => ! $ruler->isSet]) tabindex="-1" aria-label="{{ Label::title($choice) }}"
+            min="{{ $ruler->least }}"
             max="{{ $ruler->greatest }}" step="{{ $ruler->step }}" value="{{ $ruler->at }}" data-unit="{{ $ruler->unit }}"
             @if ($ruler->isInFractions) data-fractions @endif>
     @endif

@@ -20,15 +20,16 @@
             <section><h3>{{ Text::of('plan.brief_class.when') }}</h3><ul>@foreach ($timetable->slots as $slot)
                     <li><span class="num">{{ Moment::atMinute($plan->plan->startOf($slot->session), $slot->fromMin) }}</span>
                     {{ Label::of($slot->phase) }}</li>@endforeach</ul>
+                @unless ($words->itFits())<p class="caution mt-2">{{ $words->fit()[0]->lead }} {{ $words->fit()[0]->rest }}</p>@endunless
             </section>
             <section><h3>{{ Text::of('plan.brief_class.how_to_build') }}</h3><ol>
                 @foreach ($steps->steps->tasks as $task)<li>{{ $steps->say($task) }}</li>@endforeach
                 <li>{{ Text::of('plan.brief_class.predict_how_far_it_will_go') }}</li>
             </ol></section>
             <section><h3>{{ Text::of('plan.brief_class.take_care') }}</h3>
-                <ul>@foreach ($plan->cautions() as $caution)<li>{{ Label::lines($caution, 'steps')[0] }}</li>@endforeach</ul>
+                <ul>@foreach ($plan->cautions() as $caution)<li>{{ Label::of($caution, 'child') }}</li>@endforeach
+                    <li>{{ Text::of('plan.brief_class.the_schools_own_rules_come_first') }}</li></ul>
             </section>
         </div>
-        <p class="small mt-4">{{ Text::of('plan.brief_class.the_schools_own_rules_come_first') }}</p>
     </article>
 </x-layout>

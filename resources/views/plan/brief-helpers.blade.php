@@ -40,8 +40,8 @@
                     @endforeach</ul><p class="mt-2"><strong>{{ Text::of('plan.brief_helpers.the_schools_own_rules_and_its') }}</strong>
                 </p></section>
         </div>
-        <h3 class="mt-5 mb-2">{{ Text::of('plan.brief_helpers.run_order') }}</h3>
-        <p class="small mb-2">{{ $words->order() }}</p>
-        <x-run-order :order="$order" :groups="$record->groups" :challenge="$challenge" />
+        <section class="own-page"><h3 class="mt-5 mb-2">{{ Text::of('plan.brief_helpers.run_order') }}</h3>
+            <p class="small mb-2">{{ $words->order() }}</p>
+            <x-run-order :order="$order" :groups="$record->groups" :challenge="$challenge" /></section>
     </article>
 </x-layout>

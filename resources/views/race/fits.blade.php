@@ -5,7 +5,7 @@
         @if ($offer->ways() === [])
             <p>{{ Text::of('race.fits.too_few') }}</p>
         @else
-            <table class="figures-table">
+            <div class="scroll-x"><table class="figures-table">
                 <thead><tr><th scope="col">{{ Text::of('race.fits.way') }}</th><th scope="col" class="num">{{ Text::of('race.fits.heats') }}</th>
                     <th scope="col" class="num">{{ Text::of('race.fits.about') }}</th></tr></thead>
                 <tbody>
@@ -18,7 +18,7 @@
                         </tr>
                     @endforeach
                 </tbody>
-            </table>
+            </table></div>
             <p class="small pt-2">{{ RaceWords::allFit($offer) }}</p>
             @if (($short = RaceWords::fallShort($record, $lengthM)) !== null)<p class="caution mt-2">{{ $short }}</p>@endif
         @endif

@@ -52,7 +52,8 @@
                     <fieldset>
                         <legend class="field-label mb-1">{{ $legend }}</legend>
                         <div class="grid gap-2">@foreach ($options as $value => $says)
-                            <x-choice :name="$name" :value="(string) $value" :checked="$name === 'wins' && $lengthM === null ? $value === 'farther' : $loop->first">{{ $says }}</x-choice>@endforeach</div>
+                            <x-choice :name="$name" :value="(string) $value"
+                                :checked="$name === 'wins' && $lengthM === null ? $value === 'farther' : $loop->first">{{ $says }}</x-choice>@endforeach</div>
                     </fieldset>
                 @endforeach
             </div>

@@ -28,6 +28,8 @@
             'distance' => Scale::Distance, 'drift' => Scale::Distance, 'limp' => Scale::Distance, 'load' => Scale::Weight, 'inflation_size' => Scale::Body,
         ]);
     }
+    // What was answered stays answered, whatever is asked next.
+    $confirmed = array_unique(array_filter([...explode(',', (string) old('confirmed')), ...array_keys($questions)]));
 @endphp
 <div
     class="entry" data-entry data-address="{{ route('runs.store', $challenge, absolute: false) }}"
@@ -59,7 +61,7 @@
             aria-label="{{ Text::of('run.entry.log_a_run') }}" data-timed="{{ $challenge->timed_length === null ? '0' : '1' }}">
             @csrf
             <input type="hidden" name="id" value="{{ \Illuminate\Support\Str::uuid7() }}">
-            <input type="hidden" name="confirmed" value="{{ implode(',', array_unique(array_filter([...explode(',', (string) old('confirmed')), ...array_keys($questions)]))) }}">
+            <input type="hidden" name="confirmed" value="{{ implode(',', $confirmed) }}">
             <input type="hidden" name="readings" value="">
             <input type="hidden" name="typed_in" value="{{ $units->value }}">
             @if ($only !== null)<input type="hidden" name="back" value="group">
@@ -98,16 +100,6 @@
                             @if ($errors->has('distance') || isset($questions['distance'])) aria-invalid="true" aria-describedby="entry-errors" @endif>
                         <span class="unit" aria-hidden="true">{{ $distance }}</span>
                     </div>
-                    <label class="button entry-past" title="{{ Text::of('run.entry.past_the_end') }}">
-                        <input
-                            class="sr-only" type="checkbox" name="past_end" value="1" tabindex="-1" data-key="p" aria-keyshortcuts="p"
-                            @checked(old('past_end'))>
-                        <svg viewBox="0 0 28 20" aria-hidden="true"><path d="M17 2v16M1 10h25m-6 -6l6 6l-6 6" /></svg><span
-                            class="entry-past-words">{{ Text::of('run.entry.past_the_end') }}</span></label>
-                    <label class="button entry-past" title="{{ Text::of('run.entry.far_wall') }}">
-                        <input class="sr-only" type="checkbox" name="hit_wall" value="1" tabindex="-1" @checked(old('hit_wall'))>
-                        <svg viewBox="0 0 28 20" aria-hidden="true"><path d="M24 1v18M1 10h19m-6 -6l6 6l-6 6" /></svg><span
-                            class="entry-past-words">{{ Text::of('run.entry.far_wall') }}</span></label>
                 </div>
             </div>
             @foreach ([
@@ -225,6 +217,13 @@
             <button class="button do log">{{ Text::of('run.entry.log_run') }}</button>
         </form>
         <section class="entry-quick" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
+            @foreach ([['past_end', 'p', 'M17 2v16M1 10h25m-6 -6l6 6l-6 6', Text::of('run.entry.past_the_end')],
+                ['hit_wall', 'f', 'M24 1v18M1 10h19m-6 -6l6 6l-6 6', Text::of('run.entry.far_wall')]] as [$field, $key, $drawn, $says])
+                <label class="button entry-past"><input
+                    class="sr-only" type="checkbox" form="entry-form" name="{{ $field }}" value="1" data-key="{{ $key }}"
+                    aria-keyshortcuts="{{ $key }}" @checked(old($field))>
+                    <svg viewBox="0 0 28 20" aria-hidden="true"><path d="{{ $drawn }}" /></svg>{{ $says }}</label>
+            @endforeach
             @foreach ($often as $reason)
                 <button class="button" form="entry-form" name="void_now" value="{{ $reason->value }}">{{ ucfirst(Label::of($reason)) }}</button>
             @endforeach

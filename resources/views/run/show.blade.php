@@ -31,6 +31,7 @@
     <x-slot:keys>
         <dt><kbd>{{ Text::of('run.show.enter') }}</kbd></dt><dd>{{ Text::of('run.show.in_a_field_of_the_strip') }}</dd>
         <dt><kbd>g</kbd> <kbd>d</kbd> <kbd>t</kbd> <kbd>v</kbd> <kbd>n</kbd></dt><dd>{{ Text::of('run.show.go_to_group_distance_time_void') }}</dd>
+        <dt><kbd>p</kbd> <kbd>f</kbd></dt><dd>{{ Text::of('run.show.past_the_end_or_far_wall') }}</dd>
         <dt><kbd>w</kbd></dt><dd>{!! Text::html('run.show.open_the_stopwatch_then_space_starts') !!}</dd>
         <dt><kbd>m</kbd></dt><dd>{{ Text::of('run.show.more_fields_or_fewer') }}</dd>
         <dt><kbd>u</kbd></dt><dd>{{ Text::of('run.show.undo_what_was_last_done_at_2') }}</dd>
