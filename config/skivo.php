@@ -8,6 +8,8 @@ return [
         static fn(string $file): string => (string) md5_file($file),
         [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('ViewModels/*.php')) ?: [])],
     ))),
+    // What was drawn before is not shown again: an upgrade may draw it otherwise.
+    'served_since' => env('SERVED_SINCE'),
     // As bin/skivo start serves it: on which address, and by which further name.
     'host' => env('SERVE_HOST', '127.0.0.1'),
     'port' => (int) env('SERVE_PORT', 8484),

@@ -50,6 +50,7 @@ if [ "$demo" = yes ]; then
     [ -n "$(setting DEMO_PASSWORD)" ] || set_setting DEMO_PASSWORD "slipway-$(random_word | cut -c1-8)"
     DEMO_PASSWORD="$(setting DEMO_PASSWORD)" artisan_or_fail "the demo data could not be stored." demo skivo:demo
 fi
+set_setting SERVED_SINCE "$(date +%s)"
 set_setting SERVE_HOST "$host"
 set_setting SERVE_PORT "$port"
 [ -z "$name" ] || set_setting SERVE_NAMES "$name"

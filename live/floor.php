@@ -91,7 +91,7 @@ function kept(string $key, string $folder): mixed
     } catch (PDOException) {
         $device = false;
     }
-    $state = $device === false ? null : kept("state:{$found[1]}:floor:" . md5(site($settings)), (string) $settings['cache']['stores']['file']['path']);
+    $state = $device === false ? null : kept("state:{$found[1]}:floor:" . md5(site($settings)) . ":{$settings['skivo']['served_since']}", (string) $settings['cache']['stores']['file']['path']);
     // Held as long as the framework draws: until this request ends.
     $drawing = is_array($state) && $state['revision'] !== (int) $device['number'] ? fopen(folder() . "/cache/drawing-{$found[1]}", 'c') : null;
     if (!is_array($state) || (is_resource($drawing) && flock($drawing, LOCK_EX | LOCK_NB))) {

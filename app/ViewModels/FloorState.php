@@ -109,7 +109,7 @@ final readonly class FloorState
     private static function drawnOnce(Challenge $challenge, string $what, \Closure $draw): array
     {
         $revision = $challenge->revision();
-        $key = "state:{$challenge->id}:{$what}:" . config('skivo.build');
+        $key = "state:{$challenge->id}:{$what}:" . config('skivo.served_since');
         $held = Cache::get($key);
         if (is_array($held) && $held['revision'] === $revision) {
             return $held;

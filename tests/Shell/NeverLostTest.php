@@ -43,10 +43,10 @@ final class NeverLostTest extends TestCase
     public function testKillingAnyPartInTheMiddleOfTrafficLosesAndDoublesNothing(): void
     {
         $this->start();
-        $ids = [];
+        $numbers = [];
         $confirmedFirst = 0;
         foreach (range(1, 24) as $number) {
-            $ids[] = $id = (string) Str::uuid();
+            $numbers[$id = (string) Str::uuid()] = $number;
             $kill = match ($number % 8) {
                 2 => fn() => $this->kill("{$this->var}/run/php-fpm.pid", true),
                 4 => fn() => $this->kill("{$this->var}/run/nginx.pid", true),
@@ -65,11 +65,14 @@ final class NeverLostTest extends TestCase
             self::assertContains($status, [200, 201], "run {$number}");
         }
         // And all of them once more, as a device does that never heard the answer.
-        foreach (array_slice($ids, -6) as $id) {
-            self::assertSame(200, $this->log($id, 1));
+        foreach (array_slice($numbers, -6, preserve_keys: true) as $id => $number) {
+            self::assertSame(200, $this->log($id, $number));
         }
+        // What says something else under an id that is taken is no second sending, and changes nothing.
+        self::assertSame(409, $this->log((string) array_key_last($numbers), 1));
 
         self::assertGreaterThanOrEqual(12, $confirmedFirst, 'most were safe at once');
+        $ids = array_keys($numbers);
         sort($ids);
         self::assertSame($ids, $this->stored());
     }
