@@ -12,6 +12,18 @@ use Tests\Scenario;
 /** A quantity that is more likely a slip than right is asked about once, wherever it is typed, and taken when it is confirmed. */
 final class SlipsTest extends FeatureTestCase
 {
+    /** A sheet with one run typed in metres among centimetres is stored as it says, but not without a word. */
+    public function testAClassSheetSaysWhichRunsLookLikeSlips(): void
+    {
+        $challenge = Scenario::challenge($this->educator);
+        $sheet = "group,try,distance (cm)\nKeel,1,312\nKeel,2,318\nKeel,3,3.05\nReef,1,281\nReef,2,290\n";
+        $page = $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => $sheet])->assertOk()->assertSee('One run looks like a slip');
+        self::assertSame(1, substr_count((string) $page->getContent(), 'class="question block"'));
+        $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => str_replace('3.05', '305', $sheet)])->assertOk()->assertDontSee('like a slip');
+        $this->post("/challenges/{$challenge->id}/sheet", ['text' => $sheet])->assertSessionHasNoErrors();
+        self::assertSame(5, $challenge->runs()->count());
+    }
+
     public function testTheVeryFirstRunOfAClassIsJudgedByTheCarAndTheLane(): void
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group,nozzle bore (mm),mass (g),balloon diameter (cm),wheels,wheel diameter (mm)\nKeel,7,60,20,bottle caps,32\nReef,,,,,\n");

@@ -105,6 +105,8 @@
                                 ]) !!}
                             </li>@endif
                         </ul>
+                        @php($slips = \App\ViewModels\SheetSlips::in($plan, $challenge))
+                        @if ($slips !== [])<p class="caution mt-3">{{ Text::plural('sheet.show.look_at_these_first', count($slips)) }}</p>@endif
                         <div
                             class="scroll-x mt-4 max-h-80 overflow-y-auto" tabindex="0" role="region"
                             aria-label="{{ Text::of('sheet.show.the_runs_to_add') }}">
@@ -127,6 +129,8 @@
                                                     </td><td class="num">{{ $run->try }}</td><td class="num">
                                                         {{ $run->record->distance === null ? '–'
                                                             : $units->figure($run->record->distance->quantity->si(), Scale::Distance, 1) }}
+                                                        @isset($slips[spl_object_id($run)])<span class="question block">{{
+                                                            (new \App\Presenters\Words($units))->say($slips[spl_object_id($run)]) }}</span>@endisset
                                                     </td><td class="num">
                                                         {{ $run->record->time === null ? '–'
                                                             : $units->figure($run->record->time->quantity->si(), Scale::Stopwatch) }}
