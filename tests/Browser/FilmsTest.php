@@ -20,7 +20,7 @@ final class FilmsTest extends BrowserTestCase
     private const LARGE = [1920, 1080];
 
     /** Films of scenes from this seed on, so many unless FILMS says otherwise; so many are made at a time. */
-    private const FILMS = 6;
+    private const FILMS = 2;
     private const SEED = 400;
     private const AT_ONCE = 2;
 
@@ -47,6 +47,12 @@ final class FilmsTest extends BrowserTestCase
             "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,300\nReef,8,20,60,1,310\nTern,8,20,60,1,320\nSkua,8,20,60,,\n",
         );
         [$film, $runs] = $this->films(self::SMALL, '--runs 2 --lanes 2 --seed 9')[0];
+        // What is on record of each is what its film shows: else it is asked whose film it is.
+        foreach (['Keel' => [0, 0], 'Reef' => [1, 0], 'Tern' => [0, 1]] as $group => [$run, $lane]) {
+            $went = (float) $runs[$run][$lane]['truth']['distance_m'];
+            $challenge->runs()->whereHas('car.group', static fn($groups) => $groups->where('name', $group))->toBase()
+                ->update(['distance_m' => $went, 'distance_entered' => round(100 * $went, 1) . ' cm']);
+        }
         $browser = $this->signIn()->size(1280, 900)->visit("/challenges/{$challenge->id}/film");
         $page = (new FilmPage($browser))->choose($film);
         $browser->press('A second lane beside it');
@@ -93,6 +99,9 @@ final class FilmsTest extends BrowserTestCase
     #[TestWith(['--seed 9 --rate 120', '1'])]
     public function testAFilmThatWasTurnedOrPlaysSlowlyOrHasManyPicturesIsReadAsWell(string $how, string $slower): void
     {
+        if (str_contains($how, '--rate') && getenv('FILMS') === false) {
+            self::markTestSkipped('So many pictures take minutes to make: with FILMS set.');
+        }
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
         [$film, [[$true]]] = $this->films(self::SMALL, $how)[0];
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
