@@ -207,7 +207,7 @@ final class FilmsTest extends BrowserTestCase
     {
         $fault = $browser->driver->executeAsyncScript(
             'const done = arguments[arguments.length - 1]; const { page } = document.querySelector("[data-film]");
-            page.post("PUT", page.result.take, { picture: document.querySelector("[data-film-strip]").toDataURL("image/jpeg", 0.85) })
+            page.post("PUT", page.result.take, { confirmed: true, picture: document.querySelector("[data-film-strip]").toDataURL("image/jpeg", 0.85) })
                 .then((answer) => done(answer.fault ?? ""), (fault) => done(String(fault)));',
         );
         self::assertSame('', $fault);

@@ -16,7 +16,7 @@ final class PreparingTest extends BrowserTestCase
 
         self::assertStringContainsString('To buy or collect', $browser->text());
         $browser->fill('groups', '9')->fill('learners', '36')->press('Save the materials');
-        self::assertStringContainsString('For 9 groups of 4, with 20 % spares', $browser->text());
+        self::assertStringContainsString('For 36 learners in 9 groups, with 20 % spares', $browser->text());
         self::assertSame('44', $browser->text('tr:has([name=amount_wheels]) .big-figure'));
         // Another wheel is chosen, and the list follows by itself.
         $browser->follow(fn() => (new WebDriverSelect($browser->find('[name=kit_wheels]')))->selectByVisibleText('bought wheels'));
