@@ -33,7 +33,7 @@ final class PreparingTest extends BrowserTestCase
         $browser->press('To the timetable')->fill('session_min', '105')->press('Let the timetable follow');
         self::assertStringContainsString('It does not fit', $browser->text());
         self::assertStringContainsString('Run on', $browser->text('.remedies'));
-        $browser->fill('phase_build', '20')->fill('lanes', '3')->fill('phase_redesign', '0')->press('Let the timetable follow');
+        $browser->fill('session_min', '240')->fill('phase_build', '140')->fill('lanes', '3')->fill('phase_redesign', '0')->press('Let the timetable follow');
         self::assertStringContainsString('It fits', $browser->text());
         self::assertCount(9, $browser->all('.run-order tbody tr'), '27 runs on three lanes');
 
