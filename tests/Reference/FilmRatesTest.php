@@ -24,6 +24,9 @@ use Skivo\Core\Statistics\Estimate;
 final class FilmRatesTest extends TestCase
 {
     private const SCENES = 300;
+
+    /** So many of them in every run of the tests; all with FILM_RATES set. */
+    private const OFTEN = 100;
     private const WIDTH = 1200;
 
     /** The camera's height is known to about this share. */
@@ -34,7 +37,10 @@ final class FilmRatesTest extends TestCase
         $node = proc_open(['node', dirname(__DIR__) . '/JavaScript/fronts-of-strips.mjs'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
         self::assertIsResource($node);
         $near = $tenth = $covered = $refused = [];
-        for ($seed = 1; $seed <= self::SCENES; $seed++) {
+        $scenes = getenv('FILM_RATES') === false ? self::OFTEN : self::SCENES;
+        // Fewer scenes show a rate less exactly.
+        $margin = 1.96 * (sqrt(0.95 * 0.05 / $scenes) - sqrt(0.95 * 0.05 / self::SCENES));
+        for ($seed = 1; $seed <= $scenes; $seed++) {
             $scene = new FilmedScene($seed);
             $strip = $scene->strip(self::WIDTH);
             fwrite($pipes[0], json_encode(['pixels' => base64_encode($strip['pixels'])] + $strip, JSON_THROW_ON_ERROR) . "\n");
@@ -73,13 +79,13 @@ final class FilmRatesTest extends TestCase
         $found = json_encode([
             'near' => array_map($share, $near), 'tenth' => array_map($share, $tenth), 'covered' => array_map($share, $covered), 'refused' => $refused,
         ], JSON_THROW_ON_ERROR);
-        self::assertLessThanOrEqual(0.03 * self::SCENES, count($refused), $found);
+        self::assertLessThanOrEqual(0.03 * $scenes, count($refused), $found);
         foreach ([...array_values(array_map($share, $near)), ...array_values(array_map($share, $tenth))] as $rate) {
             self::assertGreaterThanOrEqual(0.9, $rate, $found);
         }
         foreach (array_map($share, $covered) as $name => $rate) {
-            self::assertGreaterThanOrEqual(0.92, $rate, "{$name}: {$found}");
-            self::assertLessThanOrEqual(0.98, $rate, "{$name}: {$found}");
+            self::assertGreaterThanOrEqual(0.92 - $margin, $rate, "{$name}: {$found}");
+            self::assertLessThanOrEqual(min(1.0, 0.98 + $margin), $rate, "{$name}: {$found}");
         }
         fwrite(STDERR, getenv('FILM_RATES') === false ? '' : "{$found}\n");
     }
