@@ -50,13 +50,18 @@ final class ShareChallenge
         });
     }
 
-    /** Who is taken out of a challenge, or leaves it, keeps nothing open in it; what they did there stays. */
+    /** Who leaves a challenge keeps nothing open in it; what they did there stays. */
+    public function withdraw(Challenge $challenge, User $user): void
+    {
+        DB::transaction(static fn() => $challenge->members()->where('user_id', $user->id)->delete());
+    }
+
+    /** The same of whom somebody takes out; and the links by which they could come back at once open nothing any more. */
     public function dismiss(Challenge $challenge, User $user): void
     {
-        DB::transaction(static function () use ($challenge, $user): void {
+        DB::transaction(function () use ($challenge, $user): void {
             $role = $challenge->members()->where('user_id', $user->id)->first()?->role;
-            $challenge->members()->where('user_id', $user->id)->delete();
-            // The links by which they could come back at once open nothing any more.
+            $this->withdraw($challenge, $user);
             $challenge->invitations()->when($role === MemberRole::Observer, static fn($links) => $links->where('role', MemberRole::Observer))
                 ->update(['revoked_at' => now()]);
         });

@@ -54,7 +54,11 @@ final class SharingTest extends FeatureTestCase
         $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/members/{$observer->id}")->assertSessionHasNoErrors();
         $this->as($observer)->post($toLookOn);
         self::assertNull($challenge->fresh()?->roleOf($observer));
-        // The links that were never theirs hold for whom they were made.
+        // Who leaves by themselves shuts nobody out; and the links that were never theirs hold for whom they were made.
+        $toLookOnAgain = $this->invite($challenge, 'observer');
+        $this->as($observer)->post($toLookOnAgain);
+        $this->delete("/challenges/{$challenge->id}/sharing/me")->assertRedirect('/challenges');
+        self::assertSame(1, $challenge->invitations()->whereNull('revoked_at')->where('role', MemberRole::Observer)->count());
         $this->as($co)->post($asCo)->assertRedirect("/challenges/{$challenge->id}");
         $this->as($this->educator)->delete("/challenges/{$challenge->id}/sharing/members/{$co->id}")->assertSessionHasNoErrors();
         $this->as($co)->post($asCo);

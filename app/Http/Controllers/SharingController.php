@@ -63,7 +63,7 @@ final class SharingController
     {
         /** @var User $user */
         $user = $request->user();
-        $share->dismiss($challenge, $user);
+        $share->withdraw($challenge, $user);
 
         return redirect()->route('challenges.index')->with('status', Text::of('sharing.done.you_left', ['challenge' => $challenge->name]));
     }
