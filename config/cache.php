@@ -12,8 +12,7 @@ return [
             'path' => storage_path('framework/cache/data'),
             'lock_path' => storage_path('framework/cache/data'),
         ],
-        // Never of a replica: a session that lags is another's.
-        'database' => ['driver' => 'database', 'connection' => (env('DB_READ_HOST') ?? env('DB_READ_PORT') ?? env('DB_READ_DATABASE')) === null ? null : 'primary', 'table' => 'cache', 'lock_table' => 'cache_locks'],
+        'database' => ['driver' => 'database', 'connection' => null, 'table' => 'cache', 'lock_table' => 'cache_locks'],
         'redis' => ['driver' => 'redis', 'connection' => 'default'],
     ],
     'prefix' => 'skivo',

@@ -26,6 +26,8 @@ prepare_var production
 port="${port:-$(setting SERVE_PORT)}"
 port="${port:-8484}"
 need_port "$host" "$port"
+# The database does not take it.
+SITE_PORT="$port"
 
 database_up
 # What was put together from older settings.

@@ -44,8 +44,6 @@ function leaveToTheFramework(): void
 function database(array $settings): PDO
 {
     $database = $settings['database']['connections']['pgsql'];
-    // A replica tells a moment later that something is new; nobody waits for that.
-    $database = ['host' => $database['read']['host'][0] ?? $database['host']] + ($database['read'] ?? []) + $database;
 
     return new PDO(
         "pgsql:host={$database['host']};port={$database['port']};dbname={$database['database']};sslmode={$database['sslmode']}" . (isset($database['sslrootcert']) ? ";sslrootcert={$database['sslrootcert']}" : ''),

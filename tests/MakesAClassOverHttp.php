@@ -63,4 +63,16 @@ trait MakesAClassOverHttp
 
         return (string) curl_getinfo($this->client, CURLINFO_REDIRECT_URL);
     }
+
+    /** The sign-in, to be sent by others. */
+    private function cookies(): string
+    {
+        foreach (curl_getinfo($this->client, CURLINFO_COOKIELIST) as $line) {
+            $parts = explode("\t", $line);
+            if ($parts[5] === 'skivo_session') {
+                return "skivo_session={$parts[6]}";
+            }
+        }
+        self::fail('nobody is signed in');
+    }
 }

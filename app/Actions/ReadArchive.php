@@ -12,6 +12,7 @@ use App\Archive\UnreadableArchiveException;
 use App\Models\Challenge;
 use App\Models\Photo;
 use App\Models\User;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Throwable;
@@ -108,7 +109,7 @@ final class ReadArchive
             }
             foreach ($rows as $row) {
                 $row = array_intersect_key($row, $columns);
-                ArchiveRules::ofRow($row, $columns);
+                ArchiveRules::ofRow($table, $row, $columns);
                 $by = $colleagues[(string) ($row['user_id'] ?? '')] ?? null;
                 $new = $numbers->of($table, $row);
                 if ($by !== null && isset($columns['device_id'])) {
@@ -135,7 +136,11 @@ final class ReadArchive
                 if ($table === 'home_items' && $new['kind'] === 'photo') {
                     $new['jpeg'] = DB::raw("decode('" . base64_encode($this->photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')");
                 }
-                DB::table($table)->insert($new);
+                try {
+                    DB::table($table)->insert($new);
+                } catch (QueryException $refused) {
+                    throw UnreadableArchiveException::row($table, (string) ($row[$key] ?? ''), $refused);
+                }
                 $id ??= $table === 'challenges' ? (int) $new['id'] : null;
             }
         }

@@ -103,7 +103,7 @@ database_start() {
     clear_dead_database "$dir"
     database_is_running && return
     port="$(setting DB_PORT)"
-    { [ -n "$port" ] && port_is_free 127.0.0.1 "$port"; } || { port="$(free_port)"; set_setting DB_PORT "$port"; }
+    { [ -n "$port" ] && port_is_free 127.0.0.1 "$port"; } || { port="$(free_port "${SITE_PORT:-}")"; set_setting DB_PORT "$port"; }
     # No Unix socket: its path may be too long. Its log: a file a day of the week, and nothing in it of what was stored.
     local options=(
         -c listen_addresses=127.0.0.1 -c "port=$port" -c "unix_socket_directories=''" -c log_file_mode=0600

@@ -94,7 +94,7 @@ server_is_up() { [ -n "$(server_processes)" ]; }
 # $1: the environment's name. Sets SITE to its address.
 throwaway_up() {
     # Whatever a school keeps elsewhere is none of its business.
-    unset DB_HOST DB_READ_HOST
+    unset DB_HOST
     take_lock
     server_down
     database_down 2>/dev/null || true

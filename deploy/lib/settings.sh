@@ -43,7 +43,16 @@ artisan_or_fail() {
 # True when nothing listens on $2 of address $1.
 port_is_free() { php -r '$s = @stream_socket_server("tcp://$argv[1]:$argv[2]"); exit($s ? 0 : 1);' "$1" "$2"; }
 
-free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'; }
+# A port that nothing listens on, and none of those that the system hands to outgoing connections, which come and go
+# unseen; nor $1, which somebody else is about to take.
+free_port() {
+    php -r '
+        do {
+            $port = random_int(10000, 32000);
+            $server = $port === (int) ($argv[1] ?? 0) ? false : @stream_socket_server("tcp://127.0.0.1:$port");
+        } while (!$server);
+        echo $port;' "${1:-}"
+}
 
 random_word() { php -r 'echo bin2hex(random_bytes(16));'; }
 

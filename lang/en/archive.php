@@ -18,7 +18,9 @@ return [
         'not_an_archive' => 'This is no archive of a challenge. Choose one that Skivo wrote.',
         'too_large' => 'This archive is too large to be a class.',
         'not_whole' => 'A part of this archive is missing or was changed. Nothing was stored.',
-        'does_not_fit' => 'Something in this archive does not fit together. Nothing was stored.',
+        'cell_does_not_fit' => 'In this archive’s table :table, row :row, the column :column cannot be “:cell”. Nothing was stored. Take the archive again, or correct that cell.',
+        'row_does_not_fit' => 'In this archive’s table :table, row :row does not fit the rest. Nothing was stored. Take the archive again, or correct that row.',
+        'does_not_fit' => 'This archive cannot be shown as a class. Nothing was stored. Take it again from the Skivo that wrote it.',
     ],
     'done' => [
         'is_here' => ':challenge is here, with everything in it.',

@@ -48,6 +48,7 @@ return [
         'look_at_it_first' => 'Look at it first',
         'nothing_is_stored_yet' => 'Nothing is stored yet.',
         'one_thing_stands_against_it' => 'One thing stands against it',
+        'are_these_children' => '“:names” looks like children’s names. Skivo names groups, never children. Better change the names in the sheet before you store it.',
         'look_at_these_first' => 'One run looks like a slip. Look at it below, or mend it in the sheet: storing keeps it as it is.|:count runs look like slips. Look at them below, or mend them in the sheet: storing keeps them as they are.',
         'things_stand_against_it' => ':count things stand against it',
         'nothing_was_stored_mend_them_in' => 'Nothing was stored. Correct them in the text below, or in your spreadsheet, and look again.',

@@ -130,7 +130,7 @@ final class ArchiveTest extends FeatureTestCase
         self::assertSame('This is no archive of a challenge. Choose one that Skivo wrote.', $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('datapackage.json'))));
         self::assertSame('A part of this archive is missing or was changed. Nothing was stored.', $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('data/runs.csv'))));
         self::assertSame(
-            'Something in this archive does not fit together. Nothing was stored.',
+            'In this archive’s table runs, row 1, the column kind cannot be “nothing of the kind”. Nothing was stored. Take the archive again, or correct that cell.',
             $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->addFromString('data/runs.csv', str_replace(',try,', ',nothing of the kind,', (string) $zip->getFromName('data/runs.csv'))))),
         );
         self::assertSame($before, Challenge::query()->count());
@@ -149,13 +149,30 @@ final class ArchiveTest extends FeatureTestCase
             self::assertNotSame($held, $made, $pattern);
             $zip->addFromString("data/{$table}.csv", $made);
         });
+        DB::table('challenges')->where('id', $challenge->id)->update(['tolerances' => '{"end-play": {"goodFrom": 0.001}}']);
+        DB::table('check_readings')->insert(['car_id' => DB::table('cars')->value('id'), 'item' => 'parallel', 'first_si' => 0.123, 'first_entered' => '12.3 cm', 'second_si' => 0.122, 'second_entered' => '12.2 cm', 'updated_at' => now()]);
+        DB::table('bench_readings')->insert(['car_id' => DB::table('cars')->value('id'), 'test' => 'ramp', 'first_si' => 0.234, 'first_entered' => '23.4 cm', 'made_at' => now()]);
+        $good = $this->taken($challenge->id, 'class.zip');
+        // A sibling of each in every table that people type into.
         foreach ([
-            'a huge tolerance' => $with('challenges', '/,\{\},/', ',"{""end-play"":{""least"":1e308}}",'),
-            'no JSON' => $with('challenges', '/,\{\},/', ',{nothing of the kind,'),
-            'a bore of five metres' => $with('cars', '/(""nozzle_bore"": \{""si"": )[^,}]+/', '${1}5.0'),
-        ] as $what => $file) {
-            self::assertSame('Something in this archive does not fit together. Nothing was stored.', $sent($file), $what);
+            'tolerances' => $with('challenges', '/""goodFrom"": 0\.001/', '""goodFrom"": 1e308'),
+            'tolerances ' => $with('challenges', '/\{""goodFrom/', 'nothing of the kind'),
+            'tolerances  ' => $with('challenges', '/""end-play""/', '""end-game""'),
+            'goal' => $with('challenges', '/,farthest,/', ',nearest the moon,'),
+            'lane_length_m' => $with('challenges', '/,6,"?6 m/', ',600,"6 m'),
+            'choices' => $with('cars', '/(""nozzle_bore"": \{""si"": )[^,}]+/', '${1}5.0'),
+            'choices ' => $with('cars', '/""nozzle_bore"": /', '""bore_of_a_gun"": '),
+            'distance_m' => $with('runs', '/,(\d\.\d+),/', ',${1}e4,'),
+            'kind' => $with('runs', '/,try,(?!dist)/', ',guess,'),
+            'first_si' => $with('check_readings', '/,0\.123,/', ',123,'),
+            'first_si ' => $with('bench_readings', '/,0\.234,/', ',234,'),
+        ] as $column => $file) {
+            self::assertMatchesRegularExpression('/^In this archive’s table \w+, row \d+, the column ' . trim($column) . ' cannot be “.+”\. Nothing was stored\./', (string) $sent($file), $column);
         }
+        self::assertSame(
+            'In this archive’s table challenges, row 1 does not fit the rest. Nothing was stored. Take the archive again, or correct that row.',
+            $sent($with('challenges', '/,6,"?6 m"?,/', ',6,,')),
+        );
         self::assertSame($before, Challenge::query()->count());
     }
 

@@ -195,6 +195,14 @@ final class GroupsOwnPathTest extends FeatureTestCase
         yield 'an answer that nobody offers' => [['kind' => 'closing', 'question' => 'teamwork', 'answer' => 'nozzle'], 'answer'];
         yield 'an id that is none' => [['kind' => 'note', 'text' => 'a', 'id' => '1'], 'id'];
         yield 'no photo' => [['kind' => 'photo'], 'photo'];
+        yield 'a guess in words' => [['kind' => 'guess', 'predicted' => 'lots'], 'predicted'];
+        yield 'a guess below nothing' => [['kind' => 'guess', 'predicted' => '-5'], 'predicted'];
+        yield 'a guess beyond every hall' => [['kind' => 'guess', 'predicted' => '99999'], 'predicted'];
+        yield 'a reason as long as a book' => [['kind' => 'guess', 'predicted' => '200', 'reason' => str_repeat('a', 501)], 'reason'];
+        yield 'a reading in words' => [['kind' => 'check', 'item' => 'parallel', 'first' => 'lots', 'second' => '98'], 'first'];
+        yield 'a reading below nothing' => [['kind' => 'check', 'item' => 'parallel', 'first' => '98', 'second' => '-5'], 'second'];
+        yield 'a reading beyond every car' => [['kind' => 'check', 'item' => 'end-play', 'first' => '99999'], 'first'];
+        yield 'a question that was not answered' => [['kind' => 'check', 'item' => 'balloon-clears'], 'yes'];
     }
 
     /** @param array<string, string> $sent */
@@ -202,7 +210,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
     public function testBadEntriesAreRefusedByTheirField(array $sent, string $field): void
     {
         [, $keel] = $this->tablet();
-        $this->entry($keel, $sent)->assertUnprocessable()->assertJsonValidationErrors($field);
+        $said = $this->entry($keel, $sent)->assertUnprocessable()->assertJsonValidationErrors($field)->json("errors.{$field}.0");
+        // What a hand on the page may do is said with its cure; only what the page itself must have got wrong is the page's.
+        $byThePage = ['kind', 'step', 'direction', 'item', 'question', 'id'];
+        self::assertSame(in_array($field, $byThePage, true), $said === 'Something is wrong with this page. Load it again.', (string) $said);
         self::assertSame(0, Entry::query()->where('group_id', $keel->id)->count());
     }
 

@@ -90,4 +90,25 @@ final class SlipsTest extends FeatureTestCase
     {
         return $this->postJson("/challenges/{$challenge->id}/runs", $more + ['id' => (string) Str::uuid7(), 'group' => $this->named($challenge, $group)->id, 'distance' => $distance]);
     }
+
+    /** In whatever way a name comes, the hint comes with it; who means it keeps it. */
+    public function testNamesOfChildrenAreAskedAboutWhereverANameIsTyped(): void
+    {
+        $challenge = $this->class();
+        $path = "/challenges/{$challenge->id}";
+        $hint = 'looks like children’s names';
+        $ask = function (string $method, string $to, array $typed, string $field) use ($hint): void {
+            $this->{$method}($to, $typed)->assertSessionHasErrors($field);
+            self::assertStringContainsString($hint, (string) session('errors')?->first($field), $to);
+        };
+        $keel = $this->named($challenge, 'Keel');
+        $ask('post', "{$path}/groups", ['names' => "The Otters\nAnna and Ben\n"], 'names');
+        $this->post("{$path}/groups", ['names' => "The Otters\nAnna and Ben\n", 'confirmed' => session('asked')])->assertSessionHasNoErrors();
+        $ask('put', "{$path}/groups/{$keel->id}", ['name' => 'Emma Larsson', 'mark' => $keel->mark], 'name');
+        // Siblings: the second car of a group, and a class sheet.
+        $ask('post', "{$path}/groups/{$keel->id}/cars", ['car_name' => 'Oliver Stone'], 'car_name');
+        $this->post("{$path}/groups/{$keel->id}/cars", ['car_name' => 'Oliver Stone', 'confirmed' => session('asked')])->assertSessionHasNoErrors();
+        $this->post("{$path}/sheet/preview", ['text' => "group,try,distance (cm)\nEmma Larsson,1,300\n"])->assertOk()->assertSee($hint);
+        $this->post("{$path}/sheet/preview", ['text' => "group,try,distance (cm)\nThe Badgers,1,300\n"])->assertOk()->assertDontSee($hint);
+    }
 }

@@ -17,6 +17,10 @@ final class NeverLostTest extends TestCase
     use MakesAClassOverHttp;
     use RunsSkivo;
 
+    private const DEVICES = 8;
+    private const MANY_GROUPS = 36;
+    private const STARTS = 4;
+
     private int $port;
 
     private int $challenge = 0;
@@ -198,14 +202,37 @@ final class NeverLostTest extends TestCase
         self::assertSame([$kept], $this->stored());
     }
 
+    /** Whoever looks after it starts it again and again on a run day: every start is one, and what devices log meanwhile is there. */
+    public function testItStartsAgainAndAgainUnderTraffic(): void
+    {
+        $this->start(self::MANY_GROUPS);
+        $traffic = new Traffic("{$this->site}/challenges/{$this->challenge}/runs", ["Cookie: {$this->cookies()}", "X-CSRF-TOKEN: {$this->token}"], $this->groups, self::DEVICES);
+        for ($start = 1; $start <= self::STARTS; $start++) {
+            $traffic->goOn(self::DEVICES);
+            $said = "{$this->var}/start-{$start}";
+            $starting = $this->process(dirname(__DIR__, 2), $said, ['start', '--empty']);
+            $state = proc_get_status($starting);
+            $traffic->goOnUntil(static function () use ($starting, &$state): bool {
+                $state = $state['running'] ? proc_get_status($starting) : $state;
+
+                return !$state['running'];
+            }, 120.0);
+            self::assertSame(0, $state['exitcode'], (string) file_get_contents($said));
+        }
+        $traffic->finish();
+        sort($traffic->confirmed);
+        self::assertSame($traffic->confirmed, $this->stored());
+        self::assertSame([], array_diff(array_keys($traffic->statuses), [0, 200, 201, 502, 503, 504]), 'what is away is no fault');
+    }
+
     /** Starts it with one educator and a class, signed in. */
-    private function start(): void
+    private function start(int $groups = 3): void
     {
         [$status, $said] = $this->skivo('start', '--port', (string) $this->port, '--empty');
         self::assertSame(0, $status, $said);
-        $this->challenge = $this->makeClass("One\nTwo\nThree");
+        $this->challenge = $this->makeClass(implode("\n", array_map(static fn(int $number): string => "Group {$number}", range(1, $groups))));
         $this->groups = array_map(intval(...), $this->owner()->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
-        self::assertCount(3, $this->groups);
+        self::assertCount($groups, $this->groups);
     }
 
     /** Logs a run; so many microseconds after it was sent, something happens. */

@@ -15,16 +15,11 @@ final class Pooler
     /** @param string $folder that its user may write into */
     public function __construct(private readonly string $folder, public readonly int $port, private readonly int $databasePort) {}
 
-    /**
-     * Where is written, and where what is only read is read; one that runs takes it over as it goes.
-     *
-     * @param list<string> $standbys
-     */
-    public function points(string $primary, array $standbys): void
+    /** To the primary; one that runs takes it over as it goes. */
+    public function points(string $primary): void
     {
         $settings = strtr((string) file_get_contents(dirname(__DIR__, 2) . '/deploy/servers/pgbouncer.ini'), [
             'host=10.0.0.11 ' => 'host=' . DatabaseServers::ADDRESSES[$primary] . ' ',
-            'host=10.0.0.12,10.0.0.13 ' => 'host=' . implode(',', array_map(static fn(string $name): string => DatabaseServers::ADDRESSES[$name], $standbys)) . ' ',
             'port=5432' => "port={$this->databasePort}",
             'listen_port = 6432' => "listen_port = {$this->port}",
             '/etc/pgbouncer/userlist.txt' => "{$this->folder}/userlist.txt",

@@ -25,6 +25,9 @@ final class Traffic
     /** @var array<int, int> how often each status was answered; 0 where nothing was */
     public array $statuses = [];
 
+    /** @var list<float> how long each answer that confirmed took (s) */
+    public array $took = [];
+
     /** For so long nothing was confirmed, at the longest (s). */
     public float $silence = 0.0;
 
@@ -103,6 +106,7 @@ final class Traffic
         $key = spl_object_id($client);
         if ($status === 200 || $status === 201) {
             $this->confirmed[] = $this->devices[$key]['id'];
+            $this->took[] = curl_getinfo($client, CURLINFO_TOTAL_TIME);
             $this->heard = microtime(true);
             $this->isEnding ? $this->leave($key) : $this->next($client);
 

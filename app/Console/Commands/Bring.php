@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Actions\ReadArchive;
 use App\Archive\UnreadableArchiveException;
 use App\Models\User;
+use App\Presenters\Text;
 use Illuminate\Console\Command;
 
 /** Stores a challenge from its archive, for an account. */
@@ -28,7 +29,7 @@ final class Bring extends Command
         try {
             $challenge = $read((string) $this->argument('file'), $user);
         } catch (UnreadableArchiveException $unreadable) {
-            $this->error(__("archive.form.{$unreadable->getMessage()}"));
+            $this->error(Text::of("archive.form.{$unreadable->getMessage()}", $unreadable->places));
 
             return self::FAILURE;
         }

@@ -60,7 +60,7 @@ final class ArchiveController
         try {
             $challenge = $read((string) $request->file('archive')?->getRealPath(), $user);
         } catch (UnreadableArchiveException $unreadable) {
-            throw ValidationException::withMessages(['archive' => Text::of("archive.form.{$unreadable->getMessage()}")]);
+            throw ValidationException::withMessages(['archive' => Text::of("archive.form.{$unreadable->getMessage()}", $unreadable->places)]);
         }
 
         return redirect()->route('runs.show', $challenge)->with('status', Text::of('archive.done.is_here', ['challenge' => $challenge->name]));

@@ -10,6 +10,7 @@ use App\Models\Challenge;
 use App\Presenters\Text;
 use App\ViewModels\ClassFindings;
 use App\ViewModels\ClassRecord;
+use App\ViewModels\SheetSlips;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,8 +18,10 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Exchange\Separator;
 use Skivo\Core\Exchange\SheetReader;
+use Skivo\Core\Exchange\SheetRow;
 use Skivo\Core\Exchange\SheetWriter;
 use Skivo\Core\Measurement\UnitSystem;
 
@@ -45,12 +48,15 @@ final class SheetController
     public function preview(Request $request, Challenge $challenge, ImportSheet $import): View
     {
         $text = $this->text($request);
+        $plan = $import->plan($challenge, (new SheetReader(self::units($request, $challenge)))->read($text));
 
         return view('sheet.show', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'text' => mb_scrub($text, 'UTF-8'),
-            'plan' => $import->plan($challenge, (new SheetReader(self::units($request, $challenge)))->read($text)),
+            'plan' => $plan,
+            'slips' => SheetSlips::in($plan, $challenge),
+            'people' => array_values(array_filter(array_map(static fn(SheetRow $row): string => $row->group, $plan->newGroups), GroupName::mayBePeople(...))),
         ]);
     }
 
@@ -61,7 +67,7 @@ final class SheetController
         if ($plan->problems !== []) {
             return view(
                 'sheet.show',
-                ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan],
+                ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan, 'slips' => [], 'people' => []],
             );
         }
 

@@ -41,6 +41,8 @@ final class EntryRequest extends FormRequest
     use JudgesQuantities;
     use MadeByADevice;
 
+    private const BY_THE_PAGE = ['kind', 'id', 'made_at', 'step', 'done', 'direction', 'item', 'side', 'question', 'run', 'wants'];
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -66,16 +68,17 @@ final class EntryRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'predicted.required' => Text::of('path.form.say_how_far'),
+            ...array_fill_keys(['predicted.required', 'predicted.string', 'predicted.max'], Text::of('path.form.say_how_far')),
             'text.required' => Text::of('path.form.write_something'),
             'text.max' => Text::of('path.form.too_long'),
             'reason.max' => Text::of('path.form.too_long'),
             'strokes.*' => Text::of('path.form.draw_something'),
             'photo.*' => Text::of('path.form.choose_a_photo'),
-            'first.required' => Text::of('path.form.type_what_you_read'),
-            'second.required' => Text::of('path.form.type_what_you_read'),
+            ...array_fill_keys(['first.required', 'first.string', 'second.required', 'second.string'], Text::of('path.form.type_what_you_read')),
             'answer.*' => Text::of('path.form.tap_one'),
-            '*.*' => Text::of('path.form.this_page_is_old'),
+            'yes.*' => Text::of('path.form.tap_one'),
+            // What no hand on the page can get wrong. A quantity is left out: its rule says itself what is wrong with it.
+            ...array_fill_keys(array_map(static fn(string $field): string => "{$field}.*", self::BY_THE_PAGE), Text::of('path.form.this_page_is_old')),
         ];
     }
 

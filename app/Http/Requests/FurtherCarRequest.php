@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Actions\AddGroups;
+use App\Http\Requests\Concerns\AsksBack;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Presenters\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Exchange\ClassSheet;
 
 /** The name of one more car of a group. */
 final class FurtherCarRequest extends FormRequest
 {
+    use AsksBack;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -37,6 +41,14 @@ final class FurtherCarRequest extends FormRequest
     public function carName(): string
     {
         return $this->team()->name . AddGroups::OF . $this->string('car_name')->toString();
+    }
+
+    /** @return array<string, string> */
+    protected function questions(): array
+    {
+        $name = $this->string('car_name')->toString();
+
+        return GroupName::mayBePeople($name) ? ['car_name' => Text::of('build.form.are_these_children', ['name' => $name])] : [];
     }
 
     private function fits(string $attribute, mixed $value, Closure $fail): void

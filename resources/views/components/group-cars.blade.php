@@ -22,7 +22,7 @@
     @endif
     @unless ($locked)
         <form method="post" action="{{ route('groups.cars.store', [$challenge, $group]) }}" class="prediction mt-2">
-            @csrf
+            @csrf<x-sent-with :units="$challenge->units" />
             <x-field name="car_name" :label="Text::of('device.group.another_car')" maxlength="40" />
             <button class="button">{{ Text::of('device.group.add_the_car') }}</button>
         </form>

@@ -105,7 +105,8 @@
                                 ]) !!}
                             </li>@endif
                         </ul>
-                        @php($slips = \App\ViewModels\SheetSlips::in($plan, $challenge))
+                        @if ($people !== [])<p class="caution mt-3">
+                            {{ Text::of('sheet.show.are_these_children', ['names' => \App\Presenters\Lists::and($people, 3)]) }}</p>@endif
                         @if ($slips !== [])<p class="caution mt-3">{{ Text::plural('sheet.show.look_at_these_first', count($slips)) }}</p>@endif
                         <div
                             class="scroll-x mt-4 max-h-80 overflow-y-auto" tabindex="0" role="region"
