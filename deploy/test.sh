@@ -5,6 +5,7 @@ export VAR="$ROOT/var/test"
 
 suite=all
 filter=()
+quick=no
 while [ $# -gt 0 ]; do
     case "$1" in
         --suite) suite="${2:-}"; shift 2 || fail "--suite wants a name: static, core, reference, feature, shell or browser." ;;
@@ -14,6 +15,8 @@ while [ $# -gt 0 ]; do
             export SKIVO_CLASSES="$2"
             shift 2
             ;;
+        --long) export SKIVO_LONG=1; shift ;;
+        --quick) quick=yes; shift ;;
         *) fail "test does not know '$1'. See bin/skivo help." ;;
     esac
 done
@@ -32,12 +35,18 @@ static_checks() {
     composer --no-interaction check
 }
 
-phpunit() { SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$1" "${filter[@]}"; }
+phpunit() {
+    local groups=(--exclude-group long)
+    [ -z "${SKIVO_LONG:-}" ] || groups=()
+    SKIVO_VAR="$VAR" php vendor/bin/phpunit --testsuite "$1" "${groups[@]}" "${filter[@]}"
+}
 
 # Two suites at a time, the longest first, each with a database and logs of its own. All are run to their end.
 everything() {
     mkdir -p "$VAR"
-    printf '%s\n' browser shell feature reference core static | xargs -P 2 -I{} bash -c '
+    local suites=(browser shell feature reference core static)
+    [ "$quick" = no ] || suites=(feature core static)
+    printf '%s\n' "${suites[@]}" | xargs -P 2 -I{} bash -c '
         echo "== $2: begun"
         log="$1/$2.log" status=0
         "$0" test --suite "$2" "${@:3}" >"$log" 2>&1 || status=$?

@@ -7,9 +7,11 @@ namespace Tests\Browser;
 use App\Models\Challenge;
 use App\Models\Run;
 use App\ViewModels\FilmReading;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Film\FilmedRun;
+use Tests\Long;
 
 /** Many real films, as phones make them: several runs, two lanes, turned, slow; and many that hold what a film says. */
 final class FilmsTest extends BrowserTestCase
@@ -19,8 +21,9 @@ final class FilmsTest extends BrowserTestCase
     /** As phones film: what is claimed is claimed of this. */
     private const LARGE = [1920, 1080];
 
-    /** Films of scenes from this seed on, so many unless FILMS says otherwise; so many are made at a time. */
+    /** Films of scenes from this seed on; so many are made at a time. */
     private const FILMS = 2;
+    private const FILMS_LONG = 30;
     private const SEED = 400;
     private const AT_ONCE = 2;
 
@@ -94,14 +97,23 @@ final class FilmsTest extends BrowserTestCase
         self::assertSame(2, $waiting->lane);
     }
 
+    /** Turned, and slowed down four times: one film that is both. */
+    public function testAFilmThatWasTurnedAndPlaysSlowlyIsReadAsWell(): void
+    {
+        $this->isReadAsWell('--seed 9 --turned', '4');
+    }
+
+    #[Group('long')]
     #[TestWith(['--seed 9 --turned', '1'])]
     #[TestWith(['--seed 12', '4'])]
     #[TestWith(['--seed 9 --rate 120', '1'])]
     public function testAFilmThatWasTurnedOrPlaysSlowlyOrHasManyPicturesIsReadAsWell(string $how, string $slower): void
     {
-        if (str_contains($how, '--rate') && getenv('FILMS') === false) {
-            self::markTestSkipped('So many pictures take minutes to make: with FILMS set.');
-        }
+        $this->isReadAsWell($how, $slower);
+    }
+
+    private function isReadAsWell(string $how, string $slower): void
+    {
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
         [$film, [[$true]]] = $this->films(self::SMALL, $how)[0];
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
@@ -117,7 +129,7 @@ final class FilmsTest extends BrowserTestCase
     /** As scenes draw them by lot: within their bounds in nine of ten. */
     public function testFilmsSayWhatIsTrue(): void
     {
-        $count = max(1, (int) (getenv('FILMS') ?: self::FILMS));
+        $count = Long::or(self::FILMS, self::FILMS_LONG);
         $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
         $run = $challenge->runs()->sole();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$run->id}/film");

@@ -10,6 +10,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Film\PhotoRule;
 use Skivo\Core\Film\UnreadableFilmException;
+use Tests\Long;
 
 /** Sizes from a photograph, against a camera whose geometry is known exactly. */
 final class PhotoRuleTest extends TestCase
@@ -70,7 +71,7 @@ final class PhotoRuleTest extends TestCase
         self::assertGreaterThan(0.92 * $trials, $covered);
         self::assertLessThan(0.985 * $trials, $covered);
         self::assertGreaterThan(0.9 * $trials, $near);
-        if (getenv('FILM_RATES') !== false) {
+        if (Long::is()) {
             fwrite(STDERR, sprintf("photo: covered %.3f, within a tenth %.3f\n", $covered / $trials, $near / $trials));
         }
     }

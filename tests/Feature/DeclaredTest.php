@@ -127,4 +127,18 @@ final class DeclaredTest extends TestCase
     {
         return dirname(__DIR__, 2) . "/{$path}";
     }
+
+    public function testWhatRunsByLongOnlyIsListedWithItsReason(): void
+    {
+        $tree = dirname(__DIR__);
+        $long = [];
+        foreach ((new Finder())->files()->in($tree)->name('*Test.php')->notName('DeclaredTest.php') as $file) {
+            if (preg_match("/#\[Group\('long'\)\]|\bLong::or\(|Long::is\(\) \?|\|\| Long::is/", $file->getContents()) === 1) {
+                $long[] = $file->getBasename('.php');
+            }
+        }
+        preg_match_all('/^\| `(\w+Test)` \| .{10,} \| .{5,} \|$/m', (string) file_get_contents(dirname($tree) . '/CONTRIBUTING.md'), $listed);
+        self::assertNotSame([], $long);
+        self::assertEqualsCanonicalizing($long, $listed[1]);
+    }
 }

@@ -15,6 +15,7 @@ use Skivo\Core\Film\LaneScale;
 use Skivo\Core\Film\Sight;
 use Skivo\Core\Film\UnreadableFilmException;
 use Skivo\Core\Statistics\Estimate;
+use Tests\Long;
 
 /**
  * How often what a film says is true: films of simulated runs by a pinhole camera (cars, lanes, angles, shadows, hands, shoes, lamps,
@@ -25,8 +26,8 @@ final class FilmRatesTest extends TestCase
 {
     private const SCENES = 300;
 
-    /** So many of them in every run of the tests; all with FILM_RATES set. */
-    private const OFTEN = 100;
+    /** So many of them in every run of the tests; all by --long. */
+    private const OFTEN = 60;
     private const WIDTH = 1200;
 
     /** The camera's height is known to about this share. */
@@ -37,7 +38,7 @@ final class FilmRatesTest extends TestCase
         $node = proc_open(['node', dirname(__DIR__) . '/JavaScript/fronts-of-strips.mjs'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
         self::assertIsResource($node);
         $near = $tenth = $covered = $refused = [];
-        $scenes = getenv('FILM_RATES') === false ? self::OFTEN : self::SCENES;
+        $scenes = Long::or(self::OFTEN, self::SCENES);
         // Fewer scenes show a rate less exactly.
         $margin = 1.96 * (sqrt(0.95 * 0.05 / $scenes) - sqrt(0.95 * 0.05 / self::SCENES));
         for ($seed = 1; $seed <= $scenes; $seed++) {
@@ -87,7 +88,7 @@ final class FilmRatesTest extends TestCase
             self::assertGreaterThanOrEqual(0.92 - $margin, $rate, "{$name}: {$found}");
             self::assertLessThanOrEqual(min(1.0, 0.98 + $margin), $rate, "{$name}: {$found}");
         }
-        fwrite(STDERR, getenv('FILM_RATES') === false ? '' : "{$found}\n");
+        fwrite(STDERR, Long::or('', "{$found}\n"));
     }
 
     /** @param list<array{time: float, at: float}> $found */

@@ -125,6 +125,16 @@ final class DatabaseServers
         $this->sql($name, 'postgres', 'SELECT pg_reload_conf()');
     }
 
+    /** Hears no more of its primary, as behind a cable that was cut; returns once it has let go. */
+    public function leave(string $name): void
+    {
+        $this->sql($name, 'postgres', "ALTER SYSTEM SET primary_conninfo = ''");
+        $this->sql($name, 'postgres', 'SELECT pg_reload_conf()');
+        for ($tries = 0; $tries < 500 && $this->sql($name, 'postgres', 'SELECT count(*) FROM pg_stat_wal_receiver') > 0; $tries++) {
+            usleep(20_000);
+        }
+    }
+
     /** A former primary takes back what only it had, and becomes a standby. */
     public function rewind(string $name, string $primary): void
     {

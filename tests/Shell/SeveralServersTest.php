@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Shell;
 
 use PDO;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Tests\MakesAClassOverHttp;
 use Tests\PowerCut;
@@ -82,6 +83,7 @@ final class SeveralServersTest extends TestCase
         exec('rm -rf ' . escapeshellarg($top));
     }
 
+    #[Group('long')]
     public function testWhicheverPartDiesWhatWasConfirmedIsThereOnce(): void
     {
         $this->startServers();
@@ -216,6 +218,8 @@ final class SeveralServersTest extends TestCase
     private function thePrimaryIsCutOff(Traffic $traffic, string $cutOff): string
     {
         $others = array_values(array_diff(array_keys(DatabaseServers::ADDRESSES), [$cutOff]));
+        array_map($this->databases->leave(...), $others);
+        $traffic->goOnUntil(fn(): bool => $this->waitAt($cutOff) > 0, 30.0);
         $primary = $this->databases->farthest(...$others);
         $standby = array_values(array_diff($others, [$primary]))[0];
         $this->databases->promote($primary);

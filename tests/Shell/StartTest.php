@@ -6,6 +6,7 @@ namespace Tests\Shell;
 
 use PDO;
 use PHPUnit\Framework\TestCase;
+use Tests\Long;
 use Tests\PowerCut;
 use Tests\RunsSkivo;
 
@@ -49,7 +50,7 @@ final class StartTest extends TestCase
         // Torn down behind its back, as when a laptop's battery gives out: each master, with its workers left behind.
         $accidents = 0;
         foreach (["{$this->cluster()}/postmaster.pid", "{$this->var}/run/php-fpm.pid", "{$this->var}/run/nginx.pid"] as $pidFile) {
-            foreach (['start', 'stop'] as $command) {
+            foreach (Long::or(['start'], ['start', 'stop']) as $command) {
                 posix_kill(PowerCut::pidIn($pidFile), SIGKILL);
                 [$status, $said] = $this->skivo($command);
                 self::assertSame(0, $status, "{$command} after {$pidFile}: {$said}");
@@ -60,7 +61,7 @@ final class StartTest extends TestCase
                 $accidents++;
             }
         }
-        self::assertSame(6, $accidents);
+        self::assertSame(Long::or(3, 6), $accidents);
         // And each worker of both servers in turn: the masters replace them.
         foreach (['php-fpm', 'nginx'] as $server) {
             foreach (PowerCut::workersOf(PowerCut::pidIn("{$this->var}/run/{$server}.pid")) as $worker) {
