@@ -14,11 +14,11 @@ return [
     'key' => env('APP_KEY'),
     'maintenance' => ['driver' => 'file'],
     'aliases' => Illuminate\Support\Facades\Facade::defaultAliases()->merge([
-        'Glyph' => App\Presenters\Glyph::class,
-        'Figure' => App\Presenters\Figure::class,
-        'Text' => App\Presenters\Text::class,
-        'Label' => App\Presenters\Label::class,
-        'Moment' => App\Presenters\Moment::class,
-        'Words' => App\Presenters\Words::class,
+        'Glyph' => App\Language\Glyph::class,
+        'Figure' => App\Language\Figure::class,
+        'Text' => App\Language\Text::class,
+        'Label' => App\Language\Label::class,
+        'Moment' => App\Language\Moment::class,
+        'Words' => App\Language\Words::class,
     ])->toArray(),
 ];

@@ -6,7 +6,7 @@ return [
     // What was computed by other code is not shown again; servers with the same code share it. Worked out once, as the configuration is cached.
     'build' => md5(implode(' ', array_map(
         static fn(string $file): string => (string) md5_file($file),
-        [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('ViewModels/*.php')) ?: [])],
+        [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('Record/*.php')) ?: [])],
     ))),
     // What was drawn before is not shown again: an upgrade may draw it otherwise.
     'served_since' => env('SERVED_SINCE'),

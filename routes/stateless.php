@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use App\Access\Scope;
-use App\Http\Controllers\ApiController;
-use App\Http\Controllers\LiveController;
-use App\Http\Controllers\ReadingController;
-use App\Http\Controllers\WhatIfController;
 use App\Http\Middleware\AskedFromOpenPage;
 use App\Http\Middleware\ReadByToken;
 use App\Models\Challenge;
 use App\Models\Reading;
+use App\Models\Scope;
+use App\Pages\Api\ApiController;
+use App\Pages\Run\LiveController;
+use App\Pages\Run\ReadingController;
+use App\Pages\WhatIf\WhatIfController;
 use Illuminate\Routing\Middleware\ValidateSignature;
 use Illuminate\Support\Facades\Route;
 

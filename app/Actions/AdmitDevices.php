@@ -9,6 +9,7 @@ use App\Models\Device;
 use App\Models\Group;
 use App\Models\JoinCode;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Skivo\Core\Challenge\DeviceRole;
 
 /** Lets devices without an account take part, and cuts them off. */
@@ -55,8 +56,23 @@ final class AdmitDevices
             $isTaken = $group !== null && $mayWait
                 && Device::query()->where('group_id', $group->id)->where('role', DeviceRole::Group)->where('is_waiting', false)->whereNull('revoked_at')->exists();
 
-            return Device::join($challenge, $role, $name, $group, $isTaken);
+            return self::join($challenge, $role, $name, $group, $isTaken);
         });
+    }
+
+    /**
+     * Joins a device to a challenge, whoever else is there.
+     *
+     * @return array{Device, string} with its token, which nobody can find out again
+     */
+    public static function join(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null, bool $isWaiting = false): array
+    {
+        $token = Str::random(40);
+        $device = new Device(['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => Device::hash($token), 'is_waiting' => $isWaiting]);
+        $device->challenge()->associate($challenge);
+        $device->save();
+
+        return [$device, $token];
     }
 
     public function cutOff(Device $device): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Access\PageKey;
-use App\Access\SignedIn;
 use App\Models\ApiToken;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -70,7 +69,7 @@ final class ChangeAccount
             $user->forceFill(['remember_token' => Str::random(60)])->saveQuietly();
             PageKey::revokeAll($user);
 
-            return SignedIn::end($user, $only, $keep);
+            return SignIns::end($user, $only, $keep);
         });
     }
 }

@@ -31,7 +31,7 @@ final class ChangeRun
             $before = $run->onRecord();
             $run->put($record($run));
             if ($run->car->group_id !== $group->id) {
-                $car = $group->carToRun();
+                $car = CarToRun::of($group);
                 $run->car()->associate($car);
                 $run->try = $car->tries($group->challenge)->nextOf($run->record());
             }

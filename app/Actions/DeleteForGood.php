@@ -8,7 +8,7 @@ use App\Access\PageKey;
 use App\Models\Challenge;
 use App\Models\School;
 use App\Models\User;
-use App\ViewModels\DrawnOf;
+use App\Record\DrawnOf;
 use Illuminate\Support\Facades\DB;
 
 /** Deletes a challenge or an account with everything that hangs on it. Nothing brings it back but a backup. */

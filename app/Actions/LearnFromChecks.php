@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Challenge;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\KeptInCache;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
+use App\Record\KeptInCache;
+use App\Record\TeachesByChecks;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Forecast\CheckedCars;
 use Skivo\Core\Forecast\CheckShifts;
@@ -17,7 +18,7 @@ use Skivo\Core\Forecast\ClassForecast;
  * Writes down what the failed checks of a class say to its educator's other classes, as the class stands now. It is worked out
  * from that class alone, so that no order in which classes are looked at makes a difference.
  */
-final class LearnFromChecks
+final class LearnFromChecks implements TeachesByChecks
 {
     public function __invoke(Challenge $challenge): CheckedCars
     {

@@ -34,7 +34,7 @@ final class LogRun
             if ($already !== null) {
                 return $already;
             }
-            $car = $group->carToRun();
+            $car = CarToRun::of($group);
             $twin = $isAnother ? null : self::twin($car, $record, $by);
             if ($twin !== null) {
                 throw new LooksLikeOneRunException($twin);

@@ -11,7 +11,7 @@ use App\Models\Group;
 use App\Models\Invitation;
 use App\Models\JoinCode;
 use App\Models\SignIn;
-use App\ViewModels\DrawnOf;
+use App\Record\DrawnOf;
 use Illuminate\Cache\DatabaseStore;
 use Illuminate\Cache\FileStore;
 use Illuminate\Support\Facades\Cache;

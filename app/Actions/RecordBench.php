@@ -26,7 +26,7 @@ final class RecordBench
     {
         return DB::transaction(static function () use ($group, $version, $test, $repeats, $by): array {
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $car = $group->load('cars')->cars->firstWhere('version', $version) ?? $group->carToRun();
+            $car = $group->load('cars')->cars->firstWhere('version', $version) ?? CarToRun::of($group);
             $replaced = $car->benchReadings()->where('test', $test->value)->delete();
             foreach ($repeats as $entries) {
                 $reading = $car->benchReadings()->make(['user_id' => $by->id, 'test' => $test]);

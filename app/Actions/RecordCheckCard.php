@@ -26,7 +26,7 @@ final class RecordCheckCard
     {
         DB::transaction(static function () use ($group, $readings, $by, $seen): void {
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $car = $group->carToRun();
+            $car = CarToRun::of($group);
             if ($seen !== null && $seen !== self::edition($car)) {
                 throw new CarHasChangedException($car);
             }
@@ -53,7 +53,7 @@ final class RecordCheckCard
     {
         DB::transaction(static function () use ($group, $reading, $by): void {
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $car = $group->carToRun();
+            $car = CarToRun::of($group);
             $car->update(['card_edition' => $car->card_edition + 1]);
             $row = $car->checkReadings()->where('item', $reading->item)->first() ?? $car->checkReadings()->make(['item' => $reading->item]);
             $row->put($reading);

@@ -21,7 +21,7 @@ final class RecordPrediction
     {
         return DB::transaction(static function () use ($challenge, $group, $distance, $for): ?int {
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
-            $car = $group->carToRun();
+            $car = CarToRun::of($group);
             $try = $car->load('runs')->tries($challenge)->next();
             if ($for !== null && $for !== $try) {
                 return null;

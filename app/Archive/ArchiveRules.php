@@ -18,10 +18,9 @@ use App\Models\PumpReading;
 use App\Models\Race;
 use App\Models\RaceEvent;
 use App\Models\Run;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassPlan;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\FloorState;
+use App\Record\ClassFindings;
+use App\Record\ClassPlan;
+use App\Record\ClassRecord;
 use BackedEnum;
 use JsonException;
 use Skivo\Core\Bench\BenchTest;
@@ -97,7 +96,7 @@ final readonly class ArchiveRules
         $plan->timetable(max(1, $record->groups->count()));
         $plan->steps();
         ClassFindings::of($record);
-        FloorState::of($challenge, '');
+        app(DrawsAClass::class)($challenge);
         foreach (Car::query()->with('checkReadings')->whereHas('group', static fn($groups) => $groups->withTrashed()->where('challenge_id', $challenge->id))->get() as $car) {
             $car->checkCard($challenge->checkTolerances());
         }

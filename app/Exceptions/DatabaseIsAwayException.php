@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
-use App\Presenters\Text;
+use App\Language\Text;
 use Illuminate\Database\QueryException;
 use PDOException;
 use RedisException;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Access\Scope;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -45,16 +44,11 @@ final class ApiToken extends Model
         return [$token, hash('sha256', $token)];
     }
 
-    /** The one with this token, as long as it opens anything. Notes, about once a minute, that it was used. */
+    /** The one with this token, as long as it opens anything. */
     public static function withToken(?string $token): ?self
     {
-        $found = $token === null || $token === '' ? null : self::query()->where('token_hash', hash('sha256', $token))->whereNull('revoked_at')
+        return $token === null || $token === '' ? null : self::query()->where('token_hash', hash('sha256', $token))->whereNull('revoked_at')
             ->where(static fn($open) => $open->whereNull('expires_at')->orWhere('expires_at', '>', now()))->with('user')->first();
-        if ($found !== null && ($found->used_at === null || $found->used_at->lessThan(now()->subMinute()))) {
-            $found->forceFill(['used_at' => now()])->saveQuietly();
-        }
-
-        return $found;
     }
 
     public static function isKnown(?string $token): bool

@@ -12,7 +12,6 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\Access\Authorizable;
-use Illuminate\Support\Str;
 use Skivo\Core\Challenge\DeviceRole;
 
 /**
@@ -57,33 +56,11 @@ final class Device extends Model implements AuthenticatableContract, Authorizabl
 
     protected $attributes = ['is_waiting' => false];
 
-    /**
-     * Joins a device to a challenge.
-     *
-     * @return array{self, string} the device, and its token, which nobody can find out again
-     */
-    public static function join(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null, bool $isWaiting = false): array
-    {
-        $token = Str::random(40);
-        $device = new self(['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => self::hash($token), 'is_waiting' => $isWaiting]);
-        $device->challenge()->associate($challenge);
-        $device->save();
-
-        return [$device, $token];
-    }
-
-    /** The device with this token, unless it was cut off. Notes, about once a minute, that it was seen. */
+    /** The device with this token, unless it was cut off. */
     public static function withToken(?string $token): ?self
     {
-        if ($token === null || $token === '') {
-            return null;
-        }
-        $device = self::query()->where('token_hash', self::hash($token))->whereNull('revoked_at')->whereHas('challenge')->first();
-        if ($device !== null && ($device->seen_at === null || $device->seen_at->lessThan(now()->subMinute()))) {
-            $device->forceFill(['seen_at' => now()])->saveQuietly();
-        }
-
-        return $device;
+        return $token === null || $token === '' ? null
+            : self::query()->where('token_hash', self::hash($token))->whereNull('revoked_at')->whereHas('challenge')->first();
     }
 
     /** The device that had this token until it was cut off; null where none had. */

@@ -88,12 +88,6 @@ final class Group extends Model
         return $this->hasOne(GroupPlace::class);
     }
 
-    /** The car that a run is logged for: the newest version, or one of which nothing is recorded yet. */
-    public function carToRun(): Car
-    {
-        return $this->newestCar() ?? $this->cars()->create(['version' => 1]);
-    }
-
     /** The newest version as the database has it now. */
     public function newestCar(): ?Car
     {

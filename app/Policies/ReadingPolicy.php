@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Language\Text;
 use App\Models\Device;
 use App\Models\User;
-use App\Presenters\Text;
 use Illuminate\Auth\Access\Response;
 use Skivo\Core\Challenge\DeviceRole;
 

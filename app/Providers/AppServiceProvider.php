@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Access\Sender;
+use App\Actions\LearnFromChecks;
+use App\Actions\NoteUse;
+use App\Archive\DrawsAClass;
 use App\Models\ApiToken;
 use App\Models\Device;
+use App\Pages\Run\DrawTheFloor;
+use App\Record\TeachesByChecks;
 use App\Session\WholeFileSessions;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -26,6 +31,9 @@ use Illuminate\Validation\Rules\Password;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** @var array<class-string, class-string> what an earlier folder of app/ asks of a later one */
+    public array $bindings = [TeachesByChecks::class => LearnFromChecks::class, DrawsAClass::class => DrawTheFloor::class];
+
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
@@ -57,7 +65,7 @@ final class AppServiceProvider extends ServiceProvider
         );
         Auth::viaRequest('device', static function (Request $request): ?Device {
             $cookie = $request->cookie(Device::COOKIE);
-            $here = Device::withToken($request->bearerToken() ?? (is_string($cookie) ? $cookie : null));
+            $here = NoteUse::device(Device::withToken($request->bearerToken() ?? (is_string($cookie) ? $cookie : null)));
 
             // What waited on a tablet that has another group by now is of the one that made it.
             return $here !== null && $request->isMethod('POST') ? Sender::device($request) ?? $here : $here;

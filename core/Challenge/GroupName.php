@@ -16,7 +16,6 @@ final readonly class GroupName
         'ó' => 'o', 'ô' => 'o', 'õ' => 'o', 'ö' => 'o', 'ø' => 'o', 'ú' => 'u', 'ü' => 'u', 'ç' => 'c', 'ñ' => 'n', 'ş' => 's', 'š' => 's', 'ž' => 'z', 'ł' => 'l',
     ];
 
-
     /** Whether it may be the names of two children or more, or of one with its family name. */
     public static function mayBePeople(string $name): bool
     {

@@ -77,6 +77,11 @@ php_packages() {
         composer update "${options[@]}" "${pins[@]}" >"$VAR/run/composer.log" 2>&1 && break
         lost="$(php deploy/packages.php lost "$VAR/run/composer.log" "$without")"
         tries=$((tries - 1))
+        # A registry that broke off is asked again.
+        if [ -z "$lost" ] && [ $tries -gt 0 ] && grep -q "curl error\|timed out" "$VAR/run/composer.log"; then
+            sleep 3
+            continue
+        fi
         [ -n "$lost" ] && [ $tries -gt 0 ] \
             || { tail -n 15 "$VAR/run/composer.log" >&2; fail "the PHP packages could not be installed. What Composer said is above and in $VAR/run/composer.log."; }
         say "  (not to be had at the version listed, so another is taken: ${lost//,/, })"

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Architecture;
 
-use App\Http\Controllers\LiveController;
-use App\Presenters\Label;
-use App\Presenters\Text;
+use App\Pages\Run\LiveController;
 use Illuminate\Support\Facades\DB;
 use PHPat\Selector\Selector;
 use PHPat\Selector\SelectorInterface;
@@ -24,6 +22,14 @@ final class LayersTest
         'Measurement', 'Statistics', 'Physics', 'Car', 'Simulation', 'Bench',
         'Challenge', 'Race', 'Forecast', 'Session', 'Findings', 'Library', 'Diagnosis', 'Exchange', 'Film',
     ];
+
+    /** The folders of app/ that know nothing of pages, each after those that it may depend on. */
+    private const APP = ['Casts', 'Models', 'Access', 'Record', 'Archive', 'Actions', 'Language', 'Exceptions', 'Policies', 'Forms', 'Session', 'Logging'];
+
+    /** The rooms of its pages, in an order of their own: a later one may show what an earlier one does. */
+    private const PAGES = ['Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'WhatIf', 'Film', 'Race', 'Report', 'Room', 'Board', 'Sharing', 'Account', 'Api'];
+
+    private const AFTER = ['Http', 'Console', 'Providers'];
 
     public function testTheCoreKnowsNothingButItselfAndItsNumbers(): Rule
     {
@@ -74,45 +80,42 @@ final class LayersTest
     public function testOnlyActionsChangeData(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Http'))
+            ->classes(Selector::inNamespace('App\Http'), Selector::classname('/^App.Pages.*(Controller|Request)$/', true))
             ->excluding(Selector::classname(LiveController::class))
             ->shouldNotDependOn()
             ->classes(Selector::classname(DB::class))
             ->because('every change of data is one action with its transaction, whoever calls it');
     }
 
+    /** @return iterable<string, Rule> the same order for the folders of app/, and for the rooms of its pages */
+    #[TestRule]
+    public function foldersOfTheApplicationDependOnlyOnThoseBeforeThem(): iterable
+    {
+        $order = [...array_map(static fn(string $name): string => "App\\{$name}", self::APP), ...array_map(static fn(string $name): string => "App\\Pages\\{$name}", self::PAGES), ...array_map(static fn(string $name): string => "App\\{$name}", self::AFTER)];
+        foreach ($order as $place => $folder) {
+            $later = array_map(Selector::inNamespace(...), array_slice($order, $place + 1));
+            if ($later !== []) {
+                yield $folder => PHPat::rule()->classes(Selector::inNamespace($folder))->shouldNotDependOn()->classes(...$later)
+                    ->because("{$folder} comes before " . implode(', ', array_slice($order, $place + 1)));
+            }
+        }
+    }
+
+    public function testEveryFolderOfTheApplicationHasItsPlaceInTheOrder(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App'))
+            ->excluding(...array_map(static fn(string $name): SelectorInterface => Selector::inNamespace("App\\{$name}"), [...self::APP, ...array_map(static fn(string $name): string => "Pages\\{$name}", self::PAGES), ...self::AFTER]))
+            ->shouldNotExist()
+            ->because('a new folder of app/ needs a place in the order that LayersTest holds');
+    }
+
     public function testWhatChangesAndReadsDataKnowsNothingOfTheWeb(): Rule
     {
         return PHPat::rule()
-            ->classes(
-                Selector::inNamespace('App\Models'),
-                Selector::inNamespace('App\Actions'),
-                Selector::inNamespace('App\ViewModels'),
-                Selector::inNamespace('App\Presenters'),
-                Selector::inNamespace('App\Casts'),
-                Selector::inNamespace('App\Policies'),
-            )
+            ->classes(...array_map(static fn(string $name): SelectorInterface => Selector::inNamespace("App\\{$name}"), ['Casts', 'Models', 'Record', 'Archive', 'Actions', 'Language']))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App\Http'), Selector::inNamespace('Illuminate\Http'))
-            ->because('requests are for controllers; actions can be called from anywhere');
-    }
-
-    public function testActionsDoNotWordSentences(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('App\Models'), Selector::inNamespace('App\Actions'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App\Presenters'))
-            ->because('what is so comes before how it is said');
-    }
-
-    public function testViewModelsNameThingsButWordNoSentences(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('App\ViewModels'))
-            ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App\Presenters'))
-            ->excluding(Selector::classname(Text::class), Selector::classname(Label::class))
-            ->because('what is so comes before how it is said');
+            ->classes(Selector::inNamespace('Illuminate\Http'))
+            ->because('requests are for pages; actions can be called from anywhere');
     }
 }

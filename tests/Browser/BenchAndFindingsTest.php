@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\AdmitDevices;
 use App\Models\BenchReading;
 use App\Models\Challenge;
-use App\Models\Device;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Str;
 use Skivo\Core\Challenge\DeviceRole;
@@ -123,7 +123,7 @@ final class BenchAndFindingsTest extends BrowserTestCase
     public function testTheClassIsToldOnTheBoardAndOnTheTablets(): void
     {
         $challenge = $this->found();
-        [$board, $token] = Device::join($challenge, DeviceRole::Board, 'Board');
+        [$board, $token] = AdmitDevices::join($challenge, DeviceRole::Board, 'Board');
         $group = $challenge->groups()->firstOrFail();
         $this->signIn()->visit("/challenges/{$challenge->id}/findings")->press('Tell the class');
         $this->browser->waitFor('The class is told: the board shows the answer.');

@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use App\Models\Challenge;
 use App\Models\Run;
-use App\ViewModels\FilmReading;
+use App\Pages\Film\FilmReading;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Skivo\Core\Car\CarAttribute;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Entry;
@@ -121,7 +122,7 @@ final class GroupsOwnPathTest extends BrowserTestCase
     public function testAPhoneThatLosesItsNetworkTwiceAndItsBatteryOnceLosesNothing(): void
     {
         [$challenge, $keel] = $this->classOfTwo();
-        [, $token] = Device::join($challenge, DeviceRole::Group, 'phone', $keel);
+        [, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'phone', $keel);
         $folder = sys_get_temp_dir() . '/skivo-phone-' . bin2hex(random_bytes(4));
         $notebook = "/challenges/{$challenge->id}/groups/{$keel->id}/notebook";
         $phone = $this->another(["--user-data-dir={$folder}"]);

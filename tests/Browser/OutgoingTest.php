@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\AdmitDevices;
 use App\Actions\RecordEntry;
 use App\Models\Challenge;
 use App\Models\Device;
@@ -87,7 +88,7 @@ final class OutgoingTest extends BrowserTestCase
         $challenge->update(['groups_are_locked' => true]);
         $this->note($tablet, 'Ours, from before.')->waitFor('unlocks the groups', self::SAYS);
         $reef = $challenge->groups()->where('name', 'Reef')->sole();
-        [, $token] = Device::join($challenge, DeviceRole::Group, 'tablet', $reef);
+        [, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
         $this->remember($tablet, $token);
         $challenge->update(['groups_are_locked' => false]);
         $tablet->visit("/challenges/{$challenge->id}/groups/{$reef->id}/notebook")->wait(fn(): bool => $this->notes($keel) === ['Ours, from before.']);
@@ -174,7 +175,7 @@ final class OutgoingTest extends BrowserTestCase
 
     private function tablet(Challenge $challenge, Group $group): Browser
     {
-        [, $token] = Device::join($challenge, DeviceRole::Group, 'tablet', $group);
+        [, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $group);
         $tablet = $this->another()->size(820, 1180)->visit('/join');
         $this->remember($tablet, $token);
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Race;
-use App\ViewModels\RaceReading;
+use App\Record\RaceReading;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Race\Heat;
 use Skivo\Core\Race\RaceState;
@@ -19,7 +19,7 @@ final class RacesTest extends BrowserTestCase
     public function testAKnockoutOfNineWithARepairAndAnUndo(): void
     {
         $challenge = $this->nine();
-        [, $boardToken] = Device::join($challenge, DeviceRole::Board, 'board');
+        [, $boardToken] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
         $educator = $this->signIn()->visit("/challenges/{$challenge->id}/races")->pick('order', 'standings')->fill('length', '3 m')->press('Set the race');
         $race = $challenge->races()->sole();
         self::assertSame("/challenges/{$challenge->id}/races/{$race->id}", $educator->path());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
@@ -64,7 +65,7 @@ final class RecordedLateTest extends BrowserTestCase
     public function testAGroupsOwnTabletAfterTheLane(): void
     {
         [$challenge, $reef] = $this->atTheLane();
-        [, $token] = Device::join($challenge, DeviceRole::Group, 'tablet', $reef);
+        [, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
         $tablet = $this->another()->size(820, 1180)->visit('/join');
         $value = app('encrypter')->encrypt(\Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token, false);
         $tablet->driver->manage()->addCookie(['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400]);

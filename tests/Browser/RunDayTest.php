@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Actions\AdmitDevices;
 use App\Models\Device;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassRecord;
 use Facebook\WebDriver\WebDriverKeys;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Measurement\QuantityReader;
@@ -200,7 +201,7 @@ final class RunDayTest extends BrowserTestCase
     public function testAnEducatorAHelperAndTheBoardFollowEachOther(): void
     {
         $challenge = $this->class();
-        [, $boardToken] = Device::join($challenge, DeviceRole::Board, 'board');
+        [, $boardToken] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
         $this->signIn()->visit("/challenges/{$challenge->id}/devices")->find('[name=for] [value=log]')->click();
         $this->browser->press('Open joining');
         self::assertCount(1, $this->browser->settle()->all('.qr svg'), 'a code to scan');
@@ -273,7 +274,7 @@ final class RunDayTest extends BrowserTestCase
     public function testWhatTheGateSawFillsTheRunAndTheAdultConfirms(): void
     {
         $challenge = $this->class(['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre), 'awards' => ['fastest']]);
-        [, $token] = Device::join($challenge, DeviceRole::Instrument, 'gate');
+        [, $token] = AdmitDevices::join($challenge, DeviceRole::Instrument, 'gate');
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         $gate = sprintf('php %s --site %s --token %s --lane 1 --missing 0 2>&1', escapeshellarg(dirname(__DIR__, 2) . '/devices/timing-gate.php'), escapeshellarg((string) getenv('SITE')), escapeshellarg($token));
         self::assertStringContainsString('201', (string) shell_exec($gate));

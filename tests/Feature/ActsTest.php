@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Access\Actor;
+use App\Actions\AdmitDevices;
 use App\Actions\ChangeRun;
 use App\Models\Challenge;
 use App\Models\Device;
@@ -24,7 +25,7 @@ final class ActsTest extends FeatureTestCase
     public function testOneQuestionNamesAllThatIsToBeAsked(): void
     {
         $challenge = $this->class();
-        [$helper] = Device::join($challenge, DeviceRole::Log, 'Lane 2');
+        [$helper] = AdmitDevices::join($challenge, DeviceRole::Log, 'Lane 2');
         $this->log($challenge, 'Keel', ['distance' => '14', 'confirmed' => 'distance'])->assertSessionHasNoErrors();
         $this->atDevice($helper);
         $sent = ['id' => (string) Str::uuid7(), 'group' => $this->named($challenge, 'Keel')->id, 'distance' => '14'];
@@ -236,7 +237,7 @@ final class ActsTest extends FeatureTestCase
 
     private function as(Challenge $challenge, DeviceRole $role, ?string $group = null, ?Device $on = null): Device
     {
-        $device = $on ?? Device::join($challenge, $role, 'Helper 1', $group === null ? null : $challenge->groups()->where('name', $group)->sole())[0];
+        $device = $on ?? AdmitDevices::join($challenge, $role, 'Helper 1', $group === null ? null : $challenge->groups()->where('name', $group)->sole())[0];
         Auth::forgetGuards();
         Auth::shouldUse('device');
         $this->actingAs($device, 'device');

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
@@ -56,7 +56,7 @@ final class BadInputTest extends FeatureTestCase
     {
         $challenge = $this->class();
         if ($role !== null) {
-            $this->atDevice(Device::join($challenge, $role, 'tablet', $role === DeviceRole::Group ? $challenge->groups()->firstOrFail() : null)[0]);
+            $this->atDevice(AdmitDevices::join($challenge, $role, 'tablet', $role === DeviceRole::Group ? $challenge->groups()->firstOrFail() : null)[0]);
         }
         $forms = $this->forms($challenge);
         self::assertGreaterThan($least, count($forms), 'the pages have forms');

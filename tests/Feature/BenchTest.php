@@ -8,8 +8,8 @@ use App\Models\BenchReading;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\PumpReading;
-use App\ViewModels\ClassForces;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassForces;
+use App\Record\ClassRecord;
 use Skivo\Core\Car\CarAttribute;
 use Tests\Scenario;
 

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Challenge;
 use App\Models\OwnPart;
-use App\ViewModels\ClassPlan;
+use App\Record\ClassPlan;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\ChassisForm;
 use Skivo\Core\Car\Sets;
@@ -37,7 +37,7 @@ final class BuildStepsPagesTest extends FeatureTestCase
     {
         $challenge = $this->challengeWithSafety();
         $path = "/challenges/{$challenge->id}/plan/timetable";
-        $typed = \App\Presenters\PlanWords::typed(ClassPlan::of($challenge));
+        $typed = \App\Pages\Plan\PlanWords::typed(ClassPlan::of($challenge));
         $this->put($path, ['starts_at' => '2027-05-11T09:00', 'session_min' => '40', 'session_2_starts_at' => '2027-05-13T09:00', 'session_3_starts_at' => '2027-05-14T09:00', 'session_3_min' => '90'] + $typed)->assertSessionHasNoErrors();
         self::assertSame([['minutes' => 40, 'starts_at' => '2027-05-13T09:00'], ['minutes' => 90, 'starts_at' => '2027-05-14T09:00']], array_map(static function (array $session): array {
             ksort($session);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Device;
+use App\Actions\AdmitDevices;
 use Skivo\Core\Challenge\DeviceRole;
 use Tests\Scenario;
 
@@ -38,7 +38,7 @@ final class CarPhotoTest extends FeatureTestCase
         $this->postJson($address, $this->sent([['px' => 1200, 'length' => '40 m']], [$part]))->assertStatus(422)->assertJsonValidationErrors('known.0.length');
         $this->postJson($address, $this->sent([['px' => 1200, 'length' => '30 cm']], [['px' => 100, 'part' => 'note']]))->assertStatus(422)->assertJsonValidationErrors('parts.0.part');
         // Another group's tablet measures its own car alone.
-        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'tablet', $reef)[0]);
+        $this->atDevice(AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef)[0]);
         $this->get($address)->assertNotFound();
         $this->get("/challenges/{$challenge->id}/groups/{$reef->id}/car/photo")->assertOk();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\CarToRun;
 use App\Models\Challenge;
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -17,7 +18,7 @@ final class CheckTest extends FeatureTestCase
     public function testACardIsKeptAsTypedAndJudged(): void
     {
         [$challenge, $group, $path] = $this->group();
-        $group->carToRun();
+        CarToRun::of($group);
         $this->put("{$path}/car", ['track' => '80 mm', 'wheelbase' => '10 cm', 'mass' => '60'])->assertSessionHasNoErrors();
         $this->put("{$path}/check", ['spin_first' => '0.4', 'end_play_first' => '1/16 in', 'parallel_first' => '98.8', 'parallel_second' => '100', 'points_answer' => '1', 'nozzle_note' => 'a little bent', 'drift_first' => '', 'wobble_first' => '0'])->assertSessionHasNoErrors();
         $card = $group->refresh()->newestCar()?->checkCard($challenge->checkTolerances());

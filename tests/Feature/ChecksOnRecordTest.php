@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Forecast\Forecast;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Car;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Group;
 use App\Models\Prediction;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\Counting;
-use App\ViewModels\PredictionsReading;
+use App\Pages\Findings\PredictionsReading;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
+use App\Record\Counting;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -136,7 +136,7 @@ final class ClassFindingsTest extends FeatureTestCase
         $challenge = $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
         $reef = $challenge->groups()->where('name', 'Reef')->firstOrFail();
-        [, $key] = Device::join($challenge, DeviceRole::Group, 'Keel’s tablet', $keel);
+        [, $key] = AdmitDevices::join($challenge, DeviceRole::Group, 'Keel’s tablet', $keel);
         $as = fn(string $path, array $typed): TestResponse => $this->withHeaders(['Authorization' => "Bearer {$key}"])->put($path, $typed);
         auth()->forgetGuards();
         auth('web')->logout();
@@ -165,7 +165,7 @@ final class ClassFindingsTest extends FeatureTestCase
     {
         $challenge = $this->generated();
         $group = $challenge->groups()->firstOrFail();
-        [, $board] = Device::join($challenge, DeviceRole::Board, 'board');
+        [, $board] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
         $path = "/challenges/{$challenge->id}";
         $own = "{$path}/groups/{$group->id}/own";
         $this->get("/board/{$board}")->assertOk()->assertDontSee('Yes.');

@@ -10,9 +10,12 @@ use ReflectionClass;
 use ReflectionFunction;
 use Symfony\Component\Finder\Finder;
 
-/** What the code uses is declared: extensions and packages in composer.json, folders in the README. */
+/** What the code uses is declared: extensions and packages in composer.json, folders in the documents, which stay short where they should. */
 final class DeclaredTest extends TestCase
 {
+    /** Read in two minutes with the commands left out. */
+    private const README_WORDS = 900;
+
     /** What every PHP has, whatever it was built with. */
     private const ALWAYS = ['Core', 'standard', 'date', 'pcre', 'hash', 'SPL', 'Reflection', 'random', 'json', 'ctype', 'tokenizer', 'filter', 'session', 'Phar'];
 
@@ -71,15 +74,31 @@ final class DeclaredTest extends TestCase
         }
     }
 
-    public function testTheReadmeNamesTheFoldersThatAreThere(): void
+    public function testTheArchitectureNamesTheFoldersThatAreThere(): void
     {
-        $words = [11 => 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen'];
-        $are = array_map(basename(...), glob(self::root('core/*'), GLOB_ONLYDIR) ?: []);
-        self::assertSame(1, preg_match('/plain PHP without framework, in (\w+) folders/', (string) file_get_contents(self::root('README.md')), $said));
-        self::assertSame(count($are), array_search($said[1], $words, true));
-        $architecture = (string) file_get_contents(self::root('docs/architecture.md'));
-        preg_match_all('~^  (\w+)/ ~m', substr($architecture, 0, (int) strpos($architecture, "\napp/")), $named);
-        self::assertEqualsCanonicalizing($are, $named[1]);
+        $are = static fn(string $in): array => array_map(basename(...), glob(self::root("{$in}/*"), GLOB_ONLYDIR) ?: []);
+        $text = (string) file_get_contents(self::root('docs/architecture.md'));
+        $part = static fn(string $from, string $to): string => substr($text, (int) strpos($text, $from), (int) strpos($text, $to) - (int) strpos($text, $from));
+        preg_match_all('~^  (\w+)/ ~m', $part("\ncore/", "\napp/"), $core);
+        self::assertEqualsCanonicalizing($are('core'), $core[1]);
+        preg_match_all('~^  (?:\w+/ ?)+~m', $part("\napp/", "\nresources/"), $app);
+        self::assertEqualsCanonicalizing($are('app'), explode('/ ', trim(implode(' ', array_map(trim(...), $app[0])), '/ ')));
+        preg_match_all('~^    ((?:\w+/ ?)+)$~m', $part("\napp/", "\nresources/"), $rooms);
+        self::assertEqualsCanonicalizing($are('app/Pages'), explode('/ ', trim($rooms[1][0], '/ ')));
+    }
+
+    public function testEveryLinkInTheDocumentsLeadsSomewhere(): void
+    {
+        $checked = 0;
+        foreach ([self::root('README.md'), self::root('CONTRIBUTING.md'), ...(glob(self::root('docs/*.md')) ?: [])] as $document) {
+            preg_match_all('~\]\((?!https?:|#)([^)#]+)~', (string) file_get_contents($document), $links);
+            foreach ($links[1] as $link) {
+                self::assertFileExists(dirname($document) . "/{$link}", basename($document));
+                $checked++;
+            }
+        }
+        self::assertGreaterThan(40, $checked);
+        self::assertLessThanOrEqual(self::README_WORDS, str_word_count((string) file_get_contents(self::root('README.md'))), 'README in two minutes');
     }
 
     private function extension(string $name): ?string

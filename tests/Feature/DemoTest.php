@@ -6,11 +6,11 @@ namespace Tests\Feature;
 
 use App\Models\Challenge;
 use App\Models\User;
-use App\Presenters\FindingWords;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassForces;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\PredictionsReading;
+use App\Pages\Findings\FindingWords;
+use App\Pages\Findings\PredictionsReading;
+use App\Record\ClassFindings;
+use App\Record\ClassForces;
+use App\Record\ClassRecord;
 use Illuminate\Support\Facades\Artisan;
 use Skivo\Core\Exchange\FindingsReport;
 use Skivo\Core\Findings\Work;

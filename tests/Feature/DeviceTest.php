@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
@@ -155,12 +156,12 @@ final class DeviceTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $keel = $this->named($challenge, 'Keel');
-        [$first, $token] = Device::join($challenge, DeviceRole::Group, 'Keel', $keel);
+        [$first, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'Keel', $keel);
         $first->update(['revoked_at' => now()]);
         Auth::forgetGuards();
         $this->flushSession();
         $this->withCookie(Device::COOKIE, $token)->get('/join')->assertOk()->assertSee('This tablet was cut off')->assertDontSee('Another tablet goes on');
-        Device::join($challenge, DeviceRole::Group, 'Keel', $keel);
+        AdmitDevices::join($challenge, DeviceRole::Group, 'Keel', $keel);
         $this->withCookie(Device::COOKIE, $token)->get('/join')->assertOk()->assertSee('Another tablet goes on for')->assertSee('Nothing that you recorded is lost');
         $this->withCookie(Device::COOKIE, 'made-up')->get('/join')->assertOk()->assertDontSee('cut off');
     }
@@ -211,7 +212,7 @@ final class DeviceTest extends FeatureTestCase
     private function as(Challenge $challenge, DeviceRole $role, ?Group $group = null): Device
     {
         Auth::forgetGuards();
-        [$device, $token] = Device::join($challenge, $role, 'Tablet', $group);
+        [$device, $token] = AdmitDevices::join($challenge, $role, 'Tablet', $group);
         $this->withCookie(Device::COOKIE, $token);
 
         return $device;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Challenge;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassPlan;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\DesignForecast;
+use App\Record\ClassFindings;
+use App\Record\ClassPlan;
+use App\Record\ClassRecord;
+use App\Record\DesignForecast;
 use Skivo\Core\Car\BuildStep;
 use Skivo\Core\Car\BuildTask;
 use Skivo\Core\Car\CarAttribute;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Run;
 use Devices\FilmedScene;
 use Skivo\Core\Challenge\DeviceRole;
@@ -154,7 +154,7 @@ final class FilmTest extends FeatureTestCase
         // Now the car is known, and its mass with it.
         $this->get("/challenges/{$challenge->id}/runs/{$logged->id}/trace")->assertOk()->assertSee('What the film said')->assertSee('Push, on average')->assertSee('Push given (above)');
         // A group's tablet has no lane of its own at which a film could wait.
-        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
+        $this->atDevice(AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
         $this->get($address)->assertNotFound();
         $this->putJson($address, $this->sent($scene))->assertNotFound();
     }
@@ -164,14 +164,14 @@ final class FilmTest extends FeatureTestCase
         [$challenge, $run] = $this->filmed();
         $address = "/challenges/{$challenge->id}/runs/{$run->id}/film";
         $sent = $this->sent(new FilmedScene(3)) + ['confirmed' => true];
-        $this->atDevice(Device::join($challenge, DeviceRole::Log, 'Helper 1', null)[0]);
+        $this->atDevice(AdmitDevices::join($challenge, DeviceRole::Log, 'Helper 1', null)[0]);
         $this->get($address)->assertOk();
         self::assertSame(route('runs.index', $challenge) . "#run-{$run->id}", $this->putJson($address, $sent)->assertOk()->json('go'));
-        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
+        $this->atDevice(AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
         $this->get($address)->assertOk();
         self::assertSame(route('groups.own', [$challenge, $run->car->group]), $this->putJson($address, $sent)->assertOk()->json('go'));
         $other = $challenge->groups()->create(['name' => 'Reef', 'mark' => 'dome-solid', 'position' => 2]);
-        $this->atDevice(Device::join($challenge, DeviceRole::Group, 'another tablet', $other)[0]);
+        $this->atDevice(AdmitDevices::join($challenge, DeviceRole::Group, 'another tablet', $other)[0]);
         $kept = $run->readings()->count();
         $this->get($address)->assertNotFound();
         $this->postJson($address, $sent)->assertNotFound();

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Presenters\BenchWords;
-use App\Presenters\FactorWords;
-use App\Presenters\FindingWords;
-use App\Presenters\ModelWords;
-use App\Presenters\SchoolWords;
-use App\Presenters\Sentence;
-use App\Presenters\StandingWords;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
+use App\Language\FactorWords;
+use App\Language\Sentence;
+use App\Language\StandingWords;
+use App\Pages\Check\BenchWords;
+use App\Pages\Findings\FindingWords;
+use App\Pages\Findings\ModelWords;
+use App\Pages\Findings\SchoolWords;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\Car;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Presenters\Label;
+use App\Language\Label;
 use Tests\Scenario;
 
 final class FindingsTest extends FeatureTestCase

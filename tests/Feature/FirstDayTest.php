@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Presenters\FloorDrawing;
-use App\ViewModels\ClassForces;
-use App\ViewModels\ClassRecord;
+use App\Pages\Run\FloorDrawing;
+use App\Record\ClassForces;
+use App\Record\ClassRecord;
 use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\Beyond;
@@ -165,7 +166,7 @@ final class FirstDayTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
-        [$device] = \App\Models\Device::join($challenge, \Skivo\Core\Challenge\DeviceRole::Group, 'tablet', $keel);
+        [$device] = AdmitDevices::join($challenge, \Skivo\Core\Challenge\DeviceRole::Group, 'tablet', $keel);
         \Illuminate\Support\Facades\Auth::forgetGuards();
         \Illuminate\Support\Facades\Auth::shouldUse('device');
         $this->actingAs($device, 'device');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Actions\LeadClass;
 use App\Models\Challenge;
 use App\Models\Device;
@@ -94,7 +95,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $at('idea')->assertSee('Tap a part of the car');
         $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['chassis' => 'corrugated card', 'wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'mass' => '58'])->assertRedirect("/challenges/{$challenge->id}/groups/{$keel->id}/at/build");
         $at('build')->assertSee('Do one step, tick it');
-        $steps = \App\ViewModels\ClassPlan::of($challenge)->stepsOfCar($keel->refresh()->newestCar()->choices ?? new \Skivo\Core\Car\Car())->tasks;
+        $steps = \App\Record\ClassPlan::of($challenge)->stepsOfCar($keel->refresh()->newestCar()->choices ?? new \Skivo\Core\Car\Car())->tasks;
         foreach ($steps as $task) {
             if (!$task->step->waits()) {
                 $this->entry($keel, ['kind' => 'tick', 'step' => $task->step->value, 'done' => '1'])->assertCreated();
@@ -236,7 +237,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")->assertSee("{$entry->id}/photo")->assertSee('no faces, no names');
 
         // Another group's tablet, another educator, and nobody at all.
-        [$other] = Device::join($challenge, DeviceRole::Group, 'x', $challenge->groups()->where('name', 'Halyard')->sole());
+        [$other] = AdmitDevices::join($challenge, DeviceRole::Group, 'x', $challenge->groups()->where('name', 'Halyard')->sole());
         $this->atDevice($other);
         $this->get($path)->assertNotFound();
         Auth::forgetGuards();
@@ -319,7 +320,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->entry($keel, ['kind' => 'warm_up', 'question' => 'heavier', 'answer' => 'farther'])->assertCreated();
         $this->asEducator();
         $this->get("/challenges/{$challenge->id}/room")->assertSee('waits for an adult')->assertSee('Guess')->assertSee('A car that is half as heavy again.')->assertSee('1 ×');
-        self::assertSame(['heavier' => ['farther' => 1]], \App\ViewModels\Room::of(\App\ViewModels\ClassRecord::of($challenge))->warmUps, 'the last answer of each group');
+        self::assertSame(['heavier' => ['farther' => 1]], \App\Pages\Room\Room::of(\App\Record\ClassRecord::of($challenge))->warmUps, 'the last answer of each group');
         $this->put("/challenges/{$challenge->id}/room/groups/{$keel->id}/helped")->assertRedirect();
         $this->get("/challenges/{$challenge->id}/room")->assertDontSee('waits for an adult');
         $this->put("/challenges/{$challenge->id}/room/word", ['word' => 'Five minutes left'])->assertRedirect();
@@ -362,7 +363,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $before = $revision();
         $this->entry($keel, ['kind' => 'tick', 'step' => 'roll', 'done' => '1'])->assertCreated();
         self::assertSame($before, $revision(), 'a tablet alone knows what it did');
-        Device::join($challenge, DeviceRole::Group, 'second', $keel);
+        AdmitDevices::join($challenge, DeviceRole::Group, 'second', $keel);
         $before = $revision();
         $this->entry($keel, ['kind' => 'tick', 'step' => 'roll', 'done' => '0'])->assertCreated();
         self::assertGreaterThan($before, $before = $revision());
@@ -375,7 +376,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
     public function testTheHelpersSheetListsTheChecksOfThisClass(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")->assertOk()->assertSee('Before a car runs')->assertSee(\App\Presenters\Label::of(CheckItem::Airtight))->assertDontSee(\App\Presenters\Label::of(CheckItem::BandClear))->assertDontSee(\App\Presenters\Label::of(CheckItem::HookHolds));
+        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")->assertOk()->assertSee('Before a car runs')->assertSee(\App\Language\Label::of(CheckItem::Airtight))->assertDontSee(\App\Language\Label::of(CheckItem::BandClear))->assertDontSee(\App\Language\Label::of(CheckItem::HookHolds));
     }
 
     public function testTheRoomSeesATabletThatWaitsAtTheSafetySheet(): void
@@ -439,7 +440,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
     {
         $challenge = $new ? \Tests\Scenario::withClass(\Tests\Scenario::challenge($this->educator), "group\nKeel\nReef\n") : $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
-        [$device] = Device::join($challenge, DeviceRole::Group, 'tablet', $keel);
+        [$device] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $keel);
         $this->atDevice($device);
 
         return [$challenge, $keel];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Actions\PurgeRemoved;
 use App\Logging\WithoutValues;
 use App\Models\Challenge;
@@ -56,7 +57,7 @@ final class HousekeepingTest extends FeatureTestCase
         $challenge = $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
         $removed = $this->class();
-        [$tablet] = Device::join($challenge, DeviceRole::Log, 'tablet');
+        [$tablet] = AdmitDevices::join($challenge, DeviceRole::Log, 'tablet');
         $keel->delete();
         $removed->delete();
         $tablet->update(['revoked_at' => now()]);
@@ -76,7 +77,7 @@ final class HousekeepingTest extends FeatureTestCase
 
     public function testAFaultOfTheDatabaseIsLoggedWithoutAValue(): void
     {
-        [$device] = Device::join($this->class(), DeviceRole::Log, 'tablet');
+        [$device] = AdmitDevices::join($this->class(), DeviceRole::Log, 'tablet');
         try {
             DB::transaction(static fn() => DB::table('devices')->insert(['id' => $device->id, 'challenge_id' => $device->challenge_id, 'role' => 'log', 'name' => 'secret name', 'token_hash' => $device->token_hash, 'created_at' => now()]));
             self::fail('The id is taken.');

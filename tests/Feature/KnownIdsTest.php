@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Access\Sender;
+use App\Actions\AdmitDevices;
 use App\Models\Device;
 use App\Models\Run;
 use Illuminate\Support\Str;
@@ -59,8 +60,8 @@ final class KnownIdsTest extends FeatureTestCase
     {
         $challenge = $this->class();
         [$keel, $reef] = [$this->named($challenge, 'Keel'), $this->named($challenge, 'Reef')];
-        [$before] = Device::join($challenge, DeviceRole::Group, 'tablet', $keel);
-        [, $key] = Device::join($challenge, DeviceRole::Group, 'tablet', $reef);
+        [$before] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $keel);
+        [, $key] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
         auth()->forgetGuards();
         auth('web')->logout();
         $send = function (string $sender) use ($challenge, $keel, $key): int {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Presenters\ForecastWords;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\Counting;
-use App\ViewModels\FloorState;
+use App\Language\ForecastWords;
+use App\Pages\Run\FloorState;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
+use App\Record\Counting;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Device;
+use App\Actions\AdmitDevices;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
@@ -57,7 +57,7 @@ final class OddClassesTest extends FeatureTestCase
         $preview = $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => $sheet])->assertOk();
         $this->post("/challenges/{$challenge->id}/sheet", ['text' => $sheet])->assertRedirect();
         self::assertSame(array_sum(array_map(count(...), $distances)) + 1, $challenge->runs()->count(), (string) $preview->getContent());
-        [, $board] = Device::join($challenge, DeviceRole::Board, 'board');
+        [, $board] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
         $group = $challenge->groups()->firstOrFail();
 
         $path = "/challenges/{$challenge->id}";

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Challenge;
 use App\Models\Group;
-use App\ViewModels\ClassForces;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassForces;
+use App\Record\ClassRecord;
 use Tests\Scenario;
 
 /** What is said of one car, or of one class, is the same on every page that says it. */

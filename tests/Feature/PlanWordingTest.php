@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Presenters\CheckWords;
-use App\Presenters\GoalWords;
-use App\Presenters\PlanWords;
-use App\Presenters\ProgressWords;
-use App\ViewModels\ClassPlan;
-use App\ViewModels\ClassProgress;
-use App\ViewModels\ClassRecord;
+use App\Language\GoalWords;
+use App\Pages\Check\CheckWords;
+use App\Pages\Check\ClassProgress;
+use App\Pages\Check\ProgressWords;
+use App\Pages\Plan\PlanWords;
+use App\Record\ClassPlan;
+use App\Record\ClassRecord;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Car\CheckItem;
 use Skivo\Core\Car\Step;

@@ -7,10 +7,10 @@ namespace Tests\Feature;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\Floor;
-use App\ViewModels\NextRun;
+use App\Pages\Run\Floor;
+use App\Pages\Run\NextRun;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
 use Skivo\Core\Challenge\RunKind;
 use Tests\Scenario;
 

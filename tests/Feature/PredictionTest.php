@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Group;
 use App\Models\Prediction;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\PredictionsReading;
+use App\Pages\Findings\PredictionsReading;
+use App\Record\ClassRecord;
 use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Mark;
 use Tests\Scenario;
@@ -60,7 +60,7 @@ final class PredictionTest extends FeatureTestCase
 
     public function testAHelperMayWriteItDown(): void
     {
-        [, $key] = Device::join($this->challenge, DeviceRole::Log, 'helper');
+        [, $key] = AdmitDevices::join($this->challenge, DeviceRole::Log, 'helper');
         auth()->forgetGuards();
         auth('web')->logout();
         $this->withHeaders(['Authorization' => "Bearer {$key}"])->put("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/prediction", ['predicted' => '140'])->assertRedirect();

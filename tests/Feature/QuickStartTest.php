@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\Requests\TimetableRequest;
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Group;
+use App\Pages\Plan\TimetableRequest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Skivo\Core\Car\CarAttribute;
@@ -187,7 +187,7 @@ final class QuickStartTest extends FeatureTestCase
     {
         $challenge = $this->ready();
         [$one, $two] = $challenge->groups()->get()->all();
-        [, $key] = Device::join($challenge, DeviceRole::Group, 'tablet', $one);
+        [, $key] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $one);
         auth()->forgetGuards();
         auth('web')->logout();
         $as = function (string $path, string $name) use ($key): TestResponse {

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Group;
 use App\Models\Race;
 use App\Models\RaceEvent;
 use App\Models\Run;
-use App\ViewModels\ClassRecord;
-use App\ViewModels\RaceOffer;
-use App\ViewModels\RaceReading;
+use App\Pages\Race\RaceOffer;
+use App\Record\ClassRecord;
+use App\Record\RaceReading;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Skivo\Core\Challenge\DeviceRole;
@@ -183,8 +183,8 @@ final class RaceTest extends FeatureTestCase
         $heat = $race->state()->now[0];
         $own = $challenge->groups()->findOrFail((int) $heat->a);
         $other = $challenge->groups()->findOrFail((int) $heat->b);
-        [$group] = Device::join($challenge, DeviceRole::Group, 'tablet', $own);
-        [$helper] = Device::join($challenge, DeviceRole::Log, 'phone');
+        [$group] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $own);
+        [$helper] = AdmitDevices::join($challenge, DeviceRole::Log, 'phone');
         $this->atDevice($group)->get("/challenges/{$challenge->id}/groups/{$own->id}/own")->assertSee("Race: you meet {$other->name} now.");
         $this->atDevice($group)->get("/challenges/{$challenge->id}/races/{$race->id}")->assertNotFound();
         $this->atDevice($group)->tapJson($race, ['do' => "repair:{$heat->a}"])->assertNotFound();
@@ -198,7 +198,7 @@ final class RaceTest extends FeatureTestCase
     public function testTheBoardFollowsARaceUntilItEnds(): void
     {
         $challenge = $this->class();
-        [, $token] = Device::join($challenge, DeviceRole::Board, 'board');
+        [, $token] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
         $this->get("/board/{$token}")->assertSee('Next up');
         $race = $this->race($challenge, ['lanes' => '2']);
         $this->get("/board/{$token}")->assertSee('Knockout: first across')->assertSee('0 of 3 heats done.')->assertDontSee('Next up');

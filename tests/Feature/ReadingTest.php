@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Reading;
@@ -27,7 +28,7 @@ final class ReadingTest extends FeatureTestCase
         parent::setUp();
         $this->challenge = $this->class();
         $this->challenge->update(['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]);
-        [, $this->token] = Device::join($this->challenge, DeviceRole::Instrument, 'gate');
+        [, $this->token] = AdmitDevices::join($this->challenge, DeviceRole::Instrument, 'gate');
     }
 
     public function testGatesFillTheTimeOfTheRunThatIsMade(): void
@@ -135,7 +136,7 @@ final class ReadingTest extends FeatureTestCase
         Auth::forgetGuards();
         $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]])->assertUnauthorized();
         $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]], ['Authorization' => 'Bearer ' . Str::random(40)])->assertUnauthorized();
-        [, $board] = Device::join($this->challenge, DeviceRole::Board, 'board');
+        [, $board] = AdmitDevices::join($this->challenge, DeviceRole::Board, 'board');
         Auth::forgetGuards();
         $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]], ['Authorization' => "Bearer {$board}"])->assertForbidden();
         Device::query()->where('role', 'instrument')->update(['revoked_at' => now()]);

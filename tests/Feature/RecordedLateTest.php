@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Group;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -126,7 +126,7 @@ final class RecordedLateTest extends FeatureTestCase
             return $answer;
         }
         if ($way === 'tablet') {
-            [$device] = Device::join($challenge, DeviceRole::Group, 'tablet', $group);
+            [$device] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $group);
             $this->atDevice($device);
         }
         $answer = $this->put("{$path}/groups/{$group->id}/car", $typed);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Exports\FigureSheet;
 use App\Models\Challenge;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassForces;
-use App\ViewModels\ClassRecord;
+use App\Pages\Findings\FigureSheet;
+use App\Record\ClassFindings;
+use App\Record\ClassForces;
+use App\Record\ClassRecord;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;

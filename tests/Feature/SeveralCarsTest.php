@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
-use App\Models\Device;
 use App\Models\Group;
-use App\ViewModels\ClassFindings;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassFindings;
+use App\Record\ClassRecord;
 use Skivo\Core\Challenge\DeviceRole;
 use Tests\Scenario;
 
@@ -20,7 +20,7 @@ final class SeveralCarsTest extends FeatureTestCase
         $challenge = $this->class();
         $keel = $this->named($challenge, 'Keel');
         $own = "/challenges/{$challenge->id}/groups/{$keel->id}/own";
-        [$tablet] = Device::join($challenge, DeviceRole::Group, 'tablet', $keel);
+        [$tablet] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $keel);
         $this->atDevice($tablet)->get($own)->assertOk()->assertSee('More than one car?');
         $this->from($own)->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => ''])->assertSessionHasErrors(['car_name' => 'Give the car a name, such as Arrow.']);
         $this->from($own)->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => ' Arrow '])->assertRedirect($own)->assertSessionHas('status', 'Keel · Arrow is in. It has a build sheet and runs of its own.');
@@ -33,7 +33,7 @@ final class SeveralCarsTest extends FeatureTestCase
         $this->log($challenge, 'Keel · Arrow', ['distance' => '433'])->assertRedirect("/challenges/{$challenge->id}/groups/{$arrow->id}/own");
         // Another group's does not.
         $reef = $this->named($challenge, 'Reef');
-        [$other] = Device::join($challenge, DeviceRole::Group, 'tablet', $reef);
+        [$other] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
         $this->atDevice($other)->get("/challenges/{$challenge->id}/groups/{$arrow->id}/own")->assertNotFound();
         $this->put("/challenges/{$challenge->id}/groups/{$arrow->id}/nominate")->assertNotFound();
 

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Challenge;
 use App\Models\Run;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassRecord;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Findings\Outcome;

@@ -9,7 +9,7 @@ use App\Actions\PurgeRemoved;
 use App\Actions\ShareChallenge;
 use App\Models\Group;
 use App\Models\User;
-use App\ViewModels\FloorState;
+use App\Pages\Run\FloorState;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;

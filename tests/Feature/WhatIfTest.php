@@ -35,7 +35,7 @@ final class WhatIfTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $answer = $this->ask($challenge, 'run', 'd=nozzle_bore:0.008,mass:0.05')->assertOk()->json();
-        $run = Simulator::run(\App\Presenters\WhatIf::read('nozzle_bore:0.008,mass:0.05')->design());
+        $run = Simulator::run(\App\Pages\WhatIf\WhatIf::read('nozzle_bore:0.008,mass:0.05')->design());
 
         self::assertEqualsWithDelta($run->distanceM * 100, $answer['distance'], 0.01);
         self::assertLessThan($answer['distance'], $answer['low']);

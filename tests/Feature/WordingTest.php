@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Language\CarWords;
+use App\Language\Lists;
+use App\Language\RunWords;
+use App\Language\Sentence;
+use App\Language\StandingWords;
 use App\Models\Challenge;
-use App\Presenters\CarWords;
-use App\Presenters\Lists;
-use App\Presenters\RunWords;
-use App\Presenters\Sentence;
-use App\Presenters\StandingWords;
-use App\ViewModels\ClassRecord;
+use App\Record\ClassRecord;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Measurement\UnitSystem;

@@ -132,7 +132,7 @@ final class WordsTest extends FeatureTestCase
                 }
             }
 
-            // Reached by class and case: App\Presenters\Label.
+            // Reached by class and case: App\Language\Label.
             return !str_starts_with($line, 'labels.') && !str_starts_with($line, 'car.');
         });
         self::assertSame([], array_values($unused), 'lines that nothing says');

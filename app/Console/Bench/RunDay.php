@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Bench;
 
+use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
@@ -62,16 +63,16 @@ final class RunDay
         foreach ($challenges as $challenge) {
             $groups = array_values($challenge->groups()->get()->all());
             for ($i = 0; $i < $this->atLane; $i++) {
-                [, $key] = Device::join($challenge, DeviceRole::Log, "bench {$i}");
+                [, $key] = AdmitDevices::join($challenge, DeviceRole::Log, "bench {$i}");
                 $this->add($challenge, $groups, 'poll', $key, self::OPENING_S * random_int(0, 1000) / 1000);
             }
             for ($i = 0; $i < $this->ofGroups; $i++) {
                 $group = $groups[$i % count($groups)];
-                [, $key] = Device::join($challenge, DeviceRole::Group, 'bench', $group);
+                [, $key] = AdmitDevices::join($challenge, DeviceRole::Group, 'bench', $group);
                 $this->add($challenge, $groups, 'poll', $key, self::OPENING_S * random_int(0, 1000) / 1000, $group);
             }
             for ($i = 0; $i < $this->logging; $i++) {
-                [, $key] = Device::join($challenge, DeviceRole::Log, "bench {$i}");
+                [, $key] = AdmitDevices::join($challenge, DeviceRole::Log, "bench {$i}");
                 $this->add($challenge, $groups, 'log', $key, self::OPENING_S + $logEveryS * random_int(0, 1000) / 1000);
             }
         }

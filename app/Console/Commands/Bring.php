@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Actions\ReadArchive;
 use App\Archive\UnreadableArchiveException;
+use App\Language\Text;
 use App\Models\User;
-use App\Presenters\Text;
 use Illuminate\Console\Command;
 
 /** Stores a challenge from its archive, for an account. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Access\PageKey;
-use App\Presenters\Text;
+use App\Language\Text;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

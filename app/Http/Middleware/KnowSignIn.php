@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Access\SignedIn;
 use App\Models\User;
+use App\Pages\Account\SignedIn;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\LeadClass;
+use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Device;
-use App\Presenters\Text;
 use Closure;
 use Illuminate\Http\Request;
 use Skivo\Core\Challenge\Station;

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Access\Scope;
+use App\Actions\NoteUse;
+use App\Language\Text;
 use App\Models\ApiToken;
-use App\Presenters\Text;
+use App\Models\Scope;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -18,7 +19,7 @@ final class ReadByToken
     /** @param Closure(Request): Response $next */
     public function handle(Request $request, Closure $next, string $scope): Response
     {
-        $token = ApiToken::withToken($request->bearerToken());
+        $token = NoteUse::token(ApiToken::withToken($request->bearerToken()));
         if ($token === null) {
             return response()->json(['message' => Text::of('api.no_token')], 401, ['WWW-Authenticate' => 'Bearer']);
         }

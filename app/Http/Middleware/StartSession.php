@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Pages\Account\SignedIn;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as Framework;
 
@@ -16,8 +17,6 @@ use Illuminate\Session\Middleware\StartSession as Framework;
  */
 final class StartSession extends Framework
 {
-    public const BESIDE = 'X-Beside';
-
     protected function startSession(Request $request, $session)
     {
         parent::startSession($request, $session)->put(
@@ -31,7 +30,7 @@ final class StartSession extends Framework
     /** @param Request $request */
     protected function saveSession($request): void
     {
-        if ($request->isMethod('GET') && $request->headers->has(self::BESIDE)) {
+        if ($request->isMethod('GET') && $request->headers->has(SignedIn::BESIDE)) {
             return;
         }
         // One that somebody made up was not sealed by us, and is none by now.

@@ -43,8 +43,8 @@
                 <input id="f-token_name" name="token_name" class="input" maxlength="80" value="{{ old('token_name') }}" autocomplete="off"
                     @error('token_name', 'tokens') aria-invalid="true" @enderror>
                 @foreach ($errors->getBag('tokens')->all() as $message)<p class="error">{{ $message }}</p>@endforeach</div>
-            @foreach (\App\Access\Scope::cases() as $scope)<label class="tick-line"><input type="checkbox" name="scope_{{ $scope->value }}" value="1"
-                @checked(old("scope_{$scope->value}", $scope === \App\Access\Scope::Records))> {{ Text::of("api.scope.{$scope->value}") }}</label>@endforeach
+            @foreach (\App\Models\Scope::cases() as $scope)<label class="tick-line"><input type="checkbox" name="scope_{{ $scope->value }}" value="1"
+                @checked(old("scope_{$scope->value}", $scope === \App\Models\Scope::Records))> {{ Text::of("api.scope.{$scope->value}") }}</label>@endforeach
             <p class="actions"><button class="button">{{ Text::of('api.make') }}</button></p></form>
         <p class="mt-10"><a class="button" download href="{{ route('archive.everything') }}">{{ Text::of('archive.all') }}</a></p>
         @can('administer', \App\Models\User::class)<p class="mt-3"><a class="button" download href="{{ route('backup') }}">{{ Text::of('archive.backup') }}</a>

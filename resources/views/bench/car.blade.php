@@ -1,6 +1,6 @@
 @php
-    use App\Http\Requests\BenchRequest;
-    use App\Presenters\BenchWords;
+    use App\Pages\Check\BenchRequest;
+    use App\Pages\Check\BenchWords;
     use Skivo\Core\Bench\BenchTest;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\EnergySource;
@@ -56,7 +56,7 @@
                         ['model_thrust' => number_format(1000 * $forces->modelThrust->value)]) : '' }}
                 </dd></div>@endif
             <div><dt>{{ Text::of('bench.car.its_tries') }}</dt>
-                <dd>{{ $own === null ? '–' : \App\Presenters\ReachWords::mean($record->tries($car), $units) }}</dd>
+                <dd>{{ $own === null ? '–' : \App\Language\ReachWords::mean($record->tries($car), $units) }}</dd>
                 <dd class="small">{{ $own === null ? Text::of('bench.car.no_try_counts_yet') : Text::of('bench.car.on_average') }}</dd></div>
         </dl>
         <x-forecast :challenge="$challenge" :record="$record" :car="$car" />

@@ -1,11 +1,11 @@
 @php
-    use App\Presenters\BenchWords;
+    use App\Pages\Check\BenchWords;
     use Skivo\Core\Physics\SizeMeasure;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Statistics\Sample;
     $units = $challenge->units;
     $words = new BenchWords($units);
-    $say = new \App\Presenters\ForecastWords($units);
+    $say = new \App\Language\ForecastWords($units);
     $rows = $forces->rows();
     [$mostFriction, $mostThrust] = $forces->greatest();
     $ratios = $forces->frictionRatios();
@@ -61,7 +61,7 @@
                             @if ($own === null)
                                 <td colspan="5" class="small">
                                     {{ isset($forces->beyond[$car->id ?? 0])
-                                        ? \App\Presenters\ModelWords::beyond($forces->beyond[$car->id], $units)
+                                        ? \App\Pages\Findings\ModelWords::beyond($forces->beyond[$car->id], $units)
                                         : Text::of('bench.index.nothing_recorded_of_its_car_yet') }}
                                 </td>
                             @else

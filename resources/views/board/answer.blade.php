@@ -1,7 +1,7 @@
 {{-- The answer to the class's question, read from ten metres. --}}
 @php
-    $reading = new \App\ViewModels\AnswerReading($record, \App\ViewModels\ClassFindings::of($record));
-    $words = new \App\Presenters\FindingWords($record, $reading->findings);
+    $reading = new \App\Pages\Findings\AnswerReading($record, \App\Record\ClassFindings::of($record));
+    $words = new \App\Pages\Findings\FindingWords($record, $reading->findings);
 @endphp
 <header class="board-head"><h1><bdi>{{ $challenge->name }}</bdi></h1></header>
 <div class="answer-layout board-answer">

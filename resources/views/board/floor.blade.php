@@ -1,7 +1,7 @@
 {{-- Read from ten metres: few words, large. --}}
 @php
-    use App\Presenters\GoalWords;
-    use App\Presenters\Lists;
+    use App\Language\GoalWords;
+    use App\Language\Lists;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $names = collect($record->lines())->mapWithKeys(fn ($line) => [$line->standing->entrant->id => \Illuminate\Support\Str::limit($line->group->name, 18)]);
@@ -18,7 +18,7 @@
         </p>
     @endif
 </header>
-@if ($last === null)<x-board-start :challenge="$challenge" :start="\App\ViewModels\BoardStart::of($record)" />@endif
+@if ($last === null)<x-board-start :challenge="$challenge" :start="\App\Pages\Board\BoardStart::of($record)" />@endif
 <x-floor :record="$record" :fresh="$last?->id" />
 <div class="board-foot">
     @foreach ($challenge->allAwards() as $award)
@@ -29,7 +29,7 @@
             @if ($first === [])<p>–</p>
             @else
                 <p><strong>{{ Lists::and(array_map(fn ($place) => $names[$place->entrant->id] ?? '', $first), 3) }}</strong>
-                <span class="num">{{ \App\Presenters\ReachWords::said($first[0]->reach, $award, $challenge->scoring, $units) }}</span>
+                <span class="num">{{ \App\Language\ReachWords::said($first[0]->reach, $award, $challenge->scoring, $units) }}</span>
                 </p>
                 @if ($standings->tooCloseToLeader() !== [])<p class="board-close">{{ Text::of('board.floor.too_close_to_call') }}</p>@endif
             @endif

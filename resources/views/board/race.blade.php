@@ -1,6 +1,6 @@
 {{-- A race, read from ten metres: who is on, who is next, and how it stands. --}}
 @php
-    use App\Presenters\RaceWords;
+    use App\Pages\Race\RaceWords;
     use Illuminate\Support\Str;
     $state = $reading->state;
     $fresh = $reading->freshHeat();

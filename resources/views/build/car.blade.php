@@ -57,7 +57,7 @@
     $recorded = fn (Step $step) => count(array_filter($step->attributes(), fn ($choice) => $choices->has($choice)));
 @endphp
 <x-layout :title="Text::of('build.car.car_of', ['group' => $group->name])" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
-    @if ($isOwn)<x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="new \App\Presenters\PathWords($challenge->age)"
+    @if ($isOwn)<x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="new \App\Language\PathWords($challenge->age)"
         :here="\Skivo\Core\Challenge\Station::Idea" />@endif
     <div class="lead-in">
         <div>
@@ -101,7 +101,7 @@
                     <p>
                         {!! Text::html('build.car.changed_this_cars_record_in_the', [
                             'who' => session('conflict')['by'],
-                            'now' => \App\Presenters\Lists::and(session('conflict')['now']),
+                            'now' => \App\Language\Lists::and(session('conflict')['now']),
                         ]) !!}
                     </p>
                     <p>{{ Text::of('build.car.what_you_typed_is_below_record') }}</p>
@@ -120,7 +120,7 @@
                         @if ($kindOf($step) !== null)
                         <div class="of-drive" @if ($step === Step::Power) data-of="{{ $of(CarAttribute::BalloonNominal) }}" @endif><x-part-pictures
                             :kind="$kindOf($step)"
-                                :offers="\App\ViewModels\PartOffer::of($kindOf($step), $catalogue, $plan->kit, $units,
+                                :offers="\App\Pages\Build\PartOffer::of($kindOf($step), $catalogue, $plan->kit, $units,
                                     $isOwn ? $challenge->rules()->allowed : [])"
                             :held="old($kindOf($step)->named()->value, $held($kindOf($step)->named()))" /></div>
                         @endif

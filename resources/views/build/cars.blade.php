@@ -1,7 +1,7 @@
 @php
     use App\Actions\RecordCar;
-    use App\Presenters\Phrase;
-    use App\ViewModels\AllCars;
+    use App\Language\Phrase;
+    use App\Pages\Build\AllCars;
     use Skivo\Core\Car\Car;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Physics\SizeMeasure;

@@ -4,7 +4,7 @@
     $say = new Words($units);
     $mass = $reading->mass;
     $difference = $mass->differenceKg();
-    $drawing = new \App\Drawings\CarDrawing($reading->layout, $reading->faults);
+    $drawing = new \App\Pages\Build\CarDrawing($reading->layout, $reading->faults);
     $known = $reading->known();
 @endphp
 <div class="car-views">
@@ -26,13 +26,13 @@
     </p>
 @endif
 @php($beyond = $reading->beyondModel())
-@if ($beyond !== null)<p class="small mt-2">{{ \App\Presenters\ModelWords::beyond($beyond, $units) }}</p>@endif
+@if ($beyond !== null)<p class="small mt-2">{{ \App\Pages\Findings\ModelWords::beyond($beyond, $units) }}</p>@endif
 @if ($mass->sumKg() !== null)
     <p class="mt-2">
         {!! Text::html('build.drawing.mass_by_its_parts',
             ['sum_kg' => $units->show($mass->sumKg(), Scale::Weight)]) !!}@if (! $mass->isComplete())<span class="small">
         {{ Text::of('build.drawing.so_far_without', [
-            'missing' => \App\Presenters\Lists::and(array_map(fn ($choice) => Label::inside($choice), $mass->missing), 6),
+            'missing' => \App\Language\Lists::and(array_map(fn ($choice) => Label::inside($choice), $mass->missing), 6),
         ]) }}</span>@endif{{ $difference === null ? '.'
             : ($difference >= 0 ? Text::of('build.drawing.and_more_on_the_scale_glue',
             ['difference' => $units->show($difference, Scale::Weight)])

@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\CarWords;
+    use App\Language\CarWords;
     $units = $challenge->units;
     $waiting = $record->groups->first(fn ($group) => $group->currentCar()?->choices->isEmpty() !== false);
 @endphp

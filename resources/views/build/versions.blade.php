@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\CarWords;
+    use App\Language\CarWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp
@@ -8,7 +8,7 @@
     stage="build" :line="$challenge->question">
     <div class="lead-in">
         <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('build.versions.what_became_of_car', [
-            'group' => \App\Presenters\Phrase::possessive(\Illuminate\Support\Str::limit($group->name, 80)),
+            'group' => \App\Language\Phrase::possessive(\Illuminate\Support\Str::limit($group->name, 80)),
         ]) !!}</span>
         </h2>
         <a class="button" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ Text::of('build.versions.to_the_build_sheet') }}</a>
@@ -23,7 +23,7 @@
                         'version' => $car->version,
                         'runs' => $distances === null ? Text::of('build.versions.has_not_run') : ($distances->n === 1 ?
                         Text::of('build.versions.one_try') . ' ' : Text::of('build.versions.tries_mean', ['n' => $distances->n]) . ' ') .
-                        \App\Presenters\ReachWords::mean($record->tries($car), $units),
+                        \App\Language\ReachWords::mean($record->tries($car), $units),
                     ]) !!}
                 </h3>
                 @if ($before === null)

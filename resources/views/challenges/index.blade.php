@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\StandingWords;
+    use App\Language\StandingWords;
     use Skivo\Core\Measurement\Scale;
 @endphp
 <x-layout :title="Text::of('challenge.index.challenges')" :line="Text::of('challenge.index.set_a_challenge_record_the_cars')">
@@ -23,7 +23,7 @@
         <div class="challenge-list">
             @foreach ($list->challenges as $challenge)
                 @php($groups = $list->groups($challenge))
-                @php($strip = new \App\Drawings\LaneStrip($challenge->units, $challenge->lane_length->quantity->si(), array_column($groups, 'best')))
+                @php($strip = new \App\Pages\Plan\LaneStrip($challenge->units, $challenge->lane_length->quantity->si(), array_column($groups, 'best')))
                 <article class="challenge-row">
                     <div class="min-w-0">
                         <h2><a href="{{ route('runs.show', $challenge) }}"><bdi>{{ $challenge->name }}</bdi></a></h2>

@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\FactorWords;
+    use App\Language\FactorWords;
     use Skivo\Core\Measurement\Scale;
 @endphp
 <x-layout :title="Text::of('library.show.title')">

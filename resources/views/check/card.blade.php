@@ -1,6 +1,6 @@
 @php
-    use App\Http\Requests\CheckRequest;
-    use App\Presenters\CheckWords;
+    use App\Pages\Check\CheckRequest;
+    use App\Pages\Check\CheckWords;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\CheckItem;
     use Skivo\Core\Car\CheckVerdict;
@@ -31,7 +31,7 @@
     @if ($fixes !== [])
         <p class="caution mt-0 mb-3">
             {!! Text::html('check.card.needs_fixing_it_may_run_all', [
-                'fixes' => \App\Presenters\Lists::and(array_map(fn ($item) => Label::inside($item), $fixes), 9),
+                'fixes' => \App\Language\Lists::and(array_map(fn ($item) => Label::inside($item), $fixes), 9),
                 'route' => route('diagnosis.show', [$challenge, $group]),
             ]) !!}
         </p>

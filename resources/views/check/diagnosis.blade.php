@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\RunWords;
+    use App\Language\RunWords;
     use Skivo\Core\Diagnosis\Symptom;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
@@ -11,7 +11,7 @@
     stage="check" :line="$challenge->question">
     <div class="lead-in">
         <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('diagnosis.page.what_is_wrong_with_car', [
-            'group' => \App\Presenters\Phrase::possessive(\Illuminate\Support\Str::limit($group->name, 80)),
+            'group' => \App\Language\Phrase::possessive(\Illuminate\Support\Str::limit($group->name, 80)),
         ]) !!}</span>
         </h2>
         <p class="actions no-print"><a class="button"

@@ -61,7 +61,7 @@
                                     => $row['void'] > 0 ? Text::of('check.index.void', ['void' => $row['void']]) : ''])"
                                     />
                             </td>
-                            <td>{{ \App\Presenters\ProgressWords::next($row['missing'], $card, $row['counted'] >= $row['allowed']) }}</td>
+                            <td>{{ \App\Pages\Check\ProgressWords::next($row['missing'], $card, $row['counted'] >= $row['allowed']) }}</td>
                             <td class="no-print"><div class="actions gap-1 justify-end">
                                 <a
                                     class="button" href="{{ route('checks.edit', [$challenge, $group]) }}"

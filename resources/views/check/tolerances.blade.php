@@ -1,6 +1,6 @@
 @php
-    use App\Http\Requests\TolerancesRequest;
-    use App\Presenters\CheckWords;
+    use App\Pages\Check\TolerancesRequest;
+    use App\Pages\Check\CheckWords;
     use Skivo\Core\Car\CheckItem;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;

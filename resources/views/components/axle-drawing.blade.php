@@ -1,7 +1,7 @@
 {{-- One axle from behind, to scale, with what makes up its length. --}}
 @props(['sizes', 'axle', 'wheel', 'units'])
 @php
-    use App\Drawings\AxleDrawing;
+    use App\Pages\Build\AxleDrawing;
     use Skivo\Core\Measurement\Scale;
     $drawing = new AxleDrawing($sizes, $axle, $wheel);
     [$bearing, $axleLength, $chassis] = [

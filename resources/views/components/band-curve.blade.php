@@ -1,7 +1,7 @@
 {{-- What a wound band pulls over the length wound: the area is the energy, and what lies between the two lines became warmth. --}}
 @props(['curve', 'units'])
 @php
-    $drawing = new \App\Drawings\BandCurveDrawing($curve, $units);
+    $drawing = new \App\Pages\Check\BandCurveDrawing($curve, $units);
 @endphp
 @if ($curve->storedJ === null)
     <p class="small mt-2">{{ Text::of('bench.bench_words.curve_needs_more') }}</p>

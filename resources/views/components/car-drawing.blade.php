@@ -1,7 +1,7 @@
 {{-- A car from the side and from above, both to one scale, the balloon at full size. Forward is to the right, as on the lane. --}}
 @props(['layout', 'units', 'faults' => [], 'terms' => true, 'known' => [], 'leads' => false, 'drawing' => null])
 @php
-    use App\Drawings\CarDrawing;
+    use App\Pages\Build\CarDrawing;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Measurement\Scale;
     $drawing ??= new CarDrawing($layout, $faults);

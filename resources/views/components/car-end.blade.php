@@ -1,7 +1,7 @@
 {{-- A car from behind, to the scale of the other views. --}}
 @props(['drawing', 'known' => [], 'leads' => false])
 @php
-    use App\Drawings\CarDrawing;
+    use App\Pages\Build\CarDrawing;
     use Skivo\Core\Car\Step;
     $l = $drawing->layout;
     $floor = fn (float $m) => $drawing->y($m);

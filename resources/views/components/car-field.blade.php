@@ -1,7 +1,7 @@
 {{-- A field of the build sheet, with a slider under it where one makes sense. --}}
 @props(['choice', 'car', 'kit', 'units', 'held' => null, 'usual' => null, 'hint' => null, 'suggestions' => []])
 @php
-    $ruler = \App\Presenters\FieldRuler::of($choice, $car, $kit, $units);
+    $ruler = \App\Pages\Build\FieldRuler::of($choice, $car, $kit, $units);
 @endphp
 <div class="car-field" @if ($ruler !== null) data-ruler @endif>
     <x-field

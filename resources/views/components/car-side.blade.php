@@ -1,7 +1,7 @@
 {{-- The shapes of a car from the side. --}}
 @props(['drawing', 'known' => [], 'leads' => false])
 @php
-    use App\Drawings\CarDrawing;
+    use App\Pages\Build\CarDrawing;
     use Skivo\Core\Car\Step;
     $l = $drawing->layout;
 @endphp

@@ -1,7 +1,7 @@
 {{-- One of a few as a small picture, where a picture says more than its word. --}}
 @props(['option'])
 @php
-    use App\Drawings\FormPicture;
+    use App\Pages\Build\FormPicture;
     use Skivo\Core\Car\ChassisForm;
     use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\NoseShape;

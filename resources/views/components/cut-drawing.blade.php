@@ -1,7 +1,7 @@
 {{-- What is cut from each straw or skewer, to scale; the rest is hatched. --}}
 @props(['stock', 'units', 'name'])
 @php
-    use App\Drawings\CutDrawing;
+    use App\Pages\Plan\CutDrawing;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Session\CutPiece;
     $drawing = new CutDrawing($stock);

@@ -1,7 +1,7 @@
 {{-- The energy of a run as one bar, and the little that pushes the car drawn out below it. --}}
 @props(['energy', 'name', 'source'])
 @php
-    use App\Drawings\EnergyFlowDrawing;
+    use App\Pages\Findings\EnergyFlowDrawing;
     use Skivo\Core\Car\EnergySource;
     $drawing = new EnergyFlowDrawing($energy);
     $percent = Figure::percent($drawing->share, 1);

@@ -3,7 +3,7 @@
 <div {{ $attributes->only('class')->class('field') }}>
     <label for="{{ $id }}">{{ $label }}@if ($optional) <span class="optional">{{ Text::of('frame.field.optional') }}</span>@endif
         @if ($scale !== null && $units->unit($scale) !== null)<span class="sr-only">{{ Text::of('frame.field.in', [
-            'unit' => \App\Presenters\Phrase::unit($units->unit($scale)),
+            'unit' => \App\Language\Phrase::unit($units->unit($scale)),
         ]) }}</span>@endif</label>
     <div @class(['unit-in' => $scale !== null])>
         <input

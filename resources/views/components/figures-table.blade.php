@@ -1,8 +1,8 @@
 @props(['record'])
 @php
-    use App\Presenters\CarWords;
-    use App\Presenters\GoalWords;
-    use App\Presenters\ReachWords;
+    use App\Language\CarWords;
+    use App\Language\GoalWords;
+    use App\Language\ReachWords;
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Challenge\Reach;
     use Skivo\Core\Challenge\Scoring;

@@ -1,7 +1,7 @@
 {{-- The pages of the findings, and on which tries they rest. --}}
 @props(['challenge', 'record', 'here', 'counting' => null])
 @php
-    use App\ViewModels\Counting;
+    use App\Record\Counting;
     $keep = $counting === null || $counting === Counting::Rule ? [] : ['tries' => $counting->value];
     $pages = [
         'answer' => [Text::of('findings.findings_pages.the_answer'), route('findings.show', [$challenge] + $keep)],

@@ -1,10 +1,10 @@
 {{-- The floor: drawing and table in one. A row a group, each with a strip of lane to one scale. --}}
 @props(['record', 'fresh' => null])
 @php
-    use App\Presenters\FloorDrawing;
-    use App\Presenters\CarWords;
-    use App\Presenters\GoalWords;
-    use App\Presenters\ReachWords;
+    use App\Pages\Run\FloorDrawing;
+    use App\Language\CarWords;
+    use App\Language\GoalWords;
+    use App\Language\ReachWords;
     use Skivo\Core\Car\CheckVerdict;
     use Skivo\Core\Measurement\Scale;
     $challenge = $record->challenge;

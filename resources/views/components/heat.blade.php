@@ -1,6 +1,6 @@
 {{-- One heat as two strips of floor: whoever won has rolled to the end, and rolls on into the next. --}}
 @props(['reading', 'heat', 'fresh' => null])
-@php use App\Presenters\RaceWords; @endphp
+@php use App\Pages\Race\RaceWords; @endphp
 @php($notBefore = $reading->isNow($heat) ? $reading->notBefore($heat) : null)
 <div @class(['heat', 'is-now' => $reading->isNow($heat), 'is-fresh' => $heat->key === $fresh]) id="heat-{{ $heat->key }}">
     @foreach ([[$heat->a, true], [$heat->b, false]] as [$entrant, $isFirst])

@@ -1,7 +1,7 @@
 {{-- A measured value with its interval beside what the parts say, on a common scale from 0. --}}
 @props(['max', 'estimated', 'measured' => null, 'said'])
 @php
-    $bar = new \App\Drawings\IntervalBar($max);
+    $bar = new \App\Pages\Findings\IntervalBar($max);
     [$parts, $own] = [$estimated->interval(), $measured?->interval()];
 @endphp
 <svg class="interval-bar" viewBox="0 0 200 26" role="img" aria-label="{{ $said }}">

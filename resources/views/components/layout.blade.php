@@ -31,7 +31,7 @@
         <div class="masthead-titles">
             <h1><bdi>{{ $heading ?? $challenge?->name ?? $title }}</bdi></h1>
             @if ($line !== null || $challenge?->exists)
-                <p class="masthead-line"><bdi>{{ $line ?? ($challenge->question ?? \App\Presenters\StandingWords::rule($challenge)) }}</bdi></p>
+                <p class="masthead-line"><bdi>{{ $line ?? ($challenge->question ?? \App\Language\StandingWords::rule($challenge)) }}</bdi></p>
             @endif
         </div>
         @if ($device !== null)

@@ -5,8 +5,8 @@
     use App\Models\Entry;
     use App\Models\Prediction;
     use App\Models\Run;
-    use App\Presenters\CarWords;
-    use App\Presenters\RunWords;
+    use App\Language\CarWords;
+    use App\Language\RunWords;
     use Illuminate\Support\Str;
     use Skivo\Core\Car\CheckItem;
     use Skivo\Core\Challenge\EntryKind;

@@ -1,7 +1,7 @@
 {{-- A part to scale beside others of its kind. --}}
 @props(['part', 'among'])
 @php
-    use App\Drawings\PartPicture;
+    use App\Pages\Build\PartPicture;
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\PartKind;
     $drawing = new PartPicture($part, $among);

@@ -1,7 +1,7 @@
 {{-- Balloon, wheel and nozzle beside each other on the ground, all to one scale: 26 cm fill the height. --}}
 @props(['car'])
 @php
-    use App\Drawings\PartsToScale;
+    use App\Pages\Plan\PartsToScale;
     $parts = new PartsToScale($car);
     $ground = PartsToScale::GROUND;
 @endphp

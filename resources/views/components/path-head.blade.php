@@ -3,8 +3,8 @@
 @php
     use Skivo\Core\Challenge\Station;
     $next = $own->path->next();
-    $race = \App\ViewModels\RaceReading::current($challenge);
-    $inRace = $race === null ? null : \App\Presenters\RaceWords::own($race, (string) $group->id);
+    $race = \App\Record\RaceReading::current($challenge);
+    $inRace = $race === null ? null : \App\Pages\Race\RaceWords::own($race, (string) $group->id);
 @endphp
 <nav class="stations no-print" data-part="stations" aria-label="{{ Text::of('path.page.stations') }}">
     <ol>@foreach (Station::cases() as $station)

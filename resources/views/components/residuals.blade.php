@@ -1,6 +1,6 @@
 {{-- How far cars were predicted off before their runs, with the bands. --}}
 @props(['drawing', 'words'])
-@php use App\Drawings\ResidualsDrawing; @endphp
+@php use App\Pages\Findings\ResidualsDrawing; @endphp
 <div class="wide-drawing" tabindex="0">
 <svg
     class="drawing residuals" viewBox="0 0 {{ ResidualsDrawing::WIDTH }} {{ $drawing->height() }}" role="img"

@@ -18,7 +18,7 @@
                             @php($group = $list[$turns[$lane]->group] ?? null)
                             {{ $group === null ? '' : Glyph::of($group->mark) }}{!! Text::html('plan.run_order.try', [
                             'group' => \Illuminate\Support\Str::limit($name($turns[$lane]->group), 32),
-                            'try' => \App\Presenters\PlanWords::turn($challenge, $turns[$lane]->try),
+                            'try' => \App\Pages\Plan\PlanWords::turn($challenge, $turns[$lane]->try),
                         ]) !!}</span>@else<span class="small">{{ Text::of('plan.run_order.free') }}</span>@endisset
                         </td>
                     @endfor

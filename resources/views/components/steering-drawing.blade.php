@@ -1,7 +1,7 @@
 {{-- The path of a car that turns, on its strip of floor from above. --}}
 @props(['steering', 'over', 'drift', 'units'])
 @php
-    use App\Drawings\SteeringDrawing;
+    use App\Pages\Build\SteeringDrawing;
     use Skivo\Core\Measurement\Scale;
     $drawing = new SteeringDrawing($steering, $over, $drift);
 @endphp

@@ -2,7 +2,7 @@
 @props(['challenge', 'plan', 'says', 'changes'])
 <form method="post" action="{{ route('timetable.update', $challenge) }}" class="take-proposal">
     @csrf @method('put')
-    @foreach ($changes + App\Presenters\PlanWords::typed($plan) as $name => $value)
+    @foreach ($changes + App\Pages\Plan\PlanWords::typed($plan) as $name => $value)
     <input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
     <span>{{ $says }}</span>
     <button class="button no-print"

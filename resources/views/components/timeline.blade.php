@@ -1,7 +1,7 @@
 {{-- The phases of a session along a ruler of minutes; what waits runs in the row below. --}}
 @props(['timetable', 'start' => null, 'session' => 0])
 @php
-    use App\Drawings\TimelineDrawing;
+    use App\Pages\Plan\TimelineDrawing;
     $drawing = new TimelineDrawing($timetable, $session);
     $width = TimelineDrawing::WIDTH;
     $end = $drawing->end();

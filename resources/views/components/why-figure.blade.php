@@ -1,8 +1,8 @@
 {{-- The run just made: two equal arrows, and the energy that empties along the tape. Played once; still where motion is unwanted. --}}
 @props(['why', 'words', 'units', 'layout', 'mark'])
 @php
-    use App\Drawings\CarDrawing;
-    use App\Drawings\GuessTape;
+    use App\Pages\Build\CarDrawing;
+    use App\Pages\Group\GuessTape;
     use Skivo\Core\Measurement\Scale;
     $drawing = new CarDrawing($layout, [], false);
     $tape = new GuessTape($units, max($why->run->distanceM, $why->guessM ?? 0.0));

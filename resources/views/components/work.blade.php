@@ -1,7 +1,7 @@
 {{-- Why cars stopped where they did: push and hold as blocks of equal area, a row a car, on one tape. --}}
 @props(['drawing', 'works', 'words', 'units', 'terms' => true])
 @php
-    use App\Drawings\WorkDrawing;
+    use App\Pages\Findings\WorkDrawing;
     use Skivo\Core\Measurement\Scale;
 @endphp
 <div class="work">
@@ -15,7 +15,7 @@
         <div class="work-row" data-car="{{ $id }}">
             <p class="work-who"><span class="with-mark">{{ Glyph::of($group->mark) }}<bdi
                 title="{{ $words->name($id) }}">{{ $words->name($id) }}</bdi></span>
-                <span class="small">{{ \App\Presenters\CarWords::brief($car->choices, $units) }}</span></p>
+                <span class="small">{{ \App\Language\CarWords::brief($car->choices, $units) }}</span></p>
             <svg class="work-blocks" role="img" aria-label="{{ $terms ? $words->work($work) : $words->workInShort($work) }}">
                 <rect class="floor-board" width="100%" height="100%" />
                 @foreach ($drawing->lines() as [$at])<line class="grid" x1="{{ $at }}%" x2="{{ $at }}%" y1="0" y2="100%" />@endforeach

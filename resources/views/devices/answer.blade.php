@@ -1,4 +1,4 @@
-@php($words = new \App\Presenters\FindingWords($record, $reading->findings))
+@php($words = new \App\Pages\Findings\FindingWords($record, $reading->findings))
 <x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name" live="page">
     <p class="actions mt-3"><a class="button" href="{{ route('groups.own', [$challenge, $group]) }}">{{ Text::of('device.answer.back_to_our_car') }}</a></p>
     <div class="answer-layout" data-part="answer">

@@ -1,6 +1,6 @@
 @php
-    use App\Presenters\CarWords;
-    use App\Presenters\RunWords;
+    use App\Language\CarWords;
+    use App\Language\RunWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $car = $group->currentCar();

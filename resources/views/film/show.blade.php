@@ -1,6 +1,6 @@
 @php
-    use App\Presenters\RowLinks;
-    use App\Presenters\RunWords;
+    use App\Pages\Run\RowLinks;
+    use App\Language\RunWords;
     use Skivo\Core\Film\Sight;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;

@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\GoalWords;
+    use App\Language\GoalWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Challenge\Foresight;
     use Skivo\Core\Statistics\Verdict;
@@ -43,7 +43,7 @@
                                             aria-label="{{ Text::of('findings.awards.its_runs',
                                                 ['group' => $group->name]) }}"><bdi>{{ $group->name }}</bdi></a></span>
                                         </th>
-                                        <td class="num">{{ \App\Presenters\ReachWords::said($place->reach, $award, $challenge->scoring, $units) }}<x-other-units
+                                        <td class="num">{{ \App\Language\ReachWords::said($place->reach, $award, $challenge->scoring, $units) }}<x-other-units
                                             :units="$units" :si="$place->reach?->value" :scale="$award->goal->scale()" /></td>
                                         <td><span class="chance">
                                             <svg class="chance-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">

@@ -47,7 +47,7 @@
                 <p class="small prose">{{ Text::of('findings.dose.lead') }}</p>
                 <div class="doses">@foreach ($findings->found->doses as $dose)<figure>
                     <figcaption class="prose">{{ $words->dose($dose) }} <x-behind :challenge="$challenge" :cars="[$dose->car]" /></figcaption>
-                    <x-dose :drawing="new \App\Drawings\DoseDrawing($dose, $challenge->units)" :label="$words->dose($dose)" /></figure>@endforeach</div>
+                    <x-dose :drawing="new \App\Pages\Findings\DoseDrawing($dose, $challenge->units)" :label="$words->dose($dose)" /></figure>@endforeach</div>
             </section>
         @endif
         @if ($open->isNotEmpty())

@@ -1,7 +1,7 @@
 @php
     use Skivo\Core\Findings\Outcome;
-    use App\Presenters\RelationWords;
-    use App\Presenters\Sentence;
+    use App\Pages\Findings\RelationWords;
+    use App\Language\Sentence;
     use Skivo\Core\Car\CarAttribute;
     $address = fn (CarAttribute $factor, Outcome $outcome) => route('findings.choices', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
 @endphp
@@ -36,7 +36,7 @@
             @foreach ($factors as $factor)<a href="{{ $address($factor, $relation->outcome) }}">{{ Label::of($factor) }}</a>@if (! $loop->last),
             @endif @endforeach</span>@endif @endforeach
         @if ($choices->unknown !== [])<span>{{ Text::of('findings.choices.on_record_for_no_car_that', [
-            'unknown' => \App\Presenters\Lists::and(array_map(fn ($factor) => Label::of($factor), $choices->unknown), 20),
+            'unknown' => \App\Language\Lists::and(array_map(fn ($factor) => Label::of($factor), $choices->unknown), 20),
         ]) }}</span>@endif
     </nav>
     <div class="lead-in border-t border-rule pt-4" id="one">

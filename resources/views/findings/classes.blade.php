@@ -1,5 +1,5 @@
 @php
-    use App\Drawings\ClassesDrawing;
+    use App\Pages\Findings\ClassesDrawing;
     $pooled = $reading->pooled;
     $drawing = $pooled === null ? null : new ClassesDrawing($pooled);
     $names = $reading->classes->keyBy('id');

@@ -1,5 +1,5 @@
 @php
-    use App\ViewModels\Counting;
+    use App\Record\Counting;
     $next = $words->nextTest();
     $question = $findings->found->question;
     $school = $effect === null ? null : $words->why($effect);

@@ -1,5 +1,5 @@
 @php
-    use App\Drawings\IntervalBar;
+    use App\Pages\Findings\IntervalBar;
 @endphp
 <x-layout
     :title="Text::of('findings.sources.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"

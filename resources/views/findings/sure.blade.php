@@ -1,7 +1,7 @@
 @php
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
-    $model = new \App\Presenters\ModelWords($record, $findings, $words);
+    $model = new \App\Pages\Findings\ModelWords($record, $findings, $words);
     $judged = $model->judged();
     $works = $findings->found->works;
     $several = $words->severalFactors();
@@ -59,7 +59,7 @@
             <div>
                 <div class="said prose"><x-sentences :sentences="$model->hands()" /></div>
                 @if ($judged !== [])
-                    <x-residuals :drawing="new \App\Drawings\ResidualsDrawing($judged)" :words="$words" />
+                    <x-residuals :drawing="new \App\Pages\Findings\ResidualsDrawing($judged)" :words="$words" />
                     <p class="actions no-print"><button type="button" class="button plain"
                         data-save-svg="model-and-reality">{{ Text::of('findings.model.save_as_svg') }}</button><a class="button plain"
                         download href="{{ route('findings.download',

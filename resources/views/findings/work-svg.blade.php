@@ -1,5 +1,5 @@
 @php
-    use App\Drawings\WorkDrawing;
+    use App\Pages\Findings\WorkDrawing;
     use Illuminate\Support\Str;
     use Skivo\Core\Measurement\Scale;
     $works = $drawing->sorted($by);

@@ -1,5 +1,5 @@
 @php
-    use App\Http\Requests\HomeItemRequest;
+    use App\Pages\Home\HomeItemRequest;
     use Skivo\Core\Measurement\Scale;
     $group = $link?->group;
     $units = $group?->challenge->units;

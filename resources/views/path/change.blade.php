@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\CarWords;
+    use App\Language\CarWords;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Challenge\Closing;
     $free = array_filter($challenge->rules()->free, fn (Step $step) => $step !== Step::Floor);

@@ -1,6 +1,6 @@
 @php
-    use App\Http\Requests\CheckRequest;
-    use App\Presenters\CheckWords;
+    use App\Pages\Check\CheckRequest;
+    use App\Pages\Check\CheckWords;
     use Skivo\Core\Car\CheckItem;
     use Skivo\Core\Car\CheckVerdict;
     $units = $challenge->units;

@@ -18,7 +18,7 @@
                 :layout="$reading->layout" :faults="$reading->faults" :units="$challenge->units" :terms="false" :known="$reading->known()"
                 :leads="route('cars.edit', [$challenge, $group])" /></div>
             <p class="mt-2">@if (! $challenge->rules()->isFreeDesign()){{ $words->say('idea.free') }}
-                <strong>{{ \App\Presenters\Lists::and(array_map(fn (Step $step) => Label::inside($step), $free), 7) }}</strong>.
+                <strong>{{ \App\Language\Lists::and(array_map(fn (Step $step) => Label::inside($step), $free), 7) }}</strong>.
                 {{ $words->say('idea.held') }}@endif</p>
             <p class="actions mt-3"><a class="button do" href="{{ route('cars.edit', [$challenge, $group]) }}">{{ $own->car->isEmpty()
                 ? Text::of('path.page.pick_parts') : Text::of('path.page.change_parts') }}</a></p>

@@ -21,8 +21,8 @@
         @if ($why->limpM !== null && $why->limpM < $why->run->distanceM)<p class="prose">{{ $words->say("why.{$why->drive}." . ($why->limpIsMarked
             ? 'over' : 'over_by_computer'), ['limp' => $far($why->limpM), 'coast' => $far($why->run->distanceM - $why->limpM)]) }}</p>@endif
         @if ($why->silence !== null)<p class="prose" data-silence="{{ $why->silence->value }}">{{ $words->say("why.silent.{$why->silence->value}", [
-            'missing' => \App\Presenters\Lists::and(array_map(fn ($each) => Text::of("path.missing.{$each->value}"), $why->missing)),
-        ]) }} @if ($why->silence === \App\ViewModels\Silence::NotWrittenDown)<a class="button"
+            'missing' => \App\Language\Lists::and(array_map(fn ($each) => Text::of("path.missing.{$each->value}"), $why->missing)),
+        ]) }} @if ($why->silence === \App\Pages\Group\Silence::NotWrittenDown)<a class="button"
             href="{{ route('cars.edit', [$challenge, $group]) }}">{{ Text::of('path.page.write_it_down') }}</a>@endif</p>
         @else
             <p class="prose">{{ $words->say("why.{$why->drive}.bar") }}</p>

@@ -1,6 +1,6 @@
 @php
-    use App\Presenters\GoalWords;
-    use App\Presenters\PlanWords;
+    use App\Language\GoalWords;
+    use App\Pages\Plan\PlanWords;
     $words = new PlanWords($plan, $timetable, $order);
 @endphp
 <x-layout :title="Text::of('plan.brief_class.class_sheet', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">

@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\PlanWords;
+    use App\Pages\Plan\PlanWords;
     $words = new PlanWords($plan, $timetable, $order);
 @endphp
 <x-layout :title="Text::of('plan.brief_helpers.helpers_sheet', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">

@@ -1,5 +1,5 @@
 @php
-    use App\Http\Requests\CutSizesRequest;
+    use App\Pages\Plan\CutSizesRequest;
     use Skivo\Core\Session\CuttingStock;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;

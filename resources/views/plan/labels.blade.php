@@ -1,5 +1,5 @@
 @php
-    $contents = \App\Presenters\PlanWords::kit($plan->materials(), $challenge->units);
+    $contents = \App\Pages\Plan\PlanWords::kit($plan->materials(), $challenge->units);
     $isForHome = request()->boolean('home');
     $layout = $plan->kitLayout();
     $names = $record->groups->isNotEmpty() ? $record->groups

@@ -3,7 +3,7 @@
     use Skivo\Core\Measurement\UnitSystem;
     use Skivo\Core\Session\Caution;
     $units = $challenge->units;
-    $words = new \App\Presenters\LargerWords($units);
+    $words = new \App\Pages\Plan\LargerWords($units);
 @endphp
 <x-layout :title="Text::of('plan.larger.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="larger" />

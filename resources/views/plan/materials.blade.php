@@ -2,7 +2,7 @@
     use Skivo\Core\Car\CarAttribute;
     use Skivo\Core\Car\PartKind;
     use Skivo\Core\Session\Per;
-    use App\Presenters\PlanWords;
+    use App\Pages\Plan\PlanWords;
     $materials = $plan->materials();
     $class = $materials->class;
     $names = fn (PartKind $kind, string $held) => array_values(array_unique([...array_map(fn ($part) => $part->name, $plan->catalogue->of($kind)), $held]));

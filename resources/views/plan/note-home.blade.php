@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\PlanWords;
+    use App\Pages\Plan\PlanWords;
     $materials = $plan->materials();
     $open = array_filter($materials->early(), fn ($line) => ! $plan->collecting($line, $materials)->isComplete());
 @endphp

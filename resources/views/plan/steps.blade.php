@@ -21,7 +21,7 @@
             ]) }}
             @if ($time->isHeldUpByAdults()){{ Text::of('steps.time.held_up', [
                 'enough' => ucfirst(Text::plural('steps.time.adults', $time->adultsEnough())),
-                'steps' => Text::of('steps.time.step_numbers', ['numbers' => \App\Presenters\Lists::and($numbers, 20)]),
+                'steps' => Text::of('steps.time.step_numbers', ['numbers' => \App\Language\Lists::and($numbers, 20)]),
             ]) }}@else{{ Text::of('steps.time.not_held_up') }}@endif
             @if ($time->idleMin > 0){{ Text::of('steps.time.waits', ['idle' => Figure::minutes($time->idleMin)]) }}@endif</p>
     </div>

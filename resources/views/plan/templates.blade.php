@@ -1,5 +1,5 @@
 @php
-    use App\Drawings\TemplateSheet;
+    use App\Pages\Plan\TemplateSheet;
     use Skivo\Core\Measurement\UnitSystem;
 @endphp
 <x-layout :title="Text::of('steps.templates.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">

@@ -1,6 +1,6 @@
 @php
-    use App\Http\Requests\TimetableRequest;
-    use App\Presenters\PlanWords;
+    use App\Pages\Plan\TimetableRequest;
+    use App\Pages\Plan\PlanWords;
     $words = new PlanWords($plan, $timetable, $order);
     $remedies = $timetable->remedies();
 @endphp

@@ -1,5 +1,5 @@
 {{-- What a race can't show, by this class's own scatter. --}}
-@php use App\Presenters\RaceWords; @endphp
+@php use App\Pages\Race\RaceWords; @endphp
 @if ($chances === null)
     <p class="small">{{ Text::of('race.chances.unknown') }}</p>
 @else

@@ -1,5 +1,5 @@
-@php use App\Presenters\RaceWords; @endphp
-@php($chances = \App\ViewModels\RaceOffer::chances($record))
+@php use App\Pages\Race\RaceWords; @endphp
+@php($chances = \App\Pages\Race\RaceOffer::chances($record))
 <div class="split">
     <div>
         @if ($offer->ways() === [])

@@ -1,8 +1,8 @@
 {{-- Its buttons and fields belong to the form #race, which stands outside of what is replaced. --}}
 @php
-    use App\Presenters\RaceWords;
+    use App\Pages\Race\RaceWords;
     use App\Actions\RecordRaceEvent;
-    use App\Presenters\Lists;
+    use App\Language\Lists;
     use Skivo\Core\Measurement\Scale;
     $race = $reading->race;
     $unit = $challenge->units->symbol(Scale::Distance);

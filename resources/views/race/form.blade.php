@@ -5,7 +5,7 @@
     use Skivo\Core\Race\RaceKind;
     $units = $challenge->units;
     $timed = $challenge->timed_length;
-    $lengthM = \App\ViewModels\RaceOffer::lengthM($record);
+    $lengthM = \App\Pages\Race\RaceOffer::lengthM($record);
 @endphp
 <form method="post" action="{{ route('races.store', $challenge) }}" data-answers="{{ route('races.fits', $challenge) }}">
     @csrf<x-sent-with :units="$units" />

@@ -1,6 +1,6 @@
 {{-- A knockout as it narrows; all others as what is on, what comes next, and the rounds. --}}
 @php
-    use App\Presenters\RaceWords;
+    use App\Pages\Race\RaceWords;
     use Skivo\Core\Race\RaceKind;
     $kind = $reading->race->kind;
     $fresh = $reading->freshHeat();
@@ -10,7 +10,7 @@
         @include('race.tree', ['round' => $reading->rounds(), 'place' => 1])</div>
     @if ($reading->byes() !== [])
         <p class="small pt-3">{!! Text::html('race.heats.byes', [
-            'groups' => \App\Presenters\Lists::and($reading->byes(), 30)]) !!}</p>@endif
+            'groups' => \App\Language\Lists::and($reading->byes(), 30)]) !!}</p>@endif
 @elseif ($kind === RaceKind::RoundRobin)
     <ol class="heats-row">@foreach ([...$reading->state->now, ...array_slice($reading->state->next, 0, 5)] as $heat)
         <li><x-heat :reading="$reading" :heat="$heat" :fresh="$fresh" /></li>@endforeach</ol>

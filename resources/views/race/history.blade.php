@@ -1,4 +1,4 @@
-@php use App\Presenters\RaceWords; @endphp
+@php use App\Pages\Race\RaceWords; @endphp
 <h2 id="race-history">{{ Text::of('race.history.heading') }}</h2>
 @if ($reading->history() === [])<p class="small">{{ Text::of('race.history.none') }}</p>@endif
 <ol class="race-history">

@@ -1,4 +1,4 @@
-@php use App\Presenters\RaceWords; @endphp
+@php use App\Pages\Race\RaceWords; @endphp
 <x-layout
     :title="Text::of('race.index.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="run"
     :line="Text::of('race.index.lead')">

@@ -24,7 +24,7 @@
         <section data-piece="history" aria-labelledby="race-history" class="no-print">@include('race.history')</section>
     </div>
     <details class="disclosure pb-8"><summary>{{ Text::of('race.chances.heading') }}</summary>
-        <div class="prose pt-2">@include('race.chances', ['chances' => \App\ViewModels\RaceOffer::chances($record)])</div></details>
+        <div class="prose pt-2">@include('race.chances', ['chances' => \App\Pages\Race\RaceOffer::chances($record)])</div></details>
     <x-slot:foot>
         <div class="entry no-print race-foot">
             <div class="page">

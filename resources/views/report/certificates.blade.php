@@ -1,4 +1,4 @@
-@php($words = new \App\Presenters\CertificateWords($reading))
+@php($words = new \App\Pages\Report\CertificateWords($reading))
 <x-layout
     :title="Text::of('report.certificates.certificates', ['challenge' => $challenge->name])" :challenge="$challenge"
     :record="$record" stage="findings" :line="$challenge->question">

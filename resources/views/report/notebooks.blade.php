@@ -1,5 +1,5 @@
 @php
-    use App\Presenters\CarWords;
+    use App\Language\CarWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp
@@ -85,7 +85,7 @@
                     @if ($sample !== null)<p class="mt-2">
                         {!! Text::html('report.notebooks.mean_of', [
                             'tries' => $sample->n === 1 ? Text::of('report.notebooks.one_try') : Text::of('report.notebooks.tries', ['n' => $sample->n]),
-                            'mean' => \App\Presenters\ReachWords::mean($record->tries($car), $units),
+                            'mean' => \App\Language\ReachWords::mean($record->tries($car), $units),
                         ]) !!}{{ $record->tries($car)->passedTheEnd() ? '' : ' ' }}@unless ($record->tries($car)->passedTheEnd())<x-other-units
                             :units="$units" :si="$sample->mean()" />@endunless.
                         @if ($interval !== null)

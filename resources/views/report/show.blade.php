@@ -1,12 +1,12 @@
 @php
-    use App\Presenters\CarWords;
-    use App\Presenters\GoalWords;
-    use App\Presenters\Lists;
-    use App\Presenters\Phrase;
-    use App\Presenters\ModelWords;
-    use App\Presenters\ReachWords;
-    use App\Presenters\SchoolWords;
-    use App\Presenters\StandingWords;
+    use App\Language\CarWords;
+    use App\Language\GoalWords;
+    use App\Language\Lists;
+    use App\Language\Phrase;
+    use App\Pages\Findings\ModelWords;
+    use App\Language\ReachWords;
+    use App\Pages\Findings\SchoolWords;
+    use App\Language\StandingWords;
     use Skivo\Core\Challenge\Award;
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Challenge\Reach;

@@ -1,7 +1,7 @@
 {{-- The strip at the foot, where hands are. Sent by the page itself where it can; as a form where it cannot. --}}
 @props(['groups', 'only' => null])
 @php
-    use App\ViewModels\NextRun;
+    use App\Pages\Run\NextRun;
     use Skivo\Core\Challenge\VoidReason;
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Measurement\Scale;

@@ -1,6 +1,6 @@
 @php
-    use App\Presenters\RowLinks;
-    use App\Presenters\RunWords;
+    use App\Pages\Run\RowLinks;
+    use App\Language\RunWords;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Challenge\RunKind;
     use Skivo\Core\Challenge\VoidReason;

@@ -1,7 +1,7 @@
 {{-- Who is at which lane, who is next, who repairs. Its buttons belong to the form #order, which stands outside of what is replaced. --}}
 @php
-    use App\ViewModels\FloorState;
-    use App\Presenters\Lists;
+    use App\Pages\Run\FloorState;
+    use App\Language\Lists;
     use Skivo\Core\Car\CheckVerdict;
     $name = fn ($group) => \Illuminate\Support\Str::limit($group->name, 28);
 @endphp

@@ -1,6 +1,6 @@
 @php
-    use App\Presenters\ActWords;
-    use App\Presenters\StandingWords;
+    use App\Pages\Run\ActWords;
+    use App\Language\StandingWords;
 @endphp
 <h2 class="mb-2 [column-span:all]">{{ Text::of('run.said.so_far') }}</h2>
 <x-sentences :sentences="(new StandingWords($record))->soFar()" />

@@ -1,7 +1,7 @@
 {{-- Is medium best? One car runs small, medium and full, twice each, after its tries. --}}
 @php
-    use App\ViewModels\NextRun;
-    use App\Http\Requests\SweepRequest;
+    use App\Pages\Run\NextRun;
+    use App\Pages\Run\SweepRequest;
     use Skivo\Core\Measurement\Scale;
     $fails = $errors->hasAny(['sweep_group', 'measured', 'small', 'medium', 'full']);
     $unit = $challenge->units->symbol(Scale::Body);

@@ -106,7 +106,7 @@
                             </li>@endif
                         </ul>
                         @if ($people !== [])<p class="caution mt-3">
-                            {{ Text::of('sheet.show.are_these_children', ['names' => \App\Presenters\Lists::and($people, 3)]) }}</p>@endif
+                            {{ Text::of('sheet.show.are_these_children', ['names' => \App\Language\Lists::and($people, 3)]) }}</p>@endif
                         @if ($slips !== [])<p class="caution mt-3">{{ Text::plural('sheet.show.look_at_these_first', count($slips)) }}</p>@endif
                         <div
                             class="scroll-x mt-4 max-h-80 overflow-y-auto" tabindex="0" role="region"
@@ -126,12 +126,12 @@
                                                     60) }}</bdi>{{ $version > 1 ? Text::of('sheet.show.version', ['version' => $version])
                                                     : '' }}
                                                     </th><td>
-                                                        {{ \App\Presenters\CarWords::brief($plan->choicesByCar[$key][$version], $units) }}
+                                                        {{ \App\Language\CarWords::brief($plan->choicesByCar[$key][$version], $units) }}
                                                     </td><td class="num">{{ $run->try }}</td><td class="num">
                                                         {{ $run->record->distance === null ? '–'
                                                             : $units->figure($run->record->distance->quantity->si(), Scale::Distance, 1) }}
                                                         @isset($slips[spl_object_id($run)])<span class="question block">{{
-                                                            (new \App\Presenters\Words($units))->say($slips[spl_object_id($run)]) }}</span>@endisset
+                                                            (new \App\Language\Words($units))->say($slips[spl_object_id($run)]) }}</span>@endisset
                                                     </td><td class="num">
                                                         {{ $run->record->time === null ? '–'
                                                             : $units->figure($run->record->time->quantity->si(), Scale::Stopwatch) }}

@@ -1,7 +1,7 @@
 @php
-    use App\Drawings\TraceDrawing;
-    use App\Presenters\FilmWords;
-    use App\Presenters\RunWords;
+    use App\Pages\Film\TraceDrawing;
+    use App\Pages\Film\FilmWords;
+    use App\Language\RunWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $name = \Illuminate\Support\Str::limit($run->car->group->name, 60);

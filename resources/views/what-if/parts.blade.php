@@ -5,14 +5,14 @@
     use Skivo\Core\Car\PartTrait;
     use Skivo\Core\Car\ChassisForm;
     $units = $challenge->units;
-    $shown = fn ($value, $scale) => $value === null ? '–' : ($scale === null ? \App\Presenters\Figure::of($value) : $units->show($value, $scale, 1));
+    $shown = fn ($value, $scale) => $value === null ? '–' : ($scale === null ? \App\Language\Figure::of($value) : $units->show($value, $scale, 1));
     $kind = PartKind::tryFrom(old('kind', request()->string('kind')->toString())) ?? PartKind::Wheel;
     $like = $catalogue->named($kind, request()->string('like')->toString());
     $begin = fn (CarAttribute $attribute) => $like?->find($attribute) === null ? null : ($attribute->scale() === null
-        ? \App\Presenters\Figure::of($like->find($attribute))
+        ? \App\Language\Figure::of($like->find($attribute))
         : str_replace("\u{00A0}", ' ', $units->show($like->find($attribute), $attribute->scale(), 1)));
     $hint = fn (CarAttribute $attribute) => ($attribute->scale() === null ? Text::of('what_if.parts.a_number')
-        : Text::of('what_if.parts.in_unless_you_type_a_unit', ['units' => \App\Presenters\Phrase::unit($attribute->bareUnit($units))]))
+        : Text::of('what_if.parts.in_unless_you_type_a_unit', ['units' => \App\Language\Phrase::unit($attribute->bareUnit($units))]))
         . (! $attribute->facts()->isLeftToPart ? '' : Text::of('what_if.parts.left_empty', ['which' => match (true) {
             $attribute === CarAttribute::WheelHub => Text::of('what_if.parts.as_at_the_rim'),
             Catalogue::standard()->usual($kind)->find($attribute) === null => Text::of('run.no_value'),

@@ -1,6 +1,6 @@
 @php
-    use App\Presenters\WhatIfPage;
-    use App\Presenters\CarWords;
+    use App\Pages\WhatIf\WhatIfPage;
+    use App\Language\CarWords;
     use Skivo\Core\Car\EnergySource;
     use Skivo\Core\Car\PartKind;
     use Skivo\Core\Simulation\Origin;

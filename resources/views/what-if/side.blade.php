@@ -1,6 +1,6 @@
 {{-- The car of a design from the side: with each answer of What if. --}}
 @php
-    use App\Drawings\CarDrawing;
+    use App\Pages\Build\CarDrawing;
     $drawing = new CarDrawing($layout, [], false);
 @endphp
 <svg class="drawing" viewBox="0 0 {{ CarDrawing::WIDTH }} {{ $drawing->height }}" aria-hidden="true">

@@ -1,9 +1,9 @@
 {{-- What the class asks, by pictures: of an attribute and what it should be better at, or nothing. --}}
 @php
-    use App\Presenters\FactorWords;
+    use App\Language\FactorWords;
     use Skivo\Core\Findings\Outcome;
     use Skivo\Core\Findings\Question;
-    [$pictured, $others] = [\App\Drawings\AskPicture::drawn(), \App\Drawings\AskPicture::notDrawn()];
+    [$pictured, $others] = [\App\Pages\Plan\AskPicture::drawn(), \App\Pages\Plan\AskPicture::notDrawn()];
     $asked = old('asks', $challenge->asks?->value) ?? '';
 @endphp
 <div class="asks grid gap-4">

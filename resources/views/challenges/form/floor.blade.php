@@ -6,7 +6,7 @@
 <section class="form-part">
     <h2>{{ Text::of('challenge.form.the_floor') }}</h2>
     <div class="form-grid">
-        @if (isset($lane))<p class="wide prose" data-lane-forecast>{{ (new \App\Presenters\ForecastWords($challenge->units))->lane($lane) }}</p>@endif
+        @if (isset($lane))<p class="wide prose" data-lane-forecast>{{ (new \App\Language\ForecastWords($challenge->units))->lane($lane) }}</p>@endif
         @includeWhen($challenge->exists, 'challenges.form.lane')
         <x-field
             name="lanes" :label="Text::of('challenge.form.lanes')" :value="$challenge->lanes" inputmode="numeric"

@@ -1,5 +1,5 @@
 @php
-    use App\Http\Requests\ChallengeRequest;
+    use App\Pages\Plan\ChallengeRequest;
     use Skivo\Core\Car\Step;
     use Skivo\Core\Measurement\Scale;
     $formUnits = \Skivo\Core\Measurement\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;

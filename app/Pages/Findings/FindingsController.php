@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Findings;
+
+use App\Actions\ChangeChallenge;
+use App\Language\Text;
+use App\Models\Challenge;
+use App\Models\User;
+use App\Record\ClassFindings;
+use App\Record\ClassForces;
+use App\Record\ClassRecord;
+use App\Record\Counting;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Exchange\ClassWriter;
+use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\Outcome;
+use Skivo\Core\Findings\Trends;
+
+/** What the class found out: together, choice by choice, beside the model, and who gets which award. */
+final class FindingsController
+{
+    public function show(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $reading = new AnswerReading($record, $findings);
+
+        return view('findings.show', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'effect' => $reading->effect, 'figure' => $reading->figure,
+        ]);
+    }
+
+    /** Shows the answer on the board and on the groups' tablets, or the floor again. */
+    public function tell(Request $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
+    {
+        $isTold = $request->boolean('tell');
+        $change->tellAnswer($challenge, $isTold);
+
+        return redirect()->route('findings.show', $challenge)->with(
+            'status',
+            Text::of($isTold ? 'findings.show.the_class_is_told' : 'findings.show.the_board_shows_the_floor'),
+        );
+    }
+
+    public function work(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+
+        return view('findings.work', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'drawing' => new WorkDrawing($challenge->units, $findings->found->works), 'by' => self::order($request),
+        ]);
+    }
+
+    /** The same figure as a file that stands by itself. */
+    public function workSvg(Request $request, Challenge $challenge): Response
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $svg = view('findings.work-svg', [
+            'challenge' => $challenge, 'words' => new FindingWords($record, $findings), 'units' => $challenge->units,
+            'drawing' => new WorkDrawing($challenge->units, $findings->found->works), 'by' => self::order($request),
+        ])->render();
+
+        return response(trim($svg))->header('Content-Type', 'image/svg+xml')->header(
+            'Content-Disposition',
+            'attachment; filename="why-each-car-stopped.svg"',
+        );
+    }
+
+    /** Classes that asked the same, together. */
+    public function classes(Request $request, Challenge $challenge): View
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $chosen = [];
+        foreach (array_keys($request->query()) as $name) {
+            if (preg_match('/^class_(\d{1,18})$/', (string) $name, $found) === 1) {
+                $chosen[] = (int) $found[1];
+            }
+        }
+        $reading = PooledReading::of($user, $challenge, $chosen);
+
+        return view('findings.classes', [
+            'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'reading' => $reading, 'words' => new PooledWords($reading, $challenge->units),
+        ]);
+    }
+
+    /** What the rows of the figure are sorted by. */
+    private static function order(Request $request): string
+    {
+        $by = $request->string('by')->toString();
+
+        return in_array($by, ['push', 'hold'], true) ? $by : 'distance';
+    }
+
+    public function choices(Request $request, Challenge $challenge): View
+    {
+        [$record, $relation] = $this->relate($request, $challenge);
+        $findings = ClassFindings::of($record);
+        $choices = new ChoicesReading($findings->found, $relation->outcome);
+        $alike = $choices->effectOf($relation->factor);
+
+        return view('findings.choices', [
+            'challenge' => $challenge, 'record' => $record, 'relation' => $relation, 'choices' => $choices,
+            'outcomes' => Trends::outcomes($findings->found->cars),
+            'alike' => $alike === null ? null : new AnswerFigure($record, $findings, $alike),
+            'cars' => $request->string('cars')->toString() === 'alike' ? 'alike' : 'all',
+            'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'holds' => $findings->found->claims->trend($relation->factor, $relation->outcome),
+        ]);
+    }
+
+    public function beliefs(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $words = new FindingWords($record, $findings);
+
+        return view('findings.beliefs', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
+            'schools' => new SchoolWords($record, $findings, $words),
+        ]);
+    }
+
+    /** Balloon, band or ramp: what each did over the class. */
+    public function sources(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+
+        return view('findings.sources', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
+            'sources' => new SourceWords($challenge->units, $findings->found->sources),
+            'effects' => collect($findings->found->effects)->filter(static fn(Effect $effect): bool => $effect->factor === CarAttribute::EnergySource)
+                ->sortBy(static fn(Effect $effect): int => (int) array_search($effect->outcome, Outcome::cases(), true))->values()->all(),
+        ]);
+    }
+
+    public function sure(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $works = $findings->found->works;
+        $shown = $request->integer('car');
+
+        return view('findings.sure', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings,
+            'words' => new FindingWords($record, $findings), 'forces' => new ClassForces($record),
+            'shown' => $shown = isset($works[$shown]) ? $shown : (int) $findings->found->typical,
+            'source' => ($works[$shown] ?? null)->source ?? EnergySource::Balloon,
+        ]);
+    }
+
+    public function awards(Request $request, Challenge $challenge): View
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+
+        return view('findings.awards', [
+            'challenge' => $challenge, 'record' => $record, 'findings' => $findings,
+            'words' => new FindingWords($record, $findings), 'predictions' => PredictionsReading::of($record),
+        ]);
+    }
+
+    /** The numbers behind a figure. */
+    public function download(Request $request, Challenge $challenge, string $figure): Response
+    {
+        [$record, $findings] = $this->find($request, $challenge);
+        $sheet = new FigureSheet($record);
+        $csv = match ($figure) {
+            'choice' => $sheet->ofChoice($this->relate($request, $challenge)[1]),
+            'model' => $sheet->ofModel($findings),
+            'answer' => $sheet->ofAnswer($findings),
+            default => $sheet->ofWork($findings),
+        };
+
+        return response($csv)->header('Content-Type', 'text/csv; charset=UTF-8')->header(
+            'Content-Disposition',
+            "attachment; filename=\"{$figure}.csv\"",
+        );
+    }
+
+    /** The whole class as the JSON that bin/skivo findings reads. */
+    public function json(Challenge $challenge): Response
+    {
+        $record = ClassRecord::of($challenge);
+        $json = ClassWriter::write(
+            ClassFindings::data($record, shifts: ClassFindings::of($record)->found->forecast->shifts),
+            $challenge->lane_length?->quantity->si(),
+        );
+
+        return response($json . "\n")->header('Content-Type', 'application/json')->header('Content-Disposition', 'attachment; filename="class.json"');
+    }
+
+    /** @return array{ClassRecord, RelationReading} */
+    private function relate(Request $request, Challenge $challenge): array
+    {
+        $record = ClassRecord::of($challenge);
+        $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
+        $against = CarAttribute::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
+
+        return [$record, new RelationReading($record, $against, $outcome)];
+    }
+
+    /** @return array{ClassRecord, ClassFindings} */
+    private function find(Request $request, Challenge $challenge): array
+    {
+        $record = ClassRecord::of($challenge);
+
+        return [$record, ClassFindings::of($record, Counting::tryFrom($request->string('tries')->toString()) ?? Counting::Rule)];
+    }
+}

@@ -1,0 +1,306 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Car as RecordedCar;
+use App\Models\Challenge;
+use App\Models\MaterialCount;
+use App\Models\MaterialLine;
+use App\Models\Plan;
+use Carbon\CarbonImmutable;
+use Skivo\Core\Car\BearingHold;
+use Skivo\Core\Car\BuildSteps;
+use Skivo\Core\Car\Car;
+use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\Decoration;
+use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Sets;
+use Skivo\Core\Car\Step;
+use Skivo\Core\Session\BuildTime;
+use Skivo\Core\Session\Caution;
+use Skivo\Core\Session\Collecting;
+use Skivo\Core\Session\CutPlan;
+use Skivo\Core\Session\DoesNotFitException;
+use Skivo\Core\Session\Headcount;
+use Skivo\Core\Session\Material;
+use Skivo\Core\Session\Materials;
+use Skivo\Core\Session\Phase;
+use Skivo\Core\Session\RunOrder;
+use Skivo\Core\Session\Timetable;
+
+/** How a challenge is prepared, with all that follows from it. */
+final readonly class ClassPlan
+{
+    /** What straws and skewers are cut from and with, unless typed otherwise (m). Common practice, no source. */
+    private const USUAL = [
+        'end_play' => 0.0015, 'overhang' => 0.003, 'side_gap' => 0.003, 'straw_length' => 0.2, 'skewer_length' => 0.3, 'kerf' => 0.001,
+    ];
+
+    public Kit $kit;
+
+    public Headcount $class;
+
+    public CutSizes $sizes;
+
+    private function __construct(
+        public Challenge $challenge,
+        public Plan $plan,
+        public Catalogue $catalogue,
+    ) {
+        $this->kit = $plan->kit($catalogue);
+        // As many as are planned; more where more have come.
+        $this->class = new Headcount(
+            max($plan->groups, $challenge->groups()->count()),
+            $plan->learners ?? $plan->groups * $plan->group_size,
+            $plan->spares_percent / 100,
+            $challenge->lanes,
+        );
+        $this->sizes = new CutSizes(
+            $this->length('chassis_width'),
+            $this->length('wheel_thickness'),
+            $this->length('end_play'),
+            $this->length('overhang'),
+            $this->length('side_gap'),
+        );
+    }
+
+    /** How far an axle by the rule of thumb sticks out beyond each of the kit's wheels (m); below zero it is too short for them. */
+    public function overhangByRuleOfThumbM(): float
+    {
+        $hub = $this->kit->part(PartKind::Wheel)->value(CarAttribute::WheelHub);
+
+        return $this->sizes->overhangByRuleOfThumbM(min($hub, $this->sizes->wheelThicknessM));
+    }
+
+    public static function of(Challenge $challenge): self
+    {
+        return new self($challenge, $challenge->sessionPlan(), $challenge->catalogue());
+    }
+
+    /** Null where a piece is longer than what it is cut from. */
+    public function cuts(): ?CutPlan
+    {
+        $cutting = $this->cutting();
+
+        return $cutting instanceof CutPlan ? $cutting : null;
+    }
+
+    /** The piece that is longer than what it is cut from; null where there is none. */
+    public function doesNotFit(): ?DoesNotFitException
+    {
+        $cutting = $this->cutting();
+
+        return $cutting instanceof DoesNotFitException ? $cutting : null;
+    }
+
+    /** A length of the cutting as planned (m): as typed, or else the usual one. */
+    public function length(string $cut): float
+    {
+        return $this->plan->getAttribute($cut)?->quantity->si() ?? $this->usualLength($cut);
+    }
+
+    /** What it is unless it was typed (m). */
+    public function usualLength(string $cut): float
+    {
+        return match ($cut) {
+            'chassis_width' => $this->kit->part(PartKind::Chassis)->value(CarAttribute::ChassisWidth),
+            'wheel_thickness' => $this->kit->part(PartKind::Wheel)->value(CarAttribute::WheelThickness),
+            'nozzle_length' => $this->kit->part(PartKind::Nozzle)->value(CarAttribute::NozzleLength),
+            default => self::USUAL[$cut] ?? throw new \LogicException("{$cut} is no length of the cutting."),
+        };
+    }
+
+    public function materials(): Materials
+    {
+        $lines = $this->challenge->materialLines;
+        $changes = $lines->whereNotNull('key')->mapWithKeys(
+            static fn(MaterialLine $line): array => [(string) $line->key => [$line->amount, $line->price, $line->pack]],
+        )->all();
+        $own = array_values($lines->whereNull('key')->map(static fn(MaterialLine $line): Material => $line->toCore())->all());
+
+        return Materials::of(
+            $this->kit,
+            $this->class,
+            $this->cuts(),
+            $changes,
+            $own,
+            $this->plan->by_mouth,
+            in_array(Step::Mass, $this->challenge->rules()->free, true),
+            $this->plan->bearings_by,
+            $this->plan->decoration === Decoration::None ? null : $this->plan->decorated_with,
+        );
+    }
+
+    /** How far the collection of a line has come. Days are counted from the year 1970. */
+    public function collecting(Material $line, Materials $materials): Collecting
+    {
+        $counts = $this->challenge->materialCounts->where('key', $line->key)->sortBy('counted_on')->values();
+
+        return new Collecting(
+            array_values($counts->map(static fn(MaterialCount $count): array => [intdiv($count->counted_on->getTimestamp(), 86400), $count->count])->all()),
+            $line->total($materials->class),
+        );
+    }
+
+    /** By when everything is to be collected: as planned, or a week before the first session; null where neither has a date. */
+    public function collectBy(): ?CarbonImmutable
+    {
+        return $this->plan->collect_by ?? $this->plan->starts_at?->subWeek()->startOfDay();
+    }
+
+    /** What a car built of the kit is like: what a build sheet starts from and held parts must equal. */
+    public function kitCar(): Car
+    {
+        return $this->kit->car($this->challenge->units, $this->sizes);
+    }
+
+    /** The steps in which the kit's car is built. */
+    public function steps(): BuildSteps
+    {
+        return $this->stepsOf($this->kit, $this->kitLayout(), $this->sizes->endPlayM, $this->cuts()?->nozzleM);
+    }
+
+    public function kitLayout(): Layout
+    {
+        return Layout::of($this->kitCar(), $this->catalogue, $this->kit);
+    }
+
+    /** The kit with what a car was built of in place of its own parts. */
+    public function kitOf(Car $car): Kit
+    {
+        return new Kit(
+            $car->kind(CarAttribute::Chassis) ?? $this->kit->chassis,
+            $car->kind(CarAttribute::WheelKind) ?? $this->kit->wheels,
+            $car->kind(CarAttribute::Bearing) ?? $this->kit->bearing,
+            $car->kind(CarAttribute::NozzleKind) ?? $this->kit->nozzle,
+            $this->kit->balloon,
+            $car->kind(CarAttribute::Joint) ?? $this->kit->joint,
+            $this->catalogue,
+        );
+    }
+
+    /** The steps in which one car is built: its own parts and sizes, and the kit's where it has none. */
+    public function stepsOfCar(Car $car): BuildSteps
+    {
+        $kit = $this->kitOf($car);
+        $nozzle = $kit->blowsThroughStraws() ? $car->number(CarAttribute::NozzleLength) ?? $this->cuts()?->nozzleM : null;
+
+        return $this->stepsOf($kit, $this->layoutOf($car), $car->number(CarAttribute::EndPlay) ?? $this->sizes->endPlayM, $nozzle, $car);
+    }
+
+    public function layoutOf(Car $car): Layout
+    {
+        return Layout::of($car->completedBy($this->kitOf($car)->car($this->challenge->units, $this->sizes)), $this->catalogue, $this->kit);
+    }
+
+    public function buildTime(): BuildTime
+    {
+        return new BuildTime($this->steps(), max(1, $this->class->groups), $this->plan->adults);
+    }
+
+    private function stepsOf(Kit $kit, Layout $layout, float $endPlayM, ?float $nozzleM, ?Car $car = null): BuildSteps
+    {
+        $held = BearingHold::tryFrom($car?->kind(CarAttribute::BearingHold) ?? '');
+
+        return BuildSteps::of(
+            $kit,
+            $layout,
+            $endPlayM,
+            $nozzleM,
+            Decoration::tryFrom($car?->kind(CarAttribute::Decoration) ?? '') ?? $this->plan->decoration,
+            match ($held) {
+                BearingHold::Tape => Sets::Tape,
+                BearingHold::Glue => $this->plan->bearings_by === Sets::CraftGlue ? Sets::CraftGlue : Sets::HotGlue,
+                default => $this->plan->bearings_by,
+            },
+            $this->plan->decorated_with,
+            $this->plan->by_mouth,
+        );
+    }
+
+    /** Whether some car of the class is driven by a wound band. */
+    private function areWound(): bool
+    {
+        return once(fn(): bool => $this->challenge->exists && RecordedCar::query()->whereHas('group', fn($groups) => $groups->where('challenge_id', $this->challenge->id))
+            ->where('choices->' . CarAttribute::EnergySource->value, EnergySource::ElasticBand->value)->exists());
+    }
+
+    /** @return list<Caution> */
+    public function cautions(): array
+    {
+        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free, $this->plan->bearings_by, $this->areWound());
+    }
+
+    /**
+     * Those that were not on the sheet when it was last read.
+     *
+     * @return list<Caution>
+     */
+    public function newCautions(): array
+    {
+        return $this->challenge->safety_read_at === null || $this->challenge->safety_read === [] ? []
+            : array_values(
+                array_filter(
+                    $this->cautions(),
+                    fn(Caution $caution): bool => !in_array($caution->value, $this->challenge->safety_read, true),
+                ),
+            );
+    }
+
+    /**
+     * Of practice, tries and the timed round, one after the other.
+     *
+     * @param int $groups as many as there are; those planned where there is none yet
+     */
+    public function runOrder(int $groups): RunOrder
+    {
+        $rounds = $this->challenge->practice_runs + $this->challenge->tries + $this->challenge->timed_rounds;
+
+        return new RunOrder($groups > 0 ? $groups : $this->plan->groups, $rounds, $this->challenge->lanes);
+    }
+
+    public function timetable(int $groups): Timetable
+    {
+        $minutes = [];
+        foreach (Phase::cases() as $phase) {
+            $minutes[$phase->value] = $this->plan->minutes($phase);
+        }
+        $runs = $this->runOrder($groups);
+
+        return new Timetable(
+            $minutes,
+            $runs,
+            $this->plan->tries_again > 0 ? new RunOrder($runs->groups, $this->plan->tries_again, $this->challenge->lanes) : null,
+            $this->plan->heat_min,
+            (float) $this->plan->session_min,
+            array_map(static fn(array $session): float => (float) $session['minutes'], $this->plan->further_sessions),
+        );
+    }
+
+    private function cutting(): CutPlan|DoesNotFitException
+    {
+        return once(function (): CutPlan|DoesNotFitException {
+            try {
+                return CutPlan::of(
+                    $this->kit,
+                    $this->sizes,
+                    $this->length('straw_length'),
+                    $this->length('skewer_length'),
+                    $this->length('kerf'),
+                    $this->length('nozzle_length'),
+                    $this->plan->nozzles_each,
+                    $this->class->cars(),
+                );
+            } catch (DoesNotFitException $doesNotFit) {
+                return $doesNotFit;
+            }
+        });
+    }
+}
