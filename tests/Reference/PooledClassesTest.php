@@ -49,7 +49,7 @@ final class PooledClassesTest extends TestCase
     #[DataProvider('classes')]
     public function testIntervalsCoverWhatTheseClassesDoOnAverage(int $classes, float $apart): void
     {
-        $trials = self::many(400);
+        $trials = self::many(1200);
         $covered = $wrong = $differ = $changed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $true = $effects = $null = [];
@@ -105,7 +105,7 @@ final class PooledClassesTest extends TestCase
         $question = $plan->question();
         [$one, $other] = array_map(fn(float $value): float => $this->outcome($plan, $value), $plan->values());
         $says = $other > $one ? Answer::More : Answer::Less;
-        $trials = self::many(80);
+        $trials = self::many(240);
         $right = $wrong = $claimed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $answer = Answer::of(Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome, null, new NoAdjustment()), ($one + $other) / 2);
