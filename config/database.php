@@ -28,7 +28,8 @@ return [
     'redis' => [
         'client' => 'phpredis',
         'default' => [
-            'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', 6379), 'password' => env('REDIS_PASSWORD'), 'database' => 0,
+            'host' => env('REDIS_HOST', '127.0.0.1'), 'port' => env('REDIS_PORT', 6379), 'password' => env('REDIS_PASSWORD'),
+            'database' => 0,
         ],
     ],
 ];

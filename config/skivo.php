@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 return [
-    // What was computed by other code is not shown again; servers with the same code share it. Worked out once, as the configuration is cached.
+    // What was computed by other code is not shown again; servers with the same code share it. Worked out once, as the configuration is
+    // cached.
     'build' => md5(implode(' ', array_map(
         static fn(string $file): string => (string) md5_file($file),
         [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('Record/*.php')) ?: [])],

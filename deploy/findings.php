@@ -23,7 +23,9 @@ $draws = 2000;
 $place = array_search('--draws', $words, true);
 if ($place !== false) {
     $given = array_splice($words, $place, 2)[1] ?? '';
-    $draws = ctype_digit($given) && (int) $given >= 10 && (int) $given <= 1_000_000 ? (int) $given : $complain('--draws wants a number from 10 to 1000000.');
+    $draws = ctype_digit($given) && (int) $given >= 10 && (int) $given <= 1_000_000
+        ? (int) $given
+        : $complain('--draws wants a number from 10 to 1000000.');
 }
 foreach ($words as $word) {
     if ($word !== '-' && str_starts_with($word, '-')) {

@@ -59,7 +59,9 @@ switch ($argv[1] ?? '') {
         $wrong = [];
         foreach ($installed as $name => $version) {
             if (($listed[$name] ?? null) !== $version) {
-                $wrong[] = "{$name} is installed at {$version}, and listed " . (isset($listed[$name]) ? "at {$listed[$name]}" : 'not at all');
+                $wrong[] = "{$name} is installed at {$version}, and listed " . (
+                    isset($listed[$name]) ? "at {$listed[$name]}" : 'not at all'
+                );
             } elseif ($hashes[$name] !== treeHash("{$root}/vendor/{$name}")) {
                 $wrong[] = "{$name} {$version} holds other files than when it was listed: look at them before you run them";
             }

@@ -67,7 +67,11 @@ function ours(string $run, string $socket): array
             continue;
         }
         $parents[(int) $pid] = preg_match('/^PPid:\s*(\d+)/m', $status, $parent) === 1 ? (int) $parent[1] : 0;
-        if (@readlink("{$folder}/cwd") === $run || str_contains((string) @file_get_contents("{$folder}/cmdline"), "{$run}/") || holds($pid, $atSocket)) {
+        if (
+            @readlink("{$folder}/cwd") === $run
+            || str_contains((string) @file_get_contents("{$folder}/cmdline"), "{$run}/")
+            || holds($pid, $atSocket)
+        ) {
             $found[(int) $pid] = $parents[(int) $pid];
         }
     }
@@ -101,7 +105,9 @@ switch ($what) {
             if (isset($ours[(int) $pid])) {
                 echo 'ours';
             } else {
-                echo trim((string) @file_get_contents("{$folder}/comm")) . " (process {$pid}, in " . (@readlink("{$folder}/cwd") ?: 'a folder of its own') . ')';
+                echo trim((string) @file_get_contents("{$folder}/comm")) . " (process {$pid}, in " . (
+                    @readlink("{$folder}/cwd") ?: 'a folder of its own'
+                ) . ')';
             }
             break;
         }

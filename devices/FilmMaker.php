@@ -41,7 +41,10 @@ final readonly class FilmMaker
         $lens = $runs[0][0]->lens;
         $floor = imagecreatetruecolor($lens->width, $lens->height);
         $maker = new self($lens, $floor);
-        $maker->drawFloor(array_values(array_unique(array_map(static fn(FilmedScene $scene): float => $scene->laneAtM, $runs[0]))), $runs[0][0]->tapes);
+        $maker->drawFloor(
+            array_values(array_unique(array_map(static fn(FilmedScene $scene): float => $scene->laneAtM, $runs[0]))),
+            $runs[0][0]->tapes,
+        );
         // Pictures stand as long as until the next: variable rate, as phones have it.
         $list = tempnam(sys_get_temp_dir(), 'film');
         $folder = "{$list}.d";
@@ -51,7 +54,12 @@ final readonly class FilmMaker
             $moments = self::moments($runs);
             foreach ($moments as $index => [$at, $scenes, $sceneS, $backShare]) {
                 imagejpeg($maker->picture($scenes, $sceneS, $backShare), "{$folder}/{$index}.jpg", 97);
-                $lines[] = "file '{$folder}/{$index}.jpg'\noption framerate " . self::CLOCK . "\nduration " . number_format(($moments[$index + 1][0] ?? $at + 1 / 30) - $at, 6, '.', '');
+                $lines[] = "file '{$folder}/{$index}.jpg'\noption framerate " . self::CLOCK . "\nduration " . number_format(
+                    ($moments[$index + 1][0] ?? $at + 1 / 30) - $at,
+                    6,
+                    '.',
+                    '',
+                );
             }
             file_put_contents($list, implode("\n", $lines) . "\n");
             self::ffmpeg(sprintf(
@@ -122,7 +130,12 @@ final readonly class FilmMaker
             }
             for ($u = 0; $u < $lens->width; $u++) {
                 [$x, $y] = $lens->floorAt($u + 0.5, $v + 0.5);
-                imagesetpixel($this->floor, $u, $v, $this->colour($this->floor, FilmedScene::planks($x, $y, self::isOn($lanes, $y) ? $tapes : [])));
+                imagesetpixel(
+                    $this->floor,
+                    $u,
+                    $v,
+                    $this->colour($this->floor, FilmedScene::planks($x, $y, self::isOn($lanes, $y) ? $tapes : [])),
+                );
             }
         }
     }
@@ -179,7 +192,12 @@ final readonly class FilmMaker
     {
         $shoe = $scene->shoeAt($at);
         if ($shoe !== null) {
-            $this->upright($image, $scene->laneAtM - 0.02, [[$shoe - 0.05, 0.0], [$shoe + 0.05, 0.0], [$shoe + 0.05, 0.05], [$shoe - 0.05, 0.12]], [52, 56, 74]);
+            $this->upright(
+                $image,
+                $scene->laneAtM - 0.02,
+                [[$shoe - 0.05, 0.0], [$shoe + 0.05, 0.0], [$shoe + 0.05, 0.05], [$shoe - 0.05, 0.12]],
+                [52, 56, 74],
+            );
         }
     }
 
@@ -189,7 +207,14 @@ final readonly class FilmMaker
         $near = $scene->acrossM($front);
         $back = $front - FilmedScene::CAR_LENGTH_M;
         $shadow = imagecolorallocatealpha($image, 40, 30, 20, (int) (127 * $scene->shadowed()));
-        $this->flat($image, [[$back - 0.01, $near - 0.01], [$front + 0.03, $near - 0.01], [$front + 0.03, $near + self::TRACK_M], [$back - 0.01, $near + self::TRACK_M]], (int) $shadow);
+        $this->flat(
+            $image,
+            [
+                [$back - 0.01, $near - 0.01], [$front + 0.03, $near - 0.01], [$front + 0.03, $near + self::TRACK_M],
+                [$back - 0.01, $near + self::TRACK_M],
+            ],
+            (int) $shadow,
+        );
         $this->side($image, $near + self::TRACK_M, $back, $front, [120, 44, 30]);
         $this->side($image, $near, $back, $front, [176, 62, 40]);
         $this->balloon($image, $scene, $at, $front, $near);
@@ -206,7 +231,12 @@ final readonly class FilmMaker
      */
     private function side(GdImage $image, float $y, float $back, float $front, array $body): void
     {
-        $this->upright($image, $y, [[$back + 0.003, 0.013], [$front - 0.003, 0.013], [$front - 0.003, 0.032], [$back + 0.003, 0.032]], $body);
+        $this->upright(
+            $image,
+            $y,
+            [[$back + 0.003, 0.013], [$front - 0.003, 0.013], [$front - 0.003, 0.032], [$back + 0.003, 0.032]],
+            $body,
+        );
         foreach ([$front - self::WHEEL_M, $back + self::WHEEL_M] as $axle) {
             $rim = [];
             for ($i = 0; $i < self::CORNERS; $i++) {
@@ -239,7 +269,11 @@ final readonly class FilmMaker
      */
     private function upright(GdImage $image, float $y, array $corners, array $colour): void
     {
-        $this->polygon($image, array_map(fn(array $corner): array => $this->lens->sees($corner[0], $y, $corner[1]), $corners), $this->colour($image, $colour));
+        $this->polygon(
+            $image,
+            array_map(fn(array $corner): array => $this->lens->sees($corner[0], $y, $corner[1]), $corners),
+            $this->colour($image, $colour),
+        );
     }
 
     /** @param list<array{float, float}> $corners x and y */
@@ -253,12 +287,19 @@ final readonly class FilmMaker
     {
         // A whole number is the middle of a pixel.
         $place = fn(float $px, int $axis): int => (int) round(($px - $this->from[$axis]) * $this->times - 0.5);
-        imagefilledpolygon($image, array_merge(...array_map(static fn(array $corner): array => [$place($corner[0], 0), $place($corner[1], 1)], $corners)), $colour);
+        imagefilledpolygon(
+            $image,
+            array_merge(...array_map(static fn(array $corner): array => [$place($corner[0], 0), $place($corner[1], 1)], $corners)),
+            $colour,
+        );
     }
 
     /** @param array<int, float|int> $of */
     private function colour(GdImage $image, array $of): int
     {
-        return (int) imagecolorallocate($image, ...array_map(static fn(float|int $level): int => (int) max(0, min(255, round($level))), $of));
+        return (int) imagecolorallocate(
+            $image,
+            ...array_map(static fn(float|int $level): int => (int) max(0, min(255, round($level))), $of),
+        );
     }
 }

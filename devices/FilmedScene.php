@@ -91,7 +91,10 @@ final class FilmedScene
                 ->with(CarAttribute::BalloonSize, $this->between(0.16, 0.22))
                 ->with(CarAttribute::Mass, $this->between(0.045, 0.09));
             $run = $drawn->run(1e-8, true, 1.0, $settings === null ? $this->between(0.7, 0.95) : 1.0);
-        } while ($settings === null && ($run->distanceM < 1.2 || $run->distanceM > ($same === null ? 9.0 : 0.95 * $same->laneM) || $run->driveEnd === null));
+        } while (
+            $settings === null
+            && ($run->distanceM < 1.2 || $run->distanceM > ($same === null ? 9.0 : 0.95 * $same->laneM) || $run->driveEnd === null)
+        );
         $this->truth = $drawn;
         $weighed = $drawn->get(CarAttribute::Mass) + 0.0005 * $this->normal();
         $this->run = $run;
@@ -345,7 +348,9 @@ final class FilmedScene
             }
         }
 
-        return $heightM > 0.013 && $heightM < 0.032 && $behindM > 0.003 && $behindM < self::CAR_LENGTH_M - 0.003 ? [176.0, 62.0, 40.0] : null;
+        return $heightM > 0.013 && $heightM < 0.032 && $behindM > 0.003 && $behindM < self::CAR_LENGTH_M - 0.003
+            ? [176.0, 62.0, 40.0]
+            : null;
     }
 
     /**
@@ -413,7 +418,9 @@ final class FilmedScene
         if (self::$normals === []) {
             $chance = new Randomizer(new Xoshiro256StarStar(1));
             for ($i = 0; $i < 65_521; $i++) {
-                self::$normals[] = sqrt(-2.0 * log($chance->getInt(1, 1_000_000) / 1_000_001)) * cos(2 * M_PI * $chance->getInt(0, 999_999) / 1e6);
+                self::$normals[] = sqrt(
+                    -2.0 * log($chance->getInt(1, 1_000_000) / 1_000_001),
+                ) * cos(2 * M_PI * $chance->getInt(0, 999_999) / 1e6);
             }
         }
 

@@ -59,7 +59,9 @@ final readonly class Instrument
         foreach ($this->run->trajectory as $moment) {
             if ($moment->distanceM >= $metres) {
                 return $before === null || $moment->distanceM === $before->distanceM ? $moment->timeS
-                    : $before->timeS + ($metres - $before->distanceM) / ($moment->distanceM - $before->distanceM) * ($moment->timeS - $before->timeS);
+                    : $before->timeS + ($metres - $before->distanceM) / (
+                        $moment->distanceM - $before->distanceM
+                    ) * ($moment->timeS - $before->timeS);
             }
             $before = $moment;
         }
@@ -78,7 +80,9 @@ final readonly class Instrument
             if ($moment->timeS >= $seconds) {
                 $span = $moment->timeS - $before->timeS;
 
-                return $span <= 0.0 ? $moment->distanceM : $before->distanceM + ($seconds - $before->timeS) / $span * ($moment->distanceM - $before->distanceM);
+                return $span <= 0.0
+                    ? $moment->distanceM
+                    : $before->distanceM + ($seconds - $before->timeS) / $span * ($moment->distanceM - $before->distanceM);
             }
             $before = $moment;
         }
@@ -133,11 +137,16 @@ final readonly class Instrument
         $request = curl_init("{$this->options['site']}/api/readings");
         curl_setopt_array($request, [
             CURLOPT_POST => true, CURLOPT_POSTFIELDS => $body, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 10,
-            CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "Authorization: Bearer {$this->options['token']}"],
+            CURLOPT_HTTPHEADER => [
+                'Content-Type: application/json', 'Accept: application/json', "Authorization: Bearer {$this->options['token']}",
+            ],
         ]);
         $answer = curl_exec($request);
         $status = curl_getinfo($request, CURLINFO_RESPONSE_CODE);
-        fwrite($status >= 200 && $status < 300 ? STDOUT : STDERR, "{$status} " . ($answer === false ? curl_error($request) : $answer) . "\n");
+        fwrite(
+            $status >= 200 && $status < 300 ? STDOUT : STDERR,
+            "{$status} " . ($answer === false ? curl_error($request) : $answer) . "\n",
+        );
         if ($status < 200 || $status >= 300) {
             exit(1);
         }

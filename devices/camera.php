@@ -51,11 +51,17 @@ if (isset($options['marks'])) {
         'taps' => $scene->taps(5),
         'camera_m' => $scene->cameraM,
         'drawn_m' => $scene->drawnM,
-        'sheet' => array_map($scene->settings->get(...), ['mass' => CarAttribute::Mass, 'nozzle_bore' => CarAttribute::NozzleBore, 'balloon_size' => CarAttribute::BalloonSize]),
+        'sheet' => array_map(
+            $scene->settings->get(...),
+            ['mass' => CarAttribute::Mass, 'nozzle_bore' => CarAttribute::NozzleBore, 'balloon_size' => CarAttribute::BalloonSize],
+        ),
         'truth' => [
             'release_s' => $scene->releaseS, 'distance_m' => $scene->run->distanceM, 'lasts_s' => $scene->run->stopTimeS,
             'limp_after_s' => $scene->run->driveEnd?->timeS, 'push_n' => $scene->pushN(), 'friction' => $scene->truth->rollingCoefficient(),
         ],
     ];
-    echo json_encode(array_map(static fn(array $lanes): array => array_map($told, $lanes), $runs), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT), "\n";
+    echo json_encode(
+        array_map(static fn(array $lanes): array => array_map($told, $lanes), $runs),
+        JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT,
+    ), "\n";
 }

@@ -24,4 +24,6 @@ $isThrust = ($options['what'] ?? 'mass') === 'thrust';
 $grams = $isThrust ? 1000 * $instrument->run->initialThrustN / 9.80665 : (float) ($options['mass'] ?? 60);
 $step = max(0.01, (float) ($options['step'] ?? 1));
 $shown = round(($grams + (float) ($options['noise'] ?? 0.4) * $instrument->normal()) / $step) * $step;
-$instrument->post([['id' => Instrument::id(), 'kind' => $isThrust ? 'thrust' : 'mass', 'at' => Instrument::moment(), 'value_kg' => $shown / 1000]]);
+$instrument->post(
+    [['id' => Instrument::id(), 'kind' => $isThrust ? 'thrust' : 'mass', 'at' => Instrument::moment(), 'value_kg' => $shown / 1000]],
+);

@@ -27,4 +27,9 @@ for ($t = -0.3; $t <= $instrument->run->stopTimeS + 0.8; $t += $step) {
         $points[] = [round($t + 0.3, 4), round($instrument->placeAt($t) + (float) ($options['noise'] ?? 0.002) * $instrument->normal(), 4)];
     }
 }
-$instrument->post([['id' => Instrument::id(), 'kind' => 'trace', 'lane' => (int) ($options['lane'] ?? 1), 'at' => Instrument::moment(), 'points' => $points]]);
+$instrument->post(
+    [[
+        'id' => Instrument::id(), 'kind' => 'trace', 'lane' => (int) ($options['lane'] ?? 1), 'at' => Instrument::moment(),
+        'points' => $points,
+    ]],
+);

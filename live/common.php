@@ -46,7 +46,9 @@ function database(array $settings): PDO
     $database = $settings['database']['connections']['pgsql'];
 
     return new PDO(
-        "pgsql:host={$database['host']};port={$database['port']};dbname={$database['database']};sslmode={$database['sslmode']}" . (isset($database['sslrootcert']) ? ";sslrootcert={$database['sslrootcert']}" : ''),
+        "pgsql:host={$database['host']};port={$database['port']};dbname={$database['database']};sslmode={$database['sslmode']}" . (
+            isset($database['sslrootcert']) ? ";sslrootcert={$database['sslrootcert']}" : ''
+        ),
         (string) $database['username'],
         (string) $database['password'],
         [PDO::ATTR_PERSISTENT => true, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::PGSQL_ATTR_DISABLE_PREPARES => true],

@@ -43,7 +43,10 @@ function token(array $settings): string
         return $bearer[1];
     }
     // All that Composer would load with these takes longer than everything else here.
-    $load = static fn(string $class) => require dirname(__DIR__) . '/vendor/laravel/framework/src/' . str_replace('\\', '/', $class) . '.php';
+    $load = static fn(string $class) => require dirname(__DIR__)
+        . '/vendor/laravel/framework/src/'
+        . str_replace('\\', '/', $class)
+        . '.php';
     spl_autoload_register($load);
     $key = (string) base64_decode(substr((string) $settings['app']['key'], strlen('base64:')), true);
     try {
@@ -91,9 +94,16 @@ function kept(string $key, string $folder): mixed
     } catch (PDOException) {
         $device = false;
     }
-    $state = $device === false ? null : kept("state:{$found[1]}:floor:" . md5(site($settings)) . ":{$settings['skivo']['served_since']}", (string) $settings['cache']['stores']['file']['path']);
+    $state = $device === false
+        ? null
+        : kept(
+            "state:{$found[1]}:floor:" . md5(site($settings)) . ":{$settings['skivo']['served_since']}",
+            (string) $settings['cache']['stores']['file']['path'],
+        );
     // Held as long as the framework draws: until this request ends.
-    $drawing = is_array($state) && $state['revision'] !== (int) $device['number'] ? fopen(folder() . "/cache/drawing-{$found[1]}", 'c') : null;
+    $drawing = is_array($state) && $state['revision'] !== (int) $device['number']
+        ? fopen(folder() . "/cache/drawing-{$found[1]}", 'c')
+        : null;
     if (!is_array($state) || (is_resource($drawing) && flock($drawing, LOCK_EX | LOCK_NB))) {
         leaveToTheFramework();
 

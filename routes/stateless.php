@@ -18,27 +18,38 @@ use Illuminate\Support\Facades\Route;
 // signed, and with it these can be asked.
 
 // The run model itself knows nothing of any class; its addresses hold as long as whoever opened the page is signed in.
-Route::controller(WhatIfController::class)->prefix('what-if/{units}')->name('what-if.')->middleware(['throttle:what-if', AskedFromOpenPage::class])->group(function (): void {
-    Route::get('run', 'run')->name('run');
-    Route::get('sweep', 'sweep')->name('sweep');
-});
+Route::controller(WhatIfController::class)->prefix('what-if/{units}')
+    ->name('what-if.')
+    ->middleware(['throttle:what-if', AskedFromOpenPage::class])
+    ->group(function (): void {
+        Route::get('run', 'run')->name('run');
+        Route::get('sweep', 'sweep')->name('sweep');
+    });
 
 // Where instruments post what they measured, each with its token.
 Route::post('api/readings', [ReadingController::class, 'store'])->name('readings.store')
-    ->withoutMiddleware(ValidateSignature::relative(['d', 'x', 'y']))->middleware(['throttle:readings', 'auth:device'])->can('post', Reading::class);
+    ->withoutMiddleware(
+        ValidateSignature::relative(['d', 'x', 'y']),
+    )->middleware(['throttle:readings', 'auth:device'])->can('post', Reading::class);
 
 // What programs of an educator's read, each with a token of theirs.
-Route::controller(ApiController::class)->prefix('api/v1')->name('api.')->withoutMiddleware(ValidateSignature::relative(['d', 'x', 'y']))->middleware('throttle:api')->group(function (): void {
-    Route::get('openapi.json', 'describe')->name('describe');
-    Route::middleware(ReadByToken::class . ':' . Scope::Records->value)->group(function (): void {
-        Route::get('challenges', 'challenges')->name('challenges')->can('viewAny', Challenge::class);
-        Route::get('challenges/{challenge}', 'challenge')->name('challenge')->can('view', 'challenge');
-        Route::get('challenges/{challenge}/groups', 'groups')->name('groups')->can('view', 'challenge');
-        Route::get('challenges/{challenge}/cars', 'cars')->name('cars')->can('view', 'challenge');
-        Route::get('challenges/{challenge}/runs', 'runs')->name('runs')->can('view', 'challenge');
+Route::controller(ApiController::class)->prefix('api/v1')
+    ->name('api.')
+    ->withoutMiddleware(ValidateSignature::relative(['d', 'x', 'y']))
+    ->middleware('throttle:api')
+    ->group(function (): void {
+        Route::get('openapi.json', 'describe')->name('describe');
+        Route::middleware(ReadByToken::class . ':' . Scope::Records->value)->group(function (): void {
+            Route::get('challenges', 'challenges')->name('challenges')->can('viewAny', Challenge::class);
+            Route::get('challenges/{challenge}', 'challenge')->name('challenge')->can('view', 'challenge');
+            Route::get('challenges/{challenge}/groups', 'groups')->name('groups')->can('view', 'challenge');
+            Route::get('challenges/{challenge}/cars', 'cars')->name('cars')->can('view', 'challenge');
+            Route::get('challenges/{challenge}/runs', 'runs')->name('runs')->can('view', 'challenge');
+        });
+        Route::get('challenges/{challenge}/findings', 'findings')->name('findings')
+            ->middleware(ReadByToken::class . ':' . Scope::Findings->value)
+            ->can('view', 'challenge');
     });
-    Route::get('challenges/{challenge}/findings', 'findings')->name('findings')->middleware(ReadByToken::class . ':' . Scope::Findings->value)->can('view', 'challenge');
-});
 
 // Whether anything has changed in a class; what it was, the page then asks for under its policy.
 Route::get('live/{live}', [LiveController::class, 'show'])->name('live')->where('live', '[0-9]{1,18}');

@@ -57,10 +57,13 @@ use Illuminate\Support\Facades\Route;
 Route::get('/', [JoinController::class, 'start']);
 
 // A group at home: the link is its own key.
-Route::controller(HomeController::class)->prefix('home/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->middleware('throttle:home')->group(function (): void {
-    Route::get('', 'show')->name('home');
-    Route::post('', 'store');
-});
+Route::controller(HomeController::class)->prefix('home/{token}')
+    ->where(['token' => '[A-Za-z0-9]{20,80}'])
+    ->middleware('throttle:home')
+    ->group(function (): void {
+        Route::get('', 'show')->name('home');
+        Route::post('', 'store');
+    });
 
 // What is stored is for everybody to know.
 Route::view('privacy', 'privacy')->name('privacy');
@@ -81,59 +84,77 @@ Route::controller(JoinController::class)->group(function (): void {
     Route::get('joined', 'home')->name('join.home');
 });
 // The board's link is its own key.
-Route::controller(BoardController::class)->prefix('board/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->middleware('throttle:boards')->group(function (): void {
-    Route::get('', 'show')->name('board');
-    Route::get('state', 'state')->name('board.state');
-});
+Route::controller(BoardController::class)->prefix('board/{token}')
+    ->where(['token' => '[A-Za-z0-9]{20,80}'])
+    ->middleware('throttle:boards')
+    ->group(function (): void {
+        Route::get('', 'show')->name('board');
+        Route::get('state', 'state')->name('board.state');
+    });
 
 // What a tablet that joined may do as well as the educator.
-Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session', KnowSignIn::class])->scopeBindings()->group(function (): void {
-    Route::get('', [RunController::class, 'show'])->name('runs.show')->can('seeFloor', 'challenge');
-    Route::get('floor', [RunController::class, 'state'])->name('runs.state')->can('seeFloor', 'challenge');
-    Route::get('runs', [RunController::class, 'index'])->name('runs.index')->can('seeFloor', 'challenge');
-    Route::post('runs', [RunController::class, 'store'])->name('runs.store')->can('logRuns', 'challenge');
-    Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
-    Route::controller(FilmController::class)->name('film.')->group(function (): void {
-        Route::get('film', 'open')->name('open')->can('keepOrder', 'challenge');
-        Route::post('film', 'read')->name('any')->middleware('throttle:costly')->can('keepOrder', 'challenge');
-        Route::put('film', 'wait')->name('wait')->middleware('throttle:costly')->can('keepOrder', 'challenge');
-        Route::get('runs/{run}/film', 'show')->name('show')->can('logRuns', 'challenge');
-        Route::post('runs/{run}/film', 'read')->name('read')->middleware('throttle:costly')->can('logRuns', 'challenge');
-        Route::put('runs/{run}/film', 'keep')->name('keep')->middleware('throttle:costly')->can('logRuns', 'challenge');
+Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session', KnowSignIn::class])
+    ->scopeBindings()
+    ->group(function (): void {
+        Route::get('', [RunController::class, 'show'])->name('runs.show')->can('seeFloor', 'challenge');
+        Route::get('floor', [RunController::class, 'state'])->name('runs.state')->can('seeFloor', 'challenge');
+        Route::get('runs', [RunController::class, 'index'])->name('runs.index')->can('seeFloor', 'challenge');
+        Route::post('runs', [RunController::class, 'store'])->name('runs.store')->can('logRuns', 'challenge');
+        Route::put('runs/{run}', [RunController::class, 'update'])->name('runs.update')->can('logRuns', 'challenge');
+        Route::controller(FilmController::class)->name('film.')->group(function (): void {
+            Route::get('film', 'open')->name('open')->can('keepOrder', 'challenge');
+            Route::post('film', 'read')->name('any')->middleware('throttle:costly')->can('keepOrder', 'challenge');
+            Route::put('film', 'wait')->name('wait')->middleware('throttle:costly')->can('keepOrder', 'challenge');
+            Route::get('runs/{run}/film', 'show')->name('show')->can('logRuns', 'challenge');
+            Route::post('runs/{run}/film', 'read')->name('read')->middleware('throttle:costly')->can('logRuns', 'challenge');
+            Route::put('runs/{run}/film', 'keep')->name('keep')->middleware('throttle:costly')->can('logRuns', 'challenge');
+        });
+        Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
+        Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
+        Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {
+            Route::get('', 'index')->name('index')->can('seeFloor', 'challenge');
+            Route::get('{race}', 'show')->name('show')->can('seeFloor', 'challenge')->whereNumber('race');
+            Route::get('{race}/state', 'state')->name('state')->can('seeFloor', 'challenge')->whereNumber('race');
+            Route::post('{race}/events', 'record')->name('record')->can('keepOrder', 'challenge')->whereNumber('race');
+        });
+        Route::put(
+            'groups/{group}/prediction',
+            [PredictionController::class, 'update'],
+        )->name('predictions.update')->can('logRuns', 'group');
+        Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
+        Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
+        Route::put('groups/{group}/name', [OwnGroupController::class, 'rename'])->name('groups.rename')->can('build', 'group');
+        Route::post('groups/{group}/cars', [OwnGroupController::class, 'addCar'])->name('groups.cars.store')->can('build', 'group');
+        Route::put('groups/{group}/nominate', [OwnGroupController::class, 'nominate'])->name('groups.nominate')->can('build', 'group');
+        Route::get('groups/{group}/why', [OwnGroupController::class, 'why'])->name('groups.why')->can('see', 'group');
+        Route::get('groups/{group}/steps', [BuildStepsController::class, 'own'])->name('groups.steps')
+            ->can('see', 'group')
+            ->middleware(OpenBuildAfterSafety::class);
+        Route::controller(StationController::class)->prefix('groups/{group}')
+            ->name('path.')
+            ->middleware(OpenBuildAfterSafety::class)
+            ->group(function (): void {
+                Route::get('at/{station}', 'show')->name('show')->can('see', 'group');
+                Route::get('notebook', 'notebook')->name('notebook')->can('see', 'group');
+                Route::post('entries', 'store')->name('store')->can('build', 'group');
+                Route::get('entries/{entry}/photo', 'picture')->name('picture')->can('see', 'group')->whereUuid('entry');
+                Route::get('entries/{entry}/sketch', 'sketch')->name('sketch')->can('see', 'group')->whereUuid('entry');
+            });
+        Route::controller(CarController::class)->prefix('groups/{group}/car')
+            ->name('cars.')
+            ->middleware(OpenBuildAfterSafety::class)
+            ->group(function (): void {
+                Route::get('', 'edit')->name('edit')->can('see', 'group');
+                Route::put('', 'update')->name('update')->can('build', 'group');
+                Route::get('drawing', 'draw')->name('draw')->can('see', 'group');
+            });
+        Route::controller(CarPhotoController::class)->prefix('groups/{group}/car/photo')
+            ->middleware(OpenBuildAfterSafety::class)
+            ->group(function (): void {
+                Route::get('', 'show')->name('cars.photo')->can('build', 'group');
+                Route::post('', 'measure')->name('cars.photo.measure')->can('build', 'group');
+            });
     });
-    Route::put('order', [OrderController::class, 'update'])->name('order.update')->can('keepOrder', 'challenge');
-    Route::post('undo', [UndoController::class, 'store'])->name('undo')->can('keepOrder', 'challenge');
-    Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {
-        Route::get('', 'index')->name('index')->can('seeFloor', 'challenge');
-        Route::get('{race}', 'show')->name('show')->can('seeFloor', 'challenge')->whereNumber('race');
-        Route::get('{race}/state', 'state')->name('state')->can('seeFloor', 'challenge')->whereNumber('race');
-        Route::post('{race}/events', 'record')->name('record')->can('keepOrder', 'challenge')->whereNumber('race');
-    });
-    Route::put('groups/{group}/prediction', [PredictionController::class, 'update'])->name('predictions.update')->can('logRuns', 'group');
-    Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
-    Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
-    Route::put('groups/{group}/name', [OwnGroupController::class, 'rename'])->name('groups.rename')->can('build', 'group');
-    Route::post('groups/{group}/cars', [OwnGroupController::class, 'addCar'])->name('groups.cars.store')->can('build', 'group');
-    Route::put('groups/{group}/nominate', [OwnGroupController::class, 'nominate'])->name('groups.nominate')->can('build', 'group');
-    Route::get('groups/{group}/why', [OwnGroupController::class, 'why'])->name('groups.why')->can('see', 'group');
-    Route::get('groups/{group}/steps', [BuildStepsController::class, 'own'])->name('groups.steps')->can('see', 'group')->middleware(OpenBuildAfterSafety::class);
-    Route::controller(StationController::class)->prefix('groups/{group}')->name('path.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-        Route::get('at/{station}', 'show')->name('show')->can('see', 'group');
-        Route::get('notebook', 'notebook')->name('notebook')->can('see', 'group');
-        Route::post('entries', 'store')->name('store')->can('build', 'group');
-        Route::get('entries/{entry}/photo', 'picture')->name('picture')->can('see', 'group')->whereUuid('entry');
-        Route::get('entries/{entry}/sketch', 'sketch')->name('sketch')->can('see', 'group')->whereUuid('entry');
-    });
-    Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-        Route::get('', 'edit')->name('edit')->can('see', 'group');
-        Route::put('', 'update')->name('update')->can('build', 'group');
-        Route::get('drawing', 'draw')->name('draw')->can('see', 'group');
-    });
-    Route::controller(CarPhotoController::class)->prefix('groups/{group}/car/photo')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-        Route::get('', 'show')->name('cars.photo')->can('build', 'group');
-        Route::post('', 'measure')->name('cars.photo.measure')->can('build', 'group');
-    });
-});
 
 // auth.session: a changed password signs every other device out.
 Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (): void {
@@ -144,9 +165,16 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
 
     Route::get('account/backup', [BackupController::class, 'download'])->name('backup')->can('administer', User::class);
     Route::post('account/tokens', [AccountController::class, 'makeToken'])->name('account.tokens')->can('updateOwn', User::class);
-    Route::delete('account/tokens/{token}', [AccountController::class, 'revokeToken'])->name('account.tokens.revoke')->can('updateOwn', User::class)->whereNumber('token');
-    Route::delete('account/sign-ins/{signIn?}', [AccountController::class, 'endSignIns'])->name('account.sign-ins')->can('updateOwn', User::class);
-    Route::delete('account', [AccountController::class, 'destroy'])->name('account.destroy')->can('updateOwn', User::class)->middleware('throttle:accounts');
+    Route::delete('account/tokens/{token}', [AccountController::class, 'revokeToken'])->name('account.tokens.revoke')
+        ->can('updateOwn', User::class)
+        ->whereNumber('token');
+    Route::delete(
+        'account/sign-ins/{signIn?}',
+        [AccountController::class, 'endSignIns'],
+    )->name('account.sign-ins')->can('updateOwn', User::class);
+    Route::delete('account', [AccountController::class, 'destroy'])->name('account.destroy')
+        ->can('updateOwn', User::class)
+        ->middleware('throttle:accounts');
 
     Route::post('challenges/archive', [ArchiveController::class, 'store'])->name('archive.store')->can('create', Challenge::class);
     Route::get('account/everything', [ArchiveController::class, 'everything'])->name('archive.everything')->can('updateOwn', User::class);
@@ -165,10 +193,12 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
         Route::delete('challenges/{challenge}/for-good', 'deleteForGood')->name('delete')->withTrashed()->can('delete', 'challenge');
     });
 
-    Route::controller(InvitationController::class)->prefix('invited/{token}')->where(['token' => '[A-Za-z0-9]{20,80}'])->group(function (): void {
-        Route::get('', 'show')->name('invited')->can('updateOwn', User::class);
-        Route::post('', 'accept')->name('invited.accept')->can('updateOwn', User::class);
-    });
+    Route::controller(InvitationController::class)->prefix('invited/{token}')
+        ->where(['token' => '[A-Za-z0-9]{20,80}'])
+        ->group(function (): void {
+            Route::get('', 'show')->name('invited')->can('updateOwn', User::class);
+            Route::post('', 'accept')->name('invited.accept')->can('updateOwn', User::class);
+        });
 
     Route::controller(SchoolController::class)->prefix('schools')->name('schools.')->scopeBindings()->group(function (): void {
         Route::get('', 'index')->name('index')->can('updateOwn', User::class);
@@ -177,186 +207,209 @@ Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (
         Route::post('{school}/links', 'invite')->name('invite')->can('lead', 'school');
         Route::delete('{school}/links/{invitation}', 'revoke')->name('revoke')->can('lead', 'school')->whereNumber('invitation');
         Route::delete('{school}/me', 'leave')->name('leave')->can('view', 'school');
-        Route::delete('{school}/members/{member}', 'dismiss')->name('dismiss')->can('lead', 'school')->whereNumber('member')->withoutScopedBindings();
+        Route::delete('{school}/members/{member}', 'dismiss')->name('dismiss')
+            ->can('lead', 'school')
+            ->whereNumber('member')
+            ->withoutScopedBindings();
         Route::post('{school}/plans/{plan}', 'copy')->name('copy')->can('view', 'school')->whereNumber('plan')->withoutScopedBindings();
     });
 
-    Route::controller(SharingController::class)->prefix('challenges/{challenge}/sharing')->name('sharing.')->scopeBindings()->group(function (): void {
-        Route::get('', 'show')->name('show')->can('view', 'challenge');
-        Route::post('links', 'invite')->name('invite')->can('share', 'challenge');
-        Route::delete('links/{invitation}', 'revoke')->name('revoke')->can('share', 'challenge')->whereNumber('invitation');
-        Route::delete('members/{member}', 'dismiss')->name('dismiss')->can('share', 'challenge')->whereNumber('member')->withoutScopedBindings();
-        Route::delete('me', 'leave')->name('leave')->can('leave', 'challenge');
-        Route::put('schools/{school}', 'plan')->name('plan')->can('share', 'challenge')->whereNumber('school')->withoutScopedBindings();
-    });
+    Route::controller(SharingController::class)->prefix('challenges/{challenge}/sharing')
+        ->name('sharing.')
+        ->scopeBindings()
+        ->group(function (): void {
+            Route::get('', 'show')->name('show')->can('view', 'challenge');
+            Route::post('links', 'invite')->name('invite')->can('share', 'challenge');
+            Route::delete('links/{invitation}', 'revoke')->name('revoke')->can('share', 'challenge')->whereNumber('invitation');
+            Route::delete('members/{member}', 'dismiss')->name('dismiss')
+                ->can('share', 'challenge')
+                ->whereNumber('member')
+                ->withoutScopedBindings();
+            Route::delete('me', 'leave')->name('leave')->can('leave', 'challenge');
+            Route::put('schools/{school}', 'plan')->name('plan')->can('share', 'challenge')->whereNumber('school')->withoutScopedBindings();
+        });
 
-    Route::prefix('challenges/{challenge}')->middleware(['can:view,challenge', ChangesOnlyWithRight::class])->scopeBindings()->group(function (): void {
-        Route::put('units', [UnitsController::class, 'update'])->name('units.update');
-        Route::get('archive', [ArchiveController::class, 'download'])->name('archive.download');
-        Route::post('copy', [ChallengeController::class, 'copy'])->name('challenges.copy');
+    Route::prefix('challenges/{challenge}')->middleware(['can:view,challenge', ChangesOnlyWithRight::class])
+        ->scopeBindings()
+        ->group(function (): void {
+            Route::put('units', [UnitsController::class, 'update'])->name('units.update');
+            Route::get('archive', [ArchiveController::class, 'download'])->name('archive.download');
+            Route::post('copy', [ChallengeController::class, 'copy'])->name('challenges.copy');
 
-        Route::prefix('plan')->group(function (): void {
-            Route::controller(MaterialsController::class)->prefix('materials')->name('materials.')->group(function (): void {
-                Route::get('', 'show')->name('show');
-                Route::put('', 'update')->name('update');
+            Route::prefix('plan')->group(function (): void {
+                Route::controller(MaterialsController::class)->prefix('materials')->name('materials.')->group(function (): void {
+                    Route::get('', 'show')->name('show');
+                    Route::put('', 'update')->name('update');
+                    Route::post('', 'store')->name('store');
+                    Route::get('csv', 'download')->name('download');
+                    Route::get('labels', 'labels')->name('labels');
+                    Route::get('note', 'note')->name('note');
+                    Route::post('counts', 'count')->name('count');
+                    Route::delete('counts/{key}', 'takeBackCount')->name('count.back');
+                    Route::delete('{materialLine}', 'destroy')->name('destroy');
+                });
+                Route::controller(CutSizesController::class)->prefix('cuts')->name('cuts.')->group(function (): void {
+                    Route::get('', 'show')->name('show');
+                    Route::put('', 'update')->name('update');
+                });
+                Route::controller(BuildStepsController::class)->prefix('steps')->name('steps.')->group(function (): void {
+                    Route::get('', 'show')->name('show');
+                    Route::put('', 'update')->name('update');
+                    Route::get('booklet', 'booklet')->name('booklet');
+                    Route::get('templates', 'templates')->name('templates');
+                });
+                Route::controller(TimetableController::class)->prefix('timetable')->name('timetable.')->group(function (): void {
+                    Route::get('', 'show')->name('show');
+                    Route::put('', 'update')->name('update');
+                    Route::get('ics', 'calendar')->name('calendar');
+                });
+                Route::get('larger', [LargerController::class, 'show'])->name('plan.larger');
+                Route::controller(SafetyController::class)->prefix('safety')->name('safety.')->group(function (): void {
+                    Route::get('', 'show')->name('show');
+                    Route::put('', 'update')->name('update');
+                });
+                Route::get('brief/{for}', [BriefController::class, 'show'])->name('brief.show')->whereIn('for', ['class', 'helpers']);
+            });
+
+            Route::controller(CarsController::class)->prefix('cars')
+                ->name('cars.all')
+                ->middleware(OpenBuildAfterSafety::class)
+                ->group(function (): void {
+                    Route::get('', 'edit');
+                    Route::put('', 'update')->name('.update');
+                    Route::get('{group}/drawing', 'draw')->name('.draw');
+                });
+            Route::controller(GroupController::class)->prefix('groups')
+                ->name('groups.')
+                ->middleware(OpenBuildAfterSafety::class)
+                ->group(function (): void {
+                    Route::get('', 'index')->name('index');
+                    Route::post('', 'store')->name('store');
+                    Route::get('{group}', 'edit')->name('edit');
+                    Route::put('{group}', 'update')->name('update');
+                    Route::delete('{group}', 'destroy')->name('destroy');
+                    Route::post('{group}/restore', 'restore')->name('restore')->withTrashed();
+                });
+
+            Route::controller(CarController::class)->prefix('groups/{group}/car')
+                ->name('cars.')
+                ->middleware(OpenBuildAfterSafety::class)
+                ->group(function (): void {
+                    Route::get('versions', 'versions')->name('versions');
+                    Route::put('allowances/{rule}', 'allow')->name('allow');
+                    Route::delete('allowances/{rule}', 'disallow')->name('disallow');
+                });
+
+            Route::controller(CheckController::class)->name('checks.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+                Route::get('check', 'index')->name('index');
+                Route::get('check/tolerances', 'tolerances')->name('tolerances');
+                Route::put('check/tolerances', 'updateTolerances')->name('tolerances.update');
+                Route::get('groups/{group}/check', 'edit')->name('edit');
+                Route::put('groups/{group}/check', 'update')->name('update');
+            });
+
+            Route::controller(BenchController::class)->name('bench.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
+                Route::get('bench', 'index')->name('index');
+                Route::get('bench/csv', 'download')->name('download');
+                Route::put('bench/pump', 'pump')->name('pump');
+                Route::get('groups/{group}/bench', 'edit')->name('edit');
+                Route::put('groups/{group}/bench/{test}', 'update')->name('update');
+                Route::post('groups/{group}/bench/{test}/restore', 'restore')->name('restore');
+            });
+
+            Route::get(
+                'groups/{group}/diagnosis',
+                [DiagnosisController::class, 'show'],
+            )->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
+
+            Route::put('timed-round', [OrderController::class, 'timedRound'])->name('order.timed');
+            Route::delete('timed-round', [OrderController::class, 'noTimedRound'])->name('order.timed.none');
+            Route::put('sweep', [OrderController::class, 'sweep'])->name('order.sweep');
+            Route::delete('groups/{group}/sweep', [OrderController::class, 'stopSweep'])->name('order.sweep.stop');
+
+            Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {
                 Route::post('', 'store')->name('store');
+                Route::get('fits', 'fits')->name('fits');
+                Route::put('{race}', 'update')->name('update')->whereNumber('race');
+            });
+
+            Route::controller(RunController::class)->name('runs.')->group(function (): void {
+                Route::delete('runs/{run}', 'destroy')->name('destroy');
+                Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
+            });
+
+            Route::controller(TraceController::class)->prefix('runs/{run}/trace')->name('trace.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::post('', 'store')->name('store');
+            });
+
+            Route::controller(WhatIfController::class)->prefix('what-if')->name('what-if.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+            });
+
+            Route::controller(PartController::class)->prefix('parts')->name('parts.')->group(function (): void {
+                Route::get('', 'index')->name('index');
+                Route::post('', 'store')->name('store');
+                Route::delete('{ownPart}', 'destroy')->name('destroy');
+                Route::post('shared/{part}', 'take')->name('take')->whereNumber('part');
+            });
+
+            Route::controller(RoomController::class)->prefix('room')->name('room.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('stations', 'stations')->name('stations');
+                Route::put('word', 'word')->name('word');
+                Route::put('closing', 'closing')->name('closing');
+                Route::put('groups/{group}/helped', 'helped')->name('helped');
+                Route::put('entries/{entry}', 'look')->name('look')->whereUuid('entry')->withoutScopedBindings();
+                Route::put('devices/{device}/let-in', 'letIn')->name('let-in');
+            });
+
+            Route::controller(DeviceController::class)->prefix('devices')->name('devices.')->group(function (): void {
+                Route::get('', 'index')->name('index');
+                Route::post('', 'store')->name('store');
+                // Opens joining where it is not open, and shows what lets devices in.
+                Route::get('cards', 'cards')->name('cards')->can('update', 'challenge');
+                Route::post('codes', 'openJoining')->name('open');
+                Route::delete('codes/{joinCode}', 'closeJoining')->name('close');
+                Route::put('lock', 'lock')->name('lock');
+                Route::delete('{device}', 'destroy')->name('destroy');
+            });
+
+            Route::controller(FindingsController::class)->prefix('findings')->name('findings.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::put('tell', 'tell')->name('tell');
+                Route::get('choices', 'choices')->name('choices');
+                Route::get('work', 'work')->name('work');
+                Route::get('work.svg', 'workSvg')->name('work-svg');
+                Route::get('sources', 'sources')->name('sources');
+                Route::get('beliefs', 'beliefs')->name('beliefs');
+                Route::get('sure', 'sure')->name('sure');
+                Route::get('awards', 'awards')->name('awards');
+                Route::get('classes', 'classes')->name('classes');
+                Route::get('class.json', 'json')->name('json');
+                Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['answer', 'work', 'choice', 'model']);
+            });
+
+            Route::controller(HomeController::class)->prefix('home')->name('home.')->group(function (): void {
+                Route::get('', 'index')->name('index');
+                Route::post('groups/{group}', 'link')->name('link');
+                Route::delete('links/{link}', 'revoke')->name('revoke')->whereNumber('link');
+                Route::put('items/{item}', 'judge')->name('judge')->whereUuid('item');
+                Route::get('items/{item}/photo', 'picture')->name('picture')->whereUuid('item');
+            });
+
+            Route::controller(ReportController::class)->prefix('report')->name('report.')->group(function (): void {
+                Route::get('', 'show')->name('show');
+                Route::get('notebooks', 'notebooks')->name('notebooks');
+                Route::get('certificates', 'certificates')->name('certificates');
+                Route::put('awards', 'award')->name('awards');
+            });
+
+            Route::controller(SheetController::class)->prefix('sheet')->name('sheet.')->group(function (): void {
+                Route::get('', 'show')->name('show');
                 Route::get('csv', 'download')->name('download');
-                Route::get('labels', 'labels')->name('labels');
-                Route::get('note', 'note')->name('note');
-                Route::post('counts', 'count')->name('count');
-                Route::delete('counts/{key}', 'takeBackCount')->name('count.back');
-                Route::delete('{materialLine}', 'destroy')->name('destroy');
+                Route::post('preview', 'preview')->name('preview');
+                Route::post('', 'store')->name('store');
             });
-            Route::controller(CutSizesController::class)->prefix('cuts')->name('cuts.')->group(function (): void {
-                Route::get('', 'show')->name('show');
-                Route::put('', 'update')->name('update');
-            });
-            Route::controller(BuildStepsController::class)->prefix('steps')->name('steps.')->group(function (): void {
-                Route::get('', 'show')->name('show');
-                Route::put('', 'update')->name('update');
-                Route::get('booklet', 'booklet')->name('booklet');
-                Route::get('templates', 'templates')->name('templates');
-            });
-            Route::controller(TimetableController::class)->prefix('timetable')->name('timetable.')->group(function (): void {
-                Route::get('', 'show')->name('show');
-                Route::put('', 'update')->name('update');
-                Route::get('ics', 'calendar')->name('calendar');
-            });
-            Route::get('larger', [LargerController::class, 'show'])->name('plan.larger');
-            Route::controller(SafetyController::class)->prefix('safety')->name('safety.')->group(function (): void {
-                Route::get('', 'show')->name('show');
-                Route::put('', 'update')->name('update');
-            });
-            Route::get('brief/{for}', [BriefController::class, 'show'])->name('brief.show')->whereIn('for', ['class', 'helpers']);
         });
-
-        Route::controller(CarsController::class)->prefix('cars')->name('cars.all')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-            Route::get('', 'edit');
-            Route::put('', 'update')->name('.update');
-            Route::get('{group}/drawing', 'draw')->name('.draw');
-        });
-        Route::controller(GroupController::class)->prefix('groups')->name('groups.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-            Route::get('', 'index')->name('index');
-            Route::post('', 'store')->name('store');
-            Route::get('{group}', 'edit')->name('edit');
-            Route::put('{group}', 'update')->name('update');
-            Route::delete('{group}', 'destroy')->name('destroy');
-            Route::post('{group}/restore', 'restore')->name('restore')->withTrashed();
-        });
-
-        Route::controller(CarController::class)->prefix('groups/{group}/car')->name('cars.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-            Route::get('versions', 'versions')->name('versions');
-            Route::put('allowances/{rule}', 'allow')->name('allow');
-            Route::delete('allowances/{rule}', 'disallow')->name('disallow');
-        });
-
-        Route::controller(CheckController::class)->name('checks.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-            Route::get('check', 'index')->name('index');
-            Route::get('check/tolerances', 'tolerances')->name('tolerances');
-            Route::put('check/tolerances', 'updateTolerances')->name('tolerances.update');
-            Route::get('groups/{group}/check', 'edit')->name('edit');
-            Route::put('groups/{group}/check', 'update')->name('update');
-        });
-
-        Route::controller(BenchController::class)->name('bench.')->middleware(OpenBuildAfterSafety::class)->group(function (): void {
-            Route::get('bench', 'index')->name('index');
-            Route::get('bench/csv', 'download')->name('download');
-            Route::put('bench/pump', 'pump')->name('pump');
-            Route::get('groups/{group}/bench', 'edit')->name('edit');
-            Route::put('groups/{group}/bench/{test}', 'update')->name('update');
-            Route::post('groups/{group}/bench/{test}/restore', 'restore')->name('restore');
-        });
-
-        Route::get('groups/{group}/diagnosis', [DiagnosisController::class, 'show'])->name('diagnosis.show')->middleware(OpenBuildAfterSafety::class);
-
-        Route::put('timed-round', [OrderController::class, 'timedRound'])->name('order.timed');
-        Route::delete('timed-round', [OrderController::class, 'noTimedRound'])->name('order.timed.none');
-        Route::put('sweep', [OrderController::class, 'sweep'])->name('order.sweep');
-        Route::delete('groups/{group}/sweep', [OrderController::class, 'stopSweep'])->name('order.sweep.stop');
-
-        Route::controller(RaceController::class)->prefix('races')->name('races.')->group(function (): void {
-            Route::post('', 'store')->name('store');
-            Route::get('fits', 'fits')->name('fits');
-            Route::put('{race}', 'update')->name('update')->whereNumber('race');
-        });
-
-        Route::controller(RunController::class)->name('runs.')->group(function (): void {
-            Route::delete('runs/{run}', 'destroy')->name('destroy');
-            Route::post('runs/{run}/restore', 'restore')->name('restore')->withTrashed();
-        });
-
-        Route::controller(TraceController::class)->prefix('runs/{run}/trace')->name('trace.')->group(function (): void {
-            Route::get('', 'show')->name('show');
-            Route::post('', 'store')->name('store');
-        });
-
-        Route::controller(WhatIfController::class)->prefix('what-if')->name('what-if.')->group(function (): void {
-            Route::get('', 'show')->name('show');
-        });
-
-        Route::controller(PartController::class)->prefix('parts')->name('parts.')->group(function (): void {
-            Route::get('', 'index')->name('index');
-            Route::post('', 'store')->name('store');
-            Route::delete('{ownPart}', 'destroy')->name('destroy');
-            Route::post('shared/{part}', 'take')->name('take')->whereNumber('part');
-        });
-
-        Route::controller(RoomController::class)->prefix('room')->name('room.')->group(function (): void {
-            Route::get('', 'show')->name('show');
-            Route::put('stations', 'stations')->name('stations');
-            Route::put('word', 'word')->name('word');
-            Route::put('closing', 'closing')->name('closing');
-            Route::put('groups/{group}/helped', 'helped')->name('helped');
-            Route::put('entries/{entry}', 'look')->name('look')->whereUuid('entry')->withoutScopedBindings();
-            Route::put('devices/{device}/let-in', 'letIn')->name('let-in');
-        });
-
-        Route::controller(DeviceController::class)->prefix('devices')->name('devices.')->group(function (): void {
-            Route::get('', 'index')->name('index');
-            Route::post('', 'store')->name('store');
-            // Opens joining where it is not open, and shows what lets devices in.
-            Route::get('cards', 'cards')->name('cards')->can('update', 'challenge');
-            Route::post('codes', 'openJoining')->name('open');
-            Route::delete('codes/{joinCode}', 'closeJoining')->name('close');
-            Route::put('lock', 'lock')->name('lock');
-            Route::delete('{device}', 'destroy')->name('destroy');
-        });
-
-        Route::controller(FindingsController::class)->prefix('findings')->name('findings.')->group(function (): void {
-            Route::get('', 'show')->name('show');
-            Route::put('tell', 'tell')->name('tell');
-            Route::get('choices', 'choices')->name('choices');
-            Route::get('work', 'work')->name('work');
-            Route::get('work.svg', 'workSvg')->name('work-svg');
-            Route::get('sources', 'sources')->name('sources');
-            Route::get('beliefs', 'beliefs')->name('beliefs');
-            Route::get('sure', 'sure')->name('sure');
-            Route::get('awards', 'awards')->name('awards');
-            Route::get('classes', 'classes')->name('classes');
-            Route::get('class.json', 'json')->name('json');
-            Route::get('csv/{figure}', 'download')->name('download')->whereIn('figure', ['answer', 'work', 'choice', 'model']);
-        });
-
-        Route::controller(HomeController::class)->prefix('home')->name('home.')->group(function (): void {
-            Route::get('', 'index')->name('index');
-            Route::post('groups/{group}', 'link')->name('link');
-            Route::delete('links/{link}', 'revoke')->name('revoke')->whereNumber('link');
-            Route::put('items/{item}', 'judge')->name('judge')->whereUuid('item');
-            Route::get('items/{item}/photo', 'picture')->name('picture')->whereUuid('item');
-        });
-
-        Route::controller(ReportController::class)->prefix('report')->name('report.')->group(function (): void {
-            Route::get('', 'show')->name('show');
-            Route::get('notebooks', 'notebooks')->name('notebooks');
-            Route::get('certificates', 'certificates')->name('certificates');
-            Route::put('awards', 'award')->name('awards');
-        });
-
-        Route::controller(SheetController::class)->prefix('sheet')->name('sheet.')->group(function (): void {
-            Route::get('', 'show')->name('show');
-            Route::get('csv', 'download')->name('download');
-            Route::post('preview', 'preview')->name('preview');
-            Route::post('', 'store')->name('store');
-        });
-    });
 });

@@ -19,7 +19,8 @@ trait AsksOverHttp
         curl_reset($client);
         $headers = [];
         curl_setopt_array($client, [
-            CURLOPT_URL => $address, CURLOPT_RETURNTRANSFER => true, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_HTTPHEADER => ['Expect:', ...$more],
+            CURLOPT_URL => $address, CURLOPT_RETURNTRANSFER => true, CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_HTTPHEADER => ['Expect:', ...$more],
             CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0, CURLOPT_TIMEOUT => 60,
             CURLOPT_HEADERFUNCTION => static function ($client, string $line) use (&$headers): int {
                 [$name, $value] = explode(':', $line, 2) + [1 => ''];

@@ -27,7 +27,10 @@ trait BuildsCars
             } elseif ($choice->isCount()) {
                 $counts[$key] = (int) $value;
             } else {
-                $quantities[$key] = new Entry(Quantity::fromSi($value / 1000, $choice->dimension()), $value . ($choice->dimension() === Dimension::Mass ? ' g' : ' mm'));
+                $quantities[$key] = new Entry(
+                    Quantity::fromSi($value / 1000, $choice->dimension()),
+                    $value . ($choice->dimension() === Dimension::Mass ? ' g' : ' mm'),
+                );
             }
         }
 

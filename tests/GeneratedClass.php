@@ -36,14 +36,17 @@ final class GeneratedClass
     /** A draw from the standard normal distribution (Box & Muller, Ann. Math. Stat. 29, 610, 1958). */
     public function normal(): float
     {
-        return sqrt(-2.0 * log($this->chance->getInt(1, 1_000_000_000) / 1_000_000_001)) * cos(2 * M_PI * $this->chance->getInt(1, 1_000_000_000) / 1_000_000_001);
+        return sqrt(
+            -2.0 * log($this->chance->getInt(1, 1_000_000_000) / 1_000_000_001),
+        ) * cos(2 * M_PI * $this->chance->getInt(1, 1_000_000_000) / 1_000_000_001);
     }
 
     /** How far the model says such a car goes (m). */
     public function distance(float $boreMm, float $massG = 60.0, float $friction = 0.05): float
     {
         return $this->distances["{$boreMm} {$massG} {$friction}"] ??= Simulator::run(Settings::of([
-            CarAttribute::NozzleBore->value => $boreMm / 1000, CarAttribute::Mass->value => $massG / 1000, CarAttribute::RollingCoefficient->value => $friction,
+            CarAttribute::NozzleBore->value => $boreMm / 1000, CarAttribute::Mass->value => $massG / 1000,
+            CarAttribute::RollingCoefficient->value => $friction,
         ])->design())->distanceM;
     }
 
@@ -54,9 +57,22 @@ final class GeneratedClass
     }
 
     /** A car with what is recorded of it, and its tries. */
-    public function car(string $id, float $boreMm, float $massG, float $meanM, int $tries = 3, ?string $group = null, int $version = 1): ComparedCar
-    {
-        return new ComparedCar($id, $group ?? $id, $version, self::choices($boreMm, $massG), $this->tries($meanM + $this->fromCarToCar * $this->normal(), $tries));
+    public function car(
+        string $id,
+        float $boreMm,
+        float $massG,
+        float $meanM,
+        int $tries = 3,
+        ?string $group = null,
+        int $version = 1,
+    ): ComparedCar {
+        return new ComparedCar(
+            $id,
+            $group ?? $id,
+            $version,
+            self::choices($boreMm, $massG),
+            $this->tries($meanM + $this->fromCarToCar * $this->normal(), $tries),
+        );
     }
 
     /** @param array<string, float> $also further quantities by the value of a CarAttribute, SI */
@@ -64,11 +80,17 @@ final class GeneratedClass
     {
         return new Car(
             array_combine(array_keys($also), array_map(
-                static fn(string $key, float $si): Entry => new Entry(Quantity::fromSi($si, CarAttribute::from($key)->dimension()), (string) $si),
+                static fn(string $key, float $si): Entry => new Entry(
+                    Quantity::fromSi($si, CarAttribute::from($key)->dimension()),
+                    (string) $si,
+                ),
                 array_keys($also),
                 $also,
             )) + [
-                CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi($boreMm / 1000, CarAttribute::NozzleBore->dimension()), "{$boreMm} mm"),
+                CarAttribute::NozzleBore->value => new Entry(
+                    Quantity::fromSi($boreMm / 1000, CarAttribute::NozzleBore->dimension()),
+                    "{$boreMm} mm",
+                ),
                 CarAttribute::Mass->value => new Entry(Quantity::fromSi($massG / 1000, CarAttribute::Mass->dimension()), "{$massG} g"),
                 CarAttribute::BalloonSize->value => new Entry(Quantity::fromSi(0.2, CarAttribute::BalloonSize->dimension()), '20 cm'),
             ],

@@ -19,7 +19,8 @@ trait MakesAClassOverHttp
         $this->site = $site;
         $this->client = curl_init();
         curl_setopt_array($this->client, [
-            CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20, CURLOPT_SSL_VERIFYPEER => false,
+            CURLOPT_SSL_VERIFYHOST => 0,
         ]);
     }
 
@@ -27,9 +28,18 @@ trait MakesAClassOverHttp
     private function makeClass(string $groups): int
     {
         $this->page('/register');
-        $this->send('/register', ['name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password', 'password_confirmation' => 'a long password']);
+        $this->send(
+            '/register',
+            [
+                'name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password',
+                'password_confirmation' => 'a long password',
+            ],
+        );
         $this->page('/challenges/new');
-        $made = $this->send('/challenges', ['name' => 'Class', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '20', 'units' => 'metric', 'lane_length' => '6 m']);
+        $made = $this->send(
+            '/challenges',
+            ['name' => 'Class', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '20', 'units' => 'metric', 'lane_length' => '6 m'],
+        );
         self::assertSame(1, preg_match('~/challenges/(\d+)~', $made, $found), $made);
         $this->send("/challenges/{$found[1]}/plan/safety", ['_method' => 'put']);
         $this->send("/challenges/{$found[1]}/groups", ['names' => $groups]);
@@ -56,7 +66,8 @@ trait MakesAClassOverHttp
     private function send(string $path, array $fields): string
     {
         curl_setopt_array($this->client, [
-            CURLOPT_URL => $this->site . $path, CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query(['_token' => $this->token] + $fields), CURLOPT_HTTPHEADER => [],
+            CURLOPT_URL => $this->site . $path, CURLOPT_POST => true,
+            CURLOPT_POSTFIELDS => http_build_query(['_token' => $this->token] + $fields), CURLOPT_HTTPHEADER => [],
         ]);
         $answer = (string) curl_exec($this->client);
         self::assertSame(302, curl_getinfo($this->client, CURLINFO_RESPONSE_CODE), "{$path}\n{$answer}");

@@ -56,8 +56,17 @@ trait RunsSkivo
     private function process(string $root, string $out, array $words)
     {
         // Nothing of the tests' own settings: theirs is another database.
-        $environment = $this->environment + ['VAR' => $this->var] + array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']));
-        $process = proc_open([$root . '/bin/skivo', ...array_values($words)], [0 => ['file', '/dev/null', 'r'], 1 => ['file', $out, 'w'], 2 => ['file', $out, 'a']], $pipes, null, $environment);
+        $environment = $this->environment + ['VAR' => $this->var] + array_intersect_key(
+            getenv(),
+            array_flip(['PATH', 'HOME', 'USER', 'LANG', 'TMPDIR']),
+        );
+        $process = proc_open(
+            [$root . '/bin/skivo', ...array_values($words)],
+            [0 => ['file', '/dev/null', 'r'], 1 => ['file', $out, 'w'], 2 => ['file', $out, 'a']],
+            $pipes,
+            null,
+            $environment,
+        );
         self::assertIsResource($process);
 
         return $process;
@@ -68,7 +77,12 @@ trait RunsSkivo
         $settings = parse_ini_file("{$this->var}/.env", false, INI_SCANNER_RAW);
         self::assertIsArray($settings);
 
-        return new PDO("pgsql:host=127.0.0.1;port={$settings['DB_PORT']};dbname={$database}", $role, $password, [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        return new PDO(
+            "pgsql:host=127.0.0.1;port={$settings['DB_PORT']};dbname={$database}",
+            $role,
+            $password,
+            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
     }
 
     /** None of those that the system hands to outgoing connections: one of them may take it before a server does. */

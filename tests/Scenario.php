@@ -64,7 +64,11 @@ final class Scenario
     {
         $entrants = array_map(strval(...), $challenge->groups()->pluck('id')->all());
 
-        return app(SetRace::class)($challenge, new RacePlan(RaceKind::Knockout, array_values($entrants), lengthM: 3.0, lanes: $lanes, brokenLoses: $brokenLoses), self::entry('3 m'))->setRelation('challenge', $challenge);
+        return app(SetRace::class)(
+            $challenge,
+            new RacePlan(RaceKind::Knockout, array_values($entrants), lengthM: 3.0, lanes: $lanes, brokenLoses: $brokenLoses),
+            self::entry('3 m'),
+        )->setRelation('challenge', $challenge);
     }
 
     /** @param array<string, mixed> $differently */
@@ -86,7 +90,10 @@ final class Scenario
     public static function withClass(Challenge $challenge, string $sheet = self::SHEET): Challenge
     {
         $plan = app(ImportSheet::class)->store($challenge, (new SheetReader($challenge->units))->read($sheet));
-        Assert::assertSame([], array_map(static fn($problem): string => "{$problem->line}: " . Spoken::say($problem->remark), $plan->problems));
+        Assert::assertSame(
+            [],
+            array_map(static fn($problem): string => "{$problem->line}: " . Spoken::say($problem->remark), $plan->problems),
+        );
 
         return $challenge;
     }
@@ -98,7 +105,13 @@ final class Scenario
         for ($group = 1; $group <= $groups; $group++) {
             for ($try = 1; $try <= $runs; $try++) {
                 $distance = 120 + 9 * $group + (37 * $try * $group) % 41;
-                $csv .= "Group {$group},straw," . (4 + $group % 7) . ',1,' . (50 + $group) . ",caps,32,card,{$try},{$distance}," . number_format(400 / $distance, 2) . "\n";
+                $csv .= "Group {$group},straw,"
+                    . (4 + $group % 7)
+                    . ',1,'
+                    . (50 + $group)
+                    . ",caps,32,card,{$try},{$distance},"
+                    . number_format(400 / $distance, 2)
+                    . "\n";
             }
         }
 

@@ -32,7 +32,12 @@ final class AddGroups
             foreach ($names as $name) {
                 $of = $this->team($challenge, $name);
                 if ($of !== null) {
-                    $groups[] = $challenge->groups()->create(['name' => $name, 'mark' => $of->mark, 'position' => $of->position, 'of_group_id' => $of->id, 'is_nominated' => false]);
+                    $groups[] = $challenge->groups()->create(
+                        [
+                            'name' => $name, 'mark' => $of->mark, 'position' => $of->position, 'of_group_id' => $of->id,
+                            'is_nominated' => false,
+                        ],
+                    );
                     continue;
                 }
                 $mark = $marks[$name] ?? null;

@@ -21,8 +21,14 @@ final class AdmitDevices
         return DB::transaction(static function () use ($challenge): JoinCode {
             Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
 
-            return $challenge->joinCodes()->where('role', DeviceRole::Group)->whereNull('group_id')->where('expires_at', '>', now()->addHour())->first()
-                ?? $challenge->joinCodes()->create(['role' => DeviceRole::Group, 'code' => JoinCode::draw(), 'expires_at' => now()->addDays(JoinCode::CLASS_DAYS)]);
+            return $challenge->joinCodes()
+                ->where('role', DeviceRole::Group)
+                ->whereNull('group_id')
+                ->where('expires_at', '>', now()->addHour())
+                ->first()
+                ?? $challenge->joinCodes()->create(
+                    ['role' => DeviceRole::Group, 'code' => JoinCode::draw(), 'expires_at' => now()->addDays(JoinCode::CLASS_DAYS)],
+                );
         });
     }
 
@@ -54,7 +60,11 @@ final class AdmitDevices
                 Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             }
             $isTaken = $group !== null && $mayWait
-                && Device::query()->where('group_id', $group->id)->where('role', DeviceRole::Group)->where('is_waiting', false)->whereNull('revoked_at')->exists();
+                && Device::query()->where('group_id', $group->id)
+                    ->where('role', DeviceRole::Group)
+                    ->where('is_waiting', false)
+                    ->whereNull('revoked_at')
+                    ->exists();
 
             return self::join($challenge, $role, $name, $group, $isTaken);
         });
@@ -68,7 +78,9 @@ final class AdmitDevices
     public static function join(Challenge $challenge, DeviceRole $role, string $name, ?Group $group = null, bool $isWaiting = false): array
     {
         $token = Str::random(40);
-        $device = new Device(['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => Device::hash($token), 'is_waiting' => $isWaiting]);
+        $device = new Device(
+            ['role' => $role, 'group_id' => $group?->id, 'name' => $name, 'token_hash' => Device::hash($token), 'is_waiting' => $isWaiting],
+        );
         $device->challenge()->associate($challenge);
         $device->save();
 

@@ -73,7 +73,10 @@ final class ChangeChallenge
     private static function asksOther(array $plan, Challenge $challenge): bool
     {
         foreach (['asks', 'asks_outcome', 'asks_from', 'asks_to'] as $column) {
-            if (array_key_exists($column, $plan) && $plan[$column] !== ($challenge->{$column} ?? ($column === 'asks_outcome' ? Outcome::Distance : null))) {
+            if (
+                array_key_exists($column, $plan)
+                && $plan[$column] !== ($challenge->{$column} ?? ($column === 'asks_outcome' ? Outcome::Distance : null))
+            ) {
                 return true;
             }
         }

@@ -29,7 +29,9 @@ final class ChangeGroup
     public function nominate(Group $group): void
     {
         DB::transaction(static function () use ($group): void {
-            $team = Group::query()->where(static fn($groups) => $groups->whereKey($group->team())->orWhere('of_group_id', $group->team()))->lock(Lock::ROW)->get();
+            $team = Group::query()->where(static fn($groups) => $groups->whereKey($group->team())->orWhere('of_group_id', $group->team()))
+                ->lock(Lock::ROW)
+                ->get();
             foreach ($team as $car) {
                 $car->update(['is_nominated' => $car->id === $group->id]);
             }

@@ -14,7 +14,10 @@ use Illuminate\Support\Facades\DB;
 final class CopyChallenge
 {
     /** What belongs to the class that had it. */
-    private const ITS_OWN = ['asks_changed_at', 'answer_told_at', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open', 'deleted_at'];
+    private const ITS_OWN = [
+        'asks_changed_at', 'answer_told_at', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open',
+        'deleted_at',
+    ];
 
     public function __invoke(Challenge $from, string $name, bool $withGroups, User $for): Challenge
     {

@@ -156,6 +156,8 @@ final class ImportSheet
 
     private function tryIsTaken(?Car $car, int $try): bool
     {
-        return $car?->runs->contains(static fn(Run $run): bool => $run->try === $try && $run->void_reason === null && $run->record()->isTry()) ?? false;
+        return $car?->runs->contains(
+            static fn(Run $run): bool => $run->try === $try && $run->void_reason === null && $run->record()->isTry(),
+        ) ?? false;
     }
 }

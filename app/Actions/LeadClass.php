@@ -18,7 +18,11 @@ final class LeadClass
     /** @param list<Station> $closed */
     public function closeStations(Challenge $challenge, array $closed): void
     {
-        DB::transaction(static fn(): bool => $challenge->update(['closed_stations' => array_map(static fn(Station $station): string => $station->value, $closed)]));
+        DB::transaction(
+            static fn(): bool => $challenge->update(
+                ['closed_stations' => array_map(static fn(Station $station): string => $station->value, $closed)],
+            ),
+        );
     }
 
     /** @param string|null $word null takes it back */
@@ -59,7 +63,10 @@ final class LeadClass
     public function letIn(Device $device): void
     {
         DB::transaction(static function () use ($device): void {
-            Device::query()->where('challenge_id', $device->challenge_id)->where('group_id', $device->group_id)->whereKeyNot($device->id)->where('is_waiting', false)
+            Device::query()->where('challenge_id', $device->challenge_id)
+                ->where('group_id', $device->group_id)
+                ->whereKeyNot($device->id)
+                ->where('is_waiting', false)
                 ->whereNull('revoked_at')->update(['revoked_at' => now()]);
             $device->update(['is_waiting' => false]);
         });

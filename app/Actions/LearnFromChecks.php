@@ -26,7 +26,14 @@ final class LearnFromChecks implements TeachesByChecks
             $record = ClassRecord::of($challenge);
             $class = ClassFindings::data($record, shifts: new CheckShifts());
             $kept = new KeptInCache($challenge);
-            $checked = ClassForecast::of($class->cars, $class->catalogue, $class->surface, $class->temperatureC, $class->pump, $kept)->checked;
+            $checked = ClassForecast::of(
+                $class->cars,
+                $class->catalogue,
+                $class->surface,
+                $class->temperatureC,
+                $class->pump,
+                $kept,
+            )->checked;
             DB::table('check_lessons')->upsert([[
                 'challenge_id' => $challenge->id, 'revision' => $record->revision, 'build' => (string) config('skivo.build'),
                 'rows' => json_encode($checked->rows, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),

@@ -43,7 +43,10 @@ final class LogRun
             $run->put($record);
             $car->runs()->save($run);
             if ($readings !== []) {
-                Reading::query()->where('challenge_id', $group->challenge_id)->whereNull('run_id')->whereKey($readings)->update(['run_id' => $run->id]);
+                Reading::query()->where('challenge_id', $group->challenge_id)
+                    ->whereNull('run_id')
+                    ->whereKey($readings)
+                    ->update(['run_id' => $run->id]);
             }
             // Whoever runs is mended, and has had its turn.
             $stood = [];

@@ -53,7 +53,9 @@ final class PrepareSession
     /** Takes the last count of a line back. */
     public function takeBackCount(Challenge $challenge, string $key): void
     {
-        DB::transaction(static fn(): mixed => $challenge->materialCounts()->where('key', $key)->reorder('counted_on', 'desc')->first()?->delete());
+        DB::transaction(
+            static fn(): mixed => $challenge->materialCounts()->where('key', $key)->reorder('counted_on', 'desc')->first()?->delete(),
+        );
     }
 
     /** @param array<string, mixed> $line by column */

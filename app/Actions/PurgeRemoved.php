@@ -40,7 +40,10 @@ final class PurgeRemoved
             Device::query()->where('revoked_at', '<', $before)->delete();
             $challenges = Challenge::query()->onlyTrashed()->where('deleted_at', '<', $before)->pluck('id')->all();
             // A car that was put back alone keeps its group's row, which would take it along.
-            $groups = Group::query()->onlyTrashed()->where('deleted_at', '<', $before)->whereDoesntHave('furtherCars')->pluck('challenge_id', 'id');
+            $groups = Group::query()->onlyTrashed()
+                ->where('deleted_at', '<', $before)
+                ->whereDoesntHave('furtherCars')
+                ->pluck('challenge_id', 'id');
             Challenge::query()->onlyTrashed()->whereKey($challenges)->forceDelete();
             Group::query()->onlyTrashed()->whereKey($groups->keys())->forceDelete();
 
@@ -57,7 +60,10 @@ final class PurgeRemoved
     {
         $store = Cache::getStore();
         if ($store instanceof DatabaseStore) {
-            $store->getConnection()->table((string) config('cache.stores.database.table'))->where('expiration', '<', now()->getTimestamp())->delete();
+            $store->getConnection()
+                ->table((string) config('cache.stores.database.table'))
+                ->where('expiration', '<', now()->getTimestamp())
+                ->delete();
         }
         foreach ($store instanceof FileStore && is_dir($store->getDirectory()) ? File::allFiles($store->getDirectory()) : [] as $file) {
             // Its first ten characters say until when (s) it holds. Another may have taken it away meanwhile.
@@ -78,7 +84,8 @@ final class PurgeRemoved
         $before = now()->subMonths((int) $months);
         // Whatever was recorded of a class touched it; what is worked out of it, or looked at, did not.
         $touched = [
-            'groups' => ['updated_at', null], 'races' => ['created_at', null], 'race_events' => ['made_at', null], 'readings' => ['received_at', null],
+            'groups' => ['updated_at', null], 'races' => ['created_at', null], 'race_events' => ['made_at', null],
+            'readings' => ['received_at', null],
             'material_counts' => ['counted_on', null], 'plans' => ['updated_at', null], 'acts' => ['made_at', null],
             'cars' => ['updated_at', 'group_id'], 'entries' => ['created_at', 'group_id'], 'home_links' => ['created_at', 'group_id'],
             'runs' => ['updated_at', 'car_id'], 'check_readings' => ['updated_at', 'car_id'], 'bench_readings' => ['made_at', 'car_id'],
@@ -90,7 +97,11 @@ final class PurgeRemoved
                 $by === null,
                 static fn($of) => $of->whereColumn("{$table}.challenge_id", 'challenges.id'),
                 static fn($of) => $of->when($by === 'car_id', static fn($cars) => $cars->join('cars', 'cars.id', "{$table}.car_id"))
-                    ->join('groups', 'groups.id', $by === 'car_id' ? 'cars.group_id' : "{$table}.group_id")->whereColumn('groups.challenge_id', 'challenges.id'),
+                    ->join(
+                        'groups',
+                        'groups.id',
+                        $by === 'car_id' ? 'cars.group_id' : "{$table}.group_id",
+                    )->whereColumn('groups.challenge_id', 'challenges.id'),
             ));
         }
         $old->delete();

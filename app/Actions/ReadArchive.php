@@ -134,7 +134,9 @@ final class ReadArchive
                     continue;
                 }
                 if ($table === 'home_items' && $new['kind'] === 'photo') {
-                    $new['jpeg'] = DB::raw("decode('" . base64_encode($this->photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')");
+                    $new['jpeg'] = DB::raw(
+                        "decode('" . base64_encode($this->photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')",
+                    );
                 }
                 try {
                     DB::table($table)->insert($new);
@@ -159,7 +161,8 @@ final class ReadArchive
         if (!isset($this->known[$name])) {
             $this->known[$name] = (string) Str::uuid7();
             DB::table('devices')->insert([
-                'id' => $this->known[$name], 'challenge_id' => $challenge, 'role' => 'log', 'name' => $name, 'token_hash' => hash('sha256', Str::random(40)),
+                'id' => $this->known[$name], 'challenge_id' => $challenge, 'role' => 'log', 'name' => $name,
+                'token_hash' => hash('sha256', Str::random(40)),
                 'created_at' => now(), 'revoked_at' => now(),
             ]);
         }
@@ -217,7 +220,13 @@ final class ReadArchive
             if (count($header) !== count($cells) || count($rows) >= self::MOST_ROWS) {
                 throw new UnreadableArchiveException('not_whole');
             }
-            $rows[] = array_combine($names, array_map(static fn(?string $cell): ?string => $cell === null || $cell === '' ? null : ChallengeArchive::unescaped($cell), $cells));
+            $rows[] = array_combine(
+                $names,
+                array_map(
+                    static fn(?string $cell): ?string => $cell === null || $cell === '' ? null : ChallengeArchive::unescaped($cell),
+                    $cells,
+                ),
+            );
         }
         fclose($stream);
 

@@ -82,7 +82,11 @@ final class RecordEntry
     private function hasRoom(Group $group, EntryKind $kind): void
     {
         $entries = Entry::query()->where('group_id', $group->id);
-        if ($kind === EntryKind::Photo && (clone $entries)->where('kind', $kind)->count() >= self::MOST_PHOTOS || $entries->count() >= self::MOST_ENTRIES) {
+        if (
+            $kind === EntryKind::Photo
+            && (clone $entries)->where('kind', $kind)->count() >= self::MOST_PHOTOS
+            || $entries->count() >= self::MOST_ENTRIES
+        ) {
             throw new NotebookIsFullException();
         }
     }

@@ -28,8 +28,15 @@ final class RecordRaceEvent
      * @throws HeatHasMovedOnException where it stands otherwise by now
      * @throws IdIsTakenException where something else has the event's id
      */
-    public function __invoke(Race $race, CoreEvent $event, ?string $why, int $seen, CarbonImmutable $madeAt, Actor $by, array $runs = []): RaceEvent
-    {
+    public function __invoke(
+        Race $race,
+        CoreEvent $event,
+        ?string $why,
+        int $seen,
+        CarbonImmutable $madeAt,
+        Actor $by,
+        array $runs = [],
+    ): RaceEvent {
         return DB::transaction(function () use ($race, $event, $why, $seen, $madeAt, $by, $runs): RaceEvent {
             $held = Race::query()->with('events')->whereKey($race->id)->lock(Lock::ROW)->firstOrFail();
             $already = $held->events->firstWhere('event_id', $event->id) ?? $this->sameTap($held, $event, $seen);
@@ -66,7 +73,9 @@ final class RecordRaceEvent
         }
         $same = $heat === null ? null : $this->results($race, $heat)[$seen] ?? null;
 
-        return $same !== null && $same->kind === $event->kind && ($same->kind === EventKind::Again || (string) $same->entrant === $event->entrant)
+        return $same !== null
+            && $same->kind === $event->kind
+            && ($same->kind === EventKind::Again || (string) $same->entrant === $event->entrant)
             ? $same : throw new HeatHasMovedOnException($heat);
     }
 

@@ -19,7 +19,9 @@ final class ShareChallenge
     {
         return DB::transaction(static function () use ($to, $by, $role): string {
             [$token, $hash] = Invitation::token();
-            $invitation = new Invitation(['user_id' => $by->id, 'role' => $role, 'token_hash' => $hash, 'expires_at' => now()->addDays(Invitation::DAYS)]);
+            $invitation = new Invitation(
+                ['user_id' => $by->id, 'role' => $role, 'token_hash' => $hash, 'expires_at' => now()->addDays(Invitation::DAYS)],
+            );
             $to instanceof Challenge ? $invitation->challenge()->associate($to) : $invitation->school()->associate($to);
             $invitation->save();
 
@@ -62,7 +64,10 @@ final class ShareChallenge
         DB::transaction(function () use ($challenge, $user): void {
             $role = $challenge->members()->where('user_id', $user->id)->first()?->role;
             $this->withdraw($challenge, $user);
-            $challenge->invitations()->when($role === MemberRole::Observer, static fn($links) => $links->where('role', MemberRole::Observer))
+            $challenge->invitations()->when(
+                $role === MemberRole::Observer,
+                static fn($links) => $links->where('role', MemberRole::Observer),
+            )
                 ->update(['revoked_at' => now()]);
         });
     }

@@ -48,7 +48,9 @@ final class TakeHome
                 return false;
             }
             DB::insert('INSERT INTO home_items (id, home_link_id, kind, payload, jpeg, made_at) VALUES (?, ?, ?, ?, decode(?, \'base64\'), now())', [
-                (string) Str::uuid7(), $link->id, $kind, json_encode((object) $payload, JSON_THROW_ON_ERROR), $photo === null ? null : base64_encode($photo->jpeg),
+                (string) Str::uuid7(), $link->id, $kind, json_encode((object) $payload, JSON_THROW_ON_ERROR), $photo === null
+                    ? null
+                    : base64_encode($photo->jpeg),
             ]);
 
             return true;
@@ -58,6 +60,8 @@ final class TakeHome
     /** An educator's yes or no, which may be thought over. */
     public function judge(HomeItem $item, bool $isAccepted): void
     {
-        DB::transaction(static fn(): bool => $item->update(['accepted_at' => $isAccepted ? now() : null, 'refused_at' => $isAccepted ? null : now()]));
+        DB::transaction(
+            static fn(): bool => $item->update(['accepted_at' => $isAccepted ? now() : null, 'refused_at' => $isAccepted ? null : now()]),
+        );
     }
 }

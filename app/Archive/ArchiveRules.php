@@ -47,29 +47,39 @@ final readonly class ArchiveRules
     /** Least and greatest, both inclusive, in the unit that the column's name says. */
     private const RANGES = [
         'runs.distance_m' => self::DISTANCE, 'runs.limp_m' => self::DISTANCE, 'runs.drift_m' => self::DISTANCE, 'runs.time_s' => self::TIME,
-        'runs.total_time_s' => self::TIME, 'runs.load_kg' => [0.0, Limits::HEAVIEST_LOAD_KG], 'runs.ramp_m' => [0.0, Limits::HIGHEST_RAMP_M],
-        'runs.inflation_size_m' => self::BALLOON, 'runs.inflation_strokes' => self::STROKES, 'runs.lane' => self::LANES, 'runs.try' => [1, Limits::MOST_RUNS_A_CAR],
+        'runs.total_time_s' => self::TIME, 'runs.load_kg' => [0.0, Limits::HEAVIEST_LOAD_KG],
+        'runs.ramp_m' => [0.0, Limits::HIGHEST_RAMP_M],
+        'runs.inflation_size_m' => self::BALLOON, 'runs.inflation_strokes' => self::STROKES, 'runs.lane' => self::LANES,
+        'runs.try' => [1, Limits::MOST_RUNS_A_CAR],
         'cars.version' => [1, Limits::MOST_VERSIONS],
         'predictions.distance_m' => self::DISTANCE, 'predictions.try' => [1, Limits::MOST_RUNS_A_CAR],
         'pump_readings.size_m' => self::BALLOON, 'pump_readings.strokes' => self::STROKES,
         'races.length_m' => self::STRETCH, 'races.lanes' => self::LANES, 'races.repair_min' => [0, 60],
         'challenges.lane_length_m' => [Limits::SHORTEST_LANE_M, Limits::LONGEST_DISTANCE_M], 'challenges.timed_length_m' => self::STRETCH,
         'challenges.mark_distance_m' => self::STRETCH, 'challenges.load_length_m' => self::STRETCH, 'challenges.lanes' => self::LANES,
-        'challenges.tries' => [1, Limits::MOST_TRIES], 'challenges.practice_runs' => [0, Limits::MOST_PRACTICE_RUNS], 'challenges.air_temperature_c' => [-10, 45],
-        'plans.chassis_width_m' => self::CUT, 'plans.wheel_thickness_m' => self::CUT, 'plans.end_play_m' => self::CUT, 'plans.overhang_m' => self::CUT,
-        'plans.side_gap_m' => self::CUT, 'plans.straw_length_m' => self::CUT, 'plans.skewer_length_m' => self::CUT, 'plans.kerf_m' => self::CUT,
+        'challenges.tries' => [1, Limits::MOST_TRIES], 'challenges.practice_runs' => [0, Limits::MOST_PRACTICE_RUNS],
+        'challenges.air_temperature_c' => [-10, 45],
+        'plans.chassis_width_m' => self::CUT, 'plans.wheel_thickness_m' => self::CUT, 'plans.end_play_m' => self::CUT,
+        'plans.overhang_m' => self::CUT,
+        'plans.side_gap_m' => self::CUT, 'plans.straw_length_m' => self::CUT, 'plans.skewer_length_m' => self::CUT,
+        'plans.kerf_m' => self::CUT,
         'plans.nozzle_length_m' => self::CUT, 'plans.session_min' => [10, 1440], 'plans.learners' => [1, 480],
         'material_counts.count' => [0, 100_000], 'readings.lane' => self::LANES,
     ];
 
     /** Characters. */
-    private const LENGTHS = ['runs.note' => Limits::NOTE_CHARACTERS, 'cars.note' => Limits::NOTE_CHARACTERS, 'cars.reason' => Limits::NOTE_CHARACTERS, 'check_readings.note' => Limits::NOTE_CHARACTERS, 'allowances.reason' => Limits::NOTE_CHARACTERS];
+    private const LENGTHS = [
+        'runs.note' => Limits::NOTE_CHARACTERS, 'cars.note' => Limits::NOTE_CHARACTERS, 'cars.reason' => Limits::NOTE_CHARACTERS,
+        'check_readings.note' => Limits::NOTE_CHARACTERS, 'allowances.reason' => Limits::NOTE_CHARACTERS,
+    ];
 
     /** Whose casts say which words a column takes. */
     private const MODELS = [
-        'challenges' => Challenge::class, 'plans' => Plan::class, 'own_parts' => OwnPart::class, 'material_lines' => MaterialLine::class, 'devices' => Device::class,
+        'challenges' => Challenge::class, 'plans' => Plan::class, 'own_parts' => OwnPart::class, 'material_lines' => MaterialLine::class,
+        'devices' => Device::class,
         'races' => Race::class, 'runs' => Run::class, 'check_readings' => CheckReading::class, 'bench_readings' => BenchReading::class,
-        'pump_readings' => PumpReading::class, 'predictions' => Prediction::class, 'entries' => Entry::class, 'race_events' => RaceEvent::class,
+        'pump_readings' => PumpReading::class, 'predictions' => Prediction::class, 'entries' => Entry::class,
+        'race_events' => RaceEvent::class,
     ];
 
     /**
@@ -81,7 +91,13 @@ final readonly class ArchiveRules
     public static function ofRow(string $table, array $row, array $columns): void
     {
         foreach ($row as $column => $cell) {
-            if ($cell !== null && !(self::isOfItsType((string) $cell, $columns[$column]['type']) && self::couldBeTyped($table, $column, (string) $cell, $row))) {
+            if (
+                $cell !== null
+                && !(
+                    self::isOfItsType((string) $cell, $columns[$column]['type'])
+                    && self::couldBeTyped($table, $column, (string) $cell, $row)
+                )
+            ) {
                 throw UnreadableArchiveException::cell($table, (string) $row[ArchiveTables::key($table)], $column, (string) $cell);
             }
         }
@@ -97,7 +113,11 @@ final readonly class ArchiveRules
         $plan->steps();
         ClassFindings::of($record);
         app(DrawsAClass::class)($challenge);
-        foreach (Car::query()->with('checkReadings')->whereHas('group', static fn($groups) => $groups->withTrashed()->where('challenge_id', $challenge->id))->get() as $car) {
+        foreach (
+            Car::query()->with('checkReadings')
+                ->whereHas('group', static fn($groups) => $groups->withTrashed()->where('challenge_id', $challenge->id))
+                ->get() as $car
+        ) {
             $car->checkCard($challenge->checkTolerances());
         }
     }
@@ -116,7 +136,11 @@ final readonly class ArchiveRules
     {
         $name = "{$table}.{$column}";
         [$least, $greatest] = self::RANGES[$name] ?? [-INF, INF];
-        if (is_numeric($cell) && ((float) $cell < $least || (float) $cell > $greatest) || mb_strlen($cell) > (self::LENGTHS[$name] ?? PHP_INT_MAX)) {
+        if (
+            is_numeric($cell)
+            && ((float) $cell < $least || (float) $cell > $greatest)
+            || mb_strlen($cell) > (self::LENGTHS[$name] ?? PHP_INT_MAX)
+        ) {
             return false;
         }
         $takes = isset(self::MODELS[$table]) ? (new (self::MODELS[$table])())->getCasts()[$column] ?? null : null;
@@ -127,8 +151,10 @@ final readonly class ArchiveRules
         return match (true) {
             $name === 'cars.choices' => self::areChoices(self::json($cell)),
             $name === 'challenges.tolerances' => self::areTolerances(self::json($cell)),
-            $table === 'check_readings' && str_ends_with($column, '_si') => (float) $cell <= (CheckItem::tryFrom((string) $row['item'])?->greatest() ?? 0.0),
-            $table === 'bench_readings' && str_ends_with($column, '_si') => self::isOfTheBench((string) $row['test'], $column, (float) $cell),
+            $table === 'check_readings'
+                && str_ends_with($column, '_si') => (float) $cell <= (CheckItem::tryFrom((string) $row['item'])?->greatest() ?? 0.0),
+            $table === 'bench_readings'
+                && str_ends_with($column, '_si') => self::isOfTheBench((string) $row['test'], $column, (float) $cell),
             default => true,
         };
     }
@@ -164,7 +190,11 @@ final readonly class ArchiveRules
     private static function areTolerances(mixed $tolerances): bool
     {
         foreach (is_array($tolerances) ? $tolerances : ['no list' => null] as $key => $limits) {
-            if (CheckItem::tryFrom((string) $key) === null || !is_array($limits) || array_diff(array_keys($limits), ['goodFrom', 'goodTo', 'fixBelow', 'fixAbove']) !== []) {
+            if (
+                CheckItem::tryFrom((string) $key) === null
+                || !is_array($limits)
+                || array_diff(array_keys($limits), ['goodFrom', 'goodTo', 'fixBelow', 'fixAbove']) !== []
+            ) {
                 return false;
             }
         }

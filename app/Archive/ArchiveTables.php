@@ -45,7 +45,8 @@ final class ArchiveTables
 
     /** Columns that refer to a row of another table and say so by no foreign key. */
     private const ALSO = [
-        'entries.run_id' => 'runs', 'race_events.entrant' => 'groups', 'race_events.against' => 'groups', 'race_events.undoes' => 'race_events.event_id',
+        'entries.run_id' => 'runs', 'race_events.entrant' => 'groups', 'race_events.against' => 'groups',
+        'race_events.undoes' => 'race_events.event_id',
     ];
 
     /** Within JSON: at every key of this name, whatever its depth. */

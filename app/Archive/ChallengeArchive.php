@@ -51,7 +51,8 @@ final readonly class ChallengeArchive
             'profile' => 'tabular-data-package',
             'name' => 'skivo-challenge',
             'title' => $challenge->name,
-            'description' => 'A challenge with balloon-powered cars: plan, groups, cars, runs and everything that was recorded, as Skivo keeps it. SI units; columns that end in _entered hold what was typed.',
+            'description'
+                => 'A challenge with balloon-powered cars: plan, groups, cars, runs and everything that was recorded, as Skivo keeps it. SI units; columns that end in _entered hold what was typed.',
             'version' => (string) self::VERSION,
             'resources' => $resources,
         ]));
@@ -85,8 +86,12 @@ final readonly class ChallengeArchive
         }
         $zip->addFromString('data/people.csv', self::csv(['id', 'name'], $numbers->named()));
         $resources[] = [
-            'name' => 'people', 'path' => 'data/people.csv', 'profile' => 'tabular-data-resource', 'format' => 'csv', 'mediatype' => 'text/csv', 'encoding' => 'utf-8',
-            'schema' => ['fields' => [['name' => 'id', 'type' => 'integer'], ['name' => 'name', 'type' => 'string']], 'primaryKey' => 'id', 'missingValues' => ['']],
+            'name' => 'people', 'path' => 'data/people.csv', 'profile' => 'tabular-data-resource', 'format' => 'csv',
+            'mediatype' => 'text/csv', 'encoding' => 'utf-8',
+            'schema' => [
+                'fields' => [['name' => 'id', 'type' => 'integer'], ['name' => 'name', 'type' => 'string']], 'primaryKey' => 'id',
+                'missingValues' => [''],
+            ],
         ];
         self::files($challenge, $zip, $numbers);
     }
@@ -110,7 +115,13 @@ final readonly class ChallengeArchive
                 $zip->addFromString("sketches/{$number}.svg", $svg);
             }
         }
-        foreach (HomeItem::query()->whereHas('link.group', static fn($group) => $group->withTrashed()->where('challenge_id', $challenge->id))->where('kind', 'photo')->toBase()->select(['id', 'jpeg'])->cursor() as $item) {
+        foreach (
+            HomeItem::query()->whereHas('link.group', static fn($group) => $group->withTrashed()->where('challenge_id', $challenge->id))
+                ->where('kind', 'photo')
+                ->toBase()
+                ->select(['id', 'jpeg'])
+                ->cursor() as $item
+        ) {
             $zip->addFromString("pictures/home-{$numbers->number('home_items', $item->id)}.jpg", (string) stream_get_contents($item->jpeg));
         }
         foreach (Reading::query()->where('challenge_id', $challenge->id)->where('kind', 'trace')->orderBy('id')->cursor() as $reading) {
@@ -124,7 +135,9 @@ final readonly class ChallengeArchive
     {
         $rows = [];
         foreach (ArchiveTables::TABLES as $table => $via) {
-            [$column, $ids] = $via === null ? ['id', [$challenge->id]] : [$via[0], ($rows[$via[1]] ?? new Collection())->pluck(ArchiveTables::key($via[1]))];
+            [$column, $ids] = $via === null
+                ? ['id', [$challenge->id]]
+                : [$via[0], ($rows[$via[1]] ?? new Collection())->pluck(ArchiveTables::key($via[1]))];
             $rows[$table] = DB::table($table)->select(array_keys(ArchiveTables::columns($table)))
                 ->whereIn($column, $ids)->orderBy(ArchiveTables::key($table))->get();
         }
@@ -144,7 +157,13 @@ final readonly class ChallengeArchive
         $keys = [];
         foreach ($references as $column => $refers) {
             if (isset($columns[$column]) && in_array($refers, [...$tables, 'users'], true)) {
-                $keys[] = ['fields' => $column, 'reference' => ['resource' => $refers === 'users' ? 'people' : $refers, 'fields' => $refers === 'users' ? 'id' : ArchiveTables::key($refers)]];
+                $keys[] = [
+                    'fields' => $column,
+                    'reference' => [
+                        'resource' => $refers === 'users' ? 'people' : $refers,
+                        'fields' => $refers === 'users' ? 'id' : ArchiveTables::key($refers),
+                    ],
+                ];
             }
         }
         $fields = [];

@@ -83,9 +83,13 @@ final class Numbers
             };
             $row[$column] = match (true) {
                 $refers !== null => $this->number($refers, (string) $value),
-                isset(ArchiveTables::IN_JSON[$path]) => self::encode($this->within(json_decode((string) $value, false, 64, JSON_THROW_ON_ERROR), ArchiveTables::IN_JSON[$path])),
+                isset(ArchiveTables::IN_JSON[$path]) => self::encode(
+                    $this->within(json_decode((string) $value, false, 64, JSON_THROW_ON_ERROR), ArchiveTables::IN_JSON[$path]),
+                ),
                 isset(ArchiveTables::LISTS[$path]) => self::encode(array_map(
-                    fn(mixed $id): mixed => is_string($id) ? (string) $this->number(ArchiveTables::LISTS[$path], $id) : $this->number(ArchiveTables::LISTS[$path], (string) $id),
+                    fn(mixed $id): mixed => is_string($id)
+                        ? (string) $this->number(ArchiveTables::LISTS[$path], $id)
+                        : $this->number(ArchiveTables::LISTS[$path], (string) $id),
                     (array) json_decode((string) $value, false, 64, JSON_THROW_ON_ERROR),
                 )),
                 default => $value,
@@ -105,7 +109,9 @@ final class Numbers
             return $value;
         }
         foreach (get_object_vars($value) as $key => $each) {
-            $value->{$key} = isset($keys[$key]) && is_scalar($each) ? $this->number($keys[$key], (string) $each) : $this->within($each, $keys);
+            $value->{$key} = isset($keys[$key]) && is_scalar($each)
+                ? $this->number($keys[$key], (string) $each)
+                : $this->within($each, $keys);
         }
 
         return $value;

@@ -22,7 +22,10 @@ final class UnreadableArchiveException extends RuntimeException
     /** A cell that could not have been typed. */
     public static function cell(string $table, string $row, string $column, string $cell): self
     {
-        return new self('cell_does_not_fit', ['table' => $table, 'row' => $row, 'column' => $column, 'cell' => mb_strimwidth($cell, 0, self::SHOWN, '…')]);
+        return new self(
+            'cell_does_not_fit',
+            ['table' => $table, 'row' => $row, 'column' => $column, 'cell' => mb_strimwidth($cell, 0, self::SHOWN, '…')],
+        );
     }
 
     /** A row that the database refuses. */

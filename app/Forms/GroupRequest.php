@@ -38,7 +38,10 @@ final class GroupRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:' . Limits::GROUP_NAME_CHARACTERS, $this->isFree('name', ClassSheet::groupKey(...))],
-            'mark' => [Rule::requiredIf($this->routeIs('groups.update')), Rule::in(Mark::all()), $this->isFree('mark', static fn(string $mark): string => $mark)],
+            'mark' => [
+                Rule::requiredIf($this->routeIs('groups.update')), Rule::in(Mark::all()),
+                $this->isFree('mark', static fn(string $mark): string => $mark),
+            ],
         ];
     }
 
@@ -66,7 +69,12 @@ final class GroupRequest extends FormRequest
             }
             // A group and its further cars have one mark.
             $others = Group::query()->where('challenge_id', $group->challenge_id)->whereKeyNot($group->id)
-                ->when($column === 'mark', static fn($groups) => $groups->whereKeyNot($group->team())->where(static fn($each) => $each->whereNull('of_group_id')->orWhere('of_group_id', '<>', $group->team())))
+                ->when(
+                    $column === 'mark',
+                    static fn($groups) => $groups->whereKeyNot($group->team())->where(
+                        static fn($each) => $each->whereNull('of_group_id')->orWhere('of_group_id', '<>', $group->team()),
+                    ),
+                )
                 ->pluck($column)->all();
             foreach ($others as $other) {
                 if (is_string($other) && $key($other) === $key($value)) {

@@ -83,7 +83,10 @@ final readonly class CarWords
                 $with('driven', $say(CarAttribute::DrivenEnd)),
             ],
             'ramp' => [$with('ramp', $say(CarAttribute::RampHeight))],
-            'wheels' => [$say(CarAttribute::WheelKind), $say(CarAttribute::WheelDiameter), $say(CarAttribute::WheelMount), $car->kind(CarAttribute::Tyre) === Tyre::None->value ? null : $say(CarAttribute::Tyre)],
+            'wheels' => [
+                $say(CarAttribute::WheelKind), $say(CarAttribute::WheelDiameter), $say(CarAttribute::WheelMount),
+                $car->kind(CarAttribute::Tyre) === Tyre::None->value ? null : $say(CarAttribute::Tyre),
+            ],
             'car' => [$say(CarAttribute::Mass), $say(CarAttribute::Chassis), $with('on', $say(CarAttribute::Surface))],
         ];
         $source = $car->source() ?? EnergySource::Balloon;

@@ -54,7 +54,9 @@ final readonly class FactorWords
     {
         return match (true) {
             is_float($value) => $units->show($value, $factor->scale() ?? Scale::Count),
-            $factor === CarAttribute::EnergySource => Text::of('findings.factor.source.' . str_replace(' ', '_', mb_strtolower(trim($value)))),
+            $factor === CarAttribute::EnergySource => Text::of(
+                'findings.factor.source.' . str_replace(' ', '_', mb_strtolower(trim($value))),
+            ),
             $factor === CarAttribute::NozzleOutlets => Text::plural('findings.factor.outlets', (int) $value),
             default => CarWords::kind($factor, $value),
         };

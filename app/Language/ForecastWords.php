@@ -31,7 +31,10 @@ final readonly class ForecastWords
     /** As in "210 – 540", for a column whose head has the unit. */
     public function figures(Forecast $forecast): string
     {
-        return $this->units->figure($forecast->band95->low, Scale::Distance) . ' – ' . $this->units->figure($forecast->band95->high, Scale::Distance);
+        return $this->units->figure($forecast->band95->low, Scale::Distance) . ' – ' . $this->units->figure(
+            $forecast->band95->high,
+            Scale::Distance,
+        );
     }
 
     /** As in "3.4 m, most likely 2.1 m to 5.4 m; in 6 of 100 tries it does not start". */
@@ -59,8 +62,15 @@ final readonly class ForecastWords
 
         $beyond = $lane->forecast->beyond($lane->laneM);
 
-        return Text::of('what_if.forecast.usual_car', ['band' => $this->band($lane->forecast), 'lane' => $this->units->show($lane->laneM, Scale::Lane)])
-            . ' ' . ($beyond < self::WORTH_SAYING ? '' : Text::of('what_if.forecast.passes_the_end', ['share' => max(1, (int) round(100 * $beyond))]) . ' ')
+        return Text::of(
+            'what_if.forecast.usual_car',
+            ['band' => $this->band($lane->forecast), 'lane' => $this->units->show($lane->laneM, Scale::Lane)],
+        )
+            . ' ' . (
+                $beyond < self::WORTH_SAYING
+                    ? ''
+                    : Text::of('what_if.forecast.passes_the_end', ['share' => max(1, (int) round(100 * $beyond))]) . ' '
+            )
             . Text::of($lane->isShort() ? 'what_if.forecast.lane_is_short' : 'what_if.forecast.lane_is_long_enough');
     }
 

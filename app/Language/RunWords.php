@@ -22,7 +22,9 @@ final readonly class RunWords
         $parts = [$run->car->group->name, self::number($run)];
         if ($run->distance !== null) {
             $distance = $units->show($run->distance->quantity->si(), Scale::Distance);
-            $parts[] = $run->past_end ? Text::of($run->hit_wall ? 'run.run_words.the_far_wall_at' : 'run.run_words.past_the_end_at', ['distance' => $distance]) : $distance;
+            $parts[] = $run->past_end
+                ? Text::of($run->hit_wall ? 'run.run_words.the_far_wall_at' : 'run.run_words.past_the_end_at', ['distance' => $distance])
+                : $distance;
         }
         if ($run->time !== null) {
             $parts[] = $units->show($run->time->quantity->si(), Scale::Stopwatch);
@@ -50,7 +52,8 @@ final readonly class RunWords
     public static function number(Run $run): string
     {
         return Text::of(match ($run->kind) {
-            RunKind::Try => 'run.run_words.try', RunKind::Practice => 'run.run_words.practice', RunKind::Heat => 'run.run_words.heat', RunKind::Timed => 'run.run_words.timed',
+            RunKind::Try => 'run.run_words.try', RunKind::Practice => 'run.run_words.practice', RunKind::Heat => 'run.run_words.heat',
+            RunKind::Timed => 'run.run_words.timed',
         }, ['try' => $run->try]);
     }
 

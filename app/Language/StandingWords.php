@@ -97,9 +97,17 @@ final readonly class StandingWords
                         ),
                         'leads' => Text::of(count($first) > 1 ? 'run.standing_words.tie'
                                                    : 'run.standing_words.leads'),
-                        'score' => ReachWords::said($first[0]->reach, $award, $this->record->challenge->scoring, $this->record->challenge->units),
+                        'score' => ReachWords::said(
+                            $first[0]->reach,
+                            $award,
+                            $this->record->challenge->scoring,
+                            $this->record->challenge->units,
+                        ),
                         'close' => $close === [] ? ''
-                                                   : ' ' . Text::of('run.standing_words.too_close_to_call_against', ['close' => Lists::and($this->names($close))]),
+                                                   : ' ' . Text::of(
+                                                       'run.standing_words.too_close_to_call_against',
+                                                       ['close' => Lists::and($this->names($close))],
+                                                   ),
                     ],
                 ),
             );
@@ -123,7 +131,12 @@ final readonly class StandingWords
     private function lead(Standing $leader): Sentence
     {
         $goal = $this->record->challenge->goal;
-        $score = ReachWords::said($leader->reach, $this->record->challenge->mainAward(), $this->record->challenge->scoring, $this->record->challenge->units);
+        $score = ReachWords::said(
+            $leader->reach,
+            $this->record->challenge->mainAward(),
+            $this->record->challenge->scoring,
+            $this->record->challenge->units,
+        );
         $tied = array_values(array_filter($this->record->lines(), static fn(ClassLine $line): bool => $line->standing->rank === 1));
         if (count($tied) > 1) {
             return new Sentence(

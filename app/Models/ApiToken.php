@@ -33,7 +33,8 @@ final class ApiToken extends Model
     protected $hidden = ['token_hash'];
 
     protected $casts = [
-        'scopes' => 'array', 'created_at' => 'immutable_datetime', 'used_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime',
+        'scopes' => 'array', 'created_at' => 'immutable_datetime', 'used_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime',
+        'revoked_at' => 'immutable_datetime',
     ];
 
     /** @return array{string, string} a token that nobody can find out again, and its hash */

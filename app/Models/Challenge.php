@@ -93,9 +93,13 @@ final class Challenge extends Model
     use HoldsImmutableValues;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'age', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring', 'tries', 'lane_length', 'timed_length', 'surface', 'units',
-        'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c', 'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest',
-        'push_is_foul', 'void_is_retried', 'no_start_is_zero', 'practice_runs', 'timed_rounds', 'own_awards', 'groups_are_locked', 'closed_stations', 'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read'];
+    protected $fillable = [
+        'name', 'age', 'question', 'asks', 'asks_outcome', 'asks_from', 'asks_to', 'asks_changed_at', 'answer_told_at', 'goal', 'scoring',
+        'tries', 'lane_length', 'timed_length', 'surface', 'units', 'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c',
+        'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest', 'push_is_foul',
+        'void_is_retried', 'no_start_is_zero', 'practice_runs', 'timed_rounds', 'own_awards', 'groups_are_locked', 'closed_stations',
+        'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read',
+    ];
 
     protected $casts = [
         'asks' => CarAttribute::class,
@@ -171,7 +175,8 @@ final class Challenge extends Model
     }
 
     protected $attributes = [
-        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0, 'timed_rounds' => 0, 'own_awards' => '[]', 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
+        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0,
+        'timed_rounds' => 0, 'own_awards' => '[]', 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
         'groups_are_locked' => false, 'closed_stations' => '[]', 'closing_is_open' => false,
     ];
 

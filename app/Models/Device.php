@@ -66,7 +66,9 @@ final class Device extends Model implements AuthenticatableContract, Authorizabl
     /** The device that had this token until it was cut off; null where none had. */
     public static function formerly(?string $token): ?self
     {
-        return $token === null || $token === '' ? null : self::query()->where('token_hash', self::hash($token))->whereNotNull('revoked_at')->first();
+        return $token === null || $token === ''
+            ? null
+            : self::query()->where('token_hash', self::hash($token))->whereNotNull('revoked_at')->first();
     }
 
     public static function hash(string $token): string

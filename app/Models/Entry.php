@@ -40,10 +40,13 @@ final class Entry extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['id', 'group_id', 'car_id', 'run_id', 'user_id', 'device_id', 'kind', 'payload', 'made_at', 'hidden_at', 'looked_at'];
+    protected $fillable = [
+        'id', 'group_id', 'car_id', 'run_id', 'user_id', 'device_id', 'kind', 'payload', 'made_at', 'hidden_at', 'looked_at',
+    ];
 
     protected $casts = [
-        'kind' => EntryKind::class, 'payload' => 'array', 'made_at' => 'immutable_datetime', 'hidden_at' => 'immutable_datetime', 'looked_at' => 'immutable_datetime',
+        'kind' => EntryKind::class, 'payload' => 'array', 'made_at' => 'immutable_datetime', 'hidden_at' => 'immutable_datetime',
+        'looked_at' => 'immutable_datetime',
     ];
 
     /** @return BelongsTo<Group, $this> */

@@ -36,10 +36,13 @@ final class Group extends Model
 {
     use SoftDeletes;
 
-    protected $fillable = ['name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep', 'of_group_id', 'is_nominated'];
+    protected $fillable = [
+        'name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep', 'of_group_id', 'is_nominated',
+    ];
 
     protected $casts = [
-        'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'of_group_id' => 'integer', 'is_nominated' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
+        'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'of_group_id' => 'integer',
+        'is_nominated' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
     ];
 
     protected $attributes = ['is_repairing' => false, 'is_withdrawn' => false, 'is_nominated' => true];

@@ -38,7 +38,10 @@ final class HomeItem extends Model
 
     protected $hidden = ['jpeg'];
 
-    protected $casts = ['payload' => 'array', 'made_at' => 'immutable_datetime', 'accepted_at' => 'immutable_datetime', 'refused_at' => 'immutable_datetime'];
+    protected $casts = [
+        'payload' => 'array', 'made_at' => 'immutable_datetime', 'accepted_at' => 'immutable_datetime',
+        'refused_at' => 'immutable_datetime',
+    ];
 
     /** @return BelongsTo<HomeLink, $this> */
     public function link(): BelongsTo

@@ -39,7 +39,8 @@ final class Invitation extends Model
     protected $hidden = ['token_hash'];
 
     protected $casts = [
-        'role' => MemberRole::class, 'created_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime',
+        'role' => MemberRole::class, 'created_at' => 'immutable_datetime', 'expires_at' => 'immutable_datetime',
+        'revoked_at' => 'immutable_datetime',
     ];
 
     /** @return array{string, string} a token that nobody can find out again, and its hash */

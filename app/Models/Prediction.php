@@ -34,7 +34,9 @@ final class Prediction extends Model
 
     protected $fillable = ['try', 'distance', 'made_at', 'reason', 'direction'];
 
-    protected $casts = ['try' => 'integer', 'distance' => AsEntry::class . ':length', 'made_at' => 'immutable_datetime', 'direction' => Direction::class];
+    protected $casts = [
+        'try' => 'integer', 'distance' => AsEntry::class . ':length', 'made_at' => 'immutable_datetime', 'direction' => Direction::class,
+    ];
 
     /** @return BelongsTo<Car, $this> */
     public function car(): BelongsTo

@@ -36,7 +36,9 @@ final class RaceEvent extends Model
 
     protected $dateFormat = 'Y-m-d H:i:s.vP';
 
-    protected $fillable = ['event_id', 'race_id', 'challenge_id', 'user_id', 'device_id', 'kind', 'heat', 'entrant', 'against', 'undoes', 'why', 'made_at'];
+    protected $fillable = [
+        'event_id', 'race_id', 'challenge_id', 'user_id', 'device_id', 'kind', 'heat', 'entrant', 'against', 'undoes', 'why', 'made_at',
+    ];
 
     protected $casts = ['kind' => EventKind::class, 'entrant' => 'integer', 'against' => 'integer', 'made_at' => 'immutable_datetime'];
 

@@ -63,9 +63,12 @@ final class Run extends Model
     use SoftDeletes;
 
     /** The columns of what was recorded of a run. */
-    private const RECORDED = ['car_id', 'try', 'distance_m', 'distance_entered', 'time_s', 'time_entered', 'total_time_s', 'total_time_entered', 'limp_m', 'limp_entered',
-        'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note', 'past_end', 'filled_by',
-        'kind', 'hit_wall', 'surface', 'ramp_m', 'ramp_entered'];
+    private const RECORDED = [
+        'car_id', 'try', 'distance_m', 'distance_entered', 'time_s', 'time_entered', 'total_time_s', 'total_time_entered', 'limp_m',
+        'limp_entered', 'drift_m', 'drift_entered', 'drift_side', 'load_kg', 'load_entered', 'inflation_kind', 'inflation_size_m',
+        'inflation_size_entered', 'inflation_strokes', 'lane', 'void_reason', 'note', 'past_end', 'filled_by', 'kind', 'hit_wall',
+        'surface', 'ramp_m', 'ramp_entered',
+    ];
 
     public const CREATED_AT = 'logged_at';
 
@@ -220,7 +223,8 @@ final class Run extends Model
     public static function ofColumns(array $columns): CoreRun
     {
         [
-            'id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side, 'load_kg' => $load, 'limp_m' => $limp, 'total_time_s' => $total, 'void_reason' => $void,
+            'id' => $id, 'try' => $try, 'distance_m' => $distance, 'time_s' => $time, 'drift_m' => $drift, 'drift_side' => $side,
+            'load_kg' => $load, 'limp_m' => $limp, 'total_time_s' => $total, 'void_reason' => $void,
         ] = $columns;
 
         return new CoreRun(

@@ -34,7 +34,11 @@ final class ChallengePolicy
 
     public function update(User|Device $actor, Challenge $challenge): Response
     {
-        return self::ofUser($actor, $challenge, static fn(User $user): bool => $challenge->isOwnedBy($user) || $challenge->roleOf($user)?->changes() === true);
+        return self::ofUser(
+            $actor,
+            $challenge,
+            static fn(User $user): bool => $challenge->isOwnedBy($user) || $challenge->roleOf($user)?->changes() === true,
+        );
     }
 
     public function delete(User|Device $actor, Challenge $challenge): Response
@@ -71,7 +75,9 @@ final class ChallengePolicy
     /** Say who repairs, who is skipped, who withdrew. */
     public function keepOrder(User|Device $actor, Challenge $challenge): Response
     {
-        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log) ? Response::allow() : $this->update($actor, $challenge);
+        return $actor instanceof Device && $actor->isFor($challenge, DeviceRole::Log)
+            ? Response::allow()
+            : $this->update($actor, $challenge);
     }
 
     /**
@@ -84,7 +90,9 @@ final class ChallengePolicy
         return match (true) {
             !$actor instanceof User, !$challenge->isOwnedBy($actor) && $challenge->roleOf($actor) === null => Response::denyAsNotFound(),
             $may($actor) => Response::allow(),
-            default => Response::deny(Text::of($challenge->roleOf($actor)?->changes() === true ? 'errors.page.is_the_owners' : 'errors.page.you_look_on')),
+            default => Response::deny(
+                Text::of($challenge->roleOf($actor)?->changes() === true ? 'errors.page.is_the_owners' : 'errors.page.you_look_on'),
+            ),
         };
     }
 }

@@ -52,7 +52,10 @@ final class AppServiceProvider extends ServiceProvider
         // Of several servers, each has to know a session that another began.
         Session::extend(
             'shared',
-            static fn(Application $app): CacheBasedSessionHandler => new CacheBasedSessionHandler($app->make('cache')->store(), (int) config('session.lifetime')),
+            static fn(Application $app): CacheBasedSessionHandler => new CacheBasedSessionHandler(
+                $app->make('cache')->store(),
+                (int) config('session.lifetime'),
+            ),
         );
         // A page that would read its data row by row, or a mistyped attribute, fails while it is being written.
         Model::shouldBeStrict(!$this->app->isProduction());
@@ -60,7 +63,10 @@ final class AppServiceProvider extends ServiceProvider
 
         Route::patterns(
             [
-                'challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}', 'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}', 'device' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}', 'joinCode' => '[0-9]{1,18}', 'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}',
+                'challenge' => '[0-9]{1,18}', 'group' => '[0-9]{1,18}', 'units' => 'metric|imperial', 'ownPart' => '[0-9]{1,18}',
+                'materialLine' => '[0-9]{1,18}', 'rule' => '[a-z_-]{1,40}',
+                'device' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}', 'joinCode' => '[0-9]{1,18}',
+                'run' => '[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}',
             ],
         );
         Auth::viaRequest('device', static function (Request $request): ?Device {
@@ -80,7 +86,12 @@ final class AppServiceProvider extends ServiceProvider
             ? hash('sha256', (string) $request->bearerToken()) : (string) $request->ip()));
         RateLimiter::for('readings', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         // What takes a worker for a while, by who asks: a class's tablets share the workers.
-        RateLimiter::for('costly', static fn(Request $request): Limit => Limit::perMinute(40)->by('costly ' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for(
+            'costly',
+            static fn(Request $request): Limit => Limit::perMinute(40)->by(
+                'costly ' . ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
         // By who opened the page: a whole school may stand behind one address.
         RateLimiter::for('what-if', static fn(Request $request): Limit => Limit::perMinute(1800)->by($request->string('by')->toString()));
         RateLimiter::for('accounts', static fn(Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));

@@ -23,17 +23,27 @@ final readonly class ChecksOnRecord
         // Only a class in which something was checked has anything to say.
         $others = DB::table('challenges')->leftJoin('revisions', 'revisions.challenge_id', 'challenges.id')
             ->leftJoin('check_lessons', 'check_lessons.challenge_id', 'challenges.id')
-            ->where('challenges.user_id', $challenge->user_id)->where('challenges.id', '<>', $challenge->id)->whereNull('challenges.deleted_at')
+            ->where(
+                'challenges.user_id',
+                $challenge->user_id,
+            )->where('challenges.id', '<>', $challenge->id)->whereNull('challenges.deleted_at')
             ->whereExists(static fn($checks) => $checks->from('check_readings')->join('cars', 'cars.id', 'check_readings.car_id')
-                ->join('groups', 'groups.id', 'cars.group_id')->whereColumn('groups.challenge_id', 'challenges.id')->whereNull('groups.deleted_at'))
+                ->join(
+                    'groups',
+                    'groups.id',
+                    'cars.group_id',
+                )->whereColumn('groups.challenge_id', 'challenges.id')->whereNull('groups.deleted_at'))
             ->orderBy('challenges.id')
             ->get(['challenges.id', 'revisions.number', 'check_lessons.revision', 'check_lessons.build', 'check_lessons.rows']);
         $learn = app(TeachesByChecks::class);
 
-        return new self(array_values($others->map(static fn(\stdClass $each): CheckedCars => $each->revision !== null && $each->revision === $each->number
-            && $each->build === (string) config('skivo.build')
-                ? CheckedCars::ofRows(json_decode((string) $each->rows, true, 8, JSON_THROW_ON_ERROR))
-                : $learn(Challenge::query()->whereKey((int) $each->id)->firstOrFail()))->all()));
+        $build = (string) config('skivo.build');
+        $isFresh = static fn(\stdClass $each): bool => $each->revision !== null
+            && $each->revision === $each->number && $each->build === $build;
+
+        return new self(array_values($others->map(static fn(\stdClass $each): CheckedCars => $isFresh($each)
+            ? CheckedCars::ofRows(json_decode((string) $each->rows, true, 8, JSON_THROW_ON_ERROR))
+            : $learn(Challenge::query()->whereKey((int) $each->id)->firstOrFail()))->all()));
     }
 
     public function shifts(): CheckShifts

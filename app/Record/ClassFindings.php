@@ -105,7 +105,9 @@ final readonly class ClassFindings
     {
         $held = Cache::get($key);
 
-        return is_array($held) && $held[0] === $record->revision && $held[1] === $lessons->key() && $held[2] instanceof self ? $held[2] : null;
+        return is_array($held) && $held[0] === $record->revision && $held[1] === $lessons->key() && $held[2] instanceof self
+            ? $held[2]
+            : null;
     }
 
     /**
@@ -119,7 +121,9 @@ final readonly class ClassFindings
         $readings = self::readings($record);
         $odd = self::outliers($record);
         $cars = $versions = [];
-        $nominees = $record->groups->filter(static fn(Group $group): bool => $group->is_nominated)->keyBy(static fn(Group $group): int => $group->team());
+        $nominees = $record->groups->filter(
+            static fn(Group $group): bool => $group->is_nominated,
+        )->keyBy(static fn(Group $group): int => $group->team());
         // Whatever cars one group built are one witness: told apart as versions of one car are, the one that counts for awards last.
         foreach ($record->groups->sortBy(static fn(Group $group): bool => $group->is_nominated) as $group) {
             $team = $nominees->get($group->team())->id ?? $group->team();
@@ -214,7 +218,9 @@ final readonly class ClassFindings
     /** @return array<int, array<string, non-empty-list<list<float>>>> by the id of the car and the value of the test */
     private static function readings(ClassRecord $record): array
     {
-        $cars = $record->groups->flatMap(static fn(Group $group) => $group->cars)->filter(static fn(Car $car): bool => (bool) $car->bench_readings_exists);
+        $cars = $record->groups->flatMap(static fn(Group $group) => $group->cars)->filter(
+            static fn(Car $car): bool => (bool) $car->bench_readings_exists,
+        );
         $byCar = BenchReading::query()->whereIn('car_id', $cars->pluck('id'))->orderBy('id')->get()->groupBy('car_id');
 
         return $byCar->map(static function (Collection $readings): array {

@@ -144,7 +144,11 @@ final readonly class ClassPlan
         $counts = $this->challenge->materialCounts->where('key', $line->key)->sortBy('counted_on')->values();
 
         return new Collecting(
-            array_values($counts->map(static fn(MaterialCount $count): array => [intdiv($count->counted_on->getTimestamp(), 86400), $count->count])->all()),
+            array_values(
+                $counts->map(
+                    static fn(MaterialCount $count): array => [intdiv($count->counted_on->getTimestamp(), 86400), $count->count],
+                )->all(),
+            ),
             $line->total($materials->class),
         );
     }
@@ -228,7 +232,10 @@ final readonly class ClassPlan
     /** Whether some car of the class is driven by a wound band. */
     private function areWound(): bool
     {
-        return once(fn(): bool => $this->challenge->exists && RecordedCar::query()->whereHas('group', fn($groups) => $groups->where('challenge_id', $this->challenge->id))
+        return once(fn(): bool => $this->challenge->exists && RecordedCar::query()->whereHas(
+            'group',
+            fn($groups) => $groups->where('challenge_id', $this->challenge->id),
+        )
             ->where('choices->' . CarAttribute::EnergySource->value, EnergySource::ElasticBand->value)->exists());
     }
 

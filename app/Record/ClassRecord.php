@@ -39,7 +39,8 @@ use Skivo\Core\Statistics\Sample;
 final readonly class ClassRecord
 {
     private const COLUMNS = [
-        'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason', 'past_end', 'lane',
+        'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason',
+        'past_end', 'lane',
         'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'kind', 'surface', 'ramp_m',
     ];
 
@@ -64,7 +65,12 @@ final readonly class ClassRecord
         $cars = $this->groups->flatMap(static fn(Group $group) => $group->cars);
         // No page needs all of these as models, and most only count them.
         $this->runs = array_values(
-            DB::table('runs')->whereIn('car_id', $cars->pluck('id'))->whereNull('deleted_at')->orderBy('logged_at')->orderBy('id')->get(self::COLUMNS)->all(),
+            DB::table('runs')->whereIn('car_id', $cars->pluck('id'))
+                ->whereNull('deleted_at')
+                ->orderBy('logged_at')
+                ->orderBy('id')
+                ->get(self::COLUMNS)
+                ->all(),
         );
         $byCar = [];
         foreach ($this->runs as $run) {
@@ -132,11 +138,21 @@ final readonly class ClassRecord
     /** @return list<Standing> of cars that count for no award: what they did, without a place */
     private function besides(Award $award): array
     {
-        return array_values($this->groups->reject(static fn(Group $group): bool => $group->is_nominated)->map(function (Group $group) use ($award): Standing {
+        return array_values($this->groups->reject(
+            static fn(Group $group): bool => $group->is_nominated,
+        )->map(function (Group $group) use ($award): Standing {
             $tries = $this->tries($this->standingCar($group, $award));
             $sample = $award->measure($tries);
 
-            return new Standing(new Entrant((string) $group->id, $tries), null, false, $sample === null ? null : $this->challenge->scoring->score($sample, $award->goal), Reach::of($award, $tries, $this->challenge->scoring), $sample, null);
+            return new Standing(
+                new Entrant((string) $group->id, $tries),
+                null,
+                false,
+                $sample === null ? null : $this->challenge->scoring->score($sample, $award->goal),
+                Reach::of($award, $tries, $this->challenge->scoring),
+                $sample,
+                null,
+            );
         })->all());
     }
 
@@ -238,10 +254,16 @@ final readonly class ClassRecord
         $fills = once(function (): array {
             $fills = [];
             // A try says it before practice does, and the last of them.
-            $ordered = [...array_filter($this->runs, static fn(\stdClass $run): bool => $run->kind !== 'try'), ...array_filter($this->runs, static fn(\stdClass $run): bool => $run->kind === 'try')];
+            $ordered = [
+                ...array_filter($this->runs, static fn(\stdClass $run): bool => $run->kind !== 'try'),
+                ...array_filter($this->runs, static fn(\stdClass $run): bool => $run->kind === 'try'),
+            ];
             foreach ($ordered as $run) {
                 if ($run->inflation_kind !== null) {
-                    $fills[$run->car_id] = ['kind' => (string) $run->inflation_kind, 'size' => (string) $run->inflation_size_entered, 'strokes' => (string) $run->inflation_strokes];
+                    $fills[$run->car_id] = [
+                        'kind' => (string) $run->inflation_kind, 'size' => (string) $run->inflation_size_entered,
+                        'strokes' => (string) $run->inflation_strokes,
+                    ];
                 }
             }
 
@@ -270,7 +292,9 @@ final readonly class ClassRecord
     /** Whether its cars, older versions too, have more than one source of energy. */
     public function hasSeveralSources(): bool
     {
-        return count(array_unique($this->groups->flatMap(static fn(Group $group) => $group->cars->reject(static fn(Car $car): bool => $car->choices->isEmpty())
+        return count(array_unique($this->groups->flatMap(static fn(Group $group) => $group->cars->reject(
+            static fn(Car $car): bool => $car->choices->isEmpty(),
+        )
             ->map(static fn(Car $car): string => ($car->choices->source() ?? EnergySource::Balloon)->value))->all())) > 1;
     }
 
@@ -321,7 +345,11 @@ final readonly class ClassRecord
             $standing[$group->id] = $this->tries($this->standingCar($group, $award));
         }
 
-        return TimedLength::of($standing, $this->challenge->units === UnitSystem::Metric ? 0.5 : 0.3048, $this->challenge->lane_length->quantity->si());
+        return TimedLength::of(
+            $standing,
+            $this->challenge->units === UnitSystem::Metric ? 0.5 : 0.3048,
+            $this->challenge->lane_length->quantity->si(),
+        );
     }
 
     public function hasTimes(): bool

@@ -37,7 +37,10 @@ final readonly class DesignForecast
     /** The same by its parts alone, as hands usually build: for what is asked before anybody looks at what the class found. */
     public static function ofParts(Challenge $challenge, Car $car): ?Forecast
     {
-        if (!($car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind)) || !($car->has(CarAttribute::BalloonSize) || $car->has(CarAttribute::PumpStrokes))) {
+        if (
+            !($car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind))
+            || !($car->has(CarAttribute::BalloonSize) || $car->has(CarAttribute::PumpStrokes))
+        ) {
             return null;
         }
         $prior = new Workmanship([], StrengthPrior::of($car->source() ?? EnergySource::Balloon));
@@ -48,7 +51,13 @@ final readonly class DesignForecast
     private static function by(Challenge $challenge, Car $car, State $state): ?Forecast
     {
         try {
-            $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+            $model = CarModel::of(
+                $car,
+                $challenge->catalogue(),
+                $challenge->surface,
+                $challenge->air_temperature_c,
+                $challenge->pumpCurve(),
+            );
         } catch (BeyondModelException) {
             return null;
         }

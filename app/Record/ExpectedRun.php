@@ -30,7 +30,9 @@ final readonly class ExpectedRun
         [$own, $others] = $known->partition(static fn(\stdClass $run): bool => (int) $run->group_id === $group->id)->all();
         // By the newest version that ran: a change seldom makes a car ten times better.
         $own = $own->where('version', $own->max('version'));
-        $distances = static fn($runs): array => array_values($runs->map(static fn(\stdClass $run): float => (float) $run->distance_m)->all());
+        $distances = static fn($runs): array => array_values(
+            $runs->map(static fn(\stdClass $run): float => (float) $run->distance_m)->all(),
+        );
         $car = $own->isEmpty() && $others->count() < self::FEW ? $group->newestCar()?->choices : null;
 
         return ExpectedDistance::of(

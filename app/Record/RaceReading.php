@@ -31,7 +31,11 @@ final readonly class RaceReading
     public function __construct(public Race $race)
     {
         $this->state = $race->state();
-        $this->groups = Group::query()->withTrashed()->whereKey($race->entrants)->get()->keyBy(static fn(Group $group): string => (string) $group->id)->all();
+        $this->groups = Group::query()->withTrashed()
+            ->whereKey($race->entrants)
+            ->get()
+            ->keyBy(static fn(Group $group): string => (string) $group->id)
+            ->all();
         $numbers = [];
         foreach ($this->state->heats as $heat) {
             if (!$this->isBye($heat)) {
@@ -186,7 +190,9 @@ final readonly class RaceReading
     /** @return list<string> names of those that nobody meets in the first round of a knockout */
     public function byes(): array
     {
-        return array_values(array_map(fn(Heat $heat): string => $this->name($heat->a), array_filter($this->state->heats, $this->isBye(...))));
+        return array_values(
+            array_map(fn(Heat $heat): string => $this->name($heat->a), array_filter($this->state->heats, $this->isBye(...))),
+        );
     }
 
     /** @return list<string> who shares the first place */

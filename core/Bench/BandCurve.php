@@ -53,7 +53,9 @@ final readonly class BandCurve
         $points = [];
         foreach ($byTurns as $same) {
             $mean = static fn(int $index): float => array_sum(array_column($same, $index)) / count($same);
-            $points[] = [$same[0][0], $design->drive->woundM($same[0][0]), $mean(1) * Constants::GRAVITY_M_S2, $mean(2) * Constants::GRAVITY_M_S2];
+            $points[] = [
+                $same[0][0], $design->drive->woundM($same[0][0]), $mean(1) * Constants::GRAVITY_M_S2, $mean(2) * Constants::GRAVITY_M_S2,
+            ];
         }
         usort($points, static fn(array $one, array $other): int => $one[0] <=> $other[0]);
         $up = $back = 0.0;

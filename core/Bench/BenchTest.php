@@ -90,7 +90,8 @@ enum BenchTest: string
                 new BenchField('roll_out', Scale::Distance, 0.02, 40.0, 0.01, [0.2, 8.0]),
             ],
             self::Tilt => [
-                new BenchField('rise', Scale::Body, 0.001, 2.0, 0.002, [0.004, 0.3]), new BenchField('run', Scale::Distance, 0.05, 10.0, 0.005, [0.15, 2.0]),
+                new BenchField('rise', Scale::Body, 0.001, 2.0, 0.002, [0.004, 0.3]),
+                new BenchField('run', Scale::Distance, 0.05, 10.0, 0.005, [0.15, 2.0]),
             ],
             self::Pull => [new BenchField('pull', Scale::Weight, 0.0001, 5.0, 0.0005, [0.0004, 0.04])],
             self::CoastDown => [
@@ -108,13 +109,16 @@ enum BenchTest: string
             self::StaticThrust => [new BenchField('scale_reading', Scale::Weight, 0.0001, 5.0, 0.0005, [0.001, 0.05])],
             self::FirstStretch => [new BenchField('stretch', Scale::Distance, 0.05, 5.0, 0.005, [0.2, 2.0]), $stopwatch('from_release')],
             self::Pressure => [
-                new BenchField('water', Scale::Body, 0.005, 3.0, 0.002, [0.08, 0.7]), new BenchField('balloon_diameter', Scale::Body, 0.03, 0.6, 0.003, [0.08, 0.35]),
+                new BenchField('water', Scale::Body, 0.005, 3.0, 0.002, [0.08, 0.7]),
+                new BenchField('balloon_diameter', Scale::Body, 0.03, 0.6, 0.003, [0.08, 0.35]),
             ],
             self::LoadShare => [
-                new BenchField('on_driven_axle', Scale::Weight, 0.0005, 10.0, 0.0005, [0.005, 0.3]), new BenchField('on_other_axle', Scale::Weight, 0.0, 10.0, 0.0005, [0.005, 0.3]),
+                new BenchField('on_driven_axle', Scale::Weight, 0.0005, 10.0, 0.0005, [0.005, 0.3]),
+                new BenchField('on_other_axle', Scale::Weight, 0.0, 10.0, 0.0005, [0.005, 0.3]),
             ],
             self::Grip => [
-                new BenchField('gives_way', Scale::Weight, 0.0005, 10.0, 0.001, [0.004, 0.3]), new BenchField('slides', Scale::Weight, 0.0005, 10.0, 0.001, [0.004, 0.3]),
+                new BenchField('gives_way', Scale::Weight, 0.0005, 10.0, 0.001, [0.004, 0.3]),
+                new BenchField('slides', Scale::Weight, 0.0005, 10.0, 0.001, [0.004, 0.3]),
             ],
             self::BandPull => [
                 new BenchField('turns', Scale::Turns, 0.25, 500.0, 0.05),

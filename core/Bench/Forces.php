@@ -18,7 +18,10 @@ final readonly class Forces
     /** A kitchen scale that shows whole grams. */
     private const MASS_UNCERTAINTY_KG = 0.0005;
 
-    /** Estimated from parts alone, f may be off by a quarter either way (95 %); balloons of one bag differ in pressure by a fifth. From memory. */
+    /**
+     * Estimated from parts alone, f may be off by a quarter either way (95 %); balloons of one bag differ in pressure by a fifth. From
+     * memory.
+     */
     private const FRICTION_ESTIMATED = 0.25;
     private const PRESSURE = 0.2;
 
@@ -41,7 +44,8 @@ final readonly class Forces
      * @param Estimate $modelFriction from the parts alone
      * @param Estimate $modelThrust from the parts alone (N)
      * @param array<string, Estimate> $results of every test that was done, by its value
-     * @param bool $isBeyondModel whether the measured thrust asks for a pressure that no balloon has, or the pull for rubber that there is not
+     * @param bool $isBeyondModel whether the measured thrust asks for a pressure that no balloon has, or the pull for rubber that there is
+     * not
      * @param BandCurve|null $band what its band pulls, as measured; null where it was not
      */
     private function __construct(
@@ -92,7 +96,9 @@ final readonly class Forces
         if ($frictionFrom !== [] && !$isBeyond) {
             $model = $model->with(CarAttribute::RollingCoefficient, $friction->value);
         }
-        foreach ($winds ? [[Force::LoadShare, CarAttribute::DrivenLoadShare], [Force::Grip, CarAttribute::Grip]] : [] as [$force, $setting]) {
+        foreach (
+            $winds ? [[Force::LoadShare, CarAttribute::DrivenLoadShare], [Force::Grip, CarAttribute::Grip]] : [] as [$force, $setting]
+        ) {
             $car = self::circumstances($model, $friction);
             $value = self::together($measure($force, $car), $results)?->value;
             $model = $value === null || !self::isWithin($setting, $value) ? $model : $model->with($setting, $value);
@@ -148,7 +154,11 @@ final readonly class Forces
      */
     public function withRims(CarModel $parts): CarModel
     {
-        foreach ($parts->source()->winds() ? [CarAttribute::DrivenLoadShare, CarAttribute::Grip, CarAttribute::GripSliding, CarAttribute::ReturnedFraction] : [] as $setting) {
+        foreach (
+            $parts->source()->winds()
+                ? [CarAttribute::DrivenLoadShare, CarAttribute::Grip, CarAttribute::GripSliding, CarAttribute::ReturnedFraction]
+                : [] as $setting
+        ) {
             if (($this->model->origins[$setting->value] ?? null) === Origin::Measured) {
                 $parts = $parts->with($setting, $this->model->settings->get($setting));
             }

@@ -28,7 +28,8 @@ final readonly class AttributeFacts
      * @param Ruler|null $ruler how it enters the run model; null where the model does not know it
      * @param CarAttribute|null $ofBothAxles what it stands in for on the rear axle
      * @param class-string<\BackedEnum>|null $options among which a kind is chosen; null where any word may be typed
-     * @param float|string|null $unsaid what a car has where nothing was said of it, as Car::explanation() has it; null where that is unknown
+     * @param float|string|null $unsaid what a car has where nothing was said of it, as Car::explanation() has it; null where that is
+     * unknown
      */
     public function __construct(
         public ?Step $step = null,

@@ -43,9 +43,11 @@ enum BuildStep: string
     {
         return match ($this) {
             self::BuildFrame, self::CutChassis, self::FoldChassis, self::PierceChassis => Step::Chassis,
-            self::PointsOff, self::MarkAxles, self::CutBearings, self::CutAxles, self::BearingsOn, self::BearingsThrough, self::BearingsSet => Step::Axles,
+            self::PointsOff, self::MarkAxles, self::CutBearings, self::CutAxles, self::BearingsOn, self::BearingsThrough,
+            self::BearingsSet => Step::Axles,
             self::PierceWheels, self::FirstWheels, self::AxlesThrough, self::SecondWheels, self::Roll, self::RubberOnRims => Step::Wheels,
-            self::FitHook, self::KnotChain, self::HookChain, self::WindOnce, self::StretchBalloon, self::JoinBalloon, self::JointSets, self::Airtight, self::PowerOn, self::Clearance => Step::Power,
+            self::FitHook, self::KnotChain, self::HookChain, self::WindOnce, self::StretchBalloon, self::JoinBalloon, self::JointSets,
+            self::Airtight, self::PowerOn, self::Clearance => Step::Power,
             self::CutNozzle => Step::Nozzle,
             self::Decorate, self::PaintDries => Step::Mass,
         };
@@ -61,10 +63,12 @@ enum BuildStep: string
     public function minutes(): float
     {
         return match ($this) {
-            self::PointsOff, self::CutNozzle, self::Roll, self::Airtight, self::Clearance, self::StretchBalloon, self::MarkAxles, self::WindOnce => 1.0,
+            self::PointsOff, self::CutNozzle, self::Roll, self::Airtight, self::Clearance, self::StretchBalloon, self::MarkAxles,
+            self::WindOnce => 1.0,
             self::CutChassis, self::FoldChassis, self::CutBearings, self::CutAxles, self::BearingsThrough, self::FirstWheels,
             self::AxlesThrough, self::SecondWheels, self::HookChain => 2.0,
-            self::PierceChassis, self::PierceWheels, self::BearingsOn, self::JoinBalloon, self::PowerOn, self::RubberOnRims, self::FitHook, self::KnotChain => 4.0,
+            self::PierceChassis, self::PierceWheels, self::BearingsOn, self::JoinBalloon, self::PowerOn, self::RubberOnRims, self::FitHook,
+            self::KnotChain => 4.0,
             self::BuildFrame, self::Decorate => 10.0,
             self::BearingsSet, self::JointSets => Sets::HotGlue->minutes(),
             self::PaintDries => Sets::Paint->minutes(),

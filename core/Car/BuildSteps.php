@@ -133,8 +133,19 @@ final readonly class BuildSteps
             : ['bearing' => $layout->frontBearing, 'rear_bearing' => $layout->rearBearing];
         $tasks[] = new BuildTask(BuildStep::CutBearings, [], BuildTool::Scissors, BuildHand::Child, $lengths);
         if ($form->isPierced()) {
-            $tasks[] = new BuildTask(BuildStep::PierceChassis, [BuildStep::MarkAxles], BuildTool::Pin, BuildHand::Adult, ['bore' => $layout->bearingBore]);
-            $tasks[] = new BuildTask(BuildStep::BearingsThrough, [BuildStep::PierceChassis, BuildStep::CutBearings], null, BuildHand::Child);
+            $tasks[] = new BuildTask(
+                BuildStep::PierceChassis,
+                [BuildStep::MarkAxles],
+                BuildTool::Pin,
+                BuildHand::Adult,
+                ['bore' => $layout->bearingBore],
+            );
+            $tasks[] = new BuildTask(
+                BuildStep::BearingsThrough,
+                [BuildStep::PierceChassis, BuildStep::CutBearings],
+                null,
+                BuildHand::Child,
+            );
 
             return $tasks;
         }
@@ -150,7 +161,13 @@ final readonly class BuildSteps
             $glue ? BuildHand::Adult : BuildHand::Child,
         );
         if ($bearings->minutes() > 0.0) {
-            $tasks[] = new BuildTask(BuildStep::BearingsSet, [BuildStep::BearingsOn], null, BuildHand::Child, minutes: $bearings->minutes());
+            $tasks[] = new BuildTask(
+                BuildStep::BearingsSet,
+                [BuildStep::BearingsOn],
+                null,
+                BuildHand::Child,
+                minutes: $bearings->minutes(),
+            );
         }
 
         return $tasks;
@@ -220,10 +237,27 @@ final readonly class BuildSteps
     {
         return [
             new BuildTask(BuildStep::RubberOnRims, [BuildStep::Roll], null, BuildHand::Child),
-            new BuildTask(BuildStep::FitHook, [BuildStep::CutChassis, BuildStep::FoldChassis, BuildStep::BuildFrame], BuildTool::Pin, BuildHand::Adult, ['hook' => $layout->hookPlace]),
+            new BuildTask(
+                BuildStep::FitHook,
+                [BuildStep::CutChassis, BuildStep::FoldChassis, BuildStep::BuildFrame],
+                BuildTool::Pin,
+                BuildHand::Adult,
+                ['hook' => $layout->hookPlace],
+            ),
             // As long as the way from the hook to the axle: longer it hangs, shorter it is tight before it is wound.
-            new BuildTask(BuildStep::KnotChain, [], null, BuildHand::Child, ['chain' => $layout->chainLength ?? $layout->installedLength()]),
-            new BuildTask(BuildStep::HookChain, [BuildStep::FitHook, BuildStep::KnotChain, BuildStep::Roll, BuildStep::RubberOnRims], null, BuildHand::Child),
+            new BuildTask(
+                BuildStep::KnotChain,
+                [],
+                null,
+                BuildHand::Child,
+                ['chain' => $layout->chainLength ?? $layout->installedLength()],
+            ),
+            new BuildTask(
+                BuildStep::HookChain,
+                [BuildStep::FitHook, BuildStep::KnotChain, BuildStep::Roll, BuildStep::RubberOnRims],
+                null,
+                BuildHand::Child,
+            ),
             new BuildTask(BuildStep::WindOnce, [BuildStep::HookChain], null, BuildHand::AdultBeside),
         ];
     }
@@ -242,12 +276,19 @@ final readonly class BuildSteps
         $after = $decoration === Decoration::Last
             ? [BuildStep::Clearance, BuildStep::WindOnce, BuildStep::Roll]
             : [BuildStep::BearingsOn, BuildStep::BearingsThrough, BuildStep::BearingsSet, BuildStep::BuildFrame];
-        $tasks[] = new BuildTask(BuildStep::Decorate, $after, $colour === Sets::Paint ? BuildTool::Paint : BuildTool::Pens, BuildHand::Child);
+        $tasks[] = new BuildTask(
+            BuildStep::Decorate,
+            $after,
+            $colour === Sets::Paint ? BuildTool::Paint : BuildTool::Pens,
+            BuildHand::Child,
+        );
         if ($colour->minutes() > 0.0) {
             $tasks[] = new BuildTask(BuildStep::PaintDries, [BuildStep::Decorate], null, BuildHand::Child, minutes: $colour->minutes());
         }
 
-        return $decoration === Decoration::Last ? $tasks : array_map(static fn(BuildTask $task): BuildTask => in_array($task->step, [BuildStep::PowerOn, BuildStep::HookChain], true)
+        return $decoration === Decoration::Last
+            ? $tasks
+            : array_map(static fn(BuildTask $task): BuildTask => in_array($task->step, [BuildStep::PowerOn, BuildStep::HookChain], true)
             ? $task->following([...$task->after, BuildStep::Decorate, BuildStep::PaintDries])
             : $task, $tasks);
     }
@@ -289,8 +330,16 @@ final readonly class BuildSteps
         $hands = 0.0;
         while (count($order) < count($tasks)) {
             $ready = array_filter($tasks, static fn(BuildTask $task, string $key): bool => !isset($done[$key])
-                && array_filter($task->after, static fn(BuildStep $step): bool => !isset($done[$step->value])) === [], ARRAY_FILTER_USE_BOTH);
-            $begins = array_map(static fn(BuildTask $task): float => max([0.0, ...array_map(static fn(BuildStep $step): float => $done[$step->value], $task->after)]), $ready);
+                && array_filter(
+                    $task->after,
+                    static fn(BuildStep $step): bool => !isset($done[$step->value]),
+                ) === [], ARRAY_FILTER_USE_BOTH);
+            $begins = array_map(
+                static fn(BuildTask $task): float => max(
+                    [0.0, ...array_map(static fn(BuildStep $step): float => $done[$step->value], $task->after)],
+                ),
+                $ready,
+            );
             // A wait begins when it can; of the rest, what can begin soonest, and of that what has the longest way to go.
             $key = self::first(array_map(static fn(string $key): array => [
                 $ready[$key]->step->waits() ? 0 : 1,

@@ -254,7 +254,13 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Wheels, column: 'tyres', explains: Explains::AsKind, options: Tyre::class)]
     case Tyre = 'tyre';
 
-    #[AttributeFacts(Step::Power, column: 'source of energy', explains: Explains::AsKind, options: EnergySource::class, unsaid: EnergySource::Balloon->value)]
+    #[AttributeFacts(
+        Step::Power,
+        column: 'source of energy',
+        explains: Explains::AsKind,
+        options: EnergySource::class,
+        unsaid: EnergySource::Balloon->value,
+    )]
     case EnergySource = 'energy_source';
 
     #[AttributeFacts(
@@ -830,8 +836,10 @@ enum CarAttribute: string
 
     /** Of a balloon, a band and a ramp: what asks about none of them is asked of every car. */
     private const OF_BANDS = [
-        self::BandsInChain, self::BandsSideBySide, self::BandLength, self::BandWidth, self::BandThickness, self::ChainLength, self::DrivenEnd,
-        self::HookPlace, self::HookOffset, self::InstalledLength, self::WindingDiameter, self::BandEnd, self::TurnsWound, self::BandStiffness,
+        self::BandsInChain, self::BandsSideBySide, self::BandLength, self::BandWidth, self::BandThickness, self::ChainLength,
+        self::DrivenEnd,
+        self::HookPlace, self::HookOffset, self::InstalledLength, self::WindingDiameter, self::BandEnd, self::TurnsWound,
+        self::BandStiffness,
         self::ReturnedFraction, self::DrivenLoadShare, self::Grip, self::GripSliding,
     ];
     private const OF_RAMPS = [self::RampHeight, self::RampLength];
@@ -852,7 +860,8 @@ enum CarAttribute: string
     /** Whether it is part of what drives a car, so that another source of energy brings another. */
     public function isOfTheDrive(): bool
     {
-        return $this !== self::EnergySource && array_filter(EnergySource::cases(), fn(EnergySource $source): bool => !$this->belongsTo($source)) !== [];
+        return $this !== self::EnergySource
+            && array_filter(EnergySource::cases(), fn(EnergySource $source): bool => !$this->belongsTo($source)) !== [];
     }
 
     /** @return list<self> what is set against results, numbers before kinds, and in the order in which steps matter to a run */

@@ -84,7 +84,18 @@ final readonly class Catalogue
             self::wheel('bottle caps', 0.030, 0.0025, 0.7, 0.006, 0.014, 0.0015, 0.30, $plastic, ['caps', 'milk-jug caps']),
             self::wheel('jar lids', 0.060, 0.010, 0.7, 0.006, 0.012, 0.001, 0.30, $plastic, ['lids', 'yoghurt lids']),
             self::wheel('card discs', 0.060, 0.003, 0.5, 0.012, 0.003, 0.003, 0.40, [PartTrait::PiercedByHand], ['card']),
-            self::wheel('optical discs', 0.120, 0.016, 0.52, 0.006, 0.0012, 0.0012, 0.25, [PartTrait::Collected, PartTrait::Shatters], ['discs']),
+            self::wheel(
+                'optical discs',
+                0.120,
+                0.016,
+                0.52,
+                0.006,
+                0.0012,
+                0.0012,
+                0.25,
+                [PartTrait::Collected, PartTrait::Shatters],
+                ['discs'],
+            ),
             self::wheel('bought wheels', 0.035, 0.004, 0.6, 0.006, 0.010, 0.010, 0.35, [], ['wheel-and-axle set']),
             self::wheel('pulley wheels with rubber ring', 0.040, 0.006, 0.8, 0.015, 0.008, 0.008, 0.80, []),
         ];
@@ -158,8 +169,15 @@ final readonly class Catalogue
      * @param list<string> $also
      * @param array<string, float> $wider
      */
-    private static function nozzle(string $name, float $bore, float $length, array $traits = [], array $also = [], array $wider = [], ?float $outside = null): Part
-    {
+    private static function nozzle(
+        string $name,
+        float $bore,
+        float $length,
+        array $traits = [],
+        array $also = [],
+        array $wider = [],
+        ?float $outside = null,
+    ): Part {
         return new Part(
             PartKind::Nozzle,
             $name,

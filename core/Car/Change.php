@@ -35,7 +35,9 @@ final readonly class Change
         $changed = $before->changesTo($after);
         // Another source of energy brings its own drive along, and what that weighs.
         if (in_array(CarAttribute::EnergySource, $changed, true)) {
-            $changed = array_values(array_filter($changed, static fn(CarAttribute $choice): bool => !$choice->isOfTheDrive() && $choice !== CarAttribute::Mass));
+            $changed = array_values(
+                array_filter($changed, static fn(CarAttribute $choice): bool => !$choice->isOfTheDrive() && $choice !== CarAttribute::Mass),
+            );
         }
         $isIn = static fn(CarAttribute $choice): bool => in_array($choice, $changed, true);
         $made = array_values(array_filter($changed, static function (CarAttribute $choice) use ($changed, $isIn, $before, $after): bool {
@@ -46,7 +48,8 @@ final readonly class Change
                 in_array(
                     $choice,
                     [
-                        CarAttribute::ChassisMass, CarAttribute::AxleMass, CarAttribute::WheelMass, CarAttribute::BalloonMass, CarAttribute::NozzleMass,
+                        CarAttribute::ChassisMass, CarAttribute::AxleMass, CarAttribute::WheelMass, CarAttribute::BalloonMass,
+                        CarAttribute::NozzleMass,
                     ],
                     true,
                 )

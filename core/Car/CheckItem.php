@@ -44,7 +44,14 @@ enum CheckItem: string
     /** Whether it is answered with yes or no rather than measured. */
     public function isQuestion(): bool
     {
-        return in_array($this, [self::BalloonClears, self::NozzleStraight, self::BandClear, self::BandFree, self::HookHolds, self::WheelsTight, self::PointsOff], true);
+        return in_array(
+            $this,
+            [
+                self::BalloonClears, self::NozzleStraight, self::BandClear, self::BandFree, self::HookHolds, self::WheelsTight,
+                self::PointsOff,
+            ],
+            true,
+        );
     }
 
     /** Of what was read; null for a question. */

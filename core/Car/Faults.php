@@ -20,11 +20,16 @@ final readonly class Faults
     /** Less than this under the full balloon and the floor's bumps touch it. Common practice, no source. */
     private const CLEAR_OF_THE_FLOOR = 0.01;
 
-    /** What an axle needs beyond bearing and hubs, and a bearing beyond chassis and rims, to turn freely (m). Common practice, no source. */
+    /**
+     * What an axle needs beyond bearing and hubs, and a bearing beyond chassis and rims, to turn freely (m). Common practice, no source.
+     */
     private const ROOM_FOR_WHEELS_M = 0.0075;
     private const ROOM_FOR_RIMS_M = 0.004;
 
-    /** A chain this much longer than its space hangs, one stretched so many times is near snapping, and a hook closer to the edge than this pulls out (m). Common practice, no source. */
+    /**
+     * A chain this much longer than its space hangs, one stretched so many times is near snapping, and a hook closer to the edge than this
+     * pulls out (m). Common practice, no source.
+     */
     private const CHAIN_TOO_LONG = 1.05;
     private const NEAR_SNAPPING = 5.0;
     private const HOOK_FROM_THE_EDGE = 0.004;
@@ -49,7 +54,11 @@ final readonly class Faults
     /** @return list<Fault> */
     public function all(): array
     {
-        return [...$this->axles(), ...$this->wheels(), ...$this->chassis(), ...($this->car->blows() ? [...$this->balloon(), ...$this->nozzle()] : []), ...($this->car->source()?->winds() === true ? $this->band() : [])];
+        return [
+            ...$this->axles(), ...$this->wheels(), ...$this->chassis(),
+            ...($this->car->blows() ? [...$this->balloon(), ...$this->nozzle()] : []),
+            ...($this->car->source()?->winds() === true ? $this->band() : []),
+        ];
     }
 
     /** @return list<Fault> */
@@ -77,10 +86,12 @@ final readonly class Faults
         }
         foreach ([
             [
-                'front', CarAttribute::AxleLength, CarAttribute::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing, Spot::FrontAxle,
+                'front', CarAttribute::AxleLength, CarAttribute::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing,
+                Spot::FrontAxle,
             ],
             [
-                'rear', CarAttribute::RearAxleLength, CarAttribute::RearBearingLength, $this->layout->rearAxleLength, $this->layout->rearBearing, Spot::RearAxle,
+                'rear', CarAttribute::RearAxleLength, CarAttribute::RearBearingLength, $this->layout->rearAxleLength,
+                $this->layout->rearBearing, Spot::RearAxle,
             ],
         ] as [$which, $axle, $bearing, $has, $bearingM, $spot]) {
             if ($this->car->ofRear($axle) === null || $this->car->ofRear($bearing) === null || ($hub = $this->hub()) === null) {
@@ -124,10 +135,12 @@ final readonly class Faults
         }
         foreach ([
             [
-                'front', CarAttribute::Track, CarAttribute::BearingLength, CarAttribute::EndPlay, $this->layout->frontGap(), $this->layout->frontTrack, Spot::FrontWheels,
+                'front', CarAttribute::Track, CarAttribute::BearingLength, CarAttribute::EndPlay, $this->layout->frontGap(),
+                $this->layout->frontTrack, Spot::FrontWheels,
             ],
             [
-                'rear', CarAttribute::RearTrack, CarAttribute::RearBearingLength, CarAttribute::RearEndPlay, $this->layout->rearGap(), $this->layout->rearTrack, Spot::RearWheels,
+                'rear', CarAttribute::RearTrack, CarAttribute::RearBearingLength, CarAttribute::RearEndPlay, $this->layout->rearGap(),
+                $this->layout->rearTrack, Spot::RearWheels,
             ],
         ] as [$which, $track, $bearing, $play, $gap, $trackM, $spot]) {
             if (!$this->knows(CarAttribute::ChassisWidth)) {
@@ -218,10 +231,26 @@ final readonly class Faults
             [$from, $to] = array_map(fn(float $share): float => $share * $this->layout->chassisLength, $this->layout->form->axlesBetween());
             foreach ([
                 ['rear', $this->layout->rearAxle, $this->knows(CarAttribute::RearAxlePlace), Spot::RearAxle],
-                ['front', $this->layout->frontAxle(), $this->knows(CarAttribute::FrontAxlePlace) || $this->knows(CarAttribute::RearAxlePlace, CarAttribute::Wheelbase), Spot::FrontAxle],
+                [
+                    'front', $this->layout->frontAxle(),
+                    $this->knows(CarAttribute::FrontAxlePlace) || $this->knows(CarAttribute::RearAxlePlace, CarAttribute::Wheelbase),
+                    Spot::FrontAxle,
+                ],
             ] as [$which, $at, $isKnown, $spot]) {
-                if ($isKnown && $faults === [] && ($at < $from - 1e-9 || $at > $to + 1e-9) && $at >= 0.0 && $at <= $this->layout->chassisLength) {
-                    $faults[] = Fault::of("{$which}-axle-misses", ['from' => $this->body($from), 'to' => $this->body($to)], true, $spot, 'axle-misses');
+                if (
+                    $isKnown
+                    && $faults === []
+                    && ($at < $from - 1e-9 || $at > $to + 1e-9)
+                    && $at >= 0.0
+                    && $at <= $this->layout->chassisLength
+                ) {
+                    $faults[] = Fault::of(
+                        "{$which}-axle-misses",
+                        ['from' => $this->body($from), 'to' => $this->body($to)],
+                        true,
+                        $spot,
+                        'axle-misses',
+                    );
                 }
             }
         }
@@ -298,7 +327,11 @@ final readonly class Faults
         if ($narrower !== []) {
             $faults[] = Fault::of('tubes-out-of-order', [], true, Spot::Nozzle);
         }
-        foreach ([[CarAttribute::NozzleOutside, CarAttribute::WiderBore], [CarAttribute::WiderOutside, CarAttribute::WidestBore]] as [$outside, $bore]) {
+        foreach (
+            [
+                [CarAttribute::NozzleOutside, CarAttribute::WiderBore], [CarAttribute::WiderOutside, CarAttribute::WidestBore],
+            ] as [$outside, $bore]
+        ) {
             $fit = $this->knows($outside, $bore)
                 ? Fit::ofTube((float) $this->car->number($outside), (float) $this->car->number($bore))
                 : Fit::Snug;
@@ -325,7 +358,11 @@ final readonly class Faults
         $space = $l->installedLength();
         $chain = $l->chainLength;
         $knowsSpace = $this->knows(CarAttribute::InstalledLength) || $this->knows(CarAttribute::HookPlace, CarAttribute::ChassisLength)
-            && ($this->knows(CarAttribute::RearAxlePlace) || $this->knows(CarAttribute::FrontAxlePlace) || $this->knows(CarAttribute::Wheelbase));
+            && (
+                $this->knows(CarAttribute::RearAxlePlace)
+                || $this->knows(CarAttribute::FrontAxlePlace)
+                || $this->knows(CarAttribute::Wheelbase)
+            );
         if ($knowsSpace && $runsAlong && !$l->bandClearsFreeAxle()) {
             $faults[] = Fault::of('band-rubs', [], false, $l->driven === DrivenEnd::Rear ? Spot::FrontAxle : Spot::RearAxle);
         }
@@ -338,14 +375,31 @@ final readonly class Faults
         if ($knowsSpace && $chain !== null && $l->turns !== null) {
             $stretch = ($space + $l->woundM()) / $chain;
             if ($stretch > self::NEAR_SNAPPING) {
-                $faults[] = Fault::of('wound-too-far', ['count' => $this->turnsAt(self::NEAR_SNAPPING, $chain, $space)], $stretch > ElasticBand::GREATEST_STRETCH, Spot::Band);
+                $faults[] = Fault::of(
+                    'wound-too-far',
+                    ['count' => $this->turnsAt(self::NEAR_SNAPPING, $chain, $space)],
+                    $stretch > ElasticBand::GREATEST_STRETCH,
+                    Spot::Band,
+                );
             }
         }
         if (BandEnd::tryFrom($this->car->kind(CarAttribute::BandEnd) ?? '') === BandEnd::Tied) {
             $faults[] = Fault::of('band-tied', [], false, $l->driven === DrivenEnd::Rear ? Spot::RearAxle : Spot::FrontAxle);
         }
-        if ($this->knows(CarAttribute::HookPlace) && $this->car->number(CarAttribute::HookPlace) < self::HOOK_FROM_THE_EDGE && !$l->form->isPierced()) {
-            $faults[] = Fault::of('hook-pulls-out', ['place' => $this->part((float) $this->car->number(CarAttribute::HookPlace)), 'aim' => $this->part(self::HOOK_FROM_THE_EDGE)], false, Spot::Hook);
+        if (
+            $this->knows(CarAttribute::HookPlace)
+            && $this->car->number(CarAttribute::HookPlace) < self::HOOK_FROM_THE_EDGE
+            && !$l->form->isPierced()
+        ) {
+            $faults[] = Fault::of(
+                'hook-pulls-out',
+                [
+                    'place' => $this->part((float) $this->car->number(CarAttribute::HookPlace)),
+                    'aim' => $this->part(self::HOOK_FROM_THE_EDGE),
+                ],
+                false,
+                Spot::Hook,
+            );
         }
         if ($this->knows(CarAttribute::Track) && $l->hookOffset > self::HOOK_BESIDE * $l->rearTrack) {
             $faults[] = Fault::of('hook-to-one-side', ['offset' => $this->part($l->hookOffset)], false, Spot::Hook);

@@ -35,7 +35,10 @@ final readonly class Fits
             }
         }
         foreach ($catalogue->of(PartKind::Bearing) as $bearing) {
-            $found[] = [$bearing->name, $bearing->name, Fit::ofTurning($bearing->value(CarAttribute::AxleDiameter), $bearing->value(CarAttribute::BearingBore))];
+            $found[] = [
+                $bearing->name, $bearing->name,
+                Fit::ofTurning($bearing->value(CarAttribute::AxleDiameter), $bearing->value(CarAttribute::BearingBore)),
+            ];
             foreach ($catalogue->of(PartKind::Wheel) as $wheel) {
                 $hole = $wheel->find(CarAttribute::WheelBore);
                 if ($hole !== null) {

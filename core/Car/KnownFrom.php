@@ -32,14 +32,19 @@ enum KnownFrom: string
     {
         $source = $car->source() ?? EnergySource::Balloon;
         [$looks, $instead] = match (true) {
-            $step === Step::Power && $source->winds() => [[CarAttribute::ChainLength, CarAttribute::TurnsWound], [CarAttribute::BandsInChain, CarAttribute::BandLength, CarAttribute::TurnsWound]],
+            $step === Step::Power
+                && $source->winds() => [
+                    [CarAttribute::ChainLength, CarAttribute::TurnsWound],
+                    [CarAttribute::BandsInChain, CarAttribute::BandLength, CarAttribute::TurnsWound],
+                ],
             $step === Step::Power && !$source->blows() => [[CarAttribute::RampHeight], [CarAttribute::RampHeight]],
             default => [self::LOOKS[$step->value], self::INSTEAD[$step->value] ?? self::LOOKS[$step->value]],
         };
 
         return match (true) {
             self::has($car, $looks), self::has($car, $instead) => self::Measured,
-            self::has($kit, $looks), $car->kind(self::kind($step) ?? CarAttribute::Surface) !== null && self::kind($step) !== null => self::Kit,
+            self::has($kit, $looks), $car->kind(self::kind($step) ?? CarAttribute::Surface) !== null
+                && self::kind($step) !== null => self::Kit,
             default => self::Nothing,
         };
     }

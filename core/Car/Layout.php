@@ -143,7 +143,8 @@ final readonly class Layout
             DrivenEnd::tryFrom($car->kind(CarAttribute::DrivenEnd) ?? '') ?? DrivenEnd::Rear,
             $car->number(CarAttribute::HookPlace) ?? self::USUAL_HOOK,
             $car->chainLengthM(),
-            $car->number(CarAttribute::WindingDiameter) ?? $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
+            $car->number(CarAttribute::WindingDiameter)
+                ?? $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
             $car->number(CarAttribute::BandThickness) ?? self::USUAL_BAND,
             (int) ($car->number(CarAttribute::BandsSideBySide) ?? 1),
             $car->number(CarAttribute::TurnsWound) === null ? null : (int) $car->number(CarAttribute::TurnsWound),
@@ -226,7 +227,9 @@ final readonly class Layout
     {
         $span = $this->hook() - $this->drivenAxle();
         $share = $span === 0.0 ? 0.0 : ($this->freeAxle() - $this->drivenAxle()) / $span;
-        $height = $this->wheelRadius() + $this->windingDiameter / 2 + $share * ($this->hookHeight() - $this->wheelRadius() - $this->windingDiameter / 2);
+        $height = $this->wheelRadius() + $this->windingDiameter / 2 + $share * (
+            $this->hookHeight() - $this->wheelRadius() - $this->windingDiameter / 2
+        );
 
         return abs($height - $this->wheelRadius()) > $this->bearingBore / 2;
     }
@@ -262,7 +265,9 @@ final readonly class Layout
         $at = max(0.0, min(1.0, $x / $this->chassisLength)) * $last;
         $before = (int) min(max(0, $last - 1), floor($at));
 
-        return $this->chassisWidth * ($this->widths[$before] + ($at - $before) * ($this->widths[min($last, $before + 1)] - $this->widths[$before]));
+        return $this->chassisWidth * (
+            $this->widths[$before] + ($at - $before) * ($this->widths[min($last, $before + 1)] - $this->widths[$before])
+        );
     }
 
     public function chassisTop(): float

@@ -33,7 +33,8 @@ final readonly class MassSum
         $balloons = (int) ($car->number(CarAttribute::Balloons) ?? 1);
         foreach ([
             [CarAttribute::ChassisMass, 1], [CarAttribute::AxleMass, self::AXLES], [CarAttribute::WheelMass, self::WHEELS],
-            [CarAttribute::BalloonMass, $balloons], [CarAttribute::NozzleMass, 1], [CarAttribute::ExtrasMass, 1], [CarAttribute::DecorationMass, 1],
+            [CarAttribute::BalloonMass, $balloons], [CarAttribute::NozzleMass, 1], [CarAttribute::ExtrasMass, 1],
+            [CarAttribute::DecorationMass, 1],
         ] as [$choice, $count]) {
             $one = $car->number($choice);
             if ($one === null) {

@@ -31,7 +31,9 @@ final readonly class Certificates
     private const TIE = 1e-9;
 
     /** What breaks and can be repaired. */
-    private const BREAKS = [VoidReason::WheelOff, VoidReason::BalloonOff, VoidReason::Burst, VoidReason::BandOff, VoidReason::NoStart, VoidReason::WheelsSpun];
+    private const BREAKS = [
+        VoidReason::WheelOff, VoidReason::BalloonOff, VoidReason::Burst, VoidReason::BandOff, VoidReason::NoStart, VoidReason::WheelsSpun,
+    ];
 
     /**
      * @param non-empty-list<Standings> $standings of every award, the main one first
@@ -44,9 +46,22 @@ final readonly class Certificates
         $certificates = array_merge(...array_map(self::places(...), $standings));
         $goals = array_map(static fn(Standings $each): Goal => $each->award->goal, $standings);
         $strengths = [
-            in_array(Goal::Straightest, $goals, true) ? [] : self::best(Honour::Straightest, $cars, static fn(HonouredCar $car): ?float => (new Award(Goal::Straightest))->measure($car->standing())?->mean(), false),
+            in_array(Goal::Straightest, $goals, true)
+                ? []
+                : self::best(
+                    Honour::Straightest,
+                    $cars,
+                    static fn(HonouredCar $car): ?float => (new Award(Goal::Straightest))->measure($car->standing())?->mean(),
+                    false,
+                ),
             self::best(Honour::Steadiest, $cars, self::spread(...), false),
-            self::best(Honour::BestGuess, array_values(array_filter($cars, static fn(HonouredCar $car): bool => $car->foresight !== null)), static fn(HonouredCar $car): ?float => $car->foresight?->typicalMiss(), false, 1),
+            self::best(
+                Honour::BestGuess,
+                array_values(array_filter($cars, static fn(HonouredCar $car): bool => $car->foresight !== null)),
+                static fn(HonouredCar $car): ?float => $car->foresight?->typicalMiss(),
+                false,
+                1,
+            ),
             self::improved($standings[0], $cars),
             self::repaired($cars),
         ];
@@ -67,14 +82,22 @@ final readonly class Certificates
     private static function places(Standings $standings): array
     {
         $ranked = array_values(array_filter($standings->places, static fn(Standing $place): bool => $place->rank !== null));
-        $leading = array_values(array_filter($ranked, static fn(Standing $place): bool => $place->rank === 1 || in_array($place, $standings->tooCloseToLeader(), true)));
+        $leading = array_values(
+            array_filter(
+                $ranked,
+                static fn(Standing $place): bool => $place->rank === 1 || in_array($place, $standings->tooCloseToLeader(), true),
+            ),
+        );
         $certificates = [];
         foreach ($ranked as $place) {
             $isLeading = in_array($place, $leading, true);
             if ($place->rank === null || $place->rank > self::PLACES && !$isLeading) {
                 continue;
             }
-            $shared = array_filter($isLeading ? $leading : $ranked, static fn(Standing $other): bool => $other !== $place && ($isLeading || $other->rank === $place->rank));
+            $shared = array_filter(
+                $isLeading ? $leading : $ranked,
+                static fn(Standing $other): bool => $other !== $place && ($isLeading || $other->rank === $place->rank),
+            );
             $certificates[] = new Certificate(
                 Honour::Place,
                 $place->entrant->id,
@@ -107,11 +130,19 @@ final readonly class Certificates
             return [];
         }
         $best = $isMost ? max($values) : min($values);
-        $first = array_map(strval(...), array_keys(array_filter($values, static fn(float $value): bool => abs($value - $best) <= self::TIE * max(1.0, abs($best)))));
+        $first = array_map(
+            strval(...),
+            array_keys(array_filter($values, static fn(float $value): bool => abs($value - $best) <= self::TIE * max(1.0, abs($best)))),
+        );
 
         // Where all are equal nobody is best.
         return count($first) === count($values) && count($values) > 1 ? [] : array_map(
-            static fn(string $id): Certificate => new Certificate($honour, $id, beside: array_values(array_diff($first, [$id])), value: $values[$id]),
+            static fn(string $id): Certificate => new Certificate(
+                $honour,
+                $id,
+                beside: array_values(array_diff($first, [$id])),
+                value: $values[$id],
+            ),
             $first,
         );
     }
@@ -122,7 +153,9 @@ final readonly class Certificates
         $tries = $car->standing();
         $distances = $tries->passedTheEnd() ? null : $tries->each(static fn(Run $run): ?float => $run->distanceM);
 
-        return $distances === null || $distances->n < self::FEWEST_STEADY || $distances->mean() <= 0.0 ? null : $distances->range() / $distances->mean();
+        return $distances === null || $distances->n < self::FEWEST_STEADY || $distances->mean() <= 0.0
+            ? null
+            : $distances->range() / $distances->mean();
     }
 
     /**
@@ -135,7 +168,9 @@ final readonly class Certificates
         $award = $standings->award;
         $pairs = [];
         foreach ($cars as $car) {
-            $samples = array_values(array_filter(array_map($award->measure(...), $car->versions), static fn(?Sample $sample): bool => $sample !== null));
+            $samples = array_values(
+                array_filter(array_map($award->measure(...), $car->versions), static fn(?Sample $sample): bool => $sample !== null),
+            );
             if (count($samples) > 1 && $award->measure($car->standing()) !== null) {
                 $pairs[$car->id] = [$samples[0], $samples[count($samples) - 1]];
             }
@@ -171,7 +206,9 @@ final readonly class Certificates
     {
         $degrees = min($scatter->degreesOfFreedom($before), $scatter->degreesOfFreedom($after));
 
-        return (new StudentT($degrees))->quantile(1.0 - $error) * sqrt($scatter->standardError($before) ** 2 + $scatter->standardError($after) ** 2);
+        return (new StudentT($degrees))->quantile(1.0 - $error) * sqrt(
+            $scatter->standardError($before) ** 2 + $scatter->standardError($after) ** 2,
+        );
     }
 
     /**
@@ -186,7 +223,9 @@ final readonly class Certificates
             $tries = $car->standing();
             $mean = $tries->distances()?->mean() ?? 0.0;
             foreach ($tries->void as $void) {
-                $next = array_values(array_filter($tries->counted, static fn(Run $run): bool => $run->try >= $void->try && $run->distanceM !== null))[0] ?? null;
+                $next = array_values(
+                    array_filter($tries->counted, static fn(Run $run): bool => $run->try >= $void->try && $run->distanceM !== null),
+                )[0] ?? null;
                 if (in_array($void->void, self::BREAKS, true) && $next !== null && $mean > 0.0) {
                     $share = $next->distanceM / $mean;
                     if (!isset($after[$car->id]) || $share > $after[$car->id][0]) {

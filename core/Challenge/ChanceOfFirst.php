@@ -159,7 +159,9 @@ final readonly class ChanceOfFirst
             $between = self::LEAST_BETWEEN * (self::GREATEST_BETWEEN / self::LEAST_BETWEEN) ** ($i / (self::BETWEENS - 1));
             $weights = array_map(static fn(float $error): float => 1.0 / ($error + $between ** 2), $this->errors);
             $all = array_sum($weights);
-            $middle = array_sum(array_map(static fn(float $weight, float $shown): float => $weight * $shown, $weights, $this->shown)) / $all;
+            $middle = array_sum(
+                array_map(static fn(float $weight, float $shown): float => $weight * $shown, $weights, $this->shown),
+            ) / $all;
             $misses = array_map(static fn(float $weight, float $shown): float => $weight * ($shown - $middle) ** 2, $weights, $this->shown);
             $logs[] = 0.5 * (array_sum(array_map(log(...), $weights)) - log($all) - array_sum($misses));
             $rows[] = [$between, $middle, 1.0 / sqrt($all)];

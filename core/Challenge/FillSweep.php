@@ -38,7 +38,10 @@ final readonly class FillSweep
         }
         $reader = new QuantityReader();
         try {
-            $fills = array_map(static fn(mixed $fill): Inflation => Inflation::read(is_string($fill) ? $fill : '', $reader, $units), array_values($written));
+            $fills = array_map(
+                static fn(mixed $fill): Inflation => Inflation::read(is_string($fill) ? $fill : '', $reader, $units),
+                array_values($written),
+            );
         } catch (\InvalidArgumentException) {
             return null;
         }
@@ -49,7 +52,10 @@ final readonly class FillSweep
 
     public function json(): string
     {
-        return json_encode(['fills' => array_map(static fn(Inflation $fill): string => $fill->asWritten(), $this->fills), 'from' => $this->from], JSON_THROW_ON_ERROR);
+        return json_encode(
+            ['fills' => array_map(static fn(Inflation $fill): string => $fill->asWritten(), $this->fills), 'from' => $this->from],
+            JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @param int $practiced practice runs of the car, void ones left out */

@@ -38,7 +38,8 @@ enum InflationKind: string
         $some = static fn(callable $is): bool => array_filter($sources, $is) !== [];
 
         return [
-            ...($some(static fn(EnergySource $source): bool => $source->blows()) ? [self::Full, self::Strokes, self::Diameter, self::Circumference] : []),
+            ...($some(static fn(EnergySource $source): bool => $source->blows())
+                ? [self::Full, self::Strokes, self::Diameter, self::Circumference] : []),
             ...($some(static fn(EnergySource $source): bool => $source->winds()) ? [self::Turns] : []),
         ];
     }

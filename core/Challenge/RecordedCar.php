@@ -55,6 +55,8 @@ final readonly class RecordedCar
         $wound = $this->runs->each(static fn(Run $run): ?float => $run->turns)?->mean();
         $car = $filled === null || !$this->choices->blows() ? $this->choices : $this->choices->with(CarAttribute::BalloonSize, $filled);
 
-        return $wound === null || $this->choices->source()?->winds() !== true ? $car : $car->with(CarAttribute::TurnsWound, (string) round($wound));
+        return $wound === null || $this->choices->source()?->winds() !== true
+            ? $car
+            : $car->with(CarAttribute::TurnsWound, (string) round($wound));
     }
 }

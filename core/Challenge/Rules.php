@@ -120,13 +120,17 @@ final readonly class Rules
      */
     public function allowChange(Car $from, Car $to, CarAttribute $attribute, Car $kit): bool
     {
-        return in_array($attribute->facts()->step, $this->free, true) && count($this->breaches($to, $kit)) <= count($this->breaches($from, $kit));
+        return in_array($attribute->facts()->step, $this->free, true)
+            && count($this->breaches($to, $kit)) <= count($this->breaches($from, $kit));
     }
 
     /** Straws in the car: its nozzle's tubes, and a bearing on each axle. */
     public static function straws(Car $car, Catalogue $catalogue): int
     {
-        $has = static fn(PartKind $kind, PartTrait $trait): bool => $catalogue->named($kind, $car->kind($kind->named()))?->is($trait) === true;
+        $has = static fn(PartKind $kind, PartTrait $trait): bool => $catalogue->named(
+            $kind,
+            $car->kind($kind->named()),
+        )?->is($trait) === true;
         $tubes = 1 + ($car->number(CarAttribute::WiderBore) === null ? 0 : 1) + ($car->number(CarAttribute::WidestBore) === null ? 0 : 1);
         $inNozzle = $has(PartKind::Nozzle, PartTrait::Straw) ? $tubes * (int) ($car->number(CarAttribute::NozzleOutlets) ?? 1) : 0;
 

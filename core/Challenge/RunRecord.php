@@ -102,7 +102,10 @@ final readonly class RunRecord
             default => $a === $b,
         };
 
-        return $this->void === $other->void && $this->side === $other->side && $this->pastEnd === $other->pastEnd && $this->hitWall === $other->hitWall
+        return $this->void === $other->void
+            && $this->side === $other->side
+            && $this->pastEnd === $other->pastEnd
+            && $this->hitWall === $other->hitWall
             && $this->kind === $other->kind && $this->surface === $other->surface && $same($this->ramp, $other->ramp)
             && $same($this->distance, $other->distance) && $same($this->time, $other->time)
             && $same($this->drift, $other->drift) && $same($this->load, $other->load)

@@ -60,7 +60,13 @@ final readonly class Sketch
         $paths = '';
         foreach ($this->strokes as $stroke) {
             [$colour, $thick] = self::LOOKS[$stroke['pen']] ?? self::LOOKS['ink'];
-            $points = implode(' ', array_map(static fn(array $point): string => "{$point[0]},{$point[1]}", count($stroke['points']) === 1 ? [...$stroke['points'], ...$stroke['points']] : $stroke['points']));
+            $points = implode(
+                ' ',
+                array_map(
+                    static fn(array $point): string => "{$point[0]},{$point[1]}",
+                    count($stroke['points']) === 1 ? [...$stroke['points'], ...$stroke['points']] : $stroke['points'],
+                ),
+            );
             $paths .= "<polyline points=\"{$points}\" fill=\"none\" stroke=\"{$colour}\" stroke-width=\"{$thick}\" stroke-linecap=\"round\" stroke-linejoin=\"round\"/>";
         }
         [$width, $height] = [self::WIDTH, self::HEIGHT];

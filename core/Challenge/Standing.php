@@ -15,7 +15,9 @@ final readonly class Standing
         /** From 1; groups with the same score share it. Null where no counted try has the goal's measure. */
         public ?int $rank,
         public bool $tied,
-        /** By the rule of the challenge, in m or s, runs past the end as they went most likely: it orders the places. Null with the rank. */
+        /**
+         * By the rule of the challenge, in m or s, runs past the end as they went most likely: it orders the places. Null with the rank.
+         */
         public ?float $score,
         /** The same as it was logged, which is shown. */
         public ?Reach $reach,

@@ -53,7 +53,9 @@ final readonly class Tries
         bool $noStartIsZero = false,
         private float $scatter = self::USUAL_SCATTER,
     ) {
-        $of = static fn(RunKind $kind): array => array_values(array_filter($runs, static fn(Run $run): bool => $run->kind === $kind && !$run->isApart));
+        $of = static fn(RunKind $kind): array => array_values(
+            array_filter($runs, static fn(Run $run): bool => $run->kind === $kind && !$run->isApart),
+        );
         $this->practice = $of(RunKind::Practice);
         $this->heats = $of(RunKind::Heat);
         $this->timed = $of(RunKind::Timed);
@@ -137,13 +139,17 @@ final readonly class Tries
     /** How many runs of the timed round are still to come, once the tries are over. */
     public function timedLeft(int $rounds): int
     {
-        return $this->areComplete() ? max(0, $rounds - count(array_filter($this->timed, static fn(Run $run): bool => $run->void === null))) : 0;
+        return $this->areComplete()
+            ? max(0, $rounds - count(array_filter($this->timed, static fn(Run $run): bool => $run->void === null)))
+            : 0;
     }
 
     /** How many runs of a car are still practice where its first so many are. */
     public function practiceLeft(int $first): int
     {
-        return $this->made() > 0 || $this->extra !== [] ? 0 : max(0, $first - count(array_filter($this->practice, static fn(Run $run): bool => $run->void === null)));
+        return $this->made() > 0 || $this->extra !== []
+            ? 0
+            : max(0, $first - count(array_filter($this->practice, static fn(Run $run): bool => $run->void === null)));
     }
 
     /**
@@ -154,7 +160,13 @@ final readonly class Tries
     public function asLogged(float $fartherM = 0.0): self
     {
         return new self(
-            [...array_map(static fn(Run $run): Run => $run->pastEnd ? $run->stoppedAt((float) $run->distanceM + $fartherM) : $run, $this->counted), ...$this->timed],
+            [
+                ...array_map(
+                    static fn(Run $run): Run => $run->pastEnd ? $run->stoppedAt((float) $run->distanceM + $fartherM) : $run,
+                    $this->counted,
+                ),
+                ...$this->timed,
+            ],
             $this->allowed,
         );
     }
@@ -177,7 +189,8 @@ final readonly class Tries
     /**
      * Times of the counted tries and of the timed round (s), or null where none has one.
      *
-     * @param float|null $lengthM that is timed: a car that stopped short of it did not arrive, whatever the watch says; null where none is set
+     * @param float|null $lengthM that is timed: a car that stopped short of it did not arrive, whatever the watch says; null where none is
+     * set
      */
     public function times(?float $lengthM = null): ?Sample
     {

@@ -55,7 +55,10 @@ final readonly class BandCauses
                 'too_little_weight',
                 $this->design === null ? Likelihood::Possible : ($slips ? Likelihood::Shown : Likelihood::Unlikely),
                 found: $this->grip(),
-                cure: $ballast === null ? null : new Remark("diagnosis.ballast_{$this->basis}", ['ballast' => new Shown($ballast, Scale::Weight)]),
+                cure
+                    : $ballast === null
+                    ? null
+                    : new Remark("diagnosis.ballast_{$this->basis}", ['ballast' => new Shown($ballast, Scale::Weight)]),
             ),
             new Cause('smooth_rims', match (true) {
                 $tyre !== Tyre::None => Likelihood::Unlikely,
@@ -65,7 +68,10 @@ final readonly class BandCauses
             new Cause(
                 'too_many_turns',
                 $slips ? Likelihood::Hinted : Likelihood::Possible,
-                cure: $turns === null ? null : new Remark("diagnosis.turns_that_hold_{$this->basis}", ['turns' => max(1, (int) floor($turns))]),
+                cure
+                    : $turns === null
+                    ? null
+                    : new Remark("diagnosis.turns_that_hold_{$this->basis}", ['turns' => max(1, (int) floor($turns))]),
             ),
             $this->loosened(),
         ];
@@ -98,7 +104,9 @@ final readonly class BandCauses
     {
         $push = $this->design === null ? 0.0 : $this->design->bandForceN() * $this->design->drive->gear();
         $settings = $this->model?->settings;
-        $needed = $settings === null ? 0.0 : $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
+        $needed = $settings === null
+            ? 0.0
+            : $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
         $could = $needed > 0.0 ? $push / $needed : INF;
         $mass = $settings?->get(CarAttribute::Mass) ?? 0.0;
         $forces = $this->design === null ? null : new Remark(
@@ -117,7 +125,10 @@ final readonly class BandCauses
                     default => Likelihood::Unlikely,
                 },
                 found: $forces,
-                cure: $this->design !== null && is_finite($could) ? new Remark("diagnosis.starts_below_{$this->basis}", ['mass' => new Shown($could, Scale::Weight)]) : null,
+                cure
+                    : $this->design !== null && is_finite($could)
+                    ? new Remark("diagnosis.starts_below_{$this->basis}", ['mass' => new Shown($could, Scale::Weight)])
+                    : null,
             ),
             $this->wheelsSpin()[0],
         ];
@@ -153,14 +164,19 @@ final readonly class BandCauses
 
     public function loosened(): Cause
     {
-        return new Cause('loosened_by_winding', $this->car->kind(CarAttribute::WheelHold) === WheelHold::TightHole->value ? Likelihood::Hinted : Likelihood::Possible);
+        return new Cause(
+            'loosened_by_winding',
+            $this->car->kind(CarAttribute::WheelHold) === WheelHold::TightHole->value ? Likelihood::Hinted : Likelihood::Possible,
+        );
     }
 
     private function tooLong(): Cause
     {
         $chain = $this->car->chainLengthM();
         $space = $this->layout->installedLength();
-        $slackTurns = $chain === null || $chain <= $space ? 0.0 : ($chain - $space) / ($this->model?->settings->elasticDesign()->drive->woundM(1.0) ?? INF);
+        $slackTurns = $chain === null || $chain <= $space
+            ? 0.0
+            : ($chain - $space) / ($this->model?->settings->elasticDesign()->drive->woundM(1.0) ?? INF);
 
         return new Cause(
             'chain_too_long',

@@ -88,7 +88,10 @@ final readonly class Diagnosis
             $this->model = null;
         }
         $measured = array_filter(
-            [CarAttribute::RollingCoefficient, CarAttribute::BalloonPressure, CarAttribute::BandStiffness, CarAttribute::Grip, CarAttribute::DrivenLoadShare],
+            [
+                CarAttribute::RollingCoefficient, CarAttribute::BalloonPressure, CarAttribute::BandStiffness, CarAttribute::Grip,
+                CarAttribute::DrivenLoadShare,
+            ],
             fn(CarAttribute $setting): bool => ($this->model->origins[$setting->value] ?? null) === Origin::Measured,
         );
         $this->basis = $measured === [] ? 'parts' : 'bench';
@@ -206,8 +209,17 @@ final readonly class Diagnosis
             ? Steering::ofAxles($sides->first->quantity->si(), $sides->second->quantity->si(), $this->layout->frontTrack)
             : null;
         $explains = $measured !== null
-            && ($steering === null || ($measured->towards === $steering->towards && $measured->angle >= self::EXPLAINS * $steering->angle && $measured->angle <= $steering->angle / self::EXPLAINS));
-        $likelihood = $isMeasured ? ($explains ? Likelihood::Shown : Likelihood::Unlikely) : ($isRead ? Likelihood::Hinted : Likelihood::Possible);
+            && (
+                $steering === null
+                || (
+                    $measured->towards === $steering->towards
+                    && $measured->angle >= self::EXPLAINS * $steering->angle
+                    && $measured->angle <= $steering->angle / self::EXPLAINS
+                )
+            );
+        $likelihood = $isMeasured
+            ? ($explains ? Likelihood::Shown : Likelihood::Unlikely)
+            : ($isRead ? Likelihood::Hinted : Likelihood::Possible);
 
         return new Cause(
             'not_parallel',
@@ -217,7 +229,10 @@ final readonly class Diagnosis
             ]),
             found: match (true) {
                 !$isRead => null,
-                !$isMeasured => new Remark('diagnosis.found.sides_differ', ['by' => $this->part(abs($sides->second->quantity->si() - $sides->first->quantity->si()))]),
+                !$isMeasured => new Remark(
+                    'diagnosis.found.sides_differ',
+                    ['by' => $this->part(abs($sides->second->quantity->si() - $sides->first->quantity->si()))],
+                ),
                 $measured === null => new Remark('diagnosis.found.parallel'),
                 default => new Remark(
                     match (true) {
@@ -242,11 +257,14 @@ final readonly class Diagnosis
         $wobble = $this->card->value(CheckItem::Wobble);
 
         return [
-            new Cause('wheel_wobbles', $this->byCheck(CheckItem::Wobble), found: $wobble === null ? null : new Remark('diagnosis.found.out_of_square', [
-                'wobble' => $this->part($wobble), 'wheel' => $this->part($this->layout->wheelDiameter), 'angle' => $this->degrees(
-                    atan($wobble / $this->layout->wheelDiameter),
-                ),
-            ])),
+            new Cause(
+                'wheel_wobbles',
+                $this->byCheck(CheckItem::Wobble),
+                found: $wobble === null ? null : new Remark('diagnosis.found.out_of_square', [
+                    'wobble' => $this->part($wobble), 'wheel' => $this->part($this->layout->wheelDiameter),
+                    'angle' => $this->degrees(atan($wobble / $this->layout->wheelDiameter)),
+                ]),
+            ),
             new Cause('hole_off_centre'),
             new Cause('wheel_loose'),
         ];
@@ -336,7 +354,8 @@ final readonly class Diagnosis
         if (!$this->car->blows() || $this->model === null) {
             return [
                 $binds,
-                ...($this->car->blows() ? [new Cause('nozzle_pinched', $this->byCheck(CheckItem::NozzleStraight)), new Cause('too_heavy')] : []),
+                ...($this->car->blows()
+                    ? [new Cause('nozzle_pinched', $this->byCheck(CheckItem::NozzleStraight)), new Cause('too_heavy')] : []),
                 ...($this->car->source()?->rollsDown() === true ? [$this->rampTooLow()] : []),
                 $small,
             ];
@@ -503,12 +522,21 @@ final readonly class Diagnosis
         $crooked = in_array(Likelihood::Shown, [$this->byCheck(CheckItem::Wobble), $this->byCheck(CheckItem::Drift)], true);
 
         return [
-            new Cause('bearing_friction', $this->byCheck(CheckItem::Spin), found: $this->model?->missing === [] ? $this->shares($this->model) : null),
+            new Cause(
+                'bearing_friction',
+                $this->byCheck(CheckItem::Spin),
+                found: $this->model?->missing === [] ? $this->shares($this->model) : null,
+            ),
             ...($this->winds() ? [$this->band()->fewTurns()] : []),
             ...($this->car->blows() ? [new Cause('leak', $this->byCheck(CheckItem::Airtight))] : []),
-            new Cause('heavy_extras', $mass > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible, found: $extras === null || $mass === null ? null : new Remark('diagnosis.found.extras', [
-                'extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($mass, Scale::Weight),
-            ])),
+            new Cause(
+                'heavy_extras',
+                $mass > self::HEAVY_KG ? Likelihood::Hinted : Likelihood::Possible,
+                found: $extras === null || $mass === null ? null : new Remark(
+                    'diagnosis.found.extras',
+                    ['extras' => new Shown($extras, Scale::Weight), 'mass' => new Shown($mass, Scale::Weight)],
+                ),
+            ),
             new Cause(
                 'soft_floor',
                 $this->onSoftFloor() ? Likelihood::Shown : ($this->surface === null ? Likelihood::Possible : Likelihood::Unlikely),

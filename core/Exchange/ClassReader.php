@@ -46,7 +46,10 @@ final readonly class ClassReader
         'spin_s' => CheckItem::Spin, 'end_play_m' => CheckItem::EndPlay, 'wobble_m' => CheckItem::Wobble,
         'parallel_m' => CheckItem::Parallel, 'drift_m' => CheckItem::Drift, 'airtight_m' => CheckItem::Airtight,
     ];
-    private const RUN = ['distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'turns', 'past_end', 'kind', 'apart', 'void'];
+    private const RUN = [
+        'distance_m', 'time_s', 'drift_m', 'limp_m', 'total_time_s', 'load_kg', 'fill_diameter_m', 'turns', 'past_end', 'kind', 'apart',
+        'void',
+    ];
 
     /**
      * @throws JsonFaultException where it is not JSON, or has unknown or missing keys or wrong types
@@ -55,14 +58,17 @@ final readonly class ClassReader
     public static function read(string $json): ClassData
     {
         $class = JsonObject::parse($json, 'a class', [
-            'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'award', 'seed', 'check_shifts', 'cars',
+            'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'award',
+            'seed', 'check_shifts', 'cars',
         ]);
         $allowed = (int) self::within($class->at('tries'), $class->whole('tries', 3), 1, 50);
         $retried = $class->oneOf('void_tries', ['again' => true, 'lost' => false], 'again');
         $zero = $class->oneOf('no_start', ['void' => false, 'zero' => true], 'void');
         $lane = self::length($class, 'lane_length_m');
         $given = $runs = [];
-        foreach ($class->objects('cars', ['id', 'group', 'version', 'is_in', 'attributes', 'bench', 'checks', 'failed_checks', 'runs']) as $car) {
+        foreach (
+            $class->objects('cars', ['id', 'group', 'version', 'is_in', 'attributes', 'bench', 'checks', 'failed_checks', 'runs']) as $car
+        ) {
             $id = $car->text('id');
             if (isset($given[$id])) {
                 throw JsonFaultException::wrongType($car->at('id'), "its own: there are two cars \"{$id}\"");
@@ -117,7 +123,10 @@ final readonly class ClassReader
         foreach (CheckShifts::LOOKED_AT as $item) {
             $key = self::checkKey($item);
             if ($shifts->has($key)) {
-                $known[$item->value] = new Estimate(self::within($shifts->at($key), $shifts->number($key), -self::GREATEST_SHIFT, self::GREATEST_SHIFT), 0.0);
+                $known[$item->value] = new Estimate(
+                    self::within($shifts->at($key), $shifts->number($key), -self::GREATEST_SHIFT, self::GREATEST_SHIFT),
+                    0.0,
+                );
             }
         }
 
@@ -138,7 +147,10 @@ final readonly class ClassReader
                 : new Reading($item, $entry($si));
         }
         if ($car->has('failed_checks')) {
-            return $car->several('failed_checks', array_combine(array_map(self::checkKey(...), CheckShifts::LOOKED_AT), CheckShifts::LOOKED_AT));
+            return $car->several(
+                'failed_checks',
+                array_combine(array_map(self::checkKey(...), CheckShifts::LOOKED_AT), CheckShifts::LOOKED_AT),
+            );
         }
 
         unset($readings[CheckItem::Airtight->value]);
@@ -220,7 +232,9 @@ final readonly class ClassReader
                 $distance,
                 self::seconds($run, 'time_s'),
                 $void,
-                $run->has('drift_m') ? self::within($run->at('drift_m'), $run->number('drift_m'), -self::LONGEST_RUN_M, self::LONGEST_RUN_M) : null,
+                $run->has('drift_m')
+                    ? self::within($run->at('drift_m'), $run->number('drift_m'), -self::LONGEST_RUN_M, self::LONGEST_RUN_M)
+                    : null,
                 $run->has('load_kg') ? self::within($run->at('load_kg'), $run->number('load_kg'), 0.0, 20.0) : null,
                 self::length($run, 'limp_m', 0.0),
                 self::seconds($run, 'total_time_s'),

@@ -124,6 +124,8 @@ final readonly class ClassWriter
             'kind' => $run->kind === RunKind::Try ? null : $run->kind->value,
             'apart' => $run->isApart ? true : null,
             'void' => $run->void === null ? null : str_replace(' ', '_', $run->void->value),
-        ], static fn(mixed $value): bool => $value !== null), [...$tries->counted, ...$tries->extra, ...$tries->void, ...$tries->practice, ...$tries->heats, ...$tries->apart]);
+        ], static fn(mixed $value): bool => $value !== null), [
+            ...$tries->counted, ...$tries->extra, ...$tries->void, ...$tries->practice, ...$tries->heats, ...$tries->apart,
+        ]);
     }
 }

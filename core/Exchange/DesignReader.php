@@ -28,7 +28,10 @@ final readonly class DesignReader
         $design = JsonObject::parse($json, 'a design', ['air', 'balloon', 'nozzle', 'car', 'start']);
         $balloon = $design->object(
             'balloon',
-            ['count', 'relaxed_diameter_m', 'film_thickness_m', 'modulus_pa', 'hardening', 'inflated_diameter_m', 'drag_coefficient', 'leak_area_m2', 'filled_by'],
+            [
+                'count', 'relaxed_diameter_m', 'film_thickness_m', 'modulus_pa', 'hardening', 'inflated_diameter_m', 'drag_coefficient',
+                'leak_area_m2', 'filled_by',
+            ],
         );
         $air = self::air($design);
         $nozzle = $design->object('nozzle', ['parallel', 'segments', 'entry_loss', 'extra_loss', 'angle_deg']);

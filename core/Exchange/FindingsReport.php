@@ -59,7 +59,8 @@ final readonly class FindingsReport
                 ? ['best_turns' => $dose->best, 'interval_turns' => self::ends($dose->interval)]
                 : ['best_m' => $dose->best, 'interval_m' => self::ends($dose->interval)]), $this->found->doses),
             'sources' => array_map(static fn(SourceUse $use): array => [
-                'source' => str_replace(' ', '_', $use->source->value), 'groups' => count($use->cars), 'distance_m' => self::likely($use->distanceM),
+                'source' => str_replace(' ', '_', $use->source->value), 'groups' => count($use->cars),
+                'distance_m' => self::likely($use->distanceM),
                 'time_s' => self::likely($use->timeS), 'put_in_j' => self::likely($use->putInJ), 'share_moved' => self::likely($use->share),
                 'm_per_j' => self::likely($use->perJouleM),
             ], $this->found->sources),

@@ -29,7 +29,11 @@ final readonly class GateTimes
             // The last one at the start line before the car was at another gate: earlier ones were hands.
             if (
                 abs($place) < self::SAME_PLACE
-                    && $start !== null && array_filter($crossings, static fn(array $each): bool => $each[0] >= self::SAME_PLACE && $each[1] > $start && $each[1] <= $at) !== []
+                    && $start !== null
+                        && array_filter(
+                            $crossings,
+                            static fn(array $each): bool => $each[0] >= self::SAME_PLACE && $each[1] > $start && $each[1] <= $at,
+                        ) !== []
             ) {
                 break;
             }

@@ -22,8 +22,12 @@ final readonly class RunReport
             'stop_time_s' => $run->stopTimeS,
             'peak_speed_m_s' => $run->peakSpeedMS,
             'slip_time_s' => $run->slipTimeS,
-            'initial' => ['band_force_n' => $run->initialBandForceN, 'drive_force_n' => $run->initialDriveForceN, 'slips' => $run->slipsAtFirst],
-            'band_free' => $free === null ? null : ['time_s' => $free->timeS, 'distance_m' => $free->distanceM, 'speed_m_s' => $free->speedMS],
+            'initial' => [
+                'band_force_n' => $run->initialBandForceN, 'drive_force_n' => $run->initialDriveForceN, 'slips' => $run->slipsAtFirst,
+            ],
+            'band_free' => $free === null
+                ? null
+                : ['time_s' => $free->timeS, 'distance_m' => $free->distanceM, 'speed_m_s' => $free->speedMS],
             'energy_j' => [
                 'stored' => $run->energy->stored,
                 'drive_work' => $run->energy->push,

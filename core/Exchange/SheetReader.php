@@ -285,7 +285,10 @@ final class SheetReader
             $this->problems[] = self::problem($line, SheetField::Group->value, 'group_missing');
         }
         $hasRun = array_filter(
-            [$try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane, $filledBy, $kind, $surface, $ramp],
+            [
+                $try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane, $filledBy, $kind, $surface,
+                $ramp,
+            ],
             static fn($each): bool => $each !== null,
         ) !== [];
         if ($isHeaderSound && $hasRun && $distance === null && $void === null && count($this->problems) === $before) {

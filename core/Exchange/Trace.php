@@ -15,7 +15,8 @@ use Skivo\Core\Statistics\StudentT;
  *
  * Speed and acceleration come from a local fit: at each point a parabola by least squares over the points around it
  * (Savitzky & Golay, Anal. Chem. 36, 1627, 1964; here for any spacing), x ≈ x₀ + v·τ + ½a·τ². The thrust ends where
- * the acceleration drops most, and there where two parabolas, one before and one after, fit the positions best. While coasting the deceleration is close to
+ * the acceleration drops most, and there where two parabolas, one before and one after, fit the positions best. While coasting the
+ * deceleration is close to
  * constant, and f = a/g times what the spinning wheels add to the mass.
  */
 final readonly class Trace

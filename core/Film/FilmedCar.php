@@ -63,7 +63,9 @@ final readonly class FilmedCar
         return new self(
             $vehicle->massKg,
             $isWeighed ? self::SCALE_KG : self::UNWEIGHED * $vehicle->massKg,
-            $vehicle->massKg + $vehicle->wheelEquivalentMassKg + ($elastic === null ? 0.0 : $elastic->drive->spinInertiaKgM2 / $elastic->drive->wheelRadiusM ** 2),
+            $vehicle->massKg + $vehicle->wheelEquivalentMassKg + (
+                $elastic === null ? 0.0 : $elastic->drive->spinInertiaKgM2 / $elastic->drive->wheelRadiusM ** 2
+            ),
             $shape->dragKgM[PushShape::STEPS] ?? ($elastic->air ?? $car->design()->air)->densityKgM3() / 2 * $vehicle->bodyDragAreaM2,
             $shape,
             PushShape::others($car),

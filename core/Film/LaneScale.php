@@ -162,7 +162,10 @@ final readonly class LaneScale
     /** @return array{float, float} */
     private function alongLine(float $px): array
     {
-        return [$px * ($this->line->u1 - $this->line->u0) / $this->line->lengthPx, $px * ($this->line->v1 - $this->line->v0) / $this->line->lengthPx];
+        return [
+            $px * ($this->line->u1 - $this->line->u0) / $this->line->lengthPx,
+            $px * ($this->line->v1 - $this->line->v0) / $this->line->lengthPx,
+        ];
     }
 
     /**
@@ -208,7 +211,11 @@ final readonly class LaneScale
             if (count($on) < 2) {
                 throw new UnreadableFilmException(new Remark('film.two_on_each_edge'));
             }
-            self::mustDiffer(array_map(static fn(FilmMark $mark): float => $line->along($mark->uPx, $mark->vPx) / $line->lengthPx, $on), $on, 2);
+            self::mustDiffer(
+                array_map(static fn(FilmMark $mark): float => $line->along($mark->uPx, $mark->vPx) / $line->lengthPx, $on),
+                $on,
+                2,
+            );
         }
         if (array_filter($marks, static fn(FilmMark $mark): bool => $mark->edge === null) !== []) {
             throw new UnreadableFilmException(new Remark('film.two_on_each_edge'));

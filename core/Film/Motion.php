@@ -134,7 +134,10 @@ final readonly class Motion
         $i = min(PushShape::STEPS - 1, (int) $step);
         $share = $step - $i;
         $at = static fn(float $from, float $to): float => $from + $share * ($to - $from);
-        $force = $pushN * $at($shape->push[$i], $shape->push[$i + 1]) - $at($shape->dragKgM[$i], $shape->dragKgM[$i + 1]) * $v * abs($v) - ($v > 0.0 ? $resistanceN : 0.0);
+        $force = $pushN * $at($shape->push[$i], $shape->push[$i + 1]) - $at(
+            $shape->dragKgM[$i],
+            $shape->dragKgM[$i + 1],
+        ) * $v * abs($v) - ($v > 0.0 ? $resistanceN : 0.0);
 
         return ($v > 0.0 ? $force : max(0.0, $force - $resistanceN)) / ($inertiaKg + $at($shape->airKg[$i], $shape->airKg[$i + 1]));
     }

@@ -152,9 +152,14 @@ final readonly class MotionFit
     {
         $origin = $times[0];
         $times = array_map(static fn(float $t): float => $t - $origin, $times);
-        $guess = ['release' => $guess['release'] - $origin, 'limp' => $guess['limp'] - $origin, 'stop' => $guess['stop'] - $origin] + $guess;
+        $guess = [
+            'release' => $guess['release'] - $origin, 'limp' => $guess['limp'] - $origin, 'stop' => $guess['stop'] - $origin,
+        ] + $guess;
         $best = null;
-        $starts = array_map(static fn(float $share): array => self::first($guess, $car, $share), $car->shape === null ? [1.0] : self::STARTS);
+        $starts = array_map(
+            static fn(float $share): array => self::first($guess, $car, $share),
+            $car->shape === null ? [1.0] : self::STARTS,
+        );
         foreach ($near === null ? $starts : [$near->at] as $start) {
             $found = self::from($start, $times, $places, $slopes, $car);
             if ($found !== null && ($best === null || $found[1] < $best[1])) {
@@ -210,7 +215,12 @@ final readonly class MotionFit
      */
     public function shifted(array $places): self
     {
-        $right = array_map(static fn(float $new, float $old, float $weight): float => ($new - $old) * $weight, $places, $this->places, $this->weights);
+        $right = array_map(
+            static fn(float $new, float $old, float $weight): float => ($new - $old) * $weight,
+            $places,
+            $this->places,
+            $this->weights,
+        );
         $step = LinearModel::fit($this->rows, $right)->coefficients ?? array_fill(0, count($this->at), 0.0);
 
         return new self(
@@ -306,7 +316,11 @@ final readonly class MotionFit
             $weights = self::times(self::bisquare($misses, $scale), $shares);
             $rows = self::derivatives($at, $times, $slopes, $car);
             $step = LinearModel::fit(
-                array_map(static fn(array $row, float $w): array => array_map(static fn(float $each): float => sqrt($w) * $each, $row), $rows, $weights),
+                array_map(
+                    static fn(array $row, float $w): array => array_map(static fn(float $each): float => sqrt($w) * $each, $row),
+                    $rows,
+                    $weights,
+                ),
                 array_map(static fn(float $miss, float $w): float => sqrt($w) * $miss, $misses, $weights),
             )?->coefficients;
             if ($step === null) {
@@ -409,10 +423,18 @@ final readonly class MotionFit
         foreach (array_keys($at) as $k) {
             $up = self::placesOf(self::stepped($at, $k, self::STEP), $times, $car);
             $down = self::placesOf(self::stepped($at, $k, -self::STEP), $times, $car);
-            $columns[] = array_map(static fn(float $a, float $b, float $slope): float => ($a - $b) / (2 * self::STEP * $slope), $up, $down, $slopes);
+            $columns[] = array_map(
+                static fn(float $a, float $b, float $slope): float => ($a - $b) / (2 * self::STEP * $slope),
+                $up,
+                $down,
+                $slopes,
+            );
         }
 
-        return array_map(static fn(int $i): array => array_map(static fn(array $column): float => $column[$i], $columns), array_keys($times));
+        return array_map(
+            static fn(int $i): array => array_map(static fn(array $column): float => $column[$i], $columns),
+            array_keys($times),
+        );
     }
 
     /**
@@ -472,7 +494,9 @@ final readonly class MotionFit
         $px = array_map(static fn(float $place, float $slope): float => $place / $slope, $places, $slopes);
 
         return array_map(
-            static fn(float $at): float => 1.0 / count(array_filter($px, static fn(float $other): bool => abs($other - $at) < self::SAME_PX)),
+            static fn(float $at): float => 1.0 / count(
+                array_filter($px, static fn(float $other): bool => abs($other - $at) < self::SAME_PX),
+            ),
             $px,
         );
     }

@@ -38,7 +38,10 @@ final readonly class SeenFilm
     /** @throws UnreadableFilmException where the points are no run, or too few */
     public function run(LaneScale $scale, FilmedCar $car): FilmedRun
     {
-        $asItWas = array_map(fn(FilmPoint $point): FilmPoint => new FilmPoint($point->timeS / $this->slower, $point->alongPx), $this->points);
+        $asItWas = array_map(
+            fn(FilmPoint $point): FilmPoint => new FilmPoint($point->timeS / $this->slower, $point->alongPx),
+            $this->points,
+        );
 
         $lift = $this->liftPx * $scale->metresPerPx($this->line->lengthPx / 2);
 
@@ -51,7 +54,10 @@ final readonly class SeenFilm
         return [
             'line' => [$this->line->u0, $this->line->v0, $this->line->u1, $this->line->v1],
             'marks' => array_map(static fn(FilmMark $mark): array => [$mark->uPx, $mark->vPx, $mark->placeM, $mark->edge], $this->marks),
-            'points' => array_map(static fn(FilmPoint $point): array => [$point->timeS, $point->alongPx, $point->byHand ? 1 : 0], $this->points),
+            'points' => array_map(
+                static fn(FilmPoint $point): array => [$point->timeS, $point->alongPx, $point->byHand ? 1 : 0],
+                $this->points,
+            ),
             'slower' => $this->slower,
             'lift_px' => $this->liftPx,
             'camera_m' => $this->sight->cameraM,

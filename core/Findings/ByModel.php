@@ -99,8 +99,10 @@ final readonly class ByModel implements Adjustment
                 $ramp = $settings->source->blows() ? null : $settings->ramp();
 
                 return [
-                    $run->distanceM, $ramp->lengthM ?? $run->driveEnd->distanceM ?? $run->distanceM, $run->energy->stored, $run->energy->push,
-                    $run->energy->rolling, $run->energy->drag, $run->energy->carriedOff, $run->energy->start, $run->energy->slip, $run->energy->end,
+                    $run->distanceM, $ramp->lengthM
+                        ?? $run->driveEnd->distanceM ?? $run->distanceM, $run->energy->stored, $run->energy->push,
+                    $run->energy->rolling, $run->energy->drag, $run->energy->carriedOff, $run->energy->start, $run->energy->slip,
+                    $run->energy->end,
                     $run->energy->potential,
                 ];
             },
@@ -150,7 +152,10 @@ final readonly class ByModel implements Adjustment
         $strength = $settings->source->strength();
 
         return $begin
-            ->with(CarAttribute::Workmanship, min(0.5, exp(self::SAME_W * round(log(max(1e-4, $begin->get(CarAttribute::Workmanship))) / self::SAME_W))))
+            ->with(
+                CarAttribute::Workmanship,
+                min(0.5, exp(self::SAME_W * round(log(max(1e-4, $begin->get(CarAttribute::Workmanship))) / self::SAME_W))),
+            )
             ->with($strength, max(0.2, min(5.0, exp(self::SAME_P * round(log($begin->get($strength)) / self::SAME_P)))));
     }
 

@@ -20,7 +20,8 @@ final readonly class Difference
     /** A word for a part goes along with its numbers, and says nothing beside them. */
     private const GOES_ALONG = [
         CarAttribute::NozzleKind->value => [
-            CarAttribute::NozzleBore, CarAttribute::WiderBore, CarAttribute::WidestBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength,
+            CarAttribute::NozzleBore, CarAttribute::WiderBore, CarAttribute::WidestBore, CarAttribute::NozzleOutlets,
+            CarAttribute::NozzleLength,
         ],
         CarAttribute::WheelKind->value => [CarAttribute::WheelDiameter],
         CarAttribute::PumpStrokes->value => [CarAttribute::BalloonSize],

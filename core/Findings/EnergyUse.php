@@ -20,7 +20,10 @@ final readonly class EnergyUse
 {
     private const TOLERANCE = 1e-3;
 
-    /** Balloons of one bag differ in the pressure at which they are filled (relative standard deviation), and a ramp's height in what a tape is off by. From memory. */
+    /**
+     * Balloons of one bag differ in the pressure at which they are filled (relative standard deviation), and a ramp's height in what a tape
+     * is off by. From memory.
+     */
     private const FILLING = 0.10;
     private const HEIGHT = 0.02;
 

@@ -65,7 +65,15 @@ final readonly class Findings
     /** @param int $draws of the chances of being first */
     public static function of(ClassData $class, Kept $kept = new KeptInMemory(), int $draws = ChanceOfFirst::DRAWS): self
     {
-        $forecast = ClassForecast::of($class->cars, $class->catalogue, $class->surface, $class->temperatureC, $class->pump, $kept, $class->shifts);
+        $forecast = ClassForecast::of(
+            $class->cars,
+            $class->catalogue,
+            $class->surface,
+            $class->temperatureC,
+            $class->pump,
+            $kept,
+            $class->shifts,
+        );
         $cars = self::compared($class, $forecast);
         $adjustment = new ByModel($forecast, $kept, $class->timedLengthM);
         $question = $class->question;
@@ -179,7 +187,12 @@ final readonly class Findings
             }
             $choices = $car->asRun();
             $model = $forecast->modelOf($car->id);
-            if ($model !== null && $choices->blows() && $choices->has(CarAttribute::PumpStrokes) && !$choices->has(CarAttribute::BalloonSize)) {
+            if (
+                $model !== null
+                && $choices->blows()
+                && $choices->has(CarAttribute::PumpStrokes)
+                && !$choices->has(CarAttribute::BalloonSize)
+            ) {
                 $choices = $choices->with(CarAttribute::BalloonSize, self::filledTo($model));
             }
             $cars[] = new ComparedCar($car->id, $car->group, $car->version, $choices, $distances, $others);
@@ -235,7 +248,10 @@ final readonly class Findings
             if (!isset($newest[$car->group]) || $newest[$car->group]->version < $car->version) {
                 $newest[$car->group] = $car;
             }
-            if ($class->award->measure($car->tries) !== null && (!isset($standing[$car->group]) || $standing[$car->group]->version < $car->version)) {
+            if (
+                $class->award->measure($car->tries) !== null
+                && (!isset($standing[$car->group]) || $standing[$car->group]->version < $car->version)
+            ) {
                 $standing[$car->group] = $car;
             }
         }

@@ -18,7 +18,9 @@ final readonly class LikeCars
     /** More adjustment than this and a car is another car. */
     private const MOST_ADJUSTED = 0.15;
 
-    /** What the model can't adjust for may differ from the set's median by so much; end plays by so much (m). Common practice, no source. */
+    /**
+     * What the model can't adjust for may differ from the set's median by so much; end plays by so much (m). Common practice, no source.
+     */
     private const MOST_APART = 0.10;
     private const END_PLAYS_APART_M = 0.001;
 
@@ -33,7 +35,8 @@ final readonly class LikeCars
         CarAttribute::NozzleLength->value => [CarAttribute::NozzleKind],
         CarAttribute::NozzleOutlets->value => [CarAttribute::NozzleKind],
         CarAttribute::NozzleKind->value => [
-            CarAttribute::NozzleBore, CarAttribute::WiderBore, CarAttribute::WidestBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength,
+            CarAttribute::NozzleBore, CarAttribute::WiderBore, CarAttribute::WidestBore, CarAttribute::NozzleOutlets,
+            CarAttribute::NozzleLength,
         ],
         CarAttribute::WheelDiameter->value => [CarAttribute::WheelKind, CarAttribute::NozzleHeight],
         CarAttribute::WheelKind->value => [CarAttribute::WheelDiameter, CarAttribute::Track, CarAttribute::NozzleHeight],
@@ -91,7 +94,15 @@ final readonly class LikeCars
         $all = $beside;
         [$able, $beside] = self::complete($able, $beside, $tested);
         $sets = $taken = [];
-        foreach (self::candidates($able, $beside, array_values(array_udiff($all, $beside, static fn(CarAttribute $one, CarAttribute $other): int => $one->value <=> $other->value))) as [$group, $members]) {
+        foreach (
+            self::candidates(
+                $able,
+                $beside,
+                array_values(
+                    array_udiff($all, $beside, static fn(CarAttribute $one, CarAttribute $other): int => $one->value <=> $other->value),
+                ),
+            ) as [$group, $members]
+        ) {
             $set = self::of($group, $members, $tested, $outcome, $kinds, $beside, $adjustment);
             if ($set !== null) {
                 $sets[] = $set;
@@ -100,7 +111,9 @@ final readonly class LikeCars
                 }
             }
         }
-        $left = array_values(array_filter($cars, static fn(ComparedCar $car): bool => !isset($taken[$car->id]) && $car->of($outcome) !== null));
+        $left = array_values(
+            array_filter($cars, static fn(ComparedCar $car): bool => !isset($taken[$car->id]) && $car->of($outcome) !== null),
+        );
 
         return [$sets, $left];
     }
@@ -210,7 +223,8 @@ final readonly class LikeCars
      */
     private static function hasOneOf(ComparedCar $car, array $family): bool
     {
-        return !self::isAskedOf($car, $family[0]) || array_filter($family, static fn(CarAttribute $each): bool => $car->choices->explanation($each) !== null) !== [];
+        return !self::isAskedOf($car, $family[0])
+            || array_filter($family, static fn(CarAttribute $each): bool => $car->choices->explanation($each) !== null) !== [];
     }
 
     /**
@@ -226,7 +240,12 @@ final readonly class LikeCars
         $said = static fn(ComparedCar $car, CarAttribute $each): string => mb_strtolower(trim((string) self::value($car, $each)));
         $usual = [];
         foreach (array_filter($little, $isKind) as $each) {
-            $counts = array_count_values(array_filter(array_map(static fn(ComparedCar $car): string => $said($car, $each), $cars), static fn(string $one): bool => $one !== ''));
+            $counts = array_count_values(
+                array_filter(
+                    array_map(static fn(ComparedCar $car): string => $said($car, $each), $cars),
+                    static fn(string $one): bool => $one !== '',
+                ),
+            );
             ksort($counts);
             arsort($counts);
             $usual[$each->value] = (string) array_key_first($counts);

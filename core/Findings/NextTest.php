@@ -174,7 +174,9 @@ final readonly class NextTest
         $asked = $settled = [];
         foreach ($effects as $effect) {
             if ($effect->outcome === ($question->outcome ?? Outcome::Distance)) {
-                $isSettled = $claims === null ? $effect->isClear() : !in_array($claims->verdict($effect), [Answer::CannotTell, Answer::Hint], true);
+                $isSettled = $claims === null
+                    ? $effect->isClear()
+                    : !in_array($claims->verdict($effect), [Answer::CannotTell, Answer::Hint], true);
                 $settled[$effect->factor->value] = ($settled[$effect->factor->value] ?? false) || $isSettled;
             }
         }

@@ -17,7 +17,10 @@ use Skivo\Core\Statistics\StudentT;
  */
 final readonly class PooledEffect
 {
-    /** Where classes do not differ, they are said to in fewer than one of twenty: with three groups a class Welch's test is quick. From trial. */
+    /**
+     * Where classes do not differ, they are said to in fewer than one of twenty: with three groups a class Welch's test is quick. From
+     * trial.
+     */
     private const LEVEL = 0.03;
 
     /**
@@ -143,7 +146,9 @@ final readonly class PooledEffect
         }
         $weights = array_map(static fn(Effect $effect): float => 1.0 / $effect->error() ** 2, $effects);
         $sum = array_sum($weights);
-        $mean = array_sum(array_map(static fn(float $weight, Effect $effect): float => $weight * $effect->perUnit(), $weights, $effects)) / $sum;
+        $mean = array_sum(
+            array_map(static fn(float $weight, Effect $effect): float => $weight * $effect->perUnit(), $weights, $effects),
+        ) / $sum;
         $between = $small = 0.0;
         foreach ($effects as $i => $effect) {
             $between += $weights[$i] * ($effect->perUnit() - $mean) ** 2;

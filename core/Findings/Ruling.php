@@ -53,15 +53,34 @@ final readonly class Ruling
      *
      * @return list<self>
      */
-    public static function all(array $cars, array $effects, array $confounded, SeveralFactors $several, Claims $claims, ByModel $model, ?string $typical): array
-    {
+    public static function all(
+        array $cars,
+        array $effects,
+        array $confounded,
+        SeveralFactors $several,
+        Claims $claims,
+        ByModel $model,
+        ?string $typical,
+    ): array {
         $settings = $typical === null ? null : $model->settingsOf($typical);
-        $opinion = static fn(School $school): ?int => $typical === null || $settings === null ? null : self::opinion($school, $model, $typical, $settings);
+        $opinion = static fn(School $school): ?int => $typical === null || $settings === null
+            ? null
+            : self::opinion($school, $model, $typical, $settings);
         $rulings = [];
-        $sources = array_values(array_unique(array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars), SORT_REGULAR));
-        foreach (array_filter(School::cases(), static fn(School $school): bool => $sources === [] || $school->concerns($sources)) as $school) {
+        $sources = array_values(
+            array_unique(
+                array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars),
+                SORT_REGULAR,
+            ),
+        );
+        foreach (
+            array_filter(School::cases(), static fn(School $school): bool => $sources === [] || $school->concerns($sources)) as $school
+        ) {
             foreach ($school->outcomes() as $outcome) {
-                if ($outcome === $school->outcomes()[0] || array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null) !== []) {
+                if (
+                    $outcome === $school->outcomes()[0]
+                    || array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null) !== []
+                ) {
                     $says = $outcome === Outcome::Distance ? $opinion($school) : null;
                     $rulings[] = self::of($school, $outcome, $cars, $effects, $confounded, $several, $claims, $says);
                 }
@@ -165,7 +184,10 @@ final readonly class Ruling
             School::NozzleDown => [0.0, 10.0],
             default => [$at / self::TURN, $at * self::TURN],
         };
-        $distance = static fn(float $value): ?float => $model->distanceM($typical, [$setting->value => max($ruler->least, min($ruler->greatest, $value))]);
+        $distance = static fn(float $value): ?float => $model->distanceM(
+            $typical,
+            [$setting->value => max($ruler->least, min($ruler->greatest, $value))],
+        );
         [$ofLess, $ofMore, $now] = [$distance($less), $distance($more), $model->distanceM($typical)];
         if ($ofLess === null || $ofMore === null || $now === null) {
             return null;

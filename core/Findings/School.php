@@ -116,7 +116,9 @@ enum School: string
     /** As in "wider_nozzle_farther". */
     public function code(Outcome $outcome): string
     {
-        return $this->value . ($this->direction() === 0 ? '_matters' . ($outcome === Outcome::Distance ? '' : "_{$outcome->value}") : match ($outcome) {
+        return $this->value . ($this->direction() === 0 ? '_matters' . (
+            $outcome === Outcome::Distance ? '' : "_{$outcome->value}"
+        ) : match ($outcome) {
             Outcome::Distance => '_farther',
             Outcome::Time => '_faster',
             Outcome::Straightness => '_straighter',

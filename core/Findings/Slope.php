@@ -45,7 +45,9 @@ final readonly class Slope
         $newest = array_values(array_filter($sets, static fn(LikeCars $set): bool => $set->group === null));
         $groups = array_unique(array_map(static fn(LikeCars $set): string => (string) $set->group, $rebuilt));
         $others = array_map(
-            static fn(LikeCars $set): array => array_values(array_filter($set->cars, static fn(Alike $each): bool => !in_array($each->car->group, $groups, true))),
+            static fn(LikeCars $set): array => array_values(
+                array_filter($set->cars, static fn(Alike $each): bool => !in_array($each->car->group, $groups, true)),
+            ),
             $newest,
         );
         $ways = array_filter([
@@ -105,7 +107,12 @@ final readonly class Slope
 
         return [
             'expected' => $factor ** 2 * $expected,
-            'slope' => new self($slope, sqrt($variance), $degrees, [...($own === null ? [] : $rebuilt), ...($among === null ? [] : $newest)]),
+            'slope' => new self(
+                $slope,
+                sqrt($variance),
+                $degrees,
+                [...($own === null ? [] : $rebuilt), ...($among === null ? [] : $newest)],
+            ),
         ];
     }
 

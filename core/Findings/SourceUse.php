@@ -61,7 +61,9 @@ final readonly class SourceUse
     /** Energy for each metre (J/m); null where the model can't say. */
     public function perMetreJ(): ?Likely
     {
-        return $this->perJouleM === null ? null : new Likely(1.0 / $this->perJouleM->value, 1.0 / $this->perJouleM->high, 1.0 / $this->perJouleM->low);
+        return $this->perJouleM === null
+            ? null
+            : new Likely(1.0 / $this->perJouleM->value, 1.0 / $this->perJouleM->high, 1.0 / $this->perJouleM->low);
     }
 
     /** @param non-empty-list<ComparedCar> $cars */
@@ -69,7 +71,12 @@ final readonly class SourceUse
     {
         $uses = array_map(static fn(ComparedCar $car): ?EnergyUse => self::use($car, $forecast), $cars);
         $known = array_values(array_filter($uses, static fn(?EnergyUse $use): bool => $use !== null));
-        $times = array_values(array_filter(array_map(static fn(ComparedCar $car): ?float => $car->of(Outcome::Time)?->mean(), $cars), static fn(?float $time): bool => $time !== null));
+        $times = array_values(
+            array_filter(
+                array_map(static fn(ComparedCar $car): ?float => $car->of(Outcome::Time)?->mean(), $cars),
+                static fn(?float $time): bool => $time !== null,
+            ),
+        );
         // What a class's balloons or bands are like goes for all its cars alike, so that many cars make it no surer.
         /** @param callable(EnergyUse): Likely $of */
         $mean = static function (callable $of) use ($known): ?Likely {

@@ -23,7 +23,9 @@ final readonly class Trends
     {
         $trends = $pValues = [];
         foreach (self::outcomes($cars) as $outcome) {
-            $newest = ComparedCar::newest(array_values(array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null)));
+            $newest = ComparedCar::newest(
+                array_values(array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null)),
+            );
             $ofOutcome = $pOfOutcome = [];
             foreach (CarAttribute::explaining() as $factor) {
                 $points = [];
@@ -57,7 +59,9 @@ final readonly class Trends
     {
         return array_values(array_filter(
             Outcome::cases(),
-            static fn(Outcome $outcome): bool => count(array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null)) > 1,
+            static fn(Outcome $outcome): bool => count(
+                array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null),
+            ) > 1,
         ));
     }
 }

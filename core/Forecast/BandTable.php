@@ -81,7 +81,10 @@ final readonly class BandTable extends DistanceTable
         $step = log(self::GREATEST / self::LEAST) / (self::STRENGTHS - 1);
         $logs = array_map(static fn(int $row): float => log(self::LEAST) + $row * $step, range(0, self::STRENGTHS - 1));
         if ($edge > $logs[0] && $edge < $logs[self::STRENGTHS - 1]) {
-            $logs = [...array_filter($logs, static fn(float $log): bool => abs($log - $edge) > self::NEAR), $edge - self::BESIDE, $edge + self::BESIDE];
+            $logs = [
+                ...array_filter($logs, static fn(float $log): bool => abs($log - $edge) > self::NEAR), $edge - self::BESIDE,
+                $edge + self::BESIDE,
+            ];
             sort($logs);
         }
 

@@ -53,7 +53,11 @@ final readonly class CheckShifts
         }
         $shifts = [];
         foreach (self::LOOKED_AT as $index => $item) {
-            $isSeen = array_filter($rows, static fn(array $row, int $at): bool => $at < $cars && $row[$index] !== 0.0, ARRAY_FILTER_USE_BOTH) !== [];
+            $isSeen = array_filter(
+                $rows,
+                static fn(array $row, int $at): bool => $at < $cars && $row[$index] !== 0.0,
+                ARRAY_FILTER_USE_BOTH,
+            ) !== [];
             if ($isSeen) {
                 // How far readings scatter is known beforehand, and is not taken from what is left over.
                 $shifts[$item->value] = new Estimate($fit->coefficients[$index], $fit->errors[$index] / $fit->residualDeviation);

@@ -61,6 +61,8 @@ final readonly class CheckedCars
      */
     private static function middle(array $values, array $weights): float
     {
-        return array_sum(array_map(static fn(float $value, float $weight): float => $value * $weight, $values, $weights)) / array_sum($weights);
+        return array_sum(
+            array_map(static fn(float $value, float $weight): float => $value * $weight, $values, $weights),
+        ) / array_sum($weights);
     }
 }

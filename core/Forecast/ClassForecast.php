@@ -24,7 +24,10 @@ use Skivo\Core\Statistics\Sample;
 /** The one forecast of every car of a class, from its parts, its bench tests, its tries, and what the class's hands are like. */
 final readonly class ClassForecast
 {
-    /** Tries scatter by so much of how far a car goes, where a class does not show it; as good as so many degrees of freedom of it. Common practice, no source. */
+    /**
+     * Tries scatter by so much of how far a car goes, where a class does not show it; as good as so many degrees of freedom of it. Common
+     * practice, no source.
+     */
     private const USUAL_SCATTER = 0.08;
     private const USUAL_DEGREES = 4.0;
 
@@ -138,12 +141,18 @@ final readonly class ClassForecast
             $states,
             array_map(static fn(Workmanship $each): State => $each->usual($usualScatter), $hands),
             array_map(static fn(Evidence $car): Forecast => $states[$car->id]->forecast($car->table), $evidence),
-            array_map(static fn(Evidence $car): Forecast => $of($car)->forecastBeforeRuns($car, self::versions($cars, $car->id)), array_filter(
+            array_map(static fn(Evidence $car): Forecast => $of($car)->forecastBeforeRuns(
+                $car,
+                self::versions($cars, $car->id),
+            ), array_filter(
                 $evidence,
                 static fn(Evidence $car): bool => $car->distancesM !== [] || $car->atLeastM !== [] || $car->noStarts > 0,
             )),
             array_map(
-                static fn(Evidence $car): Forecast => $states[$car->id]->onceMeasured($car->table->partsFriction, self::CAREFUL)->forecast($car->table),
+                static fn(Evidence $car): Forecast => $states[$car->id]->onceMeasured(
+                    $car->table->partsFriction,
+                    self::CAREFUL,
+                )->forecast($car->table),
                 array_filter($evidence, static fn(Evidence $car): bool => $car->friction === null),
             ),
             $hands[$isOfBands ? 'band' : 'push']->hands(),
@@ -195,7 +204,9 @@ final readonly class ClassForecast
     private static function runs(RecordedCar $car): array
     {
         $choices = $car->asRun();
-        $isUsual = static fn(?float $of, ?float $usual): bool => $of === null || $usual !== null && abs($of - $usual) <= self::SAME_FILL * $usual;
+        $isUsual = static fn(?float $of, ?float $usual): bool => $of === null
+            || $usual !== null
+            && abs($of - $usual) <= self::SAME_FILL * $usual;
 
         return [...$car->runs->counted, ...$car->tries->extra, ...array_filter(
             $car->tries->practice,
@@ -226,7 +237,12 @@ final readonly class ClassForecast
             $distances,
             array_map(static fn(Run $run): float => (float) $run->distanceM, $past),
             count(array_filter($runs, static fn(Run $run): bool => $run->distanceM === 0.0))
-                + count(array_filter([...$car->tries->void, ...$car->tries->practice], static fn(Run $run): bool => $run->void?->isNoStart() === true)),
+                + count(
+                    array_filter(
+                        [...$car->tries->void, ...$car->tries->practice],
+                        static fn(Run $run): bool => $run->void?->isNoStart() === true,
+                    ),
+                ),
             self::relative($sample, $scatter),
             $shifts->of($car->failed ?? []),
         );

@@ -61,7 +61,14 @@ abstract readonly class DistanceTable
             return $rows;
         });
 
-        return $table::over($usual, $parts->rollingCoefficient(), $strength, array_chunk($held, self::FRICTIONS + 1), "{$key} {$strength}", $kept);
+        return $table::over(
+            $usual,
+            $parts->rollingCoefficient(),
+            $strength,
+            array_chunk($held, self::FRICTIONS + 1),
+            "{$key} {$strength}",
+            $kept,
+        );
     }
 
     /**
@@ -137,7 +144,14 @@ abstract readonly class DistanceTable
     abstract protected static function strengths(Settings $usual): array;
 
     /** @param list<list<float>> $rows */
-    abstract protected static function over(Settings $usual, float $partsFriction, float $strength, array $rows, string $key, Kept $kept): self;
+    abstract protected static function over(
+        Settings $usual,
+        float $partsFriction,
+        float $strength,
+        array $rows,
+        string $key,
+        Kept $kept,
+    ): self;
 
     /** The strength of a row at a friction: the same at every one, unless a row lies along an edge that moves with it. */
     protected static function strengthAt(float $strength, float $friction, Settings $usual): float

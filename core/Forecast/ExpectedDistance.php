@@ -46,7 +46,11 @@ final readonly class ExpectedDistance
             rsort($own);
             $half = array_slice($own, 0, (int) ceil($n / 2));
 
-            return new Expected(exp(array_sum($half) / count($half)), hypot(self::OF_A_TRY, self::OF_A_CAR) * sqrt(1 + 1 / $n), self::SHORT);
+            return new Expected(
+                exp(array_sum($half) / count($half)),
+                hypot(self::OF_A_TRY, self::OF_A_CAR) * sqrt(1 + 1 / $n),
+                self::SHORT,
+            );
         }
         // Each says something of where the middle is, as good as it is.
         $known = [[log(min(self::OF_THE_LANE * $laneM, self::USUAL_M)), self::OF_LANES]];
@@ -56,10 +60,14 @@ final readonly class ExpectedDistance
             $known[] = [$others[intdiv(count($others), 2)], hypot(self::OF_CARS, self::OF_CARS / sqrt(count($others)))];
         }
         if ($forecast !== null && $forecast->band95->low > 0.0 && $forecast->medianM > 0.0) {
-            $known[] = [log($forecast->medianM), max(self::OF_A_FORECAST, log($forecast->band95->high / $forecast->band95->low) / (2 * 1.96))];
+            $known[] = [
+                log($forecast->medianM), max(self::OF_A_FORECAST, log($forecast->band95->high / $forecast->band95->low) / (2 * 1.96)),
+            ];
         }
         $weights = array_map(static fn(array $each): float => 1.0 / $each[1] ** 2, $known);
-        $middle = array_sum(array_map(static fn(array $each, float $weight): float => $weight * $each[0], $known, $weights)) / array_sum($weights);
+        $middle = array_sum(
+            array_map(static fn(array $each, float $weight): float => $weight * $each[0], $known, $weights),
+        ) / array_sum($weights);
 
         return new Expected(exp($middle), max(self::OF_A_FORECAST, 1.0 / sqrt(array_sum($weights))), self::SHORT);
     }

@@ -40,7 +40,12 @@ final readonly class Forecast
     public function beyond(float $metres): float
     {
         $known = [];
-        foreach ([[0.025, $this->band95->low], [0.25, $this->band50->low], [0.5, $this->medianM], [0.75, $this->band50->high], [0.975, $this->band95->high]] as [$share, $quantile]) {
+        foreach (
+            [
+                [0.025, $this->band95->low], [0.25, $this->band50->low], [0.5, $this->medianM], [0.75, $this->band50->high],
+                [0.975, $this->band95->high],
+            ] as [$share, $quantile]
+        ) {
             if ($quantile > 0.0) {
                 $known[] = [Normal::quantile($share), log($quantile)];
             }

@@ -31,7 +31,10 @@ final readonly class PushTable extends DistanceTable
 
     protected static function strengths(Settings $usual): array
     {
-        return array_map(static fn(int $row): float => self::LEAST * (self::GREATEST / self::LEAST) ** ($row / (self::STRENGTHS - 1)), range(0, self::STRENGTHS - 1));
+        return array_map(
+            static fn(int $row): float => self::LEAST * (self::GREATEST / self::LEAST) ** ($row / (self::STRENGTHS - 1)),
+            range(0, self::STRENGTHS - 1),
+        );
     }
 
     protected static function over(Settings $usual, float $partsFriction, float $strength, array $rows, string $key, Kept $kept): self

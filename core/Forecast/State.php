@@ -109,6 +109,9 @@ final readonly class State
         /** @var array<int, non-empty-list<float>> $known */
         static $known = [];
 
-        return $known[$count] ??= array_map(static fn(int $i): float => Normal::quantile(($i + 0.5) / $count), range(0, max(0, $count - 1)));
+        return $known[$count] ??= array_map(
+            static fn(int $i): float => Normal::quantile(($i + 0.5) / $count),
+            range(0, max(0, $count - 1)),
+        );
     }
 }

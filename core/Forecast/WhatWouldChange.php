@@ -9,7 +9,10 @@ use Skivo\Core\Car\Tyre;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\Settings;
 
-/** What would carry a car farther, by its forecast: half the friction, a third more air, more turns, rubber on the rims, a higher ramp, a lighter car. */
+/**
+ * What would carry a car farther, by its forecast: half the friction, a third more air, more turns, rubber on the rims, a higher ramp, a
+ * lighter car.
+ */
 enum WhatWouldChange: string
 {
     case HalfTheFriction = 'half_the_friction';
@@ -67,14 +70,26 @@ enum WhatWouldChange: string
         $source = $own->source;
 
         return match ($this) {
-            self::MoreAir => $source->blows() ? $own->with(CarAttribute::BalloonSize, $own->get(CarAttribute::BalloonSize) * self::MORE_AIR) : null,
-            self::MoreTurns => $source->winds() ? $own->with(CarAttribute::TurnsWound, $own->get(CarAttribute::TurnsWound) * self::MORE) : null,
-            self::RubberTyres => $source->winds() ? $own->with(CarAttribute::Grip, max($own->get(CarAttribute::Grip), Tyre::RubberBand->grip() ?? 0.0)) : null,
+            self::MoreAir => $source->blows()
+                ? $own->with(CarAttribute::BalloonSize, $own->get(CarAttribute::BalloonSize) * self::MORE_AIR)
+                : null,
+            self::MoreTurns => $source->winds()
+                ? $own->with(CarAttribute::TurnsWound, $own->get(CarAttribute::TurnsWound) * self::MORE)
+                : null,
+            self::RubberTyres => $source->winds()
+                ? $own->with(CarAttribute::Grip, max($own->get(CarAttribute::Grip), Tyre::RubberBand->grip() ?? 0.0))
+                : null,
             self::HigherRamp => $source->rollsDown()
-                ? $own->with(CarAttribute::RampHeight, $own->get(CarAttribute::RampHeight) * self::MORE)->with(CarAttribute::RampLength, $own->get(CarAttribute::RampLength) * self::MORE)
+                ? $own->with(
+                    CarAttribute::RampHeight,
+                    $own->get(CarAttribute::RampHeight) * self::MORE,
+                )->with(CarAttribute::RampLength, $own->get(CarAttribute::RampLength) * self::MORE)
                 : null,
             // Half of all that holds it back on the floor: as a measured coefficient, so that nothing is added to it.
-            self::HalfTheFriction => $own->with(CarAttribute::RollingCoefficient, max(5e-4, $own->rollingCoefficient() / 2))->with(CarAttribute::Workmanship, 0.0),
+            self::HalfTheFriction => $own->with(
+                CarAttribute::RollingCoefficient,
+                max(5e-4, $own->rollingCoefficient() / 2),
+            )->with(CarAttribute::Workmanship, 0.0),
             self::Lighter => $own->with(CarAttribute::Mass, $own->get(CarAttribute::Mass) * self::LIGHTER),
         };
     }

@@ -192,7 +192,9 @@ final readonly class Workmanship
                 while (count($draws) < self::DRAWS && count($draws) + 0.5 <= $before + $share) {
                     // Within a step every value is as likely as the next.
                     $part = $share > 0.0 ? (count($draws) + 0.5 - $before) / $share - 0.5 : 0.0;
-                    $draws[] = [$this->w[$k] * exp($shift + $part * (self::LOG_W[1] - self::LOG_W[0]) / (self::LOG_W[2] - 1)), $this->p[$j]];
+                    $draws[] = [
+                        $this->w[$k] * exp($shift + $part * (self::LOG_W[1] - self::LOG_W[0]) / (self::LOG_W[2] - 1)), $this->p[$j],
+                    ];
                 }
                 $before += $share;
             }

@@ -89,11 +89,19 @@ final readonly class Expected
     {
         $meant = [];
         foreach (Unit::cases() as $other) {
-            if ($unit !== null && $other !== $unit && $other->dimension() === $unit->dimension() && $other !== Unit::Stud && $other !== Unit::Yard) {
+            if (
+                $unit !== null
+                && $other !== $unit
+                && $other->dimension() === $unit->dimension()
+                && $other !== Unit::Stud
+                && $other !== Unit::Yard
+            ) {
                 $factor = $other->inSiRoughly() / $unit->inSiRoughly();
                 $isAlike = max($factor, 1.0 / $factor) < self::ALIKE_UNITS;
                 $isOfItsSystem = self::isImperial($other) === self::isImperial($unit);
-                $meant[] = [($isAlike ? self::ALIKE_UNIT : self::OTHER_UNIT) * ($isOfItsSystem ? 1.0 : self::OTHER_SYSTEM), $si * $factor, $other];
+                $meant[] = [
+                    ($isAlike ? self::ALIKE_UNIT : self::OTHER_UNIT) * ($isOfItsSystem ? 1.0 : self::OTHER_SYSTEM), $si * $factor, $other,
+                ];
             }
         }
         foreach ([0.01, 0.1, 10.0, 100.0] as $factor) {

@@ -30,7 +30,10 @@ final readonly class Slip
         return match (true) {
             $this->meant === null => new Remark("quantity.slip.{$key}", $values),
             $this->in === null => new Remark("quantity.slip.{$key}_meant", $values + ['meant' => new Shown($this->meant, $scale)]),
-            default => new Remark("quantity.slip.{$key}_unit", $values + ['meant' => +round($this->meant / $this->in->inSiRoughly(), 3), 'unit' => $this->in]),
+            default => new Remark(
+                "quantity.slip.{$key}_unit",
+                $values + ['meant' => +round($this->meant / $this->in->inSiRoughly(), 3), 'unit' => $this->in],
+            ),
         };
     }
 

@@ -68,9 +68,13 @@ final readonly class Balloon
      */
     public function storedJ(): float
     {
-        $of = fn(float $stretch): float => $stretch ** 2 / 2 + $stretch ** -4 / 4 + $this->hardening * ($stretch ** 4 / 4 + $stretch ** -2 / 2);
+        $of = fn(float $stretch): float => $stretch ** 2 / 2 + $stretch ** -4 / 4 + $this->hardening * (
+            $stretch ** 4 / 4 + $stretch ** -2 / 2
+        );
 
-        return 3.0 * $this->count * $this->pressureScalePa() * $this->relaxedVolumeM3() * ($of($this->inflatedDiameterM / $this->relaxedDiameterM) - $of(1.0));
+        return 3.0 * $this->count * $this->pressureScalePa() * $this->relaxedVolumeM3() * (
+            $of($this->inflatedDiameterM / $this->relaxedDiameterM) - $of(1.0)
+        );
     }
 
     /** 2·s·t₀/(D₀/2), in Pa. */

@@ -69,6 +69,8 @@ final readonly class ElasticBand
     {
         $work = static fn(float $stretch): float => $stretch <= 1.0 ? 1.5 : $stretch ** 2 / 2.0 + 1.0 / $stretch;
 
-        return $this->shearModulusPa * $this->sectionAreaM2 * $this->relaxedLengthM * ($work($this->stretch($woundM)) - $work($this->stretch(0.0)));
+        return $this->shearModulusPa * $this->sectionAreaM2 * $this->relaxedLengthM * (
+            $work($this->stretch($woundM)) - $work($this->stretch(0.0))
+        );
     }
 }

@@ -47,6 +47,10 @@ final readonly class Ramp
     {
         return $vehicle->rollingCoefficient >= $this->greatestFriction($vehicle->breakawayRatio)
             ? 0.0
-            : sqrt(2.0 * $vehicle->massKg * Constants::GRAVITY_M_S2 * ($this->heightM - $vehicle->rollingCoefficient * $this->lengthM) / $inertiaKg);
+            : sqrt(
+                2.0 * $vehicle->massKg * Constants::GRAVITY_M_S2 * (
+                    $this->heightM - $vehicle->rollingCoefficient * $this->lengthM
+                ) / $inertiaKg,
+            );
     }
 }

@@ -42,7 +42,9 @@ final readonly class Placing
             default => self::ofKnockout($plan, $heats),
         };
         // Who has left a round robin has no place in it: the others did not all meet it.
-        $placed = array_values(array_filter($plan->entrants, static fn(string $entrant): bool => $isOver && !($plan->kind === RaceKind::RoundRobin && isset($out[$entrant]))
+        $placed = array_values(array_filter($plan->entrants, static fn(string $entrant): bool => $isOver && !(
+            $plan->kind === RaceKind::RoundRobin && isset($out[$entrant])
+        )
             || $plan->kind === RaceKind::Knockout && isset($score[$entrant]) && self::isRoundOver($heats, $score[$entrant][0])));
         usort($placed, static fn(string $one, string $other): int => ($score[$other] ?? [0]) <=> ($score[$one] ?? [0]));
         $places = [];
@@ -65,7 +67,10 @@ final readonly class Placing
     private static function isRoundOver(array $heats, int $round): bool
     {
         return $round < PHP_INT_MAX
-            && array_filter($heats, static fn(Heat $heat): bool => $heat->round <= $round && $heat->winner === null && !$heat->isOff) === [];
+            && array_filter(
+                $heats,
+                static fn(Heat $heat): bool => $heat->round <= $round && $heat->winner === null && !$heat->isOff,
+            ) === [];
     }
 
     /**

@@ -83,7 +83,9 @@ final readonly class RaceChances
     {
         // Of each part of the bracket: who may come out of it, and how likely.
         $parts = array_map(
-            static fn(array $pair): array => $pair[1] === null ? [$pair[0] => 1.0] : [$pair[0] => $beats[$pair[0]][$pair[1]], $pair[1] => $beats[$pair[1]][$pair[0]]],
+            static fn(array $pair): array => $pair[1] === null
+                ? [$pair[0] => 1.0]
+                : [$pair[0] => $beats[$pair[0]][$pair[1]], $pair[1] => $beats[$pair[1]][$pair[0]]],
             Bracket::firstRound(count($beats)),
         );
         while (count($parts) > 1) {
@@ -157,7 +159,12 @@ final readonly class RaceChances
     /** @param non-empty-list<array{float, float}> $cars */
     private static function firstByMean(array $cars, int $best, int $tries, Randomizer $random): float
     {
-        $means = array_map(static fn(array $car): float => $car[0] + $car[1] / sqrt(max(1, $tries)) * Normal::quantile($random->getInt(1, (1 << 30) - 1) / (1 << 30)), $cars);
+        $means = array_map(
+            static fn(array $car): float => $car[0] + $car[1] / sqrt(max(1, $tries)) * Normal::quantile(
+                $random->getInt(1, (1 << 30) - 1) / (1 << 30),
+            ),
+            $cars,
+        );
 
         return $means[$best] === max($means) ? 1.0 : 0.0;
     }

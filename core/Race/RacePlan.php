@@ -32,7 +32,13 @@ final readonly class RacePlan
         public float $repairMin = 3.0,
     ) {
         $count = count($entrants);
-        if ($count !== count(array_unique($entrants)) || $count < self::FEWEST || $count > self::MOST || $kind === RaceKind::SideBySide && $count !== 2) {
+        if (
+            $count !== count(array_unique($entrants))
+            || $count < self::FEWEST
+            || $count > self::MOST
+            || $kind === RaceKind::SideBySide
+            && $count !== 2
+        ) {
             throw new \DomainException('A race is between 2 and 40 cars, each of them once; side by side between 2.');
         }
         if ($bestOf !== 1 && $bestOf !== 3 || $lanes < 1) {

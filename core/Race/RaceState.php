@@ -65,7 +65,8 @@ final readonly class RaceState
 
     public function isOver(): bool
     {
-        return $this->winner !== null || array_filter($this->heats, static fn(Heat $heat): bool => $heat->winner === null && !$heat->isOff) === [];
+        return $this->winner !== null
+            || array_filter($this->heats, static fn(Heat $heat): bool => $heat->winner === null && !$heat->isOff) === [];
     }
 
     /** The heat in which a car runs next; null where it has none that is known. */
@@ -125,7 +126,12 @@ final readonly class RaceState
         $isReady = static fn(Heat $heat): bool => !isset($repairing[$heat->a ?? '']) && !isset($repairing[$heat->b ?? '']);
         // A car that ran just now is mended first: of one round, those that rested longer go first; a heat that has begun goes on.
         $rested = static fn(Heat $heat): int => max($lastRan[$heat->a ?? ''] ?? 0, $lastRan[$heat->b ?? ''] ?? 0);
-        usort($open, static fn(Heat $one, Heat $other): int => [$isReady($other), $one->round, $rested($one)] <=> [$isReady($one), $other->round, $rested($other)]);
+        usort(
+            $open,
+            static fn(Heat $one, Heat $other): int => [$isReady($other), $one->round, $rested($one)] <=> [
+                $isReady($one), $other->round, $rested($other),
+            ],
+        );
         $now = $next = $busy = [];
         foreach ($open as $heat) {
             $isFree = $isReady($heat) && !isset($busy[$heat->a ?? '']) && !isset($busy[$heat->b ?? '']);

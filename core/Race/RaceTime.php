@@ -35,7 +35,10 @@ final readonly class RaceTime
         $minutes = 0.0;
         foreach (self::rounds($kind, $entrants) as $of) {
             // In a round the heats fill the lanes; the two of the next round need their time to mend.
-            $minutes += max(ceil($of / $atOnce) * $each * $heat, $of === 1 && $kind !== RaceKind::SideBySide ? $each * $heat + ($kind === RaceKind::RoundRobin ? 0.0 : $repairMin) : 0.0);
+            $minutes += max(
+                ceil($of / $atOnce) * $each * $heat,
+                $of === 1 && $kind !== RaceKind::SideBySide ? $each * $heat + ($kind === RaceKind::RoundRobin ? 0.0 : $repairMin) : 0.0,
+            );
         }
 
         return new self($pairs, $pairs * $each, $minutes);

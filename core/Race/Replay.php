@@ -261,7 +261,13 @@ final class Replay
     {
         $last = count($this->plan->entrants) - 1;
         for ($round = 1; $round <= $last; $round++) {
-            $this->add("{$round}-1", $round, $round === 1 ? $this->plan->entrants[0] : null, $this->plan->entrants[$round], $round === $last ? null : ($round + 1) . '-1');
+            $this->add(
+                "{$round}-1",
+                $round,
+                $round === 1 ? $this->plan->entrants[0] : null,
+                $this->plan->entrants[$round],
+                $round === $last ? null : ($round + 1) . '-1',
+            );
         }
     }
 }

@@ -34,7 +34,9 @@ final readonly class BuildTime
             throw new \InvalidArgumentException('There is at least one car, and one adult.');
         }
         $clock = $steps->clock();
-        $this->handsMin = array_sum(array_map(static fn(BuildTask $task): float => $task->step->waits() ? 0.0 : $task->minutes, $steps->tasks));
+        $this->handsMin = array_sum(
+            array_map(static fn(BuildTask $task): float => $task->step->waits() ? 0.0 : $task->minutes, $steps->tasks),
+        );
         $this->adultMinEach = $steps->adultMinutes();
         // Cars are seen one after the other by each adult: the last one when as many rounds are over as it takes.
         $this->queueMin = ceil($cars / $adults) * $this->adultMinEach;

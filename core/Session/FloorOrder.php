@@ -34,7 +34,9 @@ final readonly class FloorOrder
     public function __construct(RunOrder $plan, array $runners, ?int $lastGroup = null, private array $usedAt = [])
     {
         $coming = array_values(array_filter($plan->turns, static fn(Turn $turn): bool => ($runners[$turn->group] ?? null) !== null
-            && !$runners[$turn->group]->isWithdrawn && $turn->try > $runners[$turn->group]->made && $turn->try <= ($runners[$turn->group]->turns ?? PHP_INT_MAX)));
+            && !$runners[$turn->group]->isWithdrawn && $turn->try > $runners[$turn->group]->made && $turn->try <= (
+                $runners[$turn->group]->turns ?? PHP_INT_MAX
+            )));
         $isSkipped = static fn(Turn $turn): bool => $runners[$turn->group]->skippedTry === $turn->try;
         usort($coming, static fn(Turn $a, Turn $b): int => [
             $a->try, $isSkipped($a), $isSkipped($a) ? $runners[$a->group]->skippedAt : 0, $a->heat, $a->lane,

@@ -85,7 +85,10 @@ final readonly class Materials
             ...($kit->usesSkewers() || !$form->carriesAxles() ? [new Material('cutters', 1, Per::WholeClass)] : []),
             ...($form === ChassisForm::Block ? [new Material('saw', 1, Per::WholeClass)] : []),
             ...(
-                $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic) || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand) || $form->isPierced()
+                $kit->usesSkewers()
+                    || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)
+                    || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand)
+                    || $form->isPierced()
                     ? [new Material('pins', 2, Per::Group), new Material('putty', 1, Per::Group)]
                     : []
             ),
@@ -135,7 +138,11 @@ final readonly class Materials
     public function inKit(): array
     {
         return array_values(array_filter($this->lines, static fn(Material $line): bool => $line->per === Per::Group
-                && $line->amount >= 1.0 && !in_array($line->key, ['straws', 'straws-for-bearings', 'straws-for-nozzles', 'nozzle-straws', 'skewers', 'rods'], true)));
+                && $line->amount >= 1.0 && !in_array(
+                    $line->key,
+                    ['straws', 'straws-for-bearings', 'straws-for-nozzles', 'nozzle-straws', 'skewers', 'rods'],
+                    true,
+                )));
     }
 
     /** @return array<string, array{float, int}> the cut pieces in one group's kit: length in m and number, by the value of a CutPiece */

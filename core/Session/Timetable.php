@@ -108,11 +108,16 @@ final readonly class Timetable
     public function carriedOver(int $session): array
     {
         $begun = array_filter($this->slots, static fn(Slot $slot): bool => $slot->session === $session);
-        $then = array_map(static fn(Slot $slot): Phase => $slot->phase, array_filter($this->slots, static fn(Slot $slot): bool => $slot->session > $session));
+        $then = array_map(
+            static fn(Slot $slot): Phase => $slot->phase,
+            array_filter($this->slots, static fn(Slot $slot): bool => $slot->session > $session),
+        );
 
         return array_values(array_map(static fn(Slot $slot): Phase => $slot->phase, array_filter(
             $begun,
-            fn(Slot $slot): bool => $slot->phase->waits() ? $slot->toMin > $this->sessionsMin[$session] : in_array($slot->phase, $then, true),
+            fn(Slot $slot): bool => $slot->phase->waits()
+                ? $slot->toMin > $this->sessionsMin[$session]
+                : in_array($slot->phase, $then, true),
         )));
     }
 
@@ -152,12 +157,23 @@ final readonly class Timetable
         }
         if ($this->runsAgain !== null) {
             $found[] = $this->remedy(
-                new self([Phase::Redesign->value => 0.0] + $this->minutes, $runs, null, $this->minutesPerHeat, $this->sessionsMin[0], $this->furtherMin),
+                new self(
+                    [Phase::Redesign->value => 0.0] + $this->minutes,
+                    $runs,
+                    null,
+                    $this->minutesPerHeat,
+                    $this->sessionsMin[0],
+                    $this->furtherMin,
+                ),
                 noSecondRound: true,
             );
         }
         $build = $this->minutesOf(Phase::Build);
-        $found[] = self::first(range(5, max(10, (int) ($build / 3)), 5), fn(int $less): ?Remedy => $less > $build / 3 ? null : $this->remedy(
+        $found[] = self::first(range(
+            5,
+            max(10, (int) ($build / 3)),
+            5,
+        ), fn(int $less): ?Remedy => $less > $build / 3 ? null : $this->remedy(
             new self(
                 [Phase::Build->value => $build - $less] + $this->minutes,
                 $runs,
@@ -191,7 +207,14 @@ final readonly class Timetable
         );
 
         return $this->remedy(
-            new self($this->minutes, $order($this->runs, $tries), $order($this->runsAgain, null), $this->minutesPerHeat, $this->sessionsMin[0], $this->furtherMin),
+            new self(
+                $this->minutes,
+                $order($this->runs, $tries),
+                $order($this->runsAgain, null),
+                $this->minutesPerHeat,
+                $this->sessionsMin[0],
+                $this->furtherMin,
+            ),
             $lanes,
             $tries,
         );

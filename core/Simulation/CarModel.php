@@ -60,7 +60,12 @@ final readonly class CarModel
             throw BeyondModelException::drivenByAnother();
         }
         $values = $origins = $beyond = [];
-        $set = static function (CarAttribute $setting, ?float $value, Origin $origin, bool $isRecorded = true) use (&$values, &$origins, &$beyond): void {
+        $set = static function (
+            CarAttribute $setting,
+            ?float $value,
+            Origin $origin,
+            bool $isRecorded = true,
+        ) use (&$values, &$origins, &$beyond): void {
             if ($value === null || isset($values[$setting->value])) {
                 return;
             }
@@ -87,8 +92,12 @@ final readonly class CarModel
                     CarAttribute::WheelMount => $car->kind($attribute) === null
                         ? null
                         : (float) ($car->kind($attribute) === WheelMount::Spinning->value),
-                    CarAttribute::FilledBy => $car->kind($attribute) === null ? null : (float) ($car->kind($attribute) === FilledBy::Mouth->value),
-                    CarAttribute::BandEnd => $car->kind($attribute) === null ? null : (float) ($car->kind($attribute) === BandEnd::Tied->value),
+                    CarAttribute::FilledBy => $car->kind($attribute) === null
+                        ? null
+                        : (float) ($car->kind($attribute) === FilledBy::Mouth->value),
+                    CarAttribute::BandEnd => $car->kind($attribute) === null
+                        ? null
+                        : (float) ($car->kind($attribute) === BandEnd::Tied->value),
                     CarAttribute::ReleaseLoss => Release::tryFrom($car->kind(CarAttribute::Release) ?? '')?->extraLoss(),
                     CarAttribute::ChainLength => $car->chainLengthM(),
                     CarAttribute::NoseDrag => NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '')?->dragCoefficient(),
@@ -131,7 +140,12 @@ final readonly class CarModel
         $missing = self::lacks($car, $source);
         if ($source->blows()) {
             $size = self::withinItsRubber($values, $origins[CarAttribute::BalloonSize->value] ?? Origin::Assumed, $beyond);
-            if ($strokes !== null && $size !== $filled && ($origins[CarAttribute::BalloonSize->value] ?? null) === Origin::Assumed && !$car->has(CarAttribute::BalloonSize)) {
+            if (
+                $strokes !== null
+                && $size !== $filled
+                && ($origins[CarAttribute::BalloonSize->value] ?? null) === Origin::Assumed
+                && !$car->has(CarAttribute::BalloonSize)
+            ) {
                 // By a usual pump it would burst, so the pump is another: how full the balloon is, nobody knows.
                 $missing[] = CarAttribute::BalloonSize;
             }
@@ -200,7 +214,9 @@ final readonly class CarModel
 
         [$least, $greatest] = CarAttribute::Leak->limits();
 
-        return $area > $greatest ? throw BeyondModelException::by([CarAttribute::Leak->value => new Beyond($area, $least, $greatest)]) : $this->with(CarAttribute::Leak, $area);
+        return $area > $greatest
+            ? throw BeyondModelException::by([CarAttribute::Leak->value => new Beyond($area, $least, $greatest)])
+            : $this->with(CarAttribute::Leak, $area);
     }
 
     /** What drives it; a balloon where nobody said. */
@@ -228,8 +244,12 @@ final readonly class CarModel
     private static function lacks(Car $car, EnergySource $source): array
     {
         return array_values(array_filter([
-            !$source->blows() || $car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind) ? null : CarAttribute::NozzleBore,
-            !$source->blows() || $car->has(CarAttribute::BalloonSize) || $car->has(CarAttribute::PumpStrokes) ? null : CarAttribute::BalloonSize,
+            !$source->blows() || $car->has(CarAttribute::NozzleBore) || $car->has(CarAttribute::NozzleKind)
+                ? null
+                : CarAttribute::NozzleBore,
+            !$source->blows() || $car->has(CarAttribute::BalloonSize) || $car->has(CarAttribute::PumpStrokes)
+                ? null
+                : CarAttribute::BalloonSize,
             !$source->winds() || $car->chainLengthM() !== null ? null : CarAttribute::ChainLength,
             !$source->winds() || $car->has(CarAttribute::TurnsWound) ? null : CarAttribute::TurnsWound,
             !$source->rollsDown() || $car->has(CarAttribute::RampHeight) ? null : CarAttribute::RampHeight,
@@ -270,7 +290,9 @@ final readonly class CarModel
         $chain = CarAttribute::ChainLength;
         $least = $value(CarAttribute::InstalledLength) / ElasticBand::GREATEST_STRETCH;
         if ($value($chain) < $least) {
-            $beyond += isset($values[$chain->value]) ? [$chain->value => new Beyond($values[$chain->value], $least, $chain->limits()[1])] : [];
+            $beyond += isset($values[$chain->value])
+                ? [$chain->value => new Beyond($values[$chain->value], $least, $chain->limits()[1])]
+                : [];
             $values[$chain->value] = $least;
         }
         $turns = CarAttribute::TurnsWound;

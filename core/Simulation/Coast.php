@@ -26,8 +26,13 @@ final readonly class Coast
      *
      * @throws OutOfRangeException
      */
-    public static function run(Vehicle $vehicle, Air $air, float $startSpeedMS, ?Ramp $ramp = null, bool $withTrajectory = false): SimulatedRun
-    {
+    public static function run(
+        Vehicle $vehicle,
+        Air $air,
+        float $startSpeedMS,
+        ?Ramp $ramp = null,
+        bool $withTrajectory = false,
+    ): SimulatedRun {
         OutOfRangeException::check('start.speed_m_s', $startSpeedMS, 0.0, 10.0);
         $mass = $vehicle->massKg + $vehicle->wheelEquivalentMassKg;
         $resistance = $vehicle->rollingCoefficient * $vehicle->massKg * Constants::GRAVITY_M_S2;
@@ -52,7 +57,15 @@ final readonly class Coast
             $stop,
             $startSpeedMS,
             null,
-            new EnergyLedger(0.0, 0.0, $resistance * $distance, $start - $resistance * $distance, 0.0, $start, potential: $startSpeedMS > 0.0 ? $ramp?->potentialJ($vehicle->massKg) ?? 0.0 : 0.0),
+            new EnergyLedger(
+                0.0,
+                0.0,
+                $resistance * $distance,
+                $start - $resistance * $distance,
+                0.0,
+                $start,
+                potential: $startSpeedMS > 0.0 ? $ramp?->potentialJ($vehicle->massKg) ?? 0.0 : 0.0,
+            ),
             $trajectory,
         );
     }

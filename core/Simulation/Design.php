@@ -55,7 +55,16 @@ final readonly class Design
 
     public function with(?Balloon $balloon = null, ?Nozzle $nozzle = null, ?Vehicle $vehicle = null): self
     {
-        return new self($balloon ?? $this->balloon, $nozzle ?? $this->nozzle, $vehicle ?? $this->vehicle, $this->air, $this->startSpeedMS, $this->leakAreaM2, $this->breath, $this->ramp);
+        return new self(
+            $balloon ?? $this->balloon,
+            $nozzle ?? $this->nozzle,
+            $vehicle ?? $this->vehicle,
+            $this->air,
+            $this->startSpeedMS,
+            $this->leakAreaM2,
+            $this->breath,
+            $this->ramp,
+        );
     }
 
     /** The same, come down a ramp. */

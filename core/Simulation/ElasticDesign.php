@@ -148,7 +148,15 @@ final readonly class ElasticDesign
         $band = $this->band;
 
         return new self(
-            new ElasticBand($band->relaxedLengthM, $band->sectionAreaM2, $band->installedLengthM, $turns, $band->shearModulusPa, $band->returnedFraction, $band->release),
+            new ElasticBand(
+                $band->relaxedLengthM,
+                $band->sectionAreaM2,
+                $band->installedLengthM,
+                $turns,
+                $band->shearModulusPa,
+                $band->returnedFraction,
+                $band->release,
+            ),
             $this->drive,
             $this->vehicle,
             $this->air,

@@ -181,7 +181,9 @@ final class ElasticSimulator
     {
         $drag = $this->dragFactor * $state[1] * abs($state[1]);
 
-        return $this->pushed / $this->whole * ($this->pull($state[2]) * $this->gear - $this->resistance - $drag) + $this->resistance + $drag;
+        return $this->pushed / $this->whole * (
+            $this->pull($state[2]) * $this->gear - $this->resistance - $drag
+        ) + $this->resistance + $drag;
     }
 
     /** η·F on the axle, below zero where a tied band is wound the other way and brakes (N). */
@@ -206,15 +208,23 @@ final class ElasticSimulator
         if ($this->slip === 0) {
             $acceleration = ($pull * $this->gear - $this->resistance - $drag) / $this->whole;
             $unwinding = -$this->band * $this->gear * $speed;
-            $stiffness = $this->band === 0 ? 0.0 : $this->design->band->returnedFraction * $this->design->band->stiffnessNM(max(0.0, $wound));
+            $stiffness = $this->band === 0
+                ? 0.0
+                : $this->design->band->returnedFraction * $this->design->band->stiffnessNM(max(0.0, $wound));
             $ratio = $this->pushed / $this->whole;
-            $change = $ratio * $this->gear * $this->band * $stiffness * $unwinding + (1.0 - $ratio) * 2.0 * $this->dragFactor * abs($speed) * $acceleration;
+            $change = $ratio * $this->gear * $this->band * $stiffness * $unwinding
+                + (1.0 - $ratio) * 2.0 * $this->dragFactor * abs($speed) * $acceleration;
 
-            return [$speed, $acceleration, $unwinding, 0.0, -$change, $change, $pull * $this->gear * $speed, $this->resistance * $speed, $drag * $speed, 0.0];
+            return [
+                $speed, $acceleration, $unwinding, 0.0, -$change, $change, $pull * $this->gear * $speed, $this->resistance * $speed,
+                $drag * $speed, 0.0,
+            ];
         }
         $rim = $speed + $this->slip * $gap;
         $acceleration = ($this->slip * $this->slides - $this->resistance - $drag) / $this->pushed;
-        $spinUp = $drive->wheelRadiusM * ($pull * $drive->axleRadiusM - $this->slip * $this->slides * $drive->wheelRadiusM) / $drive->spinInertiaKgM2;
+        $spinUp = $drive->wheelRadiusM * (
+            $pull * $drive->axleRadiusM - $this->slip * $this->slides * $drive->wheelRadiusM
+        ) / $drive->spinInertiaKgM2;
 
         return [
             $speed, $acceleration, -$this->band * $this->gear * $rim, $this->slip * ($spinUp - $acceleration), 0.0, 0.0,
@@ -245,7 +255,10 @@ final class ElasticSimulator
             while ($index < count($steps) - 1 && $steps[$index + 1]->from <= $time) {
                 $index++;
             }
-            $moments[] = $this->moment($time, $steps[$index]->state(self::COMPONENTS, min(1.0, ($time - $steps[$index]->from) / $steps[$index]->length)));
+            $moments[] = $this->moment(
+                $time,
+                $steps[$index]->state(self::COMPONENTS, min(1.0, ($time - $steps[$index]->from) / $steps[$index]->length)),
+            );
         }
 
         return $moments;

@@ -61,10 +61,14 @@ final readonly class EnergyStory
             // What is not warmth yet moves; at the end nothing does.
             $warmShare = $isEnd ? 1.0 : min(1.0, $warmed / $all);
             $given = $isEnd ? 1.0 : min(1.0, ($pushed + $start) / $all);
-            $moments[] = ['at' => min(1.0, $at), 'balloon' => 1.0 - $given, 'moving' => max(0.0, $given - $warmShare), 'warm' => $warmShare];
+            $moments[] = [
+                'at' => min(1.0, $at), 'balloon' => 1.0 - $given, 'moving' => max(0.0, $given - $warmShare), 'warm' => $warmShare,
+            ];
             $next = (int) floor($at * self::MOMENTS) + 1;
         }
 
-        return $moments === [] ? null : new self($moments, $run->driveEnd === null ? null : $run->driveEnd->distanceM / $run->distanceM, Regime::of($run->energy));
+        return $moments === []
+            ? null
+            : new self($moments, $run->driveEnd === null ? null : $run->driveEnd->distanceM / $run->distanceM, Regime::of($run->energy));
     }
 }

@@ -10,7 +10,8 @@ use Skivo\Core\Physics\Constants;
 
 /**
  * A balloon car with every length so many times as long, and somebody on it: what it would take to start, and what a balloon of that
- * size gives. With rubber as thick as before the pressure falls with the radius, p = 4·s·t₀/D₀·… , so the push, p times the nozzle's area, grows with the size
+ * size gives. With rubber as thick as before the pressure falls with the radius, p = 4·s·t₀/D₀·… , so the push, p times the nozzle's area,
+ * grows with the size
  * itself; what it must overcome, f·b·m·g, with its cube, and with the rider. On paper only.
  */
 final readonly class LargerCar

@@ -67,7 +67,12 @@ final readonly class Settings
         }
         $settings = new self($all, $source);
         if ($source->winds()) {
-            OutOfRangeException::check(CarAttribute::TurnsWound->value, $settings->get(CarAttribute::TurnsWound), 0.0, max(0.0, $settings->greatestTurns()));
+            OutOfRangeException::check(
+                CarAttribute::TurnsWound->value,
+                $settings->get(CarAttribute::TurnsWound),
+                0.0,
+                max(0.0, $settings->greatestTurns()),
+            );
         }
         // A balloon cannot be filled to less than it is, nor to more than it bears.
         $relaxed = $settings->get(CarAttribute::BalloonRelaxed);
@@ -214,7 +219,9 @@ final readonly class Settings
         if ($ramp === null) {
             return $design;
         }
-        $inertia = $design->vehicle->massKg + $design->vehicle->wheelEquivalentMassKg + $design->carriedAirKg($design->balloon->inflatedVolumeM3());
+        $inertia = $design->vehicle->massKg + $design->vehicle->wheelEquivalentMassKg + $design->carriedAirKg(
+            $design->balloon->inflatedVolumeM3(),
+        );
 
         return $design->off($ramp, $ramp->speedMS($design->vehicle, $inertia));
     }
@@ -235,7 +242,9 @@ final readonly class Settings
         return new ElasticDesign(
             new ElasticBand(
                 $this->get(CarAttribute::ChainLength),
-                self::STRANDS * $this->get(CarAttribute::BandsSideBySide) * $this->get(CarAttribute::BandWidth) * $this->get(CarAttribute::BandThickness),
+                self::STRANDS * $this->get(CarAttribute::BandsSideBySide) * $this
+                    ->get(CarAttribute::BandWidth) * $this
+                    ->get(CarAttribute::BandThickness),
                 $this->get(CarAttribute::InstalledLength),
                 $this->get(CarAttribute::TurnsWound),
                 max(50_000.0, min(5_000_000.0, self::SHEAR_MODULUS_PA * $pull * $this->get(CarAttribute::BandStiffness))),

@@ -151,7 +151,15 @@ final class Simulator
             $thrust,
             $flow,
             $limp,
-            new EnergyLedger($state[7], $state[4], $state[5], $state[6], $state[8], $startEnergy, potential: $moves ? $this->design->ramp?->potentialJ($this->design->vehicle->massKg) ?? 0.0 : 0.0),
+            new EnergyLedger(
+                $state[7],
+                $state[4],
+                $state[5],
+                $state[6],
+                $state[8],
+                $startEnergy,
+                potential: $moves ? $this->design->ramp?->potentialJ($this->design->vehicle->massKg) ?? 0.0 : 0.0,
+            ),
             $withTrajectory ? [...$this->trajectory($steps, true), ...$this->trajectory($coasting, false)] : [],
         );
     }

@@ -41,6 +41,7 @@ final readonly class LeadingGroup
             return $pair < $significance;
         }
 
-        return $pair * $means * ($means - 1) / 2 < $significance || (new StudentizedRange($means, $degrees))->upperTail($range) < $significance;
+        return $pair * $means * ($means - 1) / 2 < $significance
+            || (new StudentizedRange($means, $degrees))->upperTail($range) < $significance;
     }
 }

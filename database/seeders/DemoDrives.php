@@ -49,7 +49,10 @@ final class DemoDrives
     public const NAME = 'Balloon or Band';
 
     /** By group: bore, mass and true friction of its car, and the mass with a band in place of the balloon. */
-    private const CARS = ['Bowline' => ['8 mm', '58 g', 0.115, '56 g'], 'Halyard' => ['9 mm', '58 g', 0.130, '55 g'], 'Cleat' => ['7 mm', '60 g', 0.112, '57 g'], 'Fender' => ['7 mm', '60 g', 0.110, '57 g']];
+    private const CARS = [
+        'Bowline' => ['8 mm', '58 g', 0.115, '56 g'], 'Halyard' => ['9 mm', '58 g', 0.130, '55 g'],
+        'Cleat' => ['7 mm', '60 g', 0.112, '57 g'], 'Fender' => ['7 mm', '60 g', 0.110, '57 g'],
+    ];
 
     /** By group: turns wound for its tries. */
     private const TURNS = ['Bowline' => 24, 'Halyard' => 24, 'Cleat' => 24, 'Fender' => 24];
@@ -77,8 +80,18 @@ final class DemoDrives
             $group = $challenge->groups()->create(['name' => $name, 'mark' => Mark::all()[$index], 'position' => $index + 1]);
             $balloon = $this->car($group, 1, $this->blown($name), null);
             $bare = $name === 'Cleat';
-            $band = $this->car($group, 2, $this->wound($name, $bare ? Tyre::None : Tyre::RubberBand), 'The balloon is off. Now a wound band drives it.');
-            $cars[] = [$name, $balloon, $band, $bare ? $this->car($group, 3, $this->wound($name, Tyre::RubberBand), 'The wheels spun on the spot. Now they have rubber on.') : null];
+            $band = $this->car(
+                $group,
+                2,
+                $this->wound($name, $bare ? Tyre::None : Tyre::RubberBand),
+                'The balloon is off. Now a wound band drives it.',
+            );
+            $cars[] = [
+                $name, $balloon, $band,
+                $bare
+                    ? $this->car($group, 3, $this->wound($name, Tyre::RubberBand), 'The wheels spun on the spot. Now they have rubber on.')
+                    : null,
+            ];
         }
         $time = $morning;
         foreach ([1, 2, 3] as $round) {
@@ -89,7 +102,11 @@ final class DemoDrives
         foreach ([1, 2, 3] as $round) {
             foreach ($cars as [$name, $balloon, $band, $rubber]) {
                 if ($round === 1 && $rubber !== null) {
-                    $time = $this->log($band, new RunRecord(null, void: VoidReason::WheelsSpun, inflation: self::turns(self::TURNS[$name])), $time);
+                    $time = $this->log(
+                        $band,
+                        new RunRecord(null, void: VoidReason::WheelsSpun, inflation: self::turns(self::TURNS[$name])),
+                        $time,
+                    );
                 }
                 $time = $this->try($rubber ?? $band, $name, $time);
             }
@@ -149,7 +166,8 @@ final class DemoDrives
             CarAttribute::BalloonSize->value => $this->entry('20 cm', Unit::Centimetre),
             CarAttribute::Mass->value => $this->entry($mass, Unit::Gram),
         ], [CarAttribute::NozzleOutlets->value => 1, CarAttribute::Balloons->value => 1], self::kinds(EnergySource::Balloon) + [
-            CarAttribute::NozzleKind->value => 'wide straw', CarAttribute::Joint->value => 'elastic band', CarAttribute::Tyre->value => Tyre::RubberBand->value,
+            CarAttribute::NozzleKind->value => 'wide straw', CarAttribute::Joint->value => 'elastic band',
+            CarAttribute::Tyre->value => Tyre::RubberBand->value,
         ], SizeMeasure::Diameter);
     }
 
@@ -162,7 +180,10 @@ final class DemoDrives
             CarAttribute::HookPlace->value => $this->entry('5 mm', Unit::Millimetre),
             CarAttribute::WindingDiameter->value => $this->entry('3 mm', Unit::Millimetre),
             CarAttribute::Mass->value => $this->entry(self::CARS[$name][3], Unit::Gram),
-        ], [CarAttribute::BandsInChain->value => 2, CarAttribute::BandsSideBySide->value => 1, CarAttribute::TurnsWound->value => self::TURNS[$name]], self::kinds(EnergySource::ElasticBand) + [
+        ], [
+            CarAttribute::BandsInChain->value => 2, CarAttribute::BandsSideBySide->value => 1,
+            CarAttribute::TurnsWound->value => self::TURNS[$name],
+        ], self::kinds(EnergySource::ElasticBand) + [
             CarAttribute::DrivenEnd->value => 'rear', CarAttribute::BandEnd->value => 'free', CarAttribute::Tyre->value => $tyre->value,
         ]);
     }
@@ -172,8 +193,10 @@ final class DemoDrives
     {
         $quantities = [];
         foreach ([
-            [CarAttribute::ChassisLength, '15 cm'], [CarAttribute::ChassisWidth, '7.5 cm'], [CarAttribute::ChassisHeight, '4 mm'], [CarAttribute::Wheelbase, '8.3 cm'],
-            [CarAttribute::Track, '105 mm'], [CarAttribute::AxleDiameter, '3 mm'], [CarAttribute::BearingBore, '5 mm'], [CarAttribute::WheelThickness, '14 mm'], [CarAttribute::WheelDiameter, '32 mm'],
+            [CarAttribute::ChassisLength, '15 cm'], [CarAttribute::ChassisWidth, '7.5 cm'], [CarAttribute::ChassisHeight, '4 mm'],
+            [CarAttribute::Wheelbase, '8.3 cm'],
+            [CarAttribute::Track, '105 mm'], [CarAttribute::AxleDiameter, '3 mm'], [CarAttribute::BearingBore, '5 mm'],
+            [CarAttribute::WheelThickness, '14 mm'], [CarAttribute::WheelDiameter, '32 mm'],
         ] as [$attribute, $typed]) {
             $quantities[$attribute->value] = $this->entry($typed, Unit::Centimetre);
         }
@@ -196,11 +219,17 @@ final class DemoDrives
     /** A car as it really is. */
     private function truth(Car $car, string $name, ?int $turns = null): Settings
     {
-        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(CarAttribute::RollingCoefficient, self::CARS[$name][2]);
+        $settings = CarModel::of(
+            $car->choices,
+            Catalogue::standard(),
+            'varnished wood',
+        )->settings->with(CarAttribute::RollingCoefficient, self::CARS[$name][2]);
         if ($car->choices->blows()) {
             return $settings;
         }
-        $settings = $settings->with(CarAttribute::BandStiffness, self::PULLS)->with(CarAttribute::ReturnedFraction, self::RETURNS)->with(CarAttribute::Grip, self::GRIP);
+        $settings = $settings->with(CarAttribute::BandStiffness, self::PULLS)
+            ->with(CarAttribute::ReturnedFraction, self::RETURNS)
+            ->with(CarAttribute::Grip, self::GRIP);
 
         return $turns === null ? $settings : $settings->with(CarAttribute::TurnsWound, (float) $turns);
     }
@@ -214,9 +243,14 @@ final class DemoDrives
 
         return $this->log($car, new RunRecord(
             $this->entry(number_format(100 * $distance, 0, '.', ''), Unit::Centimetre),
-            $seconds === null || $turns !== null ? null : $this->entry(number_format($seconds * $this->chance->around(0.03), 2), Unit::Second),
+            $seconds === null || $turns !== null
+                ? null
+                : $this->entry(number_format($seconds * $this->chance->around(0.03), 2), Unit::Second),
             inflation: $isBand ? self::turns($turns ?? self::TURNS[$name]) : null,
-            limp: $run->driveEnd === null || $turns !== null ? null : $this->entry(number_format(100 * $run->driveEnd->distanceM * $this->chance->around(0.04), 0, '.', ''), Unit::Centimetre),
+            limp
+                : $run->driveEnd === null || $turns !== null
+                ? null
+                : $this->entry(number_format(100 * $run->driveEnd->distanceM * $this->chance->around(0.04), 0, '.', ''), Unit::Centimetre),
             kind: $turns === null ? RunKind::Try : RunKind::Practice,
         ), $time);
     }
@@ -228,7 +262,12 @@ final class DemoDrives
 
     private function log(Car $car, RunRecord $record, CarbonImmutable $time): CarbonImmutable
     {
-        $run = new Run(['id' => (string) Str::uuid7($time), 'try' => $car->runs()->whereNull('void_reason')->where('kind', $record->kind->value)->count() + 1]);
+        $run = new Run(
+            [
+                'id' => (string) Str::uuid7($time),
+                'try' => $car->runs()->whereNull('void_reason')->where('kind', $record->kind->value)->count() + 1,
+            ],
+        );
         $run->logged_at = $time;
         $run->put($record);
         $car->runs()->save($run);
@@ -241,11 +280,24 @@ final class DemoDrives
     private function measure(Car $car, string $name): void
     {
         $design = $this->truth($car, $name)->elasticDesign();
-        $grams = fn(float $newtons, float $share): Entry => $this->entry(number_format(1000 * $newtons / Constants::GRAVITY_M_S2 * $this->chance->around($share), 1, '.', '') . ' g', Unit::Gram);
+        $grams = fn(float $newtons, float $share): Entry => $this->entry(
+            number_format(1000 * $newtons / Constants::GRAVITY_M_S2 * $this->chance->around($share), 1, '.', '') . ' g',
+            Unit::Gram,
+        );
         $weight = $design->vehicle->massKg * Constants::GRAVITY_M_S2;
         $driven = $design->drivenLoadN();
         foreach ([1, 2, 3] as $repeat) {
-            $this->read($car, BenchTest::Ramp, [$this->entry('12 cm', Unit::Centimetre), $this->entry(number_format(12 / self::CARS[$name][2] * $this->chance->around(0.05), 0, '.', '') . ' cm', Unit::Centimetre)]);
+            $this->read(
+                $car,
+                BenchTest::Ramp,
+                [
+                    $this->entry('12 cm', Unit::Centimetre),
+                    $this->entry(
+                        number_format(12 / self::CARS[$name][2] * $this->chance->around(0.05), 0, '.', '') . ' cm',
+                        Unit::Centimetre,
+                    ),
+                ],
+            );
         }
         $this->read($car, BenchTest::LoadShare, [$grams($driven, 0.01), $grams($weight - $driven, 0.01)]);
         if (!in_array($name, ['Bowline', 'Fender'], true)) {
@@ -253,11 +305,19 @@ final class DemoDrives
         }
         foreach ([1, 2] as $repeat) {
             $rest = $design->vehicle->rollingCoefficient * ($weight - $driven);
-            $this->read($car, BenchTest::Grip, [$grams($design->floorHoldsN() + $rest, 0.04), $grams($design->drive->kineticFriction * $driven + $rest, 0.04)]);
+            $this->read(
+                $car,
+                BenchTest::Grip,
+                [$grams($design->floorHoldsN() + $rest, 0.04), $grams($design->drive->kineticFriction * $driven + $rest, 0.04)],
+            );
         }
         foreach ([6, 12, 18, 24] as $turns) {
             $pull = $design->band->pullN($design->drive->woundM($turns));
-            $this->read($car, BenchTest::BandPull, [$this->entry((string) $turns, Unit::Turn), $grams($pull, 0.03), $grams(self::RETURNS * $pull, 0.03)]);
+            $this->read(
+                $car,
+                BenchTest::BandPull,
+                [$this->entry((string) $turns, Unit::Turn), $grams($pull, 0.03), $grams(self::RETURNS * $pull, 0.03)],
+            );
         }
     }
 
@@ -272,10 +332,13 @@ final class DemoDrives
     private function check(Car $car): void
     {
         foreach ([
-            new Reading(CheckItem::Spin, $this->entry('4 s', Unit::Second)), new Reading(CheckItem::EndPlay, $this->entry('1.5 mm', Unit::Millimetre)),
-            new Reading(CheckItem::Wobble, $this->entry('0.5 mm', Unit::Millimetre)), new Reading(CheckItem::Parallel, $this->entry('83 mm', Unit::Millimetre), $this->entry('83 mm', Unit::Millimetre)),
+            new Reading(CheckItem::Spin, $this->entry('4 s', Unit::Second)),
+            new Reading(CheckItem::EndPlay, $this->entry('1.5 mm', Unit::Millimetre)),
+            new Reading(CheckItem::Wobble, $this->entry('0.5 mm', Unit::Millimetre)),
+            new Reading(CheckItem::Parallel, $this->entry('83 mm', Unit::Millimetre), $this->entry('83 mm', Unit::Millimetre)),
             new Reading(CheckItem::Drift, $this->entry('4 cm', Unit::Centimetre), $this->entry('150 cm', Unit::Centimetre), Side::Left),
-            new Reading(CheckItem::BandClear, answer: true), new Reading(CheckItem::BandFree, answer: true), new Reading(CheckItem::HookHolds, answer: true),
+            new Reading(CheckItem::BandClear, answer: true), new Reading(CheckItem::BandFree, answer: true),
+            new Reading(CheckItem::HookHolds, answer: true),
             new Reading(CheckItem::WheelsTight, answer: true), new Reading(CheckItem::PointsOff, answer: true),
         ] as $reading) {
             $row = $car->checkReadings()->make(['item' => $reading->item, 'user_id' => $this->educator->id]);

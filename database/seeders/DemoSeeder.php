@@ -86,16 +86,23 @@ final class DemoSeeder extends Seeder
 
     /** By how much each car's axles are out of parallel (°), to the left; a drift on the floor shows it. */
     private const CROOKED = [
-        'Bowline' => 0.05, 'Halyard' => -0.02, 'Cleat' => 0.30, 'Fender' => -0.55, 'Reef' => 0.12, 'Reef 2' => 0.12, 'Reef 3' => 0.12, 'Sheepshank' => -0.15, 'Thimble' => 0.08, 'Keel' => 0.20,
+        'Bowline' => 0.05, 'Halyard' => -0.02, 'Cleat' => 0.30, 'Fender' => -0.55, 'Reef' => 0.12, 'Reef 2' => 0.12, 'Reef 3' => 0.12,
+        'Sheepshank' => -0.15, 'Thimble' => 0.08, 'Keel' => 0.20,
     ];
 
     /** By kind of chassis: length, width, thickness (cm). */
-    private const CHASSIS = ['corrugated card' => [15, 7.5, 0.4], 'foam board' => [13, 10, 0.5], 'craft stick' => [15, 2, 0.2], 'plastic bottle' => [20, 6.5, 6.5]];
+    private const CHASSIS = [
+        'corrugated card' => [15, 7.5, 0.4], 'foam board' => [13, 10, 0.5], 'craft stick' => [15, 2, 0.2],
+        'plastic bottle' => [20, 6.5, 6.5],
+    ];
 
     /** By kind of wheel: thickness (mm), mass (g). */
     private const WHEELS = ['bottle caps' => [14, 2.5], 'jar lids' => [12, 10], 'card discs' => [3, 3], 'optical discs' => [1.2, 16]];
 
-    /** What was found on the check cards: turning time (s), end play, wobble (mm), size lost (mm), and whether the balloon clears, the nozzle is straight, points are off. */
+    /**
+     * What was found on the check cards: turning time (s), end play, wobble (mm), size lost (mm), and whether the balloon clears, the
+     * nozzle is straight, points are off.
+     */
     private const CHECKS = [
         'Bowline' => ['4.5', '1.5', '0.5', '0', true, true, true],
         'Halyard' => ['3', '2', '1', '1', true, true, true],
@@ -108,15 +115,20 @@ final class DemoSeeder extends Seeder
 
     /** What the bench measured: on which cars a ramp and three roll-outs, a push on the scale, a spin. */
     private const BENCH = [
-        'Bowline' => [BenchTest::Ramp, BenchTest::StaticThrust, BenchTest::Spin], 'Halyard' => [BenchTest::Ramp], 'Cleat' => [BenchTest::Ramp],
-        'Reef 3' => [BenchTest::Ramp, BenchTest::StaticThrust], 'Sheepshank' => [BenchTest::Ramp], 'Thimble' => [BenchTest::Ramp], 'Keel' => [BenchTest::Ramp, BenchTest::StaticThrust],
+        'Bowline' => [BenchTest::Ramp, BenchTest::StaticThrust, BenchTest::Spin], 'Halyard' => [BenchTest::Ramp],
+        'Cleat' => [BenchTest::Ramp],
+        'Reef 3' => [BenchTest::Ramp, BenchTest::StaticThrust], 'Sheepshank' => [BenchTest::Ramp], 'Thimble' => [BenchTest::Ramp],
+        'Keel' => [BenchTest::Ramp, BenchTest::StaticThrust],
     ];
 
     /** The class's pump: strokes, and the circumference that they made (cm). */
     private const PUMP = [[5, '44.5'], [10, '55.8'], [15, '63.4'], [20, '69.9']];
 
     /** What groups expected before their tries, in cm. */
-    private const EXPECTED = ['Bowline' => [300, 340, 345], 'Halyard' => [500, 430, 425], 'Cleat' => [200, 250, 260], 'Reef' => [250, 180, 175], 'Keel' => [400, 150], 'Thimble' => [350, 400, 380]];
+    private const EXPECTED = [
+        'Bowline' => [300, 340, 345], 'Halyard' => [500, 430, 425], 'Cleat' => [200, 250, 260], 'Reef' => [250, 180, 175],
+        'Keel' => [400, 150], 'Thimble' => [350, 400, 380],
+    ];
 
     /** From try to try a car's distance scatters by about so much of it. */
     private const SCATTER = 0.05;
@@ -174,14 +186,18 @@ final class DemoSeeder extends Seeder
             'heaviest' => $this->entry('90 g', Unit::Gram),
             'safety_read_at' => CarbonImmutable::parse('2026-05-04 16:00:00 UTC'),
         ]);
-        $challenge->update(['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())]);
+        $challenge->update(
+            ['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())],
+        );
         $challenge->sessionPlan()->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
         $this->educator = $educator;
         /** @var array<string, Car> $cars */
         $cars = [];
         foreach (self::CARS as $name => $versions) {
             $position = count($cars) + 1;
-            $group = $challenge->groups()->create(['name' => $name, 'mark' => Mark::all()[$challenge->groups()->count()], 'position' => $position]);
+            $group = $challenge->groups()->create(
+                ['name' => $name, 'mark' => Mark::all()[$challenge->groups()->count()], 'position' => $position],
+            );
             foreach ($versions as $index => $choices) {
                 $car = $this->car($group, $index + 1, $choices);
                 $cars[$index === 0 ? $name : "{$name} " . ($index + 1)] = $car;
@@ -197,7 +213,9 @@ final class DemoSeeder extends Seeder
             $this->measure($cars[$name], $name, $educator, $tests);
         }
         foreach (self::PUMP as [$strokes, $around]) {
-            $challenge->pumpReadings()->create(['strokes' => $strokes, 'size' => $this->entry($around, Unit::Centimetre), 'measured_as' => SizeMeasure::Circumference]);
+            $challenge->pumpReadings()->create(
+                ['strokes' => $strokes, 'size' => $this->entry($around, Unit::Centimetre), 'measured_as' => SizeMeasure::Circumference],
+            );
         }
         foreach (self::RUNS as [$name, $void, $note]) {
             [$distance, $seconds, $drift, $limp] = $void === null ? $this->ran($cars[$name], $name) : [null, null, null, null];
@@ -208,7 +226,18 @@ final class DemoSeeder extends Seeder
         // A slip of the pen, mended.
         [$distance, $seconds, $drift] = $this->ran($cars['Reef 3'], 'Reef 3');
         $run = $this->log($cars['Reef 3'], $time, strrev($distance), $seconds, $drift, null, null);
-        $change->edit($run, Actor::at($educator), $cars['Reef 3']->group, fn(): RunRecord => new RunRecord($this->entry($distance, Unit::Centimetre), $run->time, note: 'tape misread at first', drift: $run->drift, side: $run->drift_side));
+        $change->edit(
+            $run,
+            Actor::at($educator),
+            $cars['Reef 3']->group,
+            fn(): RunRecord => new RunRecord(
+                $this->entry($distance, Unit::Centimetre),
+                $run->time,
+                note: 'tape misread at first',
+                drift: $run->drift,
+                side: $run->drift_side,
+            ),
+        );
         $run->changes()->update(['made_at' => $time->addMinute()]);
         $this->watch($cars['Reef 3'], $run->refresh(), $time);
         $this->race($challenge, $educator, $time->addMinutes(20));
@@ -226,7 +255,20 @@ final class DemoSeeder extends Seeder
         for ($heat = 0; ($now = $race->load('events')->state()->now) !== []; $heat++) {
             [$one, $other] = [(string) $now[0]->a, (string) $now[0]->b];
             $isOne = ($order[$one] < $order[$other]) !== ($heat === 1);
-            app(RecordRaceEvent::class)($race, new RaceEvent(Uuid::uuid5(Uuid::NAMESPACE_OID, "demo heat {$heat}")->toString(), EventKind::Won, $now[0]->key, $isOne ? $one : $other, $isOne ? $other : $one), null, 0, $time->addMinutes(3 * $heat), Actor::at($educator));
+            app(RecordRaceEvent::class)(
+                $race,
+                new RaceEvent(
+                    Uuid::uuid5(Uuid::NAMESPACE_OID, "demo heat {$heat}")->toString(),
+                    EventKind::Won,
+                    $now[0]->key,
+                    $isOne ? $one : $other,
+                    $isOne ? $other : $one,
+                ),
+                null,
+                0,
+                $time->addMinutes(3 * $heat),
+                Actor::at($educator),
+            );
         }
         $race->forceFill(['created_at' => $time->subMinutes(2), 'ended_at' => $time->addMinutes(3 * $heat)])->save();
     }
@@ -238,7 +280,10 @@ final class DemoSeeder extends Seeder
         $around = str_ends_with($balloon, ' around');
         $car = $group->cars()->make([
             'version' => $version,
-            'reason' => [2 => 'Three straws push harder than one, and the axle rubbed less without the extra card.', 3 => 'Only the straws are wider now, to see what that does.'][$version] ?? null,
+            'reason' => [
+                2 => 'Three straws push harder than one, and the axle rubbed less without the extra card.',
+                3 => 'Only the straws are wider now, to see what that does.',
+            ][$version] ?? null,
         ]);
         [$chassisLength, $chassisWidth, $chassisHeight] = self::CHASSIS[$chassis];
         [$thickness, $wheelMass] = self::WHEELS[$wheels];
@@ -249,7 +294,10 @@ final class DemoSeeder extends Seeder
                 CarAttribute::ChassisLength->value => $this->entry("{$chassisLength} cm", Unit::Centimetre),
                 CarAttribute::ChassisWidth->value => $this->entry("{$chassisWidth} cm", Unit::Centimetre),
                 CarAttribute::ChassisHeight->value => $this->entry("{$chassisHeight} cm", Unit::Centimetre),
-                CarAttribute::Wheelbase->value => $this->entry(number_format(max(0.55 * $chassisLength, (float) $diameter / 10 + 1), 1) . ' cm', Unit::Centimetre),
+                CarAttribute::Wheelbase->value => $this->entry(
+                    number_format(max(0.55 * $chassisLength, (float) $diameter / 10 + 1), 1) . ' cm',
+                    Unit::Centimetre,
+                ),
                 CarAttribute::Track->value => $this->entry($millimetres($sizes->trackM()), Unit::Millimetre),
                 CarAttribute::AxleDiameter->value => $this->entry('3 mm', Unit::Millimetre),
                 CarAttribute::AxleLength->value => $this->entry($millimetres($sizes->axleLengthM()), Unit::Millimetre),
@@ -290,8 +338,13 @@ final class DemoSeeder extends Seeder
                 $around = fn(float $share): float => 1.0 + $share * $this->beside->normal();
                 $reading = $car->benchReadings()->make(['test' => $test, 'user_id' => $educator->id]);
                 $reading->put(match ($test) {
-                    BenchTest::Ramp => [$this->entry('12 cm', Unit::Centimetre), $this->entry(number_format(12 / self::FRICTION[$name] * $around(0.05), 0, '.', '') . ' cm', Unit::Centimetre)],
-                    BenchTest::StaticThrust => [$this->entry(number_format(1000 * $thrust / 9.80665 * $around(0.06), 1, '.', '') . ' g', Unit::Gram)],
+                    BenchTest::Ramp => [
+                        $this->entry('12 cm', Unit::Centimetre),
+                        $this->entry(number_format(12 / self::FRICTION[$name] * $around(0.05), 0, '.', '') . ' cm', Unit::Centimetre),
+                    ],
+                    BenchTest::StaticThrust => [
+                        $this->entry(number_format(1000 * $thrust / 9.80665 * $around(0.06), 1, '.', '') . ' g', Unit::Gram),
+                    ],
                     default => [$this->entry(number_format(4.5 * $around(0.1), 1) . ' s', Unit::Second)],
                 });
                 $reading->save();
@@ -302,7 +355,10 @@ final class DemoSeeder extends Seeder
     /** What a motion sensor behind the start line saw of a run: the model's own, drawn out to where the car stopped. */
     private function watch(Car $car, Run $run, CarbonImmutable $time): void
     {
-        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(CarAttribute::RollingCoefficient, self::FRICTION['Reef 3']);
+        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(
+            CarAttribute::RollingCoefficient,
+            self::FRICTION['Reef 3'],
+        );
         $model = Simulator::run($settings->design(), withTrajectory: true);
         $longer = ($run->distance?->quantity->si() ?? 0.0) / $model->distanceM;
         $points = [];
@@ -316,7 +372,12 @@ final class DemoSeeder extends Seeder
         for ($t = 0.32; $t < 1.0; $t += 0.02) {
             $points[] = [round($t + $model->stopTimeS, 4), round($longer * $model->distanceM + 0.002 * $this->beside->normal(), 4)];
         }
-        $reading = new SensorReading(['id' => (string) Str::uuid7($time), 'run_id' => $run->id, 'kind' => 'trace', 'lane' => 1, 'data' => ['points' => $points], 'measured_at' => $time]);
+        $reading = new SensorReading(
+            [
+                'id' => (string) Str::uuid7($time), 'run_id' => $run->id, 'kind' => 'trace', 'lane' => 1, 'data' => ['points' => $points],
+                'measured_at' => $time,
+            ],
+        );
         $car->group->challenge->readings()->save($reading);
     }
 
@@ -326,7 +387,9 @@ final class DemoSeeder extends Seeder
         $try = $car->runs()->whereNull('void_reason')->count() + 1;
         $expected = self::EXPECTED[$name][$try - 1] ?? null;
         if ($expected !== null && $car->predictions()->where('try', $try)->doesntExist()) {
-            $car->predictions()->create(['try' => $try, 'distance' => $this->entry("{$expected} cm", Unit::Centimetre), 'made_at' => $run->subMinute()]);
+            $car->predictions()->create(
+                ['try' => $try, 'distance' => $this->entry("{$expected} cm", Unit::Centimetre), 'made_at' => $run->subMinute()],
+            );
         }
     }
 
@@ -337,7 +400,10 @@ final class DemoSeeder extends Seeder
      */
     private function ran(Car $car, string $name): array
     {
-        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(CarAttribute::RollingCoefficient, self::FRICTION[$name]);
+        $settings = CarModel::of($car->choices, Catalogue::standard(), 'varnished wood')->settings->with(
+            CarAttribute::RollingCoefficient,
+            self::FRICTION[$name],
+        );
         $run = Simulator::run($settings->design(), withTrajectory: true);
         $seconds = 0.0;
         foreach ($run->trajectory as $moment) {
@@ -354,20 +420,44 @@ final class DemoSeeder extends Seeder
             number_format($seconds * (1.0 + 0.03 * $this->chance->normal()), 2),
             round(100 * $drift),
             $run->driveEnd === null || !in_array($name, ['Bowline', 'Cleat', 'Sheepshank', 'Keel'], true) ? null
-                : number_format(100 * $run->driveEnd->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->beside->normal()), 0, '.', ''),
+                : number_format(
+                    100 * $run->driveEnd->distanceM * $distance / $run->distanceM * (1.0 + 0.04 * $this->beside->normal()),
+                    0,
+                    '.',
+                    '',
+                ),
         ];
     }
 
-    private function check(Car $car, User $educator, float $crooked, ?string $spin, ?string $endPlay, ?string $wobble, ?string $lost, ?bool $clears, ?bool $straight, ?bool $points): void
-    {
+    private function check(
+        Car $car,
+        User $educator,
+        float $crooked,
+        ?string $spin,
+        ?string $endPlay,
+        ?string $wobble,
+        ?string $lost,
+        ?bool $clears,
+        ?bool $straight,
+        ?bool $points,
+    ): void {
         $wheelbase = 1000 * ($car->choices->number(CarAttribute::Wheelbase) ?? 0.08);
         $longer = 1000 * ($car->choices->number(CarAttribute::Track) ?? 0.09) * tan(deg2rad($crooked));
         foreach ([
             new Reading(CheckItem::Spin, $spin === null ? null : $this->entry("{$spin} s", Unit::Second)),
             new Reading(CheckItem::EndPlay, $endPlay === null ? null : $this->entry("{$endPlay} mm", Unit::Millimetre)),
             new Reading(CheckItem::Wobble, $wobble === null ? null : $this->entry("{$wobble} mm", Unit::Millimetre)),
-            new Reading(CheckItem::Parallel, $this->entry(number_format($wheelbase, 1) . ' mm', Unit::Millimetre), $this->entry(number_format($wheelbase + $longer, 1) . ' mm', Unit::Millimetre)),
-            new Reading(CheckItem::Drift, $this->entry(number_format(abs($crooked) * 12, 0) . ' cm', Unit::Centimetre), $this->entry('150 cm', Unit::Centimetre), $crooked > 0.0 ? Side::Left : Side::Right),
+            new Reading(
+                CheckItem::Parallel,
+                $this->entry(number_format($wheelbase, 1) . ' mm', Unit::Millimetre),
+                $this->entry(number_format($wheelbase + $longer, 1) . ' mm', Unit::Millimetre),
+            ),
+            new Reading(
+                CheckItem::Drift,
+                $this->entry(number_format(abs($crooked) * 12, 0) . ' cm', Unit::Centimetre),
+                $this->entry('150 cm', Unit::Centimetre),
+                $crooked > 0.0 ? Side::Left : Side::Right,
+            ),
             new Reading(CheckItem::Airtight, $lost === null ? null : $this->entry("{$lost} mm", Unit::Millimetre)),
             new Reading(CheckItem::BalloonClears, answer: $clears),
             new Reading(CheckItem::NozzleStraight, answer: $straight),
@@ -382,8 +472,16 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    private function log(Car $car, CarbonImmutable $time, ?string $distance, ?string $seconds, ?float $drift, ?VoidReason $void, ?string $note, ?string $limp = null): Run
-    {
+    private function log(
+        Car $car,
+        CarbonImmutable $time,
+        ?string $distance,
+        ?string $seconds,
+        ?float $drift,
+        ?VoidReason $void,
+        ?string $note,
+        ?string $limp = null,
+    ): Run {
         $run = new Run([
             'id' => (string) Str::uuid7($time),
             'try' => $car->runs()->whereNull('void_reason')->count() + 1,

@@ -24,10 +24,15 @@ final class LayersTest
     ];
 
     /** The folders of app/ that know nothing of pages, each after those that it may depend on. */
-    private const APP = ['Casts', 'Models', 'Access', 'Record', 'Archive', 'Actions', 'Language', 'Exceptions', 'Policies', 'Forms', 'Session', 'Logging'];
+    private const APP = [
+        'Casts', 'Models', 'Access', 'Record', 'Archive', 'Actions', 'Language', 'Exceptions', 'Policies', 'Forms', 'Session', 'Logging',
+    ];
 
     /** The rooms of its pages, in an order of their own: a later one may show what an earlier one does. */
-    private const PAGES = ['Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'WhatIf', 'Film', 'Race', 'Report', 'Room', 'Board', 'Sharing', 'Account', 'Api'];
+    private const PAGES = [
+        'Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'WhatIf', 'Film', 'Race', 'Report', 'Room', 'Board', 'Sharing',
+        'Account', 'Api',
+    ];
 
     private const AFTER = ['Http', 'Console', 'Providers'];
 
@@ -39,7 +44,10 @@ final class LayersTest
             ->classes(
                 Selector::inNamespace('Skivo\Core'),
                 Selector::inNamespace('Brick\Math'),
-                Selector::classname('/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|Throwable|stdClass|IntlChar)$/', true),
+                Selector::classname(
+                    '/^(DomainException|InvalidArgumentException|LogicException|RuntimeException|JsonException|Throwable|stdClass|IntlChar)$/',
+                    true,
+                ),
                 Selector::classname('/^(BackedEnum|UnitEnum|Closure|Attribute|ReflectionEnumBackedCase)$/', true),
                 // Chance, but with a seed: the same every time.
                 Selector::classname('/^Random.(Randomizer|Engine.Xoshiro256StarStar)$/', true),
@@ -91,7 +99,11 @@ final class LayersTest
     #[TestRule]
     public function foldersOfTheApplicationDependOnlyOnThoseBeforeThem(): iterable
     {
-        $order = [...array_map(static fn(string $name): string => "App\\{$name}", self::APP), ...array_map(static fn(string $name): string => "App\\Pages\\{$name}", self::PAGES), ...array_map(static fn(string $name): string => "App\\{$name}", self::AFTER)];
+        $order = [
+            ...array_map(static fn(string $name): string => "App\\{$name}", self::APP),
+            ...array_map(static fn(string $name): string => "App\\Pages\\{$name}", self::PAGES),
+            ...array_map(static fn(string $name): string => "App\\{$name}", self::AFTER),
+        ];
         foreach ($order as $place => $folder) {
             $later = array_map(Selector::inNamespace(...), array_slice($order, $place + 1));
             if ($later !== []) {
@@ -105,7 +117,12 @@ final class LayersTest
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('App'))
-            ->excluding(...array_map(static fn(string $name): SelectorInterface => Selector::inNamespace("App\\{$name}"), [...self::APP, ...array_map(static fn(string $name): string => "Pages\\{$name}", self::PAGES), ...self::AFTER]))
+            ->excluding(
+                ...array_map(
+                    static fn(string $name): SelectorInterface => Selector::inNamespace("App\\{$name}"),
+                    [...self::APP, ...array_map(static fn(string $name): string => "Pages\\{$name}", self::PAGES), ...self::AFTER],
+                ),
+            )
             ->shouldNotExist()
             ->because('a new folder of app/ needs a place in the order that LayersTest holds');
     }
@@ -113,7 +130,12 @@ final class LayersTest
     public function testWhatChangesAndReadsDataKnowsNothingOfTheWeb(): Rule
     {
         return PHPat::rule()
-            ->classes(...array_map(static fn(string $name): SelectorInterface => Selector::inNamespace("App\\{$name}"), ['Casts', 'Models', 'Record', 'Archive', 'Actions', 'Language']))
+            ->classes(
+                ...array_map(
+                    static fn(string $name): SelectorInterface => Selector::inNamespace("App\\{$name}"),
+                    ['Casts', 'Models', 'Record', 'Archive', 'Actions', 'Language'],
+                ),
+            )
             ->shouldNotDependOn()
             ->classes(Selector::inNamespace('Illuminate\Http'))
             ->because('requests are for pages; actions can be called from anywhere');

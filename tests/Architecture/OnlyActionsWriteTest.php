@@ -17,14 +17,19 @@ final class OnlyActionsWriteTest extends TestCase
 {
     /** Of Eloquent and its query builder. */
     private const WRITES = [
-        'save', 'saveQuietly', 'saveOrFail', 'saveMany', 'createMany', 'createQuietly', 'forceCreate', 'firstOrCreate', 'updateOrCreate', 'createOrFirst', 'updateQuietly', 'updateOrFail',
-        'deleteQuietly', 'forceDelete', 'insert', 'insertOrIgnore', 'insertGetId', 'insertUsing', 'upsert', 'updateOrInsert', 'increment', 'decrement', 'incrementEach', 'touchOwners',
+        'save', 'saveQuietly', 'saveOrFail', 'saveMany', 'createMany', 'createQuietly', 'forceCreate', 'firstOrCreate', 'updateOrCreate',
+        'createOrFirst', 'updateQuietly', 'updateOrFail',
+        'deleteQuietly', 'forceDelete', 'insert', 'insertOrIgnore', 'insertGetId', 'insertUsing', 'upsert', 'updateOrInsert', 'increment',
+        'decrement', 'incrementEach', 'touchOwners',
         'attach', 'detach', 'sync', 'syncWithoutDetaching', 'truncate', 'unprepared',
     ];
 
     /** Also what pages, policies and collections call their own: of these, only what is called on a query or a relation counts. */
     private const OFTEN_OTHERS = ['create', 'update', 'delete'];
-    private const QUERIES = ['query', 'newQuery', 'withTrashed', 'table', 'where', 'whereKey', 'hasMany', 'runs', 'cars', 'groups', 'challenges', 'devices', 'entries', 'readings', 'signIns', 'apiTokens', 'races'];
+    private const QUERIES = [
+        'query', 'newQuery', 'withTrashed', 'table', 'where', 'whereKey', 'hasMany', 'runs', 'cars', 'groups', 'challenges', 'devices',
+        'entries', 'readings', 'signIns', 'apiTokens', 'races',
+    ];
 
     /** Not of the application's rows: the benchmark fills a database of its own; an answer that was worked out is kept. */
     private const BESIDE = ['Actions/', 'Console/Bench/', 'Console/Commands/Bench.php'];
@@ -57,8 +62,15 @@ final class OnlyActionsWriteTest extends TestCase
         foreach ($calls as $call) {
             assert($call instanceof MethodCall || $call instanceof StaticCall);
             $name = $call->name instanceof Node\Identifier ? $call->name->name : '';
-            $isOfTheDatabase = $call instanceof StaticCall && $call->class instanceof Node\Name && $call->class->getLast() === 'DB' && in_array($name, ['insert', 'update', 'delete'], true);
-            if ($isOfTheDatabase || $call instanceof MethodCall && (in_array($name, self::WRITES, true) || in_array($name, self::OFTEN_OTHERS, true) && self::isAQuery($call->var))) {
+            $isOfTheDatabase = $call instanceof StaticCall
+                && $call->class instanceof Node\Name
+                && $call->class->getLast() === 'DB'
+                && in_array($name, ['insert', 'update', 'delete'], true);
+            if (
+                $isOfTheDatabase
+                || $call instanceof MethodCall
+                && (in_array($name, self::WRITES, true) || in_array($name, self::OFTEN_OTHERS, true) && self::isAQuery($call->var))
+            ) {
                 $found[$call->getStartLine()] = $name;
             }
         }

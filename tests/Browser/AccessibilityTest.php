@@ -29,14 +29,25 @@ final class AccessibilityTest extends BrowserTestCase
             '/challenges', '/challenges/new', '/account', '/nothing-here',
             ...array_map(static fn(string $page): string => "/challenges/{$challenge->id}{$page}", [
                 '', '/plan', '/groups', '/cars', "/groups/{$group->id}", "/groups/{$group->id}/car", '/runs', "/runs?edit={$run->id}",
-                '/findings', '/findings/work', '/findings/sources', '/plan/larger', '/findings/beliefs', '/findings/choices?against=nozzle_bore', '/findings/choices?against=wheel_kind', '/findings/sure', '/findings/awards', '/sheet',
+                '/findings', '/findings/work', '/findings/sources', '/plan/larger', '/findings/beliefs',
+                '/findings/choices?against=nozzle_bore', '/findings/choices?against=wheel_kind', '/findings/sure', '/findings/awards',
+                '/sheet',
                 '/bench', "/groups/{$group->id}/bench", '/report', '/report/notebooks', '/report/certificates',
-                '/plan/materials', '/plan/materials/labels', '/plan/cuts', '/plan/steps', '/plan/steps/booklet', '/plan/steps/templates', '/plan/materials/note', '/parts?kind=chassis', "/groups/{$group->id}/steps", '/plan/timetable', '/plan/safety', '/plan/brief/class', '/plan/brief/helpers',
-                '/devices', "/runs/{$run->id}/trace", "/groups/{$group->id}/own", '/check', '/check/tolerances', "/groups/{$group->id}/check", "/groups/{$group->id}/car?kit=1", "/groups/{$group->id}/car/versions",
+                '/plan/materials', '/plan/materials/labels', '/plan/cuts', '/plan/steps', '/plan/steps/booklet', '/plan/steps/templates',
+                '/plan/materials/note', '/parts?kind=chassis', "/groups/{$group->id}/steps", '/plan/timetable', '/plan/safety',
+                '/plan/brief/class', '/plan/brief/helpers',
+                '/devices', "/runs/{$run->id}/trace", "/groups/{$group->id}/own", '/check', '/check/tolerances',
+                "/groups/{$group->id}/check", "/groups/{$group->id}/car?kit=1", "/groups/{$group->id}/car/versions",
                 "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/diagnosis?seen=veers&drift=30&over=200",
-                ...array_map(static fn(string $station): string => "/groups/{$group->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "/groups/{$group->id}/notebook", '/room', '/devices/cards', '/races', "/races/{$race->id}",
+                ...array_map(
+                    static fn(string $station): string => "/groups/{$group->id}/at/{$station}",
+                    ['idea', 'build', 'check', 'guess', 'why', 'change'],
+                ), "/groups/{$group->id}/notebook", '/room', '/devices/cards', '/races', "/races/{$race->id}",
             ]),
-            ...array_map(static fn(string $page): string => "/challenges/{$empty->id}{$page}", ['', '/groups', '/runs', '/findings', '/bench', '/report', '/check', '/plan/timetable']),
+            ...array_map(
+                static fn(string $page): string => "/challenges/{$empty->id}{$page}",
+                ['', '/groups', '/runs', '/findings', '/bench', '/report', '/check', '/plan/timetable'],
+            ),
         ];
         $problems = [];
         foreach ($pages as $page) {

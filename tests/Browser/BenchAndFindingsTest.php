@@ -25,9 +25,27 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/bench");
         // The height once, and the distance of each: four readings, Tab between them, Enter at the end.
         $this->browser->find('#ramp-0-0')->click();
-        $this->browser->keys('12', WebDriverKeys::TAB, '2.4 m', WebDriverKeys::TAB, WebDriverKeys::TAB, '250', WebDriverKeys::TAB, WebDriverKeys::TAB, '260', WebDriverKeys::ENTER);
+        $this->browser->keys(
+            '12',
+            WebDriverKeys::TAB,
+            '2.4 m',
+            WebDriverKeys::TAB,
+            WebDriverKeys::TAB,
+            '250',
+            WebDriverKeys::TAB,
+            WebDriverKeys::TAB,
+            '260',
+            WebDriverKeys::ENTER,
+        );
         $this->browser->waitFor('Ramp and roll-out of Keel is saved.');
-        self::assertSame([[0.12, 2.4], [0.12, 2.5], [0.12, 2.6]], BenchReading::query()->where('car_id', $keel->newestCar()?->id)->orderBy('id')->get()->map(static fn(BenchReading $reading): array => $reading->values())->all());
+        self::assertSame(
+            [[0.12, 2.4], [0.12, 2.5], [0.12, 2.6]],
+            BenchReading::query()->where('car_id', $keel->newestCar()?->id)
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(BenchReading $reading): array => $reading->values())
+                ->all(),
+        );
         self::assertStringContainsString('measured: ramp and roll-out', $this->browser->text('[data-part=forces]'));
         self::assertStringContainsString('f = 0.048 ±', $this->browser->text('#ramp summary'));
         // A slip is named at its field, and what was typed stays.
@@ -44,25 +62,46 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $challenge = $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
         foreach (['0.0061', '0.0064'] as $index => $kg) {
-            $challenge->readings()->create(['id' => (string) Str::uuid7(), 'kind' => 'thrust', 'data' => ['value_kg' => (float) $kg], 'measured_at' => now()->subSeconds(20 - $index)]);
+            $challenge->readings()->create(
+                [
+                    'id' => (string) Str::uuid7(), 'kind' => 'thrust', 'data' => ['value_kg' => (float) $kg],
+                    'measured_at' => now()->subSeconds(20 - $index),
+                ],
+            );
         }
         $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/bench");
         $this->browser->find('#static-thrust summary')->click();
         foreach ($this->browser->all('#static-thrust [data-take]') as $button) {
             $button->click();
         }
-        self::assertSame(['6.4 g', '6.1 g', ''], array_map(fn(int $row): string => (string) $this->browser->find("#static-thrust-{$row}-0")->getAttribute('value'), [0, 1, 2]));
+        self::assertSame(
+            ['6.4 g', '6.1 g', ''],
+            array_map(fn(int $row): string => (string) $this->browser->find("#static-thrust-{$row}-0")->getAttribute('value'), [0, 1, 2]),
+        );
         $this->browser->press('Save push on a scale');
         $this->browser->waitFor('Push on a scale of Keel is saved.');
-        self::assertSame([[0.0064], [0.0061]], BenchReading::query()->where('car_id', $keel->newestCar()?->id)->orderBy('id')->get()->map(static fn(BenchReading $reading): array => $reading->values())->all());
+        self::assertSame(
+            [[0.0064], [0.0061]],
+            BenchReading::query()->where('car_id', $keel->newestCar()?->id)
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(BenchReading $reading): array => $reading->values())
+                ->all(),
+        );
     }
 
     public function testFindingsFollowTheClassAndStillSaveTheirFigure(): void
     {
-        $challenge = $this->class([], "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\nA,6,40,caps,20,1,200\nA,6,40,caps,20,2,204\nB,8,40,caps,20,1,300\nB,8,40,caps,20,2,304\n");
+        $challenge = $this->class(
+            [],
+            "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\nA,6,40,caps,20,1,200\nA,6,40,caps,20,2,204\nB,8,40,caps,20,1,300\nB,8,40,caps,20,2,304\n",
+        );
         $this->signIn()->visit("/challenges/{$challenge->id}/findings");
         self::assertStringContainsString('Two cars make no finding.', $this->browser->text('.answer-layout'));
-        Scenario::withClass($challenge, "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\nC,9,40,caps,20,1,350\nC,9,40,caps,20,2,353\n");
+        Scenario::withClass(
+            $challenge,
+            "group,nozzle bore (mm),mass (g),wheels,balloon diameter (cm),try,distance (cm)\nC,9,40,caps,20,1,350\nC,9,40,caps,20,2,353\n",
+        );
         // Within two seconds, what was not there before, too.
         $this->browser->waitFor('somewhere between', '.answer-layout');
         self::assertGreaterThan(0, count($this->browser->all('.figure svg')));
@@ -148,12 +187,18 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->signIn()->visit("/challenges/{$challenge->id}/findings")->settle();
         $this->browser->driver->executeScript('const note = document.querySelector("[data-working]"); sessionStorage.clear();'
             . 'new MutationObserver(() => sessionStorage.setItem(location.pathname, `${note.textContent} ${note.hidden}`)).observe(note, { attributes: true })');
-        $slow = fn(int $ms) => $this->browser->chromium('Network.emulateNetworkConditions', ['offline' => false, 'latency' => $ms, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $slow = fn(int $ms) => $this->browser->chromium(
+            'Network.emulateNetworkConditions',
+            ['offline' => false, 'latency' => $ms, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
         $slow(2500);
         $this->browser->press('How sure');
         $slow(0);
         $this->browser->waitFor('Model against reality');
-        self::assertSame('Working it out … false', $this->browser->driver->executeScript('return sessionStorage.getItem(arguments[0])', ["/challenges/{$challenge->id}/findings"]));
+        self::assertSame(
+            'Working it out … false',
+            $this->browser->driver->executeScript('return sessionStorage.getItem(arguments[0])', ["/challenges/{$challenge->id}/findings"]),
+        );
         self::assertTrue($this->browser->driver->executeScript('return document.querySelector("[data-working]").hidden'));
     }
 
@@ -164,7 +209,12 @@ final class BenchAndFindingsTest extends BrowserTestCase
         foreach (['metric' => 'Mean (cm)', 'imperial' => 'Mean (in)'] as $units => $head) {
             Challenge::query()->whereKey($challenge->id)->update(['units' => $units]);
             [$text, $pages] = $this->printed("/challenges/{$challenge->id}/report");
-            foreach (['Does a wider nozzle carry the car farther?', 'Yes.', 'A wider bore goes farther.', $head, 'Next questions', 'qualified staff come first'] as $words) {
+            foreach (
+                [
+                    'Does a wider nozzle carry the car farther?', 'Yes.', 'A wider bore goes farther.', $head, 'Next questions',
+                    'qualified staff come first',
+                ] as $words
+            ) {
                 self::assertStringContainsString($words, $text, $units);
             }
             self::assertGreaterThanOrEqual(2, $pages);
@@ -195,7 +245,10 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->browser->fill('distance', '152');
         $this->browser->logRun();
         $this->browser->visit("/challenges/{$challenge->id}/findings/awards");
-        self::assertStringContainsString('Keel predicted best, 12 cm off', str_replace("\u{00A0}", ' ', $this->browser->text('[aria-labelledby=predictions]')));
+        self::assertStringContainsString(
+            'Keel predicted best, 12 cm off',
+            str_replace("\u{00A0}", ' ', $this->browser->text('[aria-labelledby=predictions]')),
+        );
     }
 
     public function testEveryFigureIsTheOneThatItsButtonSaves(): void
@@ -222,7 +275,10 @@ final class BenchAndFindingsTest extends BrowserTestCase
         $this->browser->chromium('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $folder]);
         $this->browser->find("[data-save-svg={$name}]")->click();
         // A file may be there before all of it is.
-        $this->browser->wait(static fn(): bool => is_file("{$folder}/{$name}.svg") && str_ends_with((string) file_get_contents("{$folder}/{$name}.svg"), '</svg>'));
+        $this->browser->wait(
+            static fn(): bool => is_file("{$folder}/{$name}.svg")
+                && str_ends_with((string) file_get_contents("{$folder}/{$name}.svg"), '</svg>'),
+        );
         $saved = (string) file_get_contents("{$folder}/{$name}.svg");
         exec('rm -rf ' . escapeshellarg($folder));
         $svg = simplexml_load_string($saved);
@@ -241,12 +297,20 @@ final class BenchAndFindingsTest extends BrowserTestCase
         foreach ([44, 44, 45, 45] as $index => $mass) {
             foreach ([7 => 2.0, 9 => 3.0] as $bore => $truth) {
                 foreach ($class->tries($truth + 0.06 * $class->normal())->values as $try => $distance) {
-                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,32,20," . ($try + 1) . ',' . number_format(100 * $distance, 0, '.', '') . ',' . number_format(9 / $bore, 2) . "\n";
+                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,32,20," . ($try + 1) . ',' . number_format(
+                        100 * $distance,
+                        0,
+                        '.',
+                        '',
+                    ) . ',' . number_format(9 / $bore, 2) . "\n";
                 }
             }
         }
 
-        return Scenario::withClass(Scenario::challenge($this->educator, ['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]), $sheet);
+        return Scenario::withClass(
+            Scenario::challenge($this->educator, ['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]),
+            $sheet,
+        );
     }
 
     /** @return array{string, int} what is on the paper, and how many pages it takes */

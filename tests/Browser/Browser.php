@@ -227,7 +227,10 @@ final class Browser
     public function online(bool $isOnline): self
     {
         $this->chromium('Network.enable');
-        $this->chromium('Network.emulateNetworkConditions', ['offline' => !$isOnline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->chromium(
+            'Network.emulateNetworkConditions',
+            ['offline' => !$isOnline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
 
         return $this;
     }
@@ -267,7 +270,10 @@ final class Browser
     public function print(string $file): self
     {
         $this->settle();
-        $pdf = $this->chromium('Page.printToPDF', ['printBackground' => true, 'preferCSSPageSize' => true, 'paperWidth' => 8.27, 'paperHeight' => 11.69]);
+        $pdf = $this->chromium(
+            'Page.printToPDF',
+            ['printBackground' => true, 'preferCSSPageSize' => true, 'paperWidth' => 8.27, 'paperHeight' => 11.69],
+        );
         file_put_contents($file, base64_decode($pdf['data'], true));
 
         return $this;

@@ -87,7 +87,9 @@ abstract class BrowserTestCase extends TestCase
     /** A helper's phone that has joined. */
     protected function helper(Challenge $challenge): Browser
     {
-        $challenge->joinCodes()->create(['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()]);
+        $challenge->joinCodes()->create(
+            ['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()],
+        );
 
         return $this->another()->visit('/join')->fill('code', $code)->press('Join');
     }

@@ -27,7 +27,11 @@ final class CarByPicturesTest extends BrowserTestCase
         $this->tabTo('[data-fill=wheel_kind][data-value="jar lids"]');
         $browser->keys(WebDriverKeys::SPACE);
         $this->tabTo('[name=wheel_diameter]');
-        self::assertSame('60 mm', $browser->find('[name=wheel_diameter]')->getAttribute('placeholder'), 'what the part measures stands pale');
+        self::assertSame(
+            '60 mm',
+            $browser->find('[name=wheel_diameter]')->getAttribute('placeholder'),
+            'what the part measures stands pale',
+        );
         self::assertSame('', $browser->find('[name=wheel_diameter]')->getDomProperty('value'), 'and nothing was measured');
         $browser->wait(fn(): bool => $browser->all('svg .is-kit .wheel') !== []);
         $browser->keys('6.1 cm');
@@ -38,7 +42,10 @@ final class CarByPicturesTest extends BrowserTestCase
         $browser->keys(WebDriverKeys::ENTER)->waitFor('is recorded', '.flash');
 
         $choices = $keel->refresh()->newestCar()?->choices;
-        self::assertSame(['wheel_kind' => 'jar lids', 'wheel_hold' => 'tight hole'], array_intersect_key($choices->kinds ?? [], ['wheel_kind' => 1, 'wheel_hold' => 1]));
+        self::assertSame(
+            ['wheel_kind' => 'jar lids', 'wheel_hold' => 'tight hole'],
+            array_intersect_key($choices->kinds ?? [], ['wheel_kind' => 1, 'wheel_hold' => 1]),
+        );
         self::assertSame(['wheel_diameter'], array_keys($choices->quantities ?? []), 'what was only looked at is not known');
         self::assertSame([], $choices->counts ?? null);
     }
@@ -54,22 +61,36 @@ final class CarByPicturesTest extends BrowserTestCase
         $this->tap('[data-fill=balloon_nominal][data-value="23 cm"]');
         $slider = $browser->find('[data-ruler]:has([name=balloon_size]) .rule');
         self::assertStringContainsString('is-unset', (string) $slider->getAttribute('class'));
-        $browser->driver->executeScript('arguments[0].value = 19; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))', [$slider]);
+        $browser->driver->executeScript(
+            'arguments[0].value = 19; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))',
+            [$slider],
+        );
         self::assertSame('19 cm', $browser->find('[name=balloon_size]')->getDomProperty('value'));
         self::assertStringNotContainsString('is-unset', (string) $slider->getAttribute('class'));
         $browser->wait(fn(): bool => $browser->all('svg .is-measured .skin') !== []);
         // The drawing stays in view while the part is edited.
         $browser->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$browser->find('[name=neck_depth]')]);
-        self::assertTrue($browser->driver->executeScript('const box = document.querySelector(".car-views").getBoundingClientRect(); return box.top >= -1 && box.bottom > 60'));
+        self::assertTrue(
+            $browser->driver->executeScript(
+                'const box = document.querySelector(".car-views").getBoundingClientRect(); return box.top >= -1 && box.bottom > 60',
+            ),
+        );
 
         $this->tap('svg a[data-part=chassis] .card');
         $this->tap('label:has([name=chassis_form][value=bottle])');
         // A bottle has a neck: more corners than a board.
-        $browser->wait(fn(): bool => $browser->driver->executeScript('return document.querySelector("svg .card").getAttribute("d").split("L").length') > 8);
+        $browser->wait(
+            fn(): bool => $browser->driver->executeScript(
+                'return document.querySelector("svg .card").getAttribute("d").split("L").length',
+            ) > 8,
+        );
         self::assertFalse($browser->find('.outline-editor')->isDisplayed());
         $this->tap('label:has([name=chassis_form][value=outline])');
         self::assertTrue($browser->find('.outline-editor')->isDisplayed());
-        $browser->driver->executeScript('arguments[0].value = 20; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))', [$browser->all('[data-outline]')[4]]);
+        $browser->driver->executeScript(
+            'arguments[0].value = 20; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))',
+            [$browser->all('[data-outline]')[4]],
+        );
         $browser->press('Record this car')->waitFor('is recorded', '.flash');
 
         $choices = $keel->refresh()->newestCar()?->choices;

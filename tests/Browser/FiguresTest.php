@@ -52,7 +52,9 @@ final class FiguresTest extends BrowserTestCase
         (new WebDriverActions($browser->driver))->moveToElement($browser->find('g.point .halo'))->perform();
         self::assertStringContainsString('Bowline: 8 mm, 341 cm', $browser->text('.tip'));
 
-        $browser->driver->executeScript('[...document.querySelectorAll("main a")].filter((link) => link.compareDocumentPosition(document.querySelector(".figure")) === 4).at(-1).focus()');
+        $browser->driver->executeScript(
+            '[...document.querySelectorAll("main a")].filter((link) => link.compareDocumentPosition(document.querySelector(".figure")) === 4).at(-1).focus()',
+        );
         $browser->keys(WebDriverKeys::TAB, WebDriverKeys::TAB);
         self::assertStringContainsString('Halyard: 9 mm, 423 cm', str_replace("\u{00A0}", ' ', $browser->focused()));
         self::assertStringContainsString('Halyard', $browser->text('.tip'));
@@ -76,9 +78,14 @@ final class FiguresTest extends BrowserTestCase
     public function testLabelsOfTheTapeNeverCollide(string $lane, UnitSystem $units, int $width): void
     {
         $length = (new QuantityReader())->read($lane, Unit::Metre);
-        $challenge = $this->class(['lane_length' => $length, 'units' => $units], 'group,try,distance (m)' . "\nA,1," . $length->quantity->si() * 0.9 . "\nB,1,0.4\n");
+        $challenge = $this->class(
+            ['lane_length' => $length, 'units' => $units],
+            'group,try,distance (m)' . "\nA,1," . $length->quantity->si() * 0.9 . "\nB,1,0.4\n",
+        );
         $browser = $this->signIn()->size($width, 800)->visit("/challenges/{$challenge->id}")->settle();
-        $boxes = $browser->driver->executeScript('return [...document.querySelectorAll(".tape text")].map((each) => { const box = each.getBoundingClientRect(); return [box.left, box.right, each.textContent]; }).sort((a, b) => a[0] - b[0])');
+        $boxes = $browser->driver->executeScript(
+            'return [...document.querySelectorAll(".tape text")].map((each) => { const box = each.getBoundingClientRect(); return [box.left, box.right, each.textContent]; }).sort((a, b) => a[0] - b[0])',
+        );
 
         self::assertGreaterThan(2, count($boxes));
         foreach ($boxes as $index => [$left, , $text]) {
@@ -90,12 +97,18 @@ final class FiguresTest extends BrowserTestCase
 
     public function testFortyGroupsAndLongNamesStillFit(): void
     {
-        $sheet = Scenario::sheet(38, 3) . str_repeat('Very', 50) . ",straw,6,1,60,caps,32,card,1,3000,\n\u{5E7}\u{5D1}\u{5D5}\u{5E6}\u{5D4},,,,,,,,1,2500,\n";
+        $sheet = Scenario::sheet(38, 3)
+            . str_repeat('Very', 50)
+            . ",straw,6,1,60,caps,32,card,1,3000,\n\u{5E7}\u{5D1}\u{5D5}\u{5E6}\u{5D4},,,,,,,,1,2500,\n";
         $challenge = $this->class(['lane_length' => (new QuantityReader())->read('30 m', Unit::Metre)], $sheet);
         $this->signIn();
         foreach ([1280, 820, 390] as $width) {
             $browser = $this->browser->size($width, 800)->visit("/challenges/{$challenge->id}")->settle();
-            self::assertSame($width, $browser->driver->executeScript('return document.documentElement.scrollWidth'), "sideways scrolling at {$width}");
+            self::assertSame(
+                $width,
+                $browser->driver->executeScript('return document.documentElement.scrollWidth'),
+                "sideways scrolling at {$width}",
+            );
             self::assertCount(40, $browser->all('.lane svg'));
         }
     }

@@ -51,7 +51,9 @@ final readonly class FilmPage
 
     public function choose(string $file): self
     {
-        $this->browser->driver->executeScript('document.querySelector("[data-film-mark]").hidden = true; document.querySelector("[data-film-frame]").width = 0');
+        $this->browser->driver->executeScript(
+            'document.querySelector("[data-film-mark]").hidden = true; document.querySelector("[data-film-frame]").width = 0',
+        );
         $this->browser->find('#film-file')->sendKeys($file);
         $this->browser->wait(fn(): bool => $this->browser->driver->executeScript(
             'return !document.querySelector("[data-film-mark]").hidden && document.querySelector("[data-film-frame]").width > 0',
@@ -65,7 +67,10 @@ final readonly class FilmPage
     {
         $marked = array_map(static fn(array $lane): array => [
             'line' => $lane['line'],
-            'marks' => array_map(static fn(array $tap): array => ['where' => 'line', 'u' => $tap[0], 'v' => $tap[1], 'place' => "{$tap[2]} m"], $lane['taps']),
+            'marks' => array_map(
+                static fn(array $tap): array => ['where' => 'line', 'u' => $tap[0], 'v' => $tap[1], 'place' => "{$tap[2]} m"],
+                $lane['taps'],
+            ),
         ], $lanes);
         $this->browser->driver->executeScript(
             'const { marking } = document.querySelector("[data-film]").page; marking.lanes = arguments[0]; marking.draw();
@@ -79,7 +84,9 @@ final readonly class FilmPage
     /** @return string why it was not read; empty where it was */
     public function read(): string
     {
-        $this->browser->driver->executeScript('document.querySelector("[data-film-says]").replaceChildren(); document.querySelector("[data-film-read]").click()');
+        $this->browser->driver->executeScript(
+            'document.querySelector("[data-film-says]").replaceChildren(); document.querySelector("[data-film-read]").click()',
+        );
 
         return $this->answer();
     }

@@ -34,7 +34,10 @@ final class FilmTest extends BrowserTestCase
     #[TestWith([390, 844])]
     public function testAFilmIsMarkedReadMendedAndKept(int $width, int $height): void
     {
-        $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
+        $challenge = $this->class(
+            ['tries' => 2],
+            "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n",
+        );
         $run = $challenge->runs()->sole();
         $browser = $this->signIn()->size($width, $height)->visit("/challenges/{$challenge->id}/runs/{$run->id}/film");
         $page = (new FilmPage($browser))->choose(self::$film);
@@ -42,7 +45,11 @@ final class FilmTest extends BrowserTestCase
         $this->drag($browser, $browser->find('.film-handle.is-start'), $u0, $v0);
         $this->drag($browser, $browser->find('.film-handle.is-end'), $u1, $v1);
         $browser->press('Read the film')->wait(static fn(): bool => $browser->text('[data-film-fault]') !== '');
-        self::assertStringContainsString('Mark three places of the lane first.', $browser->text('[data-film-fault]'), 'what was not marked is asked for');
+        self::assertStringContainsString(
+            'Mark three places of the lane first.',
+            $browser->text('[data-film-fault]'),
+            'what was not marked is asked for',
+        );
         foreach (self::$truth['taps'] as $index => [$u, $v, $metres]) {
             $browser->press('Mark on the line');
             $this->drag($browser, $browser->all('.film-handle.is-mark')[$index], $u, $v);
@@ -64,20 +71,31 @@ final class FilmTest extends BrowserTestCase
         $browser->driver->executeScript('document.querySelector(".film-both details").open = true');
         self::assertCount($before, $browser->all('[data-film-table] tr'));
         $browser->driver->executeScript('document.querySelectorAll("[data-film-table] button")[3].click()');
-        $browser->wait(static fn(): bool => count($browser->all('[data-film-table] tr')) === $before - 1 && $browser->driver->executeScript('return !document.querySelector("[data-film]").hasAttribute("data-busy")'));
+        $browser->wait(
+            static fn(): bool => count($browser->all('[data-film-table] tr')) === $before - 1
+                && $browser->driver->executeScript('return !document.querySelector("[data-film]").hasAttribute("data-busy")'),
+        );
         self::assertEqualsWithDelta(100 * $true['distance_m'], $page->figure('Stopped at'), 5.0 * $true['distance_m']);
 
         $browser->press('Keep with the run')->waitFor('What the film says is with the run.', '.flash');
         self::assertStringContainsString('Stopped at', $browser->text('.film-said'));
         $run->refresh();
         self::assertEqualsWithDelta(3.45, $run->distance?->quantity->si(), 1e-9, 'what was recorded stays');
-        self::assertEqualsWithDelta($true['lasts_s'], $run->total_time?->quantity->si(), 0.3, json_encode([$run->readings()->first()?->data['film']['seen']['points'], $browser->text('.film-said'), $run->toArray()]));
+        self::assertEqualsWithDelta(
+            $true['lasts_s'],
+            $run->total_time?->quantity->si(),
+            0.3,
+            json_encode([$run->readings()->first()?->data['film']['seen']['points'], $browser->text('.film-said'), $run->toArray()]),
+        );
         self::assertNotNull($run->limp);
         self::assertSame(1, $run->readings()->count());
         // The push's end is one edge of the blocks in the findings now.
         $browser->visit("/challenges/{$challenge->id}/findings/work");
         self::assertStringContainsString('Keel', $browser->text('main'));
-        self::assertSame([], array_values(array_filter($browser->consoleErrors(), static fn(string $line): bool => !str_contains($line, '422'))));
+        self::assertSame(
+            [],
+            array_values(array_filter($browser->consoleErrors(), static fn(string $line): bool => !str_contains($line, '422'))),
+        );
     }
 
     /** Pulls a handle to a place of the picture. */
@@ -90,6 +108,11 @@ final class FilmTest extends BrowserTestCase
             return [to.x - box.x - box.width / 2, to.y - box.y - box.height / 2];',
             [$handle, $u, $v],
         );
-        $browser->driver->action()->moveToElement($handle)->clickAndHold()->moveByOffset((int) round($byX), (int) round($byY))->release()->perform();
+        $browser->driver->action()
+            ->moveToElement($handle)
+            ->clickAndHold()
+            ->moveByOffset((int) round($byX), (int) round($byY))
+            ->release()
+            ->perform();
     }
 }

@@ -72,7 +72,12 @@ final class FilmsTest extends BrowserTestCase
             $this->answered($page);
             $true = $runs[$run][$lane]['truth'];
             // The farther lane is seen coarsely, and the page says by how much.
-            self::assertEqualsWithDelta(100 * $true['distance_m'], $page->figure('Stopped at'), max(3.0, 1.5 * $page->half('Stopped at')), "run {$number}");
+            self::assertEqualsWithDelta(
+                100 * $true['distance_m'],
+                $page->figure('Stopped at'),
+                max(3.0, 1.5 * $page->half('Stopped at')),
+                "run {$number}",
+            );
             self::assertEqualsWithDelta($true['lasts_s'], $page->figure('Release to stop'), 0.2, "run {$number}");
         }
         // Three are of runs that are on record.
@@ -84,7 +89,12 @@ final class FilmsTest extends BrowserTestCase
             self::assertNotSame(0.0, $page->figure('Push, on average'), 'whose car it was is known');
             $browser->press('Keep with the run');
             // The row is drawn anew meanwhile: asked at one moment.
-            $browser->wait(static fn(): bool => $browser->driver->executeScript('return document.querySelectorAll("[data-film-takes] button")[arguments[0]]?.textContent.startsWith("✓") === true', [$number]));
+            $browser->wait(
+                static fn(): bool => $browser->driver->executeScript(
+                    'return document.querySelectorAll("[data-film-takes] button")[arguments[0]]?.textContent.startsWith("✓") === true',
+                    [$number],
+                ),
+            );
         }
         // The last waits for a run that is yet to be logged.
         $this->answered($page);
@@ -92,7 +102,10 @@ final class FilmsTest extends BrowserTestCase
         $this->answered($page);
         self::assertSame(0.0, $page->figure('Push, on average'), 'nobody said whose car it was');
         $browser->press('Keep with the run')->wait(static fn(): bool => str_ends_with($browser->path(), "/challenges/{$challenge->id}"));
-        self::assertEqualsCanonicalizing(['Keel', 'Reef', 'Tern'], $challenge->runs()->with('car.group')->whereNotNull('limp_m')->get()->map(fn($run): string => $run->car->group->name)->all());
+        self::assertEqualsCanonicalizing(
+            ['Keel', 'Reef', 'Tern'],
+            $challenge->runs()->with('car.group')->whereNotNull('limp_m')->get()->map(fn($run): string => $run->car->group->name)->all(),
+        );
         $waiting = $challenge->readings()->whereNull('run_id')->sole();
         self::assertSame(2, $waiting->lane);
     }
@@ -114,7 +127,10 @@ final class FilmsTest extends BrowserTestCase
 
     private function isReadAsWell(string $how, string $slower): void
     {
-        $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
+        $challenge = $this->class(
+            ['tries' => 2],
+            "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n",
+        );
         [$film, [[$true]]] = $this->films(self::SMALL, $how)[0];
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$challenge->runs()->sole()->id}/film");
         $page = (new FilmPage($browser))->choose($film);
@@ -123,14 +139,21 @@ final class FilmsTest extends BrowserTestCase
         self::assertSame('', $page->read());
         self::assertEqualsWithDelta(100 * $true['truth']['distance_m'], $page->figure('Stopped at'), 3.0);
         self::assertEqualsWithDelta($true['truth']['lasts_s'] / (int) $slower, $page->figure('Release to stop'), 0.15 / (int) $slower);
-        self::assertEqualsWithDelta($true['truth']['friction'] * (int) $slower ** 2, $page->figure('Friction f'), 0.15 * $true['truth']['friction'] * (int) $slower ** 2);
+        self::assertEqualsWithDelta(
+            $true['truth']['friction'] * (int) $slower ** 2,
+            $page->figure('Friction f'),
+            0.15 * $true['truth']['friction'] * (int) $slower ** 2,
+        );
     }
 
     /** As scenes draw them by lot: within their bounds in nine of ten. */
     public function testFilmsSayWhatIsTrue(): void
     {
         $count = Long::or(self::FILMS, self::FILMS_LONG);
-        $challenge = $this->class(['tries' => 2], "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n");
+        $challenge = $this->class(
+            ['tries' => 2],
+            "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,345\n",
+        );
         $run = $challenge->runs()->sole();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/runs/{$run->id}/film");
         $within = ['stop' => 0, 'lasts' => 0, 'push' => 0, 'f' => 0];
@@ -151,7 +174,12 @@ final class FilmsTest extends BrowserTestCase
             }
             $true = $scene['truth'];
             $film = $this->keptUnrounded($browser, $challenge, $run);
-            self::assertEqualsWithDelta(100 * $film->distance->value, $page->figure('Stopped at'), 0.5 + 1e-6, 'what is kept is what was said');
+            self::assertEqualsWithDelta(
+                100 * $film->distance->value,
+                $page->figure('Stopped at'),
+                0.5 + 1e-6,
+                'what is kept is what was said',
+            );
             $miss = [
                 'stop' => $film->distance->value - $true['distance_m'],
                 'lasts' => $film->lasts->value - $true['lasts_s'],

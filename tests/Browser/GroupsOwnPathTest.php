@@ -36,7 +36,15 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $tablet->follow(fn() => $tablet->press('Less far'));
         self::assertStringContainsString('In a simulated run', $tablet->text('.warm-ups'));
         $this->axe($tablet);
-        $tablet->press('Pick our parts')->press('Nozzle')->fill('nozzle_bore', '6')->press('Balloon')->fill('balloon_size', '20')->press('Wheels')->fill('wheel_kind', 'bottle caps')->press('Mass')->fill('mass', '58');
+        $tablet->press('Pick our parts')
+            ->press('Nozzle')
+            ->fill('nozzle_bore', '6')
+            ->press('Balloon')
+            ->fill('balloon_size', '20')
+            ->press('Wheels')
+            ->fill('wheel_kind', 'bottle caps')
+            ->press('Mass')
+            ->fill('mass', '58');
         $tablet->wait(fn(): bool => $tablet->all('.tape-band') !== []);
         $this->axe($tablet);
         $tablet->press('Record this car');
@@ -47,7 +55,9 @@ final class GroupsOwnPathTest extends BrowserTestCase
         foreach ($tablet->all('.tick-button') as $index => $button) {
             $tablet->driver->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$button]);
             $button->click();
-            $tablet->wait(fn(): bool => Entry::query()->where('group_id', $keel->id)->where('kind', EntryKind::Tick)->count() === $index + 1);
+            $tablet->wait(
+                fn(): bool => Entry::query()->where('group_id', $keel->id)->where('kind', EntryKind::Tick)->count() === $index + 1,
+            );
         }
         $tablet->waitFor('Check your car before it runs', '.next-thing');
 
@@ -61,7 +71,9 @@ final class GroupsOwnPathTest extends BrowserTestCase
 
         // A guess on the tape, with its reason.
         $tablet->waitFor('Guess how far it will go', '.next-thing')->visit($at('guess'));
-        $tablet->driver->executeScript('const slider = document.querySelector("[data-guess-slider]"); slider.value = 250; slider.dispatchEvent(new Event("input", { bubbles: true }))');
+        $tablet->driver->executeScript(
+            'const slider = document.querySelector("[data-guess-slider]"); slider.value = 250; slider.dispatchEvent(new Event("input", { bubbles: true }))',
+        );
         self::assertSame('250', $tablet->find('[name=predicted]')->getDomProperty('value'));
         $this->axe($tablet);
         $tablet->fill('reason', 'It is light')->follow(fn() => $tablet->press('That is our guess'));
@@ -80,7 +92,13 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $tablet->waitFor('Find out why it stopped', '.next-thing')->press('Why');
         self::assertStringContainsString('You said 250', str_replace("\u{00A0}", ' ', $tablet->text('main')));
         self::assertCount(2, $tablet->all('.push-arrow'));
-        $tablet->wait(fn(): bool => abs((float) $tablet->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6);
+        $tablet->wait(
+            fn(): bool => abs(
+                (float) $tablet->driver->executeScript(
+                    'return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow',
+                ) - 1.0,
+            ) < 1e-6,
+        );
         $this->axe($tablet);
         $tablet->follow(fn() => $tablet->press('OK, we know why'));
 
@@ -91,7 +109,10 @@ final class GroupsOwnPathTest extends BrowserTestCase
         self::assertSame($at('build'), $tablet->path());
         self::assertStringContainsString('Only the steps of what you changed', $tablet->text('main'));
         self::assertLessThan(8, count($tablet->all('.tick-button')));
-        $tablet->visit($at('guess'))->pick('direction', 'farther')->fill('predicted', '300')->follow(fn() => $tablet->press('That is our guess'));
+        $tablet->visit($at('guess'))
+            ->pick('direction', 'farther')
+            ->fill('predicted', '300')
+            ->follow(fn() => $tablet->press('That is our guess'));
         $tablet->fill('distance', '280')->logRun();
         $tablet->visit($at('why'));
         self::assertStringContainsString('You said 300', str_replace("\u{00A0}", ' ', $tablet->text('main')));
@@ -128,7 +149,9 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $phone = $this->another(["--user-data-dir={$folder}"]);
         $phone->size(390, 844)->visit('/join');
         $this->remember($phone, $token);
-        $phone->visit($notebook)->wait(fn(): bool => $phone->driver->executeScript('return document.documentElement.dataset.keeps !== undefined') === true);
+        $phone->visit($notebook)->wait(
+            fn(): bool => $phone->driver->executeScript('return document.documentElement.dataset.keeps !== undefined') === true,
+        );
 
         // Away once: a note and a drawing wait, and are sent once when the network is back.
         $phone->online(false)->fill('text', 'The axle is too long.');
@@ -143,7 +166,9 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $phone->wait(fn(): bool => $phone->text('[data-outbox-says]') === '');
 
         // Away twice: a wish waits, half a note is typed, and the battery is empty.
-        $phone->online(false)->driver->executeScript('document.querySelector("form:has([value=wish]) textarea").value = "Straighter wheels"');
+        $phone->online(false)->driver->executeScript(
+            'document.querySelector("form:has([value=wish]) textarea").value = "Straighter wheels"',
+        );
         $phone->press('A wish for the next version')->find('form:has([value=wish]) button')->click();
         $phone->press('Write a note')->waitFor('One thing waits for the network', '[data-outbox-says]');
         $phone->fill('text', 'half a note');
@@ -172,7 +197,14 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $again = $this->another(["--user-data-dir={$folder}"]);
         $this->remember($again->size(390, 844)->visit('/join'), $token);
         $again->visit($notebook)->wait(fn(): bool => $keel->entries()->count() === 3);
-        self::assertSame(['The axle is too long.', 'Straighter wheels'], $keel->entries()->whereIn('kind', [EntryKind::Note, EntryKind::Wish])->get()->map(static fn(Entry $entry): string => $entry->text())->all());
+        self::assertSame(
+            ['The axle is too long.', 'Straighter wheels'],
+            $keel->entries()
+                ->whereIn('kind', [EntryKind::Note, EntryKind::Wish])
+                ->get()
+                ->map(static fn(Entry $entry): string => $entry->text())
+                ->all(),
+        );
         $again->wait(fn(): bool => $again->text('[data-outbox-says]') === '');
         self::assertSame('half a note', $again->find('[name=text]')->getDomProperty('value'));
     }
@@ -187,14 +219,19 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/notebook");
         $browser->press('Add a photo')->find('[name=photo]')->sendKeys($file);
         $browser->follow(fn() => $browser->find('form[data-photo] button')->click());
-        $browser->wait(fn(): bool => $browser->driver->executeScript('return document.querySelector(".notebook-photo img")?.naturalWidth') === 1600);
+        $browser->wait(
+            fn(): bool => $browser->driver->executeScript('return document.querySelector(".notebook-photo img")?.naturalWidth') === 1600,
+        );
         unlink($file);
     }
 
     /** @return array{Challenge, Group} */
     private function classOfTwo(): array
     {
-        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['question' => 'Does a wider nozzle go farther?']), "group\nKeel\nReef\n");
+        $challenge = Scenario::withClass(
+            Scenario::challenge($this->educator, ['question' => 'Does a wider nozzle go farther?']),
+            "group\nKeel\nReef\n",
+        );
 
         return [$challenge, $challenge->groups()->where('name', 'Keel')->sole()];
     }
@@ -204,14 +241,22 @@ final class GroupsOwnPathTest extends BrowserTestCase
     {
         $files = glob("{$folder}/Default/Local Storage/leveldb/*.log");
 
-        return array_filter($files === false ? [] : $files, static fn(string $file): bool => str_contains((string) file_get_contents($file), $text)) !== [];
+        return array_filter(
+            $files === false ? [] : $files,
+            static fn(string $file): bool => str_contains((string) file_get_contents($file), $text),
+        ) !== [];
     }
 
     private function remember(Browser $phone, string $token): void
     {
         // The cookie as the server would set it: encrypted with its own key.
-        $value = app('encrypter')->encrypt(\Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token, false);
-        $phone->driver->manage()->addCookie(['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400]);
+        $value = app('encrypter')->encrypt(
+            \Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token,
+            false,
+        );
+        $phone->driver->manage()->addCookie(
+            ['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400],
+        );
     }
 
     private function draw(Browser $tablet): void
@@ -234,7 +279,9 @@ final class GroupsOwnPathTest extends BrowserTestCase
     {
         foreach (self::WIDTHS as $width) {
             self::assertSame([], $tablet->size($width, 1100)->accessibilityProblems(), "{$tablet->path()} at {$width}");
-            $wide = $tablet->driver->executeScript('return document.documentElement.scrollWidth <= innerWidth ? [] : [...document.querySelectorAll("main *")].filter((part) => part.getBoundingClientRect().right > innerWidth).map((part) => part.outerHTML.slice(0, 80))');
+            $wide = $tablet->driver->executeScript(
+                'return document.documentElement.scrollWidth <= innerWidth ? [] : [...document.querySelectorAll("main *")].filter((part) => part.getBoundingClientRect().right > innerWidth).map((part) => part.outerHTML.slice(0, 80))',
+            );
             self::assertSame([], $wide, "{$tablet->path()} at {$width}");
         }
         $tablet->size(820, 1180);

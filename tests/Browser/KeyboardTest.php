@@ -53,14 +53,21 @@ final class KeyboardTest extends BrowserTestCase
         $browser->driver->executeScript('document.querySelector("[name=past_end]").checked = false');
         $browser->keys('v');
         self::assertSame('void', $browser->focused(), 'it opened to be reached');
-        $browser->keys(WebDriverKeys::ESCAPE, 'd', '140', WebDriverKeys::ENTER)->waitFor('Logged: Keel', '.flash')->waitFor('Undo the last: Keel, try 3');
+        $browser->keys(WebDriverKeys::ESCAPE, 'd', '140', WebDriverKeys::ENTER)
+            ->waitFor('Logged: Keel', '.flash')
+            ->waitFor('Undo the last: Keel, try 3');
         self::assertSame('distance', $browser->focused());
         $browser->follow(fn() => $browser->keys('u'));
         self::assertStringContainsString('Taken back: Keel, try 3, 140 cm.', $browser->text('.flash'));
         // Whoever goes by Tab meets both as well, each by its words.
         $ends = array_map(static fn($label): string => trim($label->getText()), $browser->all('label.entry-past'));
         self::assertSame(['Past the end', 'Hit the far wall'], array_slice($ends, 0, 2));
-        self::assertSame([0, 0], $browser->driver->executeScript('return ["past_end", "hit_wall"].map((name) => document.querySelector(`[name=${name}]`).tabIndex)'));
+        self::assertSame(
+            [0, 0],
+            $browser->driver->executeScript(
+                'return ["past_end", "hit_wall"].map((name) => document.querySelector(`[name=${name}]`).tabIndex)',
+            ),
+        );
     }
 
     /** A problem at the head of a form names its field, so that nine like lines are nine. */
@@ -68,7 +75,9 @@ final class KeyboardTest extends BrowserTestCase
     {
         $challenge = $this->class();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/plan/timetable");
-        $fields = $browser->driver->executeScript('return [...document.querySelectorAll("form input:not([type=hidden])[name^=phase_]")].slice(0, 2).map((field) => { field.value = "many"; return field.labels[0].textContent.trim(); })');
+        $fields = $browser->driver->executeScript(
+            'return [...document.querySelectorAll("form input:not([type=hidden])[name^=phase_]")].slice(0, 2).map((field) => { field.value = "many"; return field.labels[0].textContent.trim(); })',
+        );
         self::assertCount(2, $fields);
         $browser->driver->executeScript('document.querySelector("form input:not([type=hidden])[name^=phase_]").form.requestSubmit()');
         $browser->waitFor('things to look at', '[data-problems]');
@@ -92,7 +101,10 @@ final class KeyboardTest extends BrowserTestCase
     {
         $challenge = $this->class();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
-        $browser->keys('140', WebDriverKeys::ENTER)->waitFor('Logged: Keel', '.flash')->waitFor('Undo the last: Keel, try 3')->keys(WebDriverKeys::ESCAPE);
+        $browser->keys('140', WebDriverKeys::ENTER)
+            ->waitFor('Logged: Keel', '.flash')
+            ->waitFor('Undo the last: Keel, try 3')
+            ->keys(WebDriverKeys::ESCAPE);
         $browser->follow(fn() => $browser->keys('u'));
         self::assertStringContainsString('Taken back: Keel, try 3, 140 cm.', $browser->text('.flash'));
         self::assertSame(0, $challenge->runs()->where('distance_m', 1.4)->count());

@@ -49,7 +49,8 @@ final class OutgoingTest extends BrowserTestCase
         $most = (new \ReflectionClassConstant(RecordEntry::class, 'MOST_ENTRIES'))->getValue();
         $held = $keel->entries()->count();
         Entry::query()->insert(array_map(static fn(int $n): array => [
-            'id' => (string) Str::uuid(), 'group_id' => $keel->id, 'kind' => 'why', 'payload' => '{}', 'made_at' => now(), 'created_at' => now(),
+            'id' => (string) Str::uuid(), 'group_id' => $keel->id, 'kind' => 'why', 'payload' => '{}', 'made_at' => now(),
+            'created_at' => now(),
         ], range($held + 1, (int) $most)));
         $this->note($tablet, 'One note too many.')->waitFor('One note too many.', '[data-refused]')->waitFor('full', '[data-refused]');
         $tablet->driver->navigate()->refresh();
@@ -75,7 +76,11 @@ final class OutgoingTest extends BrowserTestCase
         $tablet->driver->executeScript('IDBObjectStore.prototype.put = () => { throw new DOMException("full", "QuotaExceededError"); }');
         $challenge->update(['groups_are_locked' => true]);
         $this->note($tablet, 'No room.')->waitFor('until your teacher unlocks', self::SAYS);
-        self::assertFalse($tablet->driver->executeScript('const leave = new Event("beforeunload", { cancelable: true }); window.dispatchEvent(leave); return !leave.defaultPrevented'));
+        self::assertFalse(
+            $tablet->driver->executeScript(
+                'const leave = new Event("beforeunload", { cancelable: true }); window.dispatchEvent(leave); return !leave.defaultPrevented',
+            ),
+        );
         $challenge->update(['groups_are_locked' => false]);
         $this->again($tablet)->wait(fn(): bool => in_array('No room.', $this->notes($keel), true));
         self::assertSame($this->notes($keel), array_values(array_unique($this->notes($keel))));
@@ -91,7 +96,9 @@ final class OutgoingTest extends BrowserTestCase
         [, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
         $this->remember($tablet, $token);
         $challenge->update(['groups_are_locked' => false]);
-        $tablet->visit("/challenges/{$challenge->id}/groups/{$reef->id}/notebook")->wait(fn(): bool => $this->notes($keel) === ['Ours, from before.']);
+        $tablet->visit("/challenges/{$challenge->id}/groups/{$reef->id}/notebook")->wait(
+            fn(): bool => $this->notes($keel) === ['Ours, from before.'],
+        );
         self::assertSame([], $this->notes($reef));
     }
 
@@ -100,7 +107,9 @@ final class OutgoingTest extends BrowserTestCase
         [$challenge] = $this->classOfTwo();
         $lane = "/challenges/{$challenge->id}";
         $browser = $this->another()->visit('/sign-in')->signIn($this->educator->email, Scenario::PASSWORD)->visit($lane);
-        $browser->wait(fn(): bool => $browser->driver->executeScript('return document.documentElement.dataset.keeps !== undefined') === true);
+        $browser->wait(
+            fn(): bool => $browser->driver->executeScript('return document.documentElement.dataset.keeps !== undefined') === true,
+        );
         $logged = fn(): array => Run::query()->whereHas('car.group', fn($groups) => $groups->where('challenge_id', $challenge->id))
             ->where('distance_m', '>=', 5.0)->reorder('logged_at')->pluck('distance_entered')->all();
 
@@ -128,19 +137,26 @@ final class OutgoingTest extends BrowserTestCase
         // Without room the page is the one that was just loaded, not an older one, and its runs are stored.
         $browser->chromium('Storage.overrideQuotaForOrigin', ['origin' => (string) getenv('SITE'), 'quotaSize' => 1]);
         $challenge->update(['question' => 'Is this the newest page?']);
-        $this->ready($browser->visit($lane)->waitFor('Is this the newest page?'))->keys('506', WebDriverKeys::ENTER)->wait(fn(): bool => in_array('506 cm', $logged(), true));
+        $this->ready($browser->visit($lane)->waitFor('Is this the newest page?'))
+            ->keys('506', WebDriverKeys::ENTER)
+            ->wait(fn(): bool => in_array('506 cm', $logged(), true));
     }
 
     private function note(Browser $tablet, string $text): Browser
     {
-        $this->ready($tablet)->driver->executeScript('arguments[0].value = arguments[1]; arguments[0].form.requestSubmit()', [$tablet->find('form:has([value=note]) [name=text]'), $text]);
+        $this->ready($tablet)->driver->executeScript(
+            'arguments[0].value = arguments[1]; arguments[0].form.requestSubmit()',
+            [$tablet->find('form:has([value=note]) [name=text]'), $text],
+        );
 
         return $tablet;
     }
 
     private function ready(Browser $browser): Browser
     {
-        return $browser->wait(fn(): bool => $browser->driver->executeScript('return document.documentElement.dataset.ready !== undefined') === true);
+        return $browser->wait(
+            fn(): bool => $browser->driver->executeScript('return document.documentElement.dataset.ready !== undefined') === true,
+        );
     }
 
     private function again(Browser $tablet): Browser
@@ -153,7 +169,10 @@ final class OutgoingTest extends BrowserTestCase
     /** The page that was loaded again after everything was stored. */
     private function atRest(Browser $tablet): void
     {
-        $tablet->wait(fn(): bool => $tablet->driver->executeScript('return document.documentElement.dataset.ready !== undefined') === true && $tablet->text(self::SAYS) === '');
+        $tablet->wait(
+            fn(): bool => $tablet->driver->executeScript('return document.documentElement.dataset.ready !== undefined') === true
+                && $tablet->text(self::SAYS) === '',
+        );
     }
 
     /** What answers every post from now on, in place of the server; null lets the server answer again. */
@@ -185,8 +204,13 @@ final class OutgoingTest extends BrowserTestCase
     private function remember(Browser $tablet, string $token): void
     {
         // The cookie as the server would set it: encrypted with its own key.
-        $value = app('encrypter')->encrypt(\Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token, false);
-        $tablet->driver->manage()->addCookie(['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400]);
+        $value = app('encrypter')->encrypt(
+            \Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token,
+            false,
+        );
+        $tablet->driver->manage()->addCookie(
+            ['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400],
+        );
     }
 
     /** @return array{Challenge, Group} */

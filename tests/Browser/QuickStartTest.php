@@ -39,7 +39,12 @@ final class QuickStartTest extends BrowserTestCase
         $this->does(fn() => $this->browser->press('Run'));
         $this->does(fn() => $this->browser->fill('distance', '212'));
         $this->does(fn() => $this->browser->logRun());
-        self::assertSame(9, $groups->filter(static fn($group): bool => $group->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::Mass) !== null)->count());
+        self::assertSame(
+            9,
+            $groups->filter(
+                static fn($group): bool => $group->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::Mass) !== null,
+            )->count(),
+        );
         self::assertLessThanOrEqual(30, $this->inputs);
     }
 
@@ -49,15 +54,30 @@ final class QuickStartTest extends BrowserTestCase
         [$keel, $reef, $cleat] = $challenge->groups()->get()->all();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/cars");
         $browser->find("[name=nozzle_bore_{$keel->id}]")->click();
-        $browser->keys('6', WebDriverKeys::ENTER, '7', WebDriverKeys::ARROW_DOWN, '8', WebDriverKeys::ARROW_RIGHT, '58', WebDriverKeys::ARROW_UP, '61');
+        $browser->keys(
+            '6',
+            WebDriverKeys::ENTER,
+            '7',
+            WebDriverKeys::ARROW_DOWN,
+            '8',
+            WebDriverKeys::ARROW_RIGHT,
+            '58',
+            WebDriverKeys::ARROW_UP,
+            '61',
+        );
         $typed = fn(): array => array_map(fn(string $name): string => (string) $browser->find("[name={$name}]")->getDomProperty('value'), [
             "nozzle_bore_{$keel->id}", "nozzle_bore_{$reef->id}", "nozzle_bore_{$cleat->id}", "mass_{$reef->id}", "mass_{$cleat->id}",
         ]);
         self::assertSame(['6', '7', '8', '61', '58'], $typed());
 
         // A table from a spreadsheet, from the second row on; what does not fit is left out.
-        $browser->driver->executeScript('const data = new DataTransfer(); data.setData("text/plain", arguments[1]);'
-            . 'document.querySelector(arguments[0]).dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))', ["[name=nozzle_bore_{$reef->id}]", "6.5 mm\t70\n1/4 in\t71\n9\t99\n"]);
+        $browser->driver->executeScript(
+            'const data = new DataTransfer(); data.setData("text/plain", arguments[1]);'
+            . 'document.querySelector(arguments[0]).dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))',
+            [
+                "[name=nozzle_bore_{$reef->id}]", "6.5 mm\t70\n1/4 in\t71\n9\t99\n",
+            ],
+        );
         self::assertSame(['6', '6.5 mm', '1/4 in', '70', '71'], $typed());
         $browser->press('Undo');
         self::assertSame(['6', '7', '8', '61', '58'], $typed());

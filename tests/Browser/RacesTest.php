@@ -20,7 +20,11 @@ final class RacesTest extends BrowserTestCase
     {
         $challenge = $this->nine();
         [, $boardToken] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
-        $educator = $this->signIn()->visit("/challenges/{$challenge->id}/races")->pick('order', 'standings')->fill('length', '3 m')->press('Set the race');
+        $educator = $this->signIn()
+            ->visit("/challenges/{$challenge->id}/races")
+            ->pick('order', 'standings')
+            ->fill('length', '3 m')
+            ->press('Set the race');
         $race = $challenge->races()->sole();
         self::assertSame("/challenges/{$challenge->id}/races/{$race->id}", $educator->path());
         // Nine cars: one heat in the first round, seven go straight on; and whoever has nobody to meet is named.
@@ -66,7 +70,10 @@ final class RacesTest extends BrowserTestCase
         }
         $educator->size(390, 844);
         self::assertSame([], $educator->accessibilityProblems());
-        self::assertFalse($educator->driver->executeScript('return document.documentElement.scrollWidth > innerWidth'), 'no wider than a phone');
+        self::assertFalse(
+            $educator->driver->executeScript('return document.documentElement.scrollWidth > innerWidth'),
+            'no wider than a phone',
+        );
         $educator->size(1280, 800)->press('End the race');
         $board->waitFor('Next up');
     }
@@ -106,7 +113,12 @@ final class RacesTest extends BrowserTestCase
 
     private function nine(): Challenge
     {
-        return $this->class(sheet: "group\n" . implode("\n", ['Bowline', 'Halyard', 'Keel', 'Reef', 'Thimble', 'Sheepshank', 'Splice', 'Fender', 'Cleat']) . "\n");
+        return $this->class(
+            sheet: "group\n" . implode(
+                "\n",
+                ['Bowline', 'Halyard', 'Keel', 'Reef', 'Thimble', 'Sheepshank', 'Splice', 'Fender', 'Cleat'],
+            ) . "\n",
+        );
     }
 
     /** Taps the first or the second car of the heat that is on as its winner, once the page shows that heat. */
@@ -119,13 +131,21 @@ final class RacesTest extends BrowserTestCase
         $browser->wait(fn(): bool => $browser->all($button) !== []);
         $before = $race->events()->count();
         // What a hand does twice within half a second is one tap.
-        $browser->wait(fn(): bool => $browser->driver->executeScript('document.querySelector(arguments[0])?.click(); return true', [$button]) === true && $race->events()->count() > $before);
+        $browser->wait(
+            fn(): bool => $browser->driver->executeScript('document.querySelector(arguments[0])?.click(); return true', [$button]) === true
+                && $race->events()->count() > $before,
+        );
     }
 
     /** A button, wherever on the page it stands and however that moves while others tap. */
     private function press(Browser $browser, string $button): void
     {
-        $browser->wait(fn(): bool => $browser->driver->executeScript('const button = document.querySelector(arguments[0]); button?.click(); return button !== null', [$button]) === true);
+        $browser->wait(
+            fn(): bool => $browser->driver->executeScript(
+                'const button = document.querySelector(arguments[0]); button?.click(); return button !== null',
+                [$button],
+            ) === true,
+        );
     }
 
     private function first(Race $race): Heat

@@ -67,8 +67,13 @@ final class RecordedLateTest extends BrowserTestCase
         [$challenge, $reef] = $this->atTheLane();
         [, $token] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
         $tablet = $this->another()->size(820, 1180)->visit('/join');
-        $value = app('encrypter')->encrypt(\Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token, false);
-        $tablet->driver->manage()->addCookie(['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400]);
+        $value = app('encrypter')->encrypt(
+            \Illuminate\Cookie\CookieValuePrefix::create(Device::COOKIE, app('encrypter')->getKey()) . $token,
+            false,
+        );
+        $tablet->driver->manage()->addCookie(
+            ['name' => Device::COOKIE, 'value' => rawurlencode($value), 'path' => '/', 'expiry' => time() + 86400],
+        );
         $tablet->visit("/challenges/{$challenge->id}/groups/{$reef->id}/car")->press('Mass')->fill('mass', '84');
         $tablet->driver->navigate()->refresh();
         $tablet->wait(fn(): bool => $tablet->find('[name=mass]')->getDomProperty('value') === '84');

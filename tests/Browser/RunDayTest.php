@@ -19,13 +19,29 @@ final class RunDayTest extends BrowserTestCase
     /** Farthest needs one number; all goals together still no more than three. */
     public function testALoggedRunTakesAtMostThreeInputsAndEnter(): void
     {
-        $challenge = $this->class(['awards' => ['fastest', 'straightest'], 'timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)]);
+        $challenge = $this->class(
+            ['awards' => ['fastest', 'straightest'], 'timed_length' => (new QuantityReader())->read('1 m', Unit::Metre)],
+        );
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         $asked = array_filter($browser->all('.entry input, .entry select'), static fn($field): bool => $field->isDisplayed());
-        $toType = array_filter($asked, static fn($field): bool => !in_array($field->getAttribute('name'), ['group', 'drift_side', 'past_end', 'hit_wall', 'practice', null], true));
+        $toType = array_filter(
+            $asked,
+            static fn($field): bool => !in_array(
+                $field->getAttribute('name'),
+                ['group', 'drift_side', 'past_end', 'hit_wall', 'practice', null],
+                true,
+            ),
+        );
         self::assertCount(3, $toType, 'distance, time and drift; whose turn it is stands there already');
 
-        $browser->keys('140', WebDriverKeys::TAB, '1.2', WebDriverKeys::TAB, '5', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3, 140 cm, 1.20 s, 5 cm left.', '.flash');
+        $browser->keys(
+            '140',
+            WebDriverKeys::TAB,
+            '1.2',
+            WebDriverKeys::TAB,
+            '5',
+            WebDriverKeys::ENTER,
+        )->waitFor('Logged: Keel, try 3, 140 cm, 1.20 s, 5 cm left.', '.flash');
         self::assertSame(1, $challenge->runs()->where('drift_m', 0.05)->count());
     }
 
@@ -81,7 +97,9 @@ final class RunDayTest extends BrowserTestCase
     {
         $challenge = $this->class(['tries' => 1], "group,try,distance (cm)\nBowline,1,329\nKeel,1,131\n");
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
-        $browser->driver->executeScript('document.querySelector("details:has([name=timed_over])").open = true; document.querySelector("[name=timed_over]").scrollIntoView({ block: "center" })');
+        $browser->driver->executeScript(
+            'document.querySelector("details:has([name=timed_over])").open = true; document.querySelector("[name=timed_over]").scrollIntoView({ block: "center" })',
+        );
         self::assertStringContainsString('timed over 1', $browser->text('details:has([name=timed_over])'));
         $browser->press('Put the timed round in')->waitFor('timed run 1 of 2', '.entry');
         $browser->fill('time', '1.8')->keys(WebDriverKeys::ENTER);
@@ -120,11 +138,18 @@ final class RunDayTest extends BrowserTestCase
     /** "Is medium best?": six runs that the strip proposes with their fill, to the answer on the findings. */
     public function testASweepOverTheFillIsRunThroughTheStrip(): void
     {
-        $challenge = $this->class(['tries' => 1], "group,nozzle bore (mm),balloon diameter (cm),mass (g),wheels,try,distance (cm)\nKeel,6,20,60,bottle caps,1,200\nReef,7,20,60,bottle caps,1,210\n");
+        $challenge = $this->class(
+            ['tries' => 1],
+            "group,nozzle bore (mm),balloon diameter (cm),mass (g),wheels,try,distance (cm)\nKeel,6,20,60,bottle caps,1,200\nReef,7,20,60,bottle caps,1,210\n",
+        );
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
-        $browser->driver->executeScript('document.querySelector("details:has([name=sweep_group])").open = true; document.querySelector("[name=small]").scrollIntoView({ block: "center" })');
+        $browser->driver->executeScript(
+            'document.querySelector("details:has([name=sweep_group])").open = true; document.querySelector("[name=small]").scrollIntoView({ block: "center" })',
+        );
         $browser->fill('small', '14')->fill('medium', '17')->fill('full', '20')->press('Put it into the order');
-        foreach ([['14', '210'], ['17', '330'], ['20', '260'], ['20', '255'], ['17', '325'], ['14', '205']] as $index => [$fill, $distance]) {
+        foreach (
+            [['14', '210'], ['17', '330'], ['20', '260'], ['20', '255'], ['17', '325'], ['14', '205']] as $index => [$fill, $distance]
+        ) {
             $browser->waitFor('sweep ' . ($index + 1) . ' of 6', '.entry');
             $browser->wait(static fn(): bool => $browser->find('[name=inflation_size]')->getDomProperty('value') === "{$fill} cm");
             $browser->fill('distance', $distance)->logRun('practice');
@@ -155,7 +180,12 @@ final class RunDayTest extends BrowserTestCase
                 $adult->wait(fn(): bool => $adult->find('select[name=group]')->getDomProperty('value') === $stands());
                 $distance = 100 * (int) $lane + 30 * $turn;
                 $adult->fill('distance', (string) $distance)->logRun((string) $distance);
-                $adult->wait(static fn(): bool => $challenge->runs()->where('distance_m', $distance / 100)->where('lane', (int) $lane)->count() === 1);
+                $adult->wait(
+                    static fn(): bool => $challenge->runs()
+                        ->where('distance_m', $distance / 100)
+                        ->where('lane', (int) $lane)
+                        ->count() === 1,
+                );
             }
         }
         self::assertSame([3, 3], [$challenge->runs()->where('lane', 1)->count(), $challenge->runs()->where('lane', 2)->count()]);
@@ -187,7 +217,10 @@ final class RunDayTest extends BrowserTestCase
     public function testASlipIsQuestionedInPlaceAndASecondEnterConfirmsIt(): void
     {
         $challenge = $this->class();
-        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->keys('2.33', WebDriverKeys::ENTER)->waitFor('far less than expected here', '.entry [role=alert]');
+        $browser = $this->signIn()
+            ->visit("/challenges/{$challenge->id}")
+            ->keys('2.33', WebDriverKeys::ENTER)
+            ->waitFor('far less than expected here', '.entry [role=alert]');
         self::assertSame('2.33', $browser->find('[name=distance]')->getAttribute('value'));
         self::assertSame(11, $challenge->runs()->whereNull('void_reason')->count(), 'nothing is logged yet');
         $browser->keys(WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3', '.flash');
@@ -244,10 +277,21 @@ final class RunDayTest extends BrowserTestCase
         $browser->wait(fn(): bool => $challenge->runs()->count() === 14);
         // It comes back into the free strip, where it is mended; and after a reload it stands in the list.
         $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '3.2');
-        self::assertSame([2.51, 1.4], $challenge->runs()->orderBy('logged_at')->get()->slice(12)->map(static fn($run): ?float => $run->distance?->quantity->si())->values()->all());
+        self::assertSame(
+            [2.51, 1.4],
+            $challenge->runs()
+                ->orderBy('logged_at')
+                ->get()
+                ->slice(12)
+                ->map(static fn($run): ?float => $run->distance?->quantity->si())
+                ->values()
+                ->all(),
+        );
         $browser->driver->navigate()->refresh();
         $browser->waitFor('In question', '.waiting');
-        $browser->driver->executeScript('[...document.querySelectorAll(".waiting button")].find((each) => each.textContent === "It is right").click()');
+        $browser->driver->executeScript(
+            '[...document.querySelectorAll(".waiting button")].find((each) => each.textContent === "It is right").click()',
+        );
         $browser->wait(fn(): bool => $challenge->runs()->count() === 15);
         $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
     }
@@ -276,7 +320,12 @@ final class RunDayTest extends BrowserTestCase
         $challenge = $this->class(['timed_length' => (new QuantityReader())->read('1 m', Unit::Metre), 'awards' => ['fastest']]);
         [, $token] = AdmitDevices::join($challenge, DeviceRole::Instrument, 'gate');
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
-        $gate = sprintf('php %s --site %s --token %s --lane 1 --missing 0 2>&1', escapeshellarg(dirname(__DIR__, 2) . '/devices/timing-gate.php'), escapeshellarg((string) getenv('SITE')), escapeshellarg($token));
+        $gate = sprintf(
+            'php %s --site %s --token %s --lane 1 --missing 0 2>&1',
+            escapeshellarg(dirname(__DIR__, 2) . '/devices/timing-gate.php'),
+            escapeshellarg((string) getenv('SITE')),
+            escapeshellarg($token),
+        );
         self::assertStringContainsString('201', (string) shell_exec($gate));
         $browser->wait(fn(): bool => $browser->find('[name=time]')->getAttribute('value') !== '');
         self::assertMatchesRegularExpression('/^1\.\d{3}$/', (string) $browser->find('[name=time]')->getAttribute('value'));
@@ -293,7 +342,9 @@ final class RunDayTest extends BrowserTestCase
     {
         $challenge = $this->class();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->keys('251');
-        $browser->driver->executeScript('const button = document.querySelector(".entry .log"); button.click(); button.click(); button.click();');
+        $browser->driver->executeScript(
+            'const button = document.querySelector(".entry .log"); button.click(); button.click(); button.click();',
+        );
         $browser->waitFor('Logged: Keel', '.flash')->settle()->settle();
 
         self::assertSame(13, $challenge->runs()->count());
@@ -308,7 +359,10 @@ final class RunDayTest extends BrowserTestCase
             $browser->keys($distance, WebDriverKeys::ENTER)->waitFor(", {$distance}", '.waiting');
             $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
         }
-        $correct = static fn(string $which) => $browser->driver->executeScript('[...[...document.querySelectorAll(".waiting p")].find((each) => each.textContent.includes(arguments[0])).querySelectorAll("button")].find((each) => each.textContent === "Correct it").click()', [$which]);
+        $correct = static fn(string $which) => $browser->driver->executeScript(
+            '[...[...document.querySelectorAll(".waiting p")].find((each) => each.textContent.includes(arguments[0])).querySelectorAll("button")].find((each) => each.textContent === "Correct it").click()',
+            [$which],
+        );
         $typed = fn(): string => (string) $browser->find('[name=distance]')->getAttribute('value');
 
         // The first that is questioned comes back into the free strip, the other waits in the list.
@@ -348,7 +402,9 @@ final class RunDayTest extends BrowserTestCase
         $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
         $browser->driver->executeScript('document.querySelector("[name=distance]").focus()');
         $browser->keys('2 m', WebDriverKeys::ENTER)->waitFor('Join again with a code', '.waiting');
-        $challenge->joinCodes()->create(['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()]);
+        $challenge->joinCodes()->create(
+            ['role' => DeviceRole::Log, 'code' => $code = strtoupper(bin2hex(random_bytes(3))), 'expires_at' => now()->addHour()],
+        );
         $browser->visit('/join')->fill('code', $code)->press('Join');
         $browser->wait(fn(): bool => $challenge->runs()->count() === 14);
         $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
@@ -366,8 +422,15 @@ final class RunDayTest extends BrowserTestCase
         $browser->wait(fn(): bool => $challenge->runs()->count() === 12 + count($typed));
 
         $logged = $challenge->runs()->with('car')->orderBy('logged_at')->get()->slice(12)->values();
-        self::assertSame(array_map(static fn(string $cm): string => "{$cm} cm", $typed), $logged->map(static fn($run): ?string => $run->distance?->text)->all());
-        self::assertSame(array_slice($order, 0, count($typed)), $logged->map(static fn($run): int => $run->car->group_id)->all(), 'each for the group whose turn it was');
+        self::assertSame(
+            array_map(static fn(string $cm): string => "{$cm} cm", $typed),
+            $logged->map(static fn($run): ?string => $run->distance?->text)->all(),
+        );
+        self::assertSame(
+            array_slice($order, 0, count($typed)),
+            $logged->map(static fn($run): int => $run->car->group_id)->all(),
+            'each for the group whose turn it was',
+        );
         $browser->wait(fn(): bool => count($browser->all('[data-waiting-run]')) === 0);
         self::assertSame('', $browser->find('[name=distance]')->getAttribute('value'));
     }
@@ -425,9 +488,14 @@ final class RunDayTest extends BrowserTestCase
         $helper = $this->helper($challenge);
         $helper->keys('251', WebDriverKeys::ENTER)->waitFor('Logged: Keel, try 3', '.flash');
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
-        $browser->driver->executeScript('const group = document.querySelector("[name=group]"); group.value = arguments[0]; group.dispatchEvent(new Event("change"))', [(string) $challenge->groups()->where('name', 'Keel')->value('id')]);
+        $browser->driver->executeScript(
+            'const group = document.querySelector("[name=group]"); group.value = arguments[0]; group.dispatchEvent(new Event("change"))',
+            [(string) $challenge->groups()->where('name', 'Keel')->value('id')],
+        );
         $browser->fill('distance', '252')->keys(WebDriverKeys::ENTER)->waitFor('Is this the same run?', '.entry [role=alert]');
-        $browser->driver->executeScript('[...document.querySelectorAll(".entry button")].find((each) => each.textContent.startsWith("It is the same run")).click()');
+        $browser->driver->executeScript(
+            '[...document.querySelectorAll(".entry button")].find((each) => each.textContent.startsWith("It is the same run")).click()',
+        );
         $browser->wait(fn(): bool => $browser->find('[name=distance]')->getAttribute('value') === '');
         self::assertSame(13, $challenge->runs()->count());
         self::assertCount(1, $browser->consoleErrors(), 'the browser notes that it was questioned');

@@ -28,9 +28,18 @@ final class ScreensTest extends BrowserTestCase
         $group = $challenge->groups()->firstOrFail();
         $knockout = Scenario::race($challenge);
         $this->signIn();
-        foreach (['', '/races', "/races/{$knockout->id}", '/plan/safety', '/findings', '/check', '/room', "/groups/{$group->id}/own", "/groups/{$group->id}/at/check"] as $page) {
+        foreach (
+            [
+                '', '/races', "/races/{$knockout->id}", '/plan/safety', '/findings', '/check', '/room', "/groups/{$group->id}/own",
+                "/groups/{$group->id}/at/check",
+            ] as $page
+        ) {
             $browser = $this->browser->size($width, 900)->visit("/challenges/{$challenge->id}{$page}")->settle();
-            self::assertLessThanOrEqual($width, $browser->driver->executeScript('return document.documentElement.scrollWidth'), "{$page} is wider than {$width}");
+            self::assertLessThanOrEqual(
+                $width,
+                $browser->driver->executeScript('return document.documentElement.scrollWidth'),
+                "{$page} is wider than {$width}",
+            );
             self::assertSame([], $browser->driver->executeScript(<<<'JS'
                 const seen = (box) => box.width > 0 && box.height > 0;
                 return [...document.querySelectorAll('main input[type=checkbox], main input[type=radio], main button, main .button')].map((control) => {
@@ -42,7 +51,9 @@ final class ScreensTest extends BrowserTestCase
         }
         // The strip at the lane: what was typed and the button that logs it stand in one row.
         $browser = $this->browser->visit("/challenges/{$challenge->id}")->settle();
-        [$field, $button] = $browser->driver->executeScript('return [document.querySelector(".entry [name=distance]"), document.querySelector(".entry .log")].map((each) => { const box = each.getBoundingClientRect(); return [box.top, box.bottom]; })');
+        [$field, $button] = $browser->driver->executeScript(
+            'return [document.querySelector(".entry [name=distance]"), document.querySelector(".entry .log")].map((each) => { const box = each.getBoundingClientRect(); return [box.top, box.bottom]; })',
+        );
         if ($width > 400) {
             self::assertTrue($button[0] < $field[1] && $field[0] < $button[1], "Log run beside its field at {$width}");
         }
@@ -60,8 +71,14 @@ final class ScreensTest extends BrowserTestCase
                     field.value = 'many';
                 }
                 JS);
-            $browser->follow(static fn() => $browser->driver->executeScript('const form = document.querySelector("main form [value=many], main form [name^=phase_], main form [name=kerf], main form [name^=amount_]").form; form.noValidate = true; HTMLFormElement.prototype.submit.call(form)'));
-            $said = $browser->driver->executeScript('return [...document.querySelectorAll("[data-problem]")].map((each) => each.textContent.trim())');
+            $browser->follow(
+                static fn() => $browser->driver->executeScript(
+                    'const form = document.querySelector("main form [value=many], main form [name^=phase_], main form [name=kerf], main form [name^=amount_]").form; form.noValidate = true; HTMLFormElement.prototype.submit.call(form)',
+                ),
+            );
+            $said = $browser->driver->executeScript(
+                'return [...document.querySelectorAll("[data-problem]")].map((each) => each.textContent.trim())',
+            );
             self::assertGreaterThan(2, count($said), $page);
             self::assertSame(array_values(array_unique($said)), $said, $page);
         }

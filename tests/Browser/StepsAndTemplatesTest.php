@@ -19,11 +19,18 @@ final class StepsAndTemplatesTest extends BrowserTestCase
     {
         $challenge = $this->class();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/plan/steps");
-        $steps = fn(): array => array_map(static fn($step): string => trim((string) preg_replace('/^\d+|\d+ min$/', '', str_replace("\u{00A0}", ' ', $step->getText()))), $browser->all('.build-step h3'));
+        $steps = fn(): array => array_map(
+            static fn($step): string => trim((string) preg_replace('/^\d+|\d+ min$/', '', str_replace("\u{00A0}", ' ', $step->getText()))),
+            $browser->all('.build-step h3'),
+        );
         self::assertSame('Points off', $steps()[0]);
         self::assertNotContains('Decorate it', $steps());
         self::assertStringContainsString('Cut two straws, each 8.1 cm long.', str_replace("\u{00A0}", ' ', $browser->text('.build-steps')));
-        $browser->pick('decoration', 'first')->pick('decorated_with', 'paint')->pick('bearings_by', 'hot glue')->fill('adults', '2')->press('Save how it is built');
+        $browser->pick('decoration', 'first')
+            ->pick('decorated_with', 'paint')
+            ->pick('bearings_by', 'hot glue')
+            ->fill('adults', '2')
+            ->press('Save how it is built');
         self::assertStringContainsString('The steps follow', $browser->text('.flash'));
         self::assertContains('Let it dry', $steps());
         self::assertLessThan(array_search('Balloon on the car', $steps(), true), array_search('Let it dry', $steps(), true));
@@ -42,12 +49,28 @@ final class StepsAndTemplatesTest extends BrowserTestCase
     {
         $challenge = $this->class();
         $file = $this->printed("/challenges/{$challenge->id}/plan/steps/booklet");
-        self::assertMatchesRegularExpression('/Pages:\s+4\n/', (string) shell_exec('pdfinfo ' . escapeshellarg($file)), 'eight small pages on two sheets');
-        self::assertMatchesRegularExpression('/Page size:\s+84\d\.\d+ x 59\d/', (string) shell_exec('pdfinfo ' . escapeshellarg($file)), 'lying');
-        $half = static fn(int $side, bool $right): string => (string) preg_replace('/[\s\x{00A0}]+/u', ' ', (string) shell_exec(sprintf('pdftotext -f %1$d -l %1$d -x %2$d -y 0 -W 421 -H 596 %3$s -', $side, $right ? 421 : 0, escapeshellarg($file))));
+        self::assertMatchesRegularExpression(
+            '/Pages:\s+4\n/',
+            (string) shell_exec('pdfinfo ' . escapeshellarg($file)),
+            'eight small pages on two sheets',
+        );
+        self::assertMatchesRegularExpression(
+            '/Page size:\s+84\d\.\d+ x 59\d/',
+            (string) shell_exec('pdfinfo ' . escapeshellarg($file)),
+            'lying',
+        );
+        $half = static fn(int $side, bool $right): string => (string) preg_replace(
+            '/[\s\x{00A0}]+/u',
+            ' ',
+            (string) shell_exec(
+                sprintf('pdftotext -f %1$d -l %1$d -x %2$d -y 0 -W 421 -H 596 %3$s -', $side, $right ? 421 : 0, escapeshellarg($file)),
+            ),
+        );
         self::assertStringContainsString('Build your car', $half(1, true));
         self::assertStringContainsString('Points off', $half(2, false));
-        foreach ([[2, false, '2'], [3, true, '3'], [4, false, '4'], [4, true, '5'], [3, false, '6'], [2, true, '7']] as [$side, $right, $page]) {
+        foreach (
+            [[2, false, '2'], [3, true, '3'], [4, false, '4'], [4, true, '5'], [3, false, '6'], [2, true, '7']] as [$side, $right, $page]
+        ) {
             self::assertStringContainsString("{$page} ", substr($half($side, $right), -4) . ' ', "page {$page}");
         }
         unlink($file);
@@ -97,7 +120,15 @@ final class StepsAndTemplatesTest extends BrowserTestCase
     private function longestLineMm(string $pdf, int $page, float $upper = 1.0): float
     {
         $stem = tempnam(sys_get_temp_dir(), 'sheet');
-        shell_exec(sprintf('pdftoppm -r %d -gray -png -singlefile -f %2$d -l %2$d %3$s %4$s', self::DPI, $page, escapeshellarg($pdf), escapeshellarg((string) $stem)));
+        shell_exec(
+            sprintf(
+                'pdftoppm -r %d -gray -png -singlefile -f %2$d -l %2$d %3$s %4$s',
+                self::DPI,
+                $page,
+                escapeshellarg($pdf),
+                escapeshellarg((string) $stem),
+            ),
+        );
         $image = imagecreatefrompng("{$stem}.png");
         unlink("{$stem}.png");
         self::assertNotFalse($image);

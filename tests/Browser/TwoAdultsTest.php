@@ -71,7 +71,13 @@ final class TwoAdultsTest extends BrowserTestCase
         );
 
         self::assertSame(array_fill(0, 20, 200), $statuses, 'a collision is said, never a fault');
-        self::assertSame(10, $challenge->runs()->whereIn('distance_m', array_map(static fn(int $turn): float => (300 + 9 * $turn) / 100, range(0, 9)))->count(), 'every run that was logged is there');
+        self::assertSame(
+            10,
+            $challenge->runs()
+                ->whereIn('distance_m', array_map(static fn(int $turn): float => (300 + 9 * $turn) / 100, range(0, 9)))
+                ->count(),
+            'every run that was logged is there',
+        );
     }
 
     public function testWhatIsHalfTypedAndUnfoldedStaysWhileOthersLogRuns(): void
@@ -79,13 +85,22 @@ final class TwoAdultsTest extends BrowserTestCase
         $challenge = $this->class(['tries' => 20]);
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
         $page = $this->signIn()->visit("/challenges/{$challenge->id}/groups/{$keel->id}/own")->fill('predicted', '123');
-        $page->driver->executeScript("document.querySelector('[data-part=runs] details').open = true; document.querySelector('[data-part=runs] details [name=note]').value = 'half a no'; document.activeElement.blur();");
+        $page->driver->executeScript(
+            "document.querySelector('[data-part=runs] details').open = true; document.querySelector('[data-part=runs] details [name=note]').value = 'half a no'; document.activeElement.blur();",
+        );
         app(LogRun::class)($keel, (string) Str::uuid7(), new RunRecord(Scenario::entry('317 cm')), Actor::at($challenge->user));
 
         $page->waitFor('317', '[data-part=runs]');
         self::assertSame('123', $page->find('[name=predicted]')->getAttribute('value'));
-        self::assertSame('3', $page->find('.prediction [name=try]')->getAttribute('value'), 'what was typed is still said of the try that it was typed for');
-        self::assertSame('half a no', $page->driver->executeScript("return document.querySelector('[data-part=runs] details[open] [name=note]').value"));
+        self::assertSame(
+            '3',
+            $page->find('.prediction [name=try]')->getAttribute('value'),
+            'what was typed is still said of the try that it was typed for',
+        );
+        self::assertSame(
+            'half a no',
+            $page->driver->executeScript("return document.querySelector('[data-part=runs] details[open] [name=note]').value"),
+        );
     }
 
     /** @param list<string> $ids */

@@ -49,11 +49,15 @@ final class WhatIfTest extends BrowserTestCase
     {
         $browser = $this->open();
         $browser->press('Parts and everything else');
-        $browser->driver->executeScript('const s = document.querySelector("[data-part=nozzle]"); s.value = "stepped tubes"; s.dispatchEvent(new Event("change"))');
+        $browser->driver->executeScript(
+            'const s = document.querySelector("[data-part=nozzle]"); s.value = "stepped tubes"; s.dispatchEvent(new Event("change"))',
+        );
         $browser->settle();
         self::assertSame('12.7', $browser->find('[data-setting=widest_bore] [data-field]')->getAttribute('value'));
 
-        $browser->driver->executeScript('[...document.querySelectorAll("[data-tabs] button")].find((b) => b.textContent.startsWith("Compare")).click()');
+        $browser->driver->executeScript(
+            '[...document.querySelectorAll("[data-tabs] button")].find((b) => b.textContent.startsWith("Compare")).click()',
+        );
         $field = $browser->find('[data-setting=mass] [data-field]');
         $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $field->sendKeys('400' . WebDriverKeys::TAB);
@@ -66,7 +70,9 @@ final class WhatIfTest extends BrowserTestCase
         $table = $browser->driver->executeScript('return document.querySelector("[data-table]").textContent');
         self::assertStringContainsString('Design B', $table);
 
-        $browser->driver->executeScript('document.querySelector("[data-setting=balloon_relaxed] [data-slider]").value = 0.02; document.querySelector("[data-setting=balloon_relaxed] [data-slider]").dispatchEvent(new Event("input"))');
+        $browser->driver->executeScript(
+            'document.querySelector("[data-setting=balloon_relaxed] [data-slider]").value = 0.02; document.querySelector("[data-setting=balloon_relaxed] [data-slider]").dispatchEvent(new Event("input"))',
+        );
         $browser->settle();
         self::assertStringContainsString('Filled balloon size must be', $browser->text('[data-fault]'));
         // That answer was a refusal, as asked for.
@@ -78,7 +84,9 @@ final class WhatIfTest extends BrowserTestCase
         $browser = $this->open();
         self::assertStringContainsString('Farthest at', $browser->settle()->text('[data-best]'));
         self::assertCount(1, $browser->all('[data-sweep] path.fit'));
-        $browser->driver->executeScript('const s = document.querySelector("[data-across]"); s.value = "mass"; s.dispatchEvent(new Event("change"))');
+        $browser->driver->executeScript(
+            'const s = document.querySelector("[data-across]"); s.value = "mass"; s.dispatchEvent(new Event("change"))',
+        );
         $browser->settle();
         self::assertGreaterThan(4, count($browser->all('[data-sweep] path.contour')));
         self::assertCount(1, $browser->all('[data-sweep] circle.here'));
@@ -93,7 +101,11 @@ final class WhatIfTest extends BrowserTestCase
             foreach (['what-if', 'parts'] as $page) {
                 $this->browser->size($width, $height)->visit("/challenges/{$challenge->id}/{$page}")->settle();
                 self::assertSame([], $this->browser->accessibilityProblems(), "{$page} at {$width}");
-                self::assertLessThanOrEqual($width, $this->browser->driver->executeScript('return document.documentElement.scrollWidth'), "{$page} at {$width}");
+                self::assertLessThanOrEqual(
+                    $width,
+                    $this->browser->driver->executeScript('return document.documentElement.scrollWidth'),
+                    "{$page} at {$width}",
+                );
             }
         }
     }

@@ -20,7 +20,9 @@ final class WholePathTest extends BrowserTestCase
 
         $browser->press('Set a challenge')
             ->fill('groups', '')->fill('lane_length', '20 ft')->press('More rules')
-            ->fill('name', 'Across the hall')->fill('question', 'Does a wider nozzle go farther?')->pick('scoring', 'best')->press('Set the challenge');
+            ->fill('name', 'Across the hall')->fill('question', 'Does a wider nozzle go farther?')
+                ->pick('scoring', 'best')
+                ->press('Set the challenge');
         self::assertStringContainsString('Next: what it takes to build the cars', $browser->text('.flash'));
         $browser->press('Straight to safety')->press('I have read it');
 
@@ -29,7 +31,11 @@ final class WholePathTest extends BrowserTestCase
 
         foreach (['8 mm', '9 mm', '3/16 in', '6'] as $index => $bore) {
             $browser->press($index === 0 ? 'Record the car of Bowline' : 'Record the car of');
-            $browser->press('Everything')->fill('nozzle_bore', $bore)->fill('mass', '2 oz')->pick('wheel_mount', 'fixed to the axle')->press('Record this car');
+            $browser->press('Everything')
+                ->fill('nozzle_bore', $bore)
+                ->fill('mass', '2 oz')
+                ->pick('wheel_mount', 'fixed to the axle')
+                ->press('Record this car');
         }
         self::assertStringContainsString('bore 4.8 mm', $browser->text());
 
@@ -78,11 +84,17 @@ final class WholePathTest extends BrowserTestCase
     {
         $challenge = $this->class();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->settle();
-        self::assertStringContainsString('1 m', implode(' ', array_map(static fn($label): string => $label->getText(), $browser->all('.tape text'))));
+        self::assertStringContainsString(
+            '1 m',
+            implode(' ', array_map(static fn($label): string => $label->getText(), $browser->all('.tape text'))),
+        );
 
         $browser->press('in · oz')->settle();
 
-        self::assertStringContainsString('5 ft', implode(' ', array_map(static fn($label): string => $label->getText(), $browser->all('.tape text'))));
+        self::assertStringContainsString(
+            '5 ft',
+            implode(' ', array_map(static fn($label): string => $label->getText(), $browser->all('.tape text'))),
+        );
         self::assertStringContainsString('166.5', $browser->text('.floor'));
     }
 }

@@ -27,8 +27,12 @@ try {
         $refused = $page->read();
         $read = microtime(true) - $began;
         $began = microtime(true);
-        $browser->driver->executeScript('const video = document.querySelector("[data-film-video]"); [video.currentTime, video.playbackRate] = [0, 1]; video.play();');
-        $browser->driver->wait(60)->until(static fn(): bool => $browser->driver->executeScript('return document.querySelector("[data-film-video]").ended'));
+        $browser->driver->executeScript(
+            'const video = document.querySelector("[data-film-video]"); [video.currentTime, video.playbackRate] = [0, 1]; video.play();',
+        );
+        $browser->driver->wait(60)->until(
+            static fn(): bool => $browser->driver->executeScript('return document.querySelector("[data-film-video]").ended'),
+        );
         $played = microtime(true) - $began;
         printf("  %4.1f s of film: read in %4.1f s, played in %4.1f s%s\n", $lasts, $read, $played, $refused === '' ? '' : " ({$refused})");
     }

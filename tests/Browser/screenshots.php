@@ -26,7 +26,9 @@ try {
     $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
     // Children's pages: an idea drawn and guessed at, and why a run stopped where it did, once it has played.
     $browser->visit("{$class}/groups/2/at/idea")->screenshot("{$folder}/group-idea.png");
-    $browser->visit("{$class}/groups/2/at/why")->wait(static fn(): bool => abs((float) $browser->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6)->screenshot("{$folder}/group-why.png");
+    $browser->visit("{$class}/groups/2/at/why")
+        ->wait(static fn(): bool => abs((float) $browser->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6)
+        ->screenshot("{$folder}/group-why.png");
     $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
     $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="What is wrong? Fender"]'))->click();
     $browser->screenshot("{$folder}/diagnosis.png");
@@ -42,8 +44,15 @@ try {
     $browser->press('End the race');
     // The board by its link.
     $browser->visit("{$class}/devices")->press('Make a link for the board');
-    $browser->size(1280, 720)->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))->screenshot("{$folder}/board.png")->size(1280, 800);
-    $browser->visit("{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass")->settle()->screenshot("{$folder}/what-if.png");
+    $browser->size(1280, 720)
+        ->visit((string) parse_url($browser->text('.made a'), PHP_URL_PATH))
+        ->screenshot("{$folder}/board.png")
+        ->size(1280, 800);
+    $browser->visit(
+        "{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass",
+    )
+        ->settle()
+        ->screenshot("{$folder}/what-if.png");
     // A film of a run, by the stand-in for a phone, marked as somebody would.
     $film = sys_get_temp_dir() . '/skivo-run.mp4';
     $lanes = FilmPage::truth(FilmPage::film($film, [1280, 720], '--seed 9'))[0];
@@ -63,7 +72,9 @@ try {
     $browser->visit('/challenges')->press('Balloon or Band');
     $drives = $browser->path();
     $browser->visit("{$drives}/findings/sources")->screenshot("{$folder}/sources.png");
-    $browser->visit("{$drives}/bench")->press('Measure')->driver->executeScript('document.getElementById("band-pull").scrollIntoView({ block: "start" })');
+    $browser->visit("{$drives}/bench")
+        ->press('Measure')->driver
+        ->executeScript('document.getElementById("band-pull").scrollIntoView({ block: "start" })');
     $browser->screenshot("{$folder}/bench-band.png");
 } finally {
     $browser->quit();

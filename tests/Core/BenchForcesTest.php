@@ -80,7 +80,10 @@ final class BenchForcesTest extends TestCase
     public function testRepeatsArePooledOverTheClass(): void
     {
         $model = CarModel::of(new Car(), Catalogue::standard());
-        $readings = [['ramp' => [[0.1, 1.8], [0.1, 2.2]]], ['ramp' => [[0.1, 1.0]]], ['ramp' => [[0.1, 1.0], [0.1, 1.0], [0.1, 1.0]], 'spin' => [[4.0], [6.0]]]];
+        $readings = [
+            ['ramp' => [[0.1, 1.8], [0.1, 2.2]]], ['ramp' => [[0.1, 1.0]]],
+            ['ramp' => [[0.1, 1.0], [0.1, 1.0], [0.1, 1.0]], 'spin' => [[4.0], [6.0]]],
+        ];
         $repeats = Repeatability::of(array_map(static fn(array $each): array => [$model, $each], $readings));
         $mean = (0.1 / 1.8 + 0.1 / 2.2) / 2;
         $squares = (0.1 / 1.8 / $mean - 1) ** 2 + (0.1 / 2.2 / $mean - 1) ** 2;
@@ -93,7 +96,10 @@ final class BenchForcesTest extends TestCase
     public function testTheTemperaturesOfTheGuideToUncertainty(): void
     {
         // JCGM 100:2008, 4.4.3, table 1: twenty readings of a temperature (°C).
-        $readings = [96.90, 98.18, 98.25, 98.61, 99.03, 99.49, 99.56, 99.74, 99.89, 100.07, 100.33, 100.42, 100.68, 100.95, 101.11, 101.20, 101.57, 101.84, 102.36, 102.72];
+        $readings = [
+            96.90, 98.18, 98.25, 98.61, 99.03, 99.49, 99.56, 99.74, 99.89, 100.07, 100.33, 100.42, 100.68, 100.95, 101.11, 101.20, 101.57,
+            101.84, 102.36, 102.72,
+        ];
         $sample = new Sample($readings);
         self::assertEqualsWithDelta(0.333, $sample->standardError(), 0.0005);
         $estimate = Estimate::ofRepeats($readings, (float) $sample->standardDeviation() / $sample->mean(), 19.0, 0.0);
@@ -105,7 +111,11 @@ final class BenchForcesTest extends TestCase
     public function testThePropagationOfAProductIsTheSumOfRelativeSquares(): void
     {
         // GUM 5.1.6: for y = c·x₁^p₁·x₂^p₂ the relative variances add, times the squared powers.
-        $u = Propagation::through(static fn(array $x): float => 3.0 * $x['a'] ** 2 / $x['b'], ['a' => 5.0, 'b' => 2.0], ['a' => 0.005, 'b' => 0.004]);
+        $u = Propagation::through(
+            static fn(array $x): float => 3.0 * $x['a'] ** 2 / $x['b'],
+            ['a' => 5.0, 'b' => 2.0],
+            ['a' => 0.005, 'b' => 0.004],
+        );
         self::assertEqualsWithDelta(37.5 * hypot(2 * 0.001, 0.002), $u, 1e-6);
     }
 
@@ -139,7 +149,10 @@ final class BenchForcesTest extends TestCase
         self::assertEqualsWithDelta(1.25 * $parts->friction->value, $parts->friction->interval()->high, 1e-4);
 
         $newtons = 1.3 * $parts->modelThrust->value;
-        $measured = Forces::of($model, ['ramp' => [[0.1, 1.0], [0.1, 1.02]], 'static-thrust' => [[$newtons / self::GRAVITY]], 'spin' => [[5.0], [6.0]]]);
+        $measured = Forces::of(
+            $model,
+            ['ramp' => [[0.1, 1.0], [0.1, 1.02]], 'static-thrust' => [[$newtons / self::GRAVITY]], 'spin' => [[5.0], [6.0]]],
+        );
         self::assertSame([BenchTest::Ramp], $measured->frictionFrom);
         self::assertEqualsWithDelta(0.099, $measured->friction->value, 0.0005);
         self::assertEqualsWithDelta($measured->friction->value, $measured->model->settings->rollingCoefficient(), 1e-12);
@@ -205,7 +218,16 @@ final class BenchForcesTest extends TestCase
 
     private function car(): Circumstances
     {
-        return new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.005), static fn(float $diameter): float => 2000.0, 0.6, static fn(float $turns): float => 0.1 * $turns);
+        return new Circumstances(
+            0.06,
+            0.0005,
+            1.05,
+            1.1,
+            new Estimate(0.04, 0.005),
+            static fn(float $diameter): float => 2000.0,
+            0.6,
+            static fn(float $turns): float => 0.1 * $turns,
+        );
     }
 
     private function recorded(): Car

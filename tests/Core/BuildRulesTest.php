@@ -48,7 +48,8 @@ final class BuildRulesTest extends TestCase
     private const SOUND = [
         'chassis_length' => 150, 'chassis_width' => 75, 'wheelbase' => 90, 'track' => 97, 'axle_diameter' => 3, 'axle_length' => 117,
         'bearing_bore' => 5, 'bearing_length' => 81, 'end_play' => 1.5, 'wheel_diameter' => 32, 'wheel_thickness' => 14,
-        'balloon_size' => 180, 'nozzle_bore' => 6, 'nozzle_length' => 100, 'nozzle_overhang' => 30, 'joint_width' => 8, 'neck_width' => 15, 'mass' => 60,
+        'balloon_size' => 180, 'nozzle_bore' => 6, 'nozzle_length' => 100, 'nozzle_overhang' => 30, 'joint_width' => 8, 'neck_width' => 15,
+        'mass' => 60,
     ];
 
     /** @return iterable<string, array{array<string, float|int|string|null>, list<string>, list<string>}> what differs, the faults, words of the first */
@@ -56,25 +57,44 @@ final class BuildRulesTest extends TestCase
     {
         yield 'nothing' => [[], [], []];
         // A flush bearing is a note at most, and none where the track is known to keep the wheels off.
-        yield 'bearing as wide as the chassis' => [['bearing_length' => 75, 'track' => null], ['front-bearing-flush', 'rear-bearing-flush'], ['7.5', 'turn freely']];
+        yield 'bearing as wide as the chassis' => [
+            ['bearing_length' => 75, 'track' => null], ['front-bearing-flush', 'rear-bearing-flush'], ['7.5', 'turn freely'],
+        ];
         yield 'bearing as wide as the chassis, wheels clear' => [['bearing_length' => 75], [], []];
-        yield 'hollow towards the car' => [['wheel_hub' => 2, 'wheel_hollow' => 'inwards'], ['front-rims-rub', 'rear-rims-rub'], ["12\u{00A0}mm", 'outwards']];
+        yield 'hollow towards the car' => [
+            ['wheel_hub' => 2, 'wheel_hollow' => 'inwards'], ['front-rims-rub', 'rear-rims-rub'], ["12\u{00A0}mm", 'outwards'],
+        ];
         yield 'hollow away from the car' => [['wheel_hub' => 2, 'wheel_hollow' => 'outwards'], [], []];
-        yield 'hollow towards the car, a bearing that stands out far enough' => [['wheel_hub' => 2, 'wheel_hollow' => 'inwards', 'bearing_length' => 101, 'axle_length' => 110, 'track' => null], [], []];
+        yield 'hollow towards the car, a bearing that stands out far enough' => [
+            ['wheel_hub' => 2, 'wheel_hollow' => 'inwards', 'bearing_length' => 101, 'axle_length' => 110, 'track' => null], [], [],
+        ];
         // A block 3 in wide, straws 3 in, axles 4 in, milk-jug caps with their hollow outwards (common practice, no source): it works.
-        yield 'block, straws, axles and caps' => [['chassis_width' => 76.2, 'bearing_length' => 76.2, 'axle_length' => 101.6, 'track' => null, 'end_play' => null, 'wheel_kind' => 'milk-jug caps', 'wheel_hollow' => 'outwards'], ['front-bearing-flush', 'rear-bearing-flush'], []];
+        yield 'block, straws, axles and caps' => [
+            [
+                'chassis_width' => 76.2, 'bearing_length' => 76.2, 'axle_length' => 101.6, 'track' => null, 'end_play' => null,
+                'wheel_kind' => 'milk-jug caps', 'wheel_hollow' => 'outwards',
+            ],
+            ['front-bearing-flush', 'rear-bearing-flush'], [],
+        ];
         // So does an axle one inch longer than its straw.
         yield 'an inch longer than its straw' => [['axle_length' => 81 + 25.4, 'track' => null, 'wheel_kind' => 'bottle caps'], [], []];
         yield 'hub unknown' => [['axle_length' => 100], [], []];
         yield 'wheels rub' => [['track' => 88], ['front-wheels-rub', 'rear-wheels-rub'], ['7.4', '7.5']];
-        yield 'wheels rub when the axle slides' => [['track' => 90, 'end_play' => 4], ['front-wheels-rub', 'rear-wheels-rub'], ['slides', "0.5\u{00A0}mm"]];
+        yield 'wheels rub when the axle slides' => [
+            ['track' => 90, 'end_play' => 4], ['front-wheels-rub', 'rear-wheels-rub'], ['slides', "0.5\u{00A0}mm"],
+        ];
         yield 'only the rear ones' => [['rear_track' => 88], ['rear-wheels-rub'], ['rear wheels']];
-        yield 'chassis wider than the track' => [['chassis_width' => 100, 'bearing_length' => 106, 'wheel_hub' => 14], ['front-axle-too-short', 'rear-axle-too-short', 'front-track', 'rear-track'], []];
+        yield 'chassis wider than the track' => [
+            ['chassis_width' => 100, 'bearing_length' => 106, 'wheel_hub' => 14],
+            ['front-axle-too-short', 'rear-axle-too-short', 'front-track', 'rear-track'], [],
+        ];
         yield 'axle too short' => [['axle_length' => 100, 'wheel_hub' => 14], ['front-axle-too-short', 'rear-axle-too-short'], ['10.9']];
         yield 'axle thicker than the bore' => [['axle_diameter' => 6], ['axle-too-thick'], ["6\u{00A0}mm", "5\u{00A0}mm"]];
         yield 'wheels meet' => [['wheelbase' => 30], ['wheels-meet'], ['Front and rear']];
         yield 'axles off the chassis' => [['wheelbase' => 160], ['off-the-chassis'], ["16\u{00A0}cm"]];
-        yield 'balloon drags' => [['balloon_size' => 260, 'nozzle_overhang' => 0, 'nozzle_length' => 180, 'nozzle_height' => 45], ['balloon-drags'], ['below']];
+        yield 'balloon drags' => [
+            ['balloon_size' => 260, 'nozzle_overhang' => 0, 'nozzle_length' => 180, 'nozzle_height' => 45], ['balloon-drags'], ['below'],
+        ];
         yield 'joint wider than the neck' => [['joint_width' => 18], ['joint-too-wide'], ["18\u{00A0}mm", "15\u{00A0}mm"]];
         yield 'nozzle points forward' => [['nozzle_angle' => 180], ['points-forward'], ['forward']];
         yield 'nozzle points down' => [['nozzle_angle' => 90], ['points-forward'], ['straight up or down']];
@@ -103,7 +123,15 @@ final class BuildRulesTest extends TestCase
         // What a natural class types of its cars, whatever the kit's geometry would make of it: balloons far larger than wheels are high.
         foreach ([[160, 20], [200, 30], [260, 30], [280, 40]] as [$balloon, $wheel]) {
             foreach ([[], ['nozzle_angle' => 20], ['chassis_width' => 75], ['hook_offset' => 20]] as $more) {
-                self::assertSame([], (new Faults($this->car($more + ['balloon_size' => $balloon, 'wheel_diameter' => $wheel, 'mass' => 80]), Catalogue::standard()))->all());
+                self::assertSame(
+                    [],
+                    (
+                        new Faults(
+                            $this->car($more + ['balloon_size' => $balloon, 'wheel_diameter' => $wheel, 'mass' => 80]),
+                            Catalogue::standard(),
+                        )
+                    )->all(),
+                );
             }
         }
         self::assertSame([], (new Faults($this->car(['axle_diameter' => 9]), Catalogue::standard()))->all());
@@ -128,11 +156,22 @@ final class BuildRulesTest extends TestCase
 
     public function testABalloonBeyondTheChassisHangsInLineWithItsTube(): void
     {
-        $layout = Layout::of($this->car(['nozzle_overhang' => 0, 'nozzle_length' => 200, 'nozzle_height' => 150] + self::SOUND), Catalogue::standard());
+        $layout = Layout::of(
+            $this->car(['nozzle_overhang' => 0, 'nozzle_length' => 200, 'nozzle_height' => 150] + self::SOUND),
+            Catalogue::standard(),
+        );
 
         self::assertEqualsWithDelta(0.15, $layout->balloonCentre()[1], 1e-12);
-        $tilted = Layout::of($this->car(['nozzle_overhang' => 0, 'nozzle_length' => 200, 'nozzle_height' => 150, 'nozzle_angle' => 30] + self::SOUND), Catalogue::standard());
-        self::assertEqualsWithDelta(0.15 + 0.9 * 0.09 * 0.5, $tilted->balloonCentre()[1], 1e-12, 'a jet that points down lifts the balloon');
+        $tilted = Layout::of(
+            $this->car(['nozzle_overhang' => 0, 'nozzle_length' => 200, 'nozzle_height' => 150, 'nozzle_angle' => 30] + self::SOUND),
+            Catalogue::standard(),
+        );
+        self::assertEqualsWithDelta(
+            0.15 + 0.9 * 0.09 * 0.5,
+            $tilted->balloonCentre()[1],
+            1e-12,
+            'a jet that points down lifts the balloon',
+        );
     }
 
     public function testTheUsualDesignClearsFloorAndWheels(): void
@@ -142,7 +181,10 @@ final class BuildRulesTest extends TestCase
         self::assertEqualsWithDelta($layout->balloonCentre()[1] - $layout->balloonDiameter / 2, $layout->balloonClearance(), 1e-12);
         self::assertGreaterThan(0.0, $layout->balloonClearance(), 'the usual design does not drag');
         self::assertGreaterThan(0.0, $layout->wheelClearance());
-        self::assertLessThan(0.0, Settings::of(['wheel_diameter' => 0.15, 'balloon_size' => 0.3, 'nozzle_length' => 0.05])->layout()->wheelClearance());
+        self::assertLessThan(
+            0.0,
+            Settings::of(['wheel_diameter' => 0.15, 'balloon_size' => 0.3, 'nozzle_length' => 0.05])->layout()->wheelClearance(),
+        );
     }
 
     public function testMassIsTheScalesOrTheSumOfItsParts(): void
@@ -163,10 +205,29 @@ final class BuildRulesTest extends TestCase
 
     public function testTheRunModelTakesWhatTheSheetHas(): void
     {
-        $model = CarModel::of($this->car(['chassis_mass' => 20, 'axle_mass' => 0.8, 'wheel_mass' => 2.5, 'balloon_mass' => 3, 'nozzle_mass' => 1, 'axle_diameter' => 2, 'balloons' => 2, 'nozzle_angle' => 10]), Catalogue::standard(), null, 30.0);
+        $model = CarModel::of(
+            $this->car(
+                [
+                    'chassis_mass' => 20, 'axle_mass' => 0.8, 'wheel_mass' => 2.5, 'balloon_mass' => 3, 'nozzle_mass' => 1,
+                    'axle_diameter' => 2, 'balloons' => 2, 'nozzle_angle' => 10,
+                ],
+            ),
+            Catalogue::standard(),
+            null,
+            30.0,
+        );
 
         self::assertEqualsWithDelta(0.0386, $model->settings->get(CarAttribute::Mass), 1e-12, 'two balloons weigh twice');
-        self::assertSame([0.002, 2.0, 10.0, 30.0, 0.0025], array_map($model->settings->get(...), [CarAttribute::AxleDiameter, CarAttribute::Balloons, CarAttribute::NozzleAngle, CarAttribute::AirTemperature, CarAttribute::WheelMass]));
+        self::assertSame(
+            [0.002, 2.0, 10.0, 30.0, 0.0025],
+            array_map(
+                $model->settings->get(...),
+                [
+                    CarAttribute::AxleDiameter, CarAttribute::Balloons, CarAttribute::NozzleAngle, CarAttribute::AirTemperature,
+                    CarAttribute::WheelMass,
+                ],
+            ),
+        );
         self::assertSame(Origin::Measured, $model->origins[CarAttribute::AxleDiameter->value]);
     }
 
@@ -179,12 +240,18 @@ final class BuildRulesTest extends TestCase
         self::assertSame([], $keys(new Car()));
         self::assertSame([], $keys($kit));
         self::assertSame([], $keys($this->car(['nozzle_bore' => 12, 'mass' => 70])), 'what is free may differ');
-        self::assertSame(['balloons', 'straws', 'heaviest', 'longest', 'allowed-wheel', 'held-chassis_length', 'held-wheel_kind', 'held-wheel_diameter', 'held-balloons'], $keys(new Car(
+        self::assertSame([
+            'balloons', 'straws', 'heaviest', 'longest', 'allowed-wheel', 'held-chassis_length', 'held-wheel_kind', 'held-wheel_diameter',
+            'held-balloons',
+        ], $keys(new Car(
             $this->car(['mass' => 90, 'chassis_length' => 250, 'wheel_diameter' => 60])->quantities,
             ['balloons' => 2, 'nozzle_outlets' => 4],
             ['nozzle_kind' => 'bundle of straws', 'bearing' => 'bamboo skewer in a plastic straw', 'wheel_kind' => 'Jar lids'],
         )));
-        self::assertStringContainsString('90 g', str_replace("\u{00A0}", ' ', Spoken::say($rules->breaches($this->car(['mass' => 90]), $kit)[0]->remark)));
+        self::assertStringContainsString(
+            '90 g',
+            str_replace("\u{00A0}", ' ', Spoken::say($rules->breaches($this->car(['mass' => 90]), $kit)[0]->remark)),
+        );
         self::assertTrue((new Rules())->isFreeDesign());
         self::assertNotContains(VoidReason::Pushed, (new Rules(pushIsFoul: false))->voidReasons());
         self::assertCount(6, (new Rules())->voidReasons());
@@ -195,7 +262,10 @@ final class BuildRulesTest extends TestCase
     public function testTwoChangesAtOnceCannotBeToldApart(): void
     {
         $before = $this->car(['nozzle_bore' => 6, 'mass' => 62]);
-        $made = static fn(Car $after): array => array_map(static fn(CarAttribute $choice): string => $choice->value, Change::made($before, $after));
+        $made = static fn(Car $after): array => array_map(
+            static fn(CarAttribute $choice): string => $choice->value,
+            Change::made($before, $after),
+        );
 
         self::assertSame(['nozzle_bore'], $made($this->car(['nozzle_bore' => 8, 'mass' => 62])));
         self::assertSame(['nozzle_bore'], $made($this->car(['nozzle_bore' => 8, 'mass' => 63])), 'a wider straw weighs a little more');
@@ -204,7 +274,11 @@ final class BuildRulesTest extends TestCase
         self::assertTrue(Change::isOneThing($before, $this->car(['nozzle_bore' => 6, 'mass' => 40])));
         self::assertTrue(Change::isOneThing($before, $before));
         // The name of a straw beside its bore is one change, and so are the masses of parts beside it.
-        $named = new Car($this->car(['nozzle_bore' => 8, 'mass' => 62, 'nozzle_mass' => 2])->quantities, [], ['nozzle_kind' => 'wide straw']);
+        $named = new Car(
+            $this->car(['nozzle_bore' => 8, 'mass' => 62, 'nozzle_mass' => 2])->quantities,
+            [],
+            ['nozzle_kind' => 'wide straw'],
+        );
         self::assertSame(['nozzle_bore'], $made($named));
     }
 
@@ -225,11 +299,21 @@ final class BuildRulesTest extends TestCase
 
         // By hand: 9 × 1.2 = 10.8, so 11 cars: 44 wheels would be 43.2; 22 bearings in 11 straws and 11 for nozzles.
         self::assertSame(11, $class->cars());
-        self::assertSame([11, 44, 22, 22, 11, 30, 2, 5], array_map(static fn(string $key): ?int => $total($materials, $key), ['chassis', 'wheels', 'balloons', 'straws', 'skewers', 'eyes', 'stopwatch', 'tape']));
+        self::assertSame(
+            [11, 44, 22, 22, 11, 30, 2, 5],
+            array_map(
+                static fn(string $key): ?int => $total($materials, $key),
+                ['chassis', 'wheels', 'balloons', 'straws', 'skewers', 'eyes', 'stopwatch', 'tape'],
+            ),
+        );
         self::assertSame(['wheels'], array_map(static fn(Material $line): string => $line->key, $materials->early()));
         self::assertNull($materials->cost());
 
-        $other = Materials::of(new Kit(wheels: 'bought wheels', nozzle: 'baster tube', joint: 'hot glue'), $class, $cuts, ['wheels' => [6.0, 0.25]], [
+        $other = Materials::of(new Kit(
+            wheels: 'bought wheels',
+            nozzle: 'baster tube',
+            joint: 'hot glue',
+        ), $class, $cuts, ['wheels' => [6.0, 0.25]], [
             new Material('own-1', 2, Per::Group, price: 0.1, ownName: 'Googly eyes', ownUnit: 'eyes'),
         ]);
         self::assertSame([65, 5 - 2, 18], array_map(static fn(string $key): ?int => $total($other, $key), ['wheels', 'glue-gun', 'own-1']));
@@ -279,7 +363,11 @@ final class BuildRulesTest extends TestCase
         self::assertSame([2.0, 1.5], (new Award(Goal::Fastest, 1.0))->measure($tries)?->values);
         self::assertSame([0.05, 0.1], (new Award(Goal::Straightest))->measure($tries)?->values);
         self::assertSame([0.5, 2.5, 0.5], (new Award(Goal::NearestMark, 4.5))->measure($tries)?->values);
-        self::assertSame([0.1], (new Award(Goal::HeaviestLoad, 3.0))->measure($tries)?->values, 'the heavier one was not carried far enough');
+        self::assertSame(
+            [0.1],
+            (new Award(Goal::HeaviestLoad, 3.0))->measure($tries)?->values,
+            'the heavier one was not carried far enough',
+        );
         self::assertNull((new Award(Goal::HeaviestLoad, 6.0))->measure($tries));
         self::assertSame("5\u{00A0}cm/m", UnitSystem::Metric->show(0.05, Scale::Slope));
         self::assertSame("0.6\u{00A0}in/ft", UnitSystem::Imperial->show(0.05, Scale::Slope));
@@ -289,7 +377,10 @@ final class BuildRulesTest extends TestCase
     {
         self::assertSame(20.0, Temperature::read('20', UnitSystem::Metric)?->celsius);
         self::assertEqualsWithDelta(20.0, (float) Temperature::read('68', UnitSystem::Imperial)?->celsius, 1e-12);
-        self::assertSame(['-5 °C', -5.0], [Temperature::read('−5 °C', UnitSystem::Imperial)?->text, Temperature::read('-5C', UnitSystem::Imperial)?->celsius]);
+        self::assertSame(
+            ['-5 °C', -5.0],
+            [Temperature::read('−5 °C', UnitSystem::Imperial)?->text, Temperature::read('-5C', UnitSystem::Imperial)?->celsius],
+        );
         self::assertSame(21.5, Temperature::read('21,5', UnitSystem::Metric)?->celsius);
         self::assertNull(Temperature::read('300', UnitSystem::Metric));
         self::assertNull(Temperature::read('warm', UnitSystem::Metric));

@@ -43,7 +43,10 @@ final class BuildStepsTest extends TestCase
         $of = array_column(array_map(static fn(BuildTask $task): array => [$task->step->value, $task], $steps->tasks), 1, 0);
         self::assertEqualsWithDelta(0.081, $of['cut_bearings']->lengthsM['bearing'], 1e-9);
         self::assertSame(0.12, $of['cut_nozzle']->lengthsM['nozzle']);
-        self::assertSame([BuildHand::Adult, BuildHand::Adult, BuildHand::Child], [$of['points_off']->hand, $of['pierce_wheels']->hand, $of['bearings_on']->hand]);
+        self::assertSame(
+            [BuildHand::Adult, BuildHand::Adult, BuildHand::Child],
+            [$of['points_off']->hand, $of['pierce_wheels']->hand, $of['bearings_on']->hand],
+        );
         // 1 for the points, 4 to pierce, 2 each for chassis and axles, 1 each for the joint and the clearance.
         self::assertEqualsWithDelta(11.0, $steps->adultMinutes(), 1e-9);
     }
@@ -59,7 +62,9 @@ final class BuildStepsTest extends TestCase
             $task = array_values(array_filter($steps->tasks, static fn(BuildTask $task): bool => $task->step === $wait))[0];
             self::assertNotNull($steps->meanwhile($task), 'there is something to do');
         }
-        $hands = array_sum(array_map(static fn(BuildTask $task): float => $task->step->waits() ? 0.0 : $task->step->minutes(), $steps->tasks));
+        $hands = array_sum(
+            array_map(static fn(BuildTask $task): float => $task->step->waits() ? 0.0 : $task->step->minutes(), $steps->tasks),
+        );
         self::assertEqualsWithDelta($hands, $clock['clearance'][1], 1e-9, 'and so waiting takes no time');
     }
 
@@ -79,14 +84,31 @@ final class BuildStepsTest extends TestCase
     public function testNoCarMadeAtRandomLeadsIntoATrap(): void
     {
         $random = new Randomizer(new Mt19937(7));
-        $names = static fn(PartKind $kind): array => array_values(array_map(static fn(Part $part): string => $part->name, Catalogue::standard()->of($kind)));
+        $names = static fn(PartKind $kind): array => array_values(
+            array_map(static fn(Part $part): string => $part->name, Catalogue::standard()->of($kind)),
+        );
         $pick = static fn(array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
         $seen = [];
         for ($i = 0; $i < 400; $i++) {
-            $kit = new Kit($pick($names(PartKind::Chassis)), $pick($names(PartKind::Wheel)), $pick($names(PartKind::Bearing)), $pick($names(PartKind::Nozzle)), $pick($names(PartKind::Balloon)), $pick(Joint::cases())->value);
+            $kit = new Kit(
+                $pick($names(PartKind::Chassis)),
+                $pick($names(PartKind::Wheel)),
+                $pick($names(PartKind::Bearing)),
+                $pick($names(PartKind::Nozzle)),
+                $pick($names(PartKind::Balloon)),
+                $pick(Joint::cases())->value,
+            );
             $source = $pick(EnergySource::cases());
             $cuts = new CutSizes(0.02 + 0.001 * $random->getInt(0, 120), 0.001 * $random->getInt(1, 15));
-            $steps = self::steps($kit, $pick([null, 0.1]), $pick(Decoration::cases()), $pick(Sets::ofBearings()), $pick(Sets::ofDecoration()), $cuts, $source);
+            $steps = self::steps(
+                $kit,
+                $pick([null, 0.1]),
+                $pick(Decoration::cases()),
+                $pick(Sets::ofBearings()),
+                $pick(Sets::ofDecoration()),
+                $cuts,
+                $source,
+            );
             $order = self::order($steps);
             $at = array_flip(array_map(static fn(BuildStep $step): string => $step->value, $order));
             self::assertCount(count($order), $at, 'each once');
@@ -105,7 +127,11 @@ final class BuildStepsTest extends TestCase
             self::assertSame($kit->has(PartKind::Wheel, PartTrait::PiercedByHand), isset($at['pierce_wheels']));
             self::assertSame($source->blows(), isset($at['power_on']));
             self::assertSame($source->winds(), isset($at['hook_chain']));
-            self::assertLessThan($at['power_on'] ?? $at['hook_chain'] ?? INF, max($at['roll'], $at['airtight'] ?? $at['knot_chain'] ?? 0), 'a car rolls, and a joint or a chain holds, before they come together');
+            self::assertLessThan(
+                $at['power_on'] ?? $at['hook_chain'] ?? INF,
+                max($at['roll'], $at['airtight'] ?? $at['knot_chain'] ?? 0),
+                'a car rolls, and a joint or a chain holds, before they come together',
+            );
             foreach ($steps->tasks as $task) {
                 self::assertTrue($task->tool?->value !== 'glue_gun' || $task->hand === BuildHand::Adult, 'hot glue is an adult’s');
             }
@@ -137,24 +163,37 @@ final class BuildStepsTest extends TestCase
     public function testEveryToolOfAStepIsOnTheListOfMaterials(): void
     {
         $line = [
-            'cutters' => 'cutters', 'scissors' => 'scissors', 'pin' => 'pins', 'tape' => 'tape', 'glue_gun' => 'glue-gun', 'glue' => 'craft-glue',
+            'cutters' => 'cutters', 'scissors' => 'scissors', 'pin' => 'pins', 'tape' => 'tape', 'glue_gun' => 'glue-gun',
+            'glue' => 'craft-glue',
             'pens' => 'ruler', 'paint' => 'paint', 'pump' => 'pump', 'breath' => 'balloons', 'saw' => 'saw',
         ];
         self::assertEqualsCanonicalizing(array_column(BuildTool::cases(), 'value'), array_keys($line));
         $class = new Headcount(9, 30, 0.2);
-        $names = static fn(PartKind $kind): array => array_map(static fn(Part $part): string => $part->name, (new Kit())->catalogue()->of($kind));
+        $names = static fn(PartKind $kind): array => array_map(
+            static fn(Part $part): string => $part->name,
+            (new Kit())->catalogue()->of($kind),
+        );
         $seen = [];
         foreach ($names(PartKind::Chassis) as $chassis) {
             foreach ($names(PartKind::Wheel) as $wheels) {
                 foreach ($names(PartKind::Bearing) as $bearing) {
-                    foreach ([[Joint::ElasticBand, Sets::Tape, true], [Joint::HotGlue, Sets::CraftGlue, false]] as [$joint, $sets, $byMouth]) {
+                    foreach (
+                        [[Joint::ElasticBand, Sets::Tape, true], [Joint::HotGlue, Sets::CraftGlue, false]] as [$joint, $sets, $byMouth]
+                    ) {
                         $kit = new Kit($chassis, $wheels, $bearing, joint: $joint->value);
                         $layout = Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit);
                         $steps = BuildSteps::of($kit, $layout, 0.0015, 0.12, Decoration::Last, $sets, Sets::Paint, $byMouth);
-                        $listed = array_map(static fn(Material $line): string => $line->key, Materials::of($kit, $class, null, byMouth: $byMouth, bearings: $sets, colour: Sets::Paint)->lines);
+                        $listed = array_map(
+                            static fn(Material $line): string => $line->key,
+                            Materials::of($kit, $class, null, byMouth: $byMouth, bearings: $sets, colour: Sets::Paint)->lines,
+                        );
                         foreach ($steps->tasks as $task) {
                             if ($task->tool !== null) {
-                                self::assertContains($line[$task->tool->value], $listed, "{$task->step->value} of {$chassis}, {$wheels}, {$bearing}");
+                                self::assertContains(
+                                    $line[$task->tool->value],
+                                    $listed,
+                                    "{$task->step->value} of {$chassis}, {$wheels}, {$bearing}",
+                                );
                                 $seen[$task->tool->value] = true;
                             }
                         }

@@ -34,7 +34,10 @@ final class BuildTimeTest extends TestCase
         $hands = array_sum(array_map(static fn(BuildTask $task): float => $task->minutes, $steps->tasks));
         foreach ([1 => 88.0, 2 => 44.0, 3 => 33.0, 8 => 11.0] as $adults => $queue) {
             $time = new BuildTime($steps, 8, $adults);
-            self::assertSame([$hands, 11.0, $queue, max($hands, $queue), $queue > $hands], [$time->handsMin, $time->adultMinEach, $time->queueMin, $time->buildMin(), $time->isHeldUpByAdults()]);
+            self::assertSame(
+                [$hands, 11.0, $queue, max($hands, $queue), $queue > $hands],
+                [$time->handsMin, $time->adultMinEach, $time->queueMin, $time->buildMin(), $time->isHeldUpByAdults()],
+            );
             self::assertSame(3, $time->adultsEnough());
             self::assertSame(0.0, $time->idleMin, 'nothing sets and nothing dries');
         }
@@ -47,7 +50,10 @@ final class BuildTimeTest extends TestCase
     {
         $alone = array_map(static fn(BuildTask $task): BuildStep => $task->step, (new BuildTime($this->steps(), 8, 1))->withoutAdult());
         // The board is cut beside an adult, so nothing on it; but the power unit, and the straws.
-        self::assertEqualsCanonicalizing([BuildStep::CutBearings, BuildStep::CutNozzle, BuildStep::StretchBalloon, BuildStep::JoinBalloon], $alone);
+        self::assertEqualsCanonicalizing(
+            [BuildStep::CutBearings, BuildStep::CutNozzle, BuildStep::StretchBalloon, BuildStep::JoinBalloon],
+            $alone,
+        );
     }
 
     /** By hand: paint dries 30 min from when the car is decorated; what hands still do meanwhile is not idle. */
@@ -64,10 +70,21 @@ final class BuildTimeTest extends TestCase
     /** By hand: 10 brief and 35 build in 40: 30 of them, 5 in the next; glue sets till then; checks and runs by whole heats. */
     public function testAPlanGoesOnInTheNextSession(): void
     {
-        $timetable = new Timetable(['brief' => 10.0, 'build' => 35.0, 'set' => 20.0, 'check' => 5.0, 'tidy' => 5.0], new RunOrder(4, 3, 1), null, 3.0, 40.0, [31.0, 60.0]);
+        $timetable = new Timetable(
+            ['brief' => 10.0, 'build' => 35.0, 'set' => 20.0, 'check' => 5.0, 'tidy' => 5.0],
+            new RunOrder(4, 3, 1),
+            null,
+            3.0,
+            40.0,
+            [31.0, 60.0],
+        );
         self::assertSame([
-            ['brief', 0.0, 10.0, 0], ['build', 10.0, 40.0, 0], ['build', 0.0, 5.0, 1], ['set', 5.0, 25.0, 1], ['check', 25.0, 30.0, 1], ['runs', 0.0, 36.0, 2], ['tidy', 36.0, 41.0, 2],
-        ], array_map(static fn(Slot $slot): array => [$slot->phase->value, $slot->fromMin, $slot->toMin, $slot->session], $timetable->slots));
+            ['brief', 0.0, 10.0, 0], ['build', 10.0, 40.0, 0], ['build', 0.0, 5.0, 1], ['set', 5.0, 25.0, 1], ['check', 25.0, 30.0, 1],
+            ['runs', 0.0, 36.0, 2], ['tidy', 36.0, 41.0, 2],
+        ], array_map(
+            static fn(Slot $slot): array => [$slot->phase->value, $slot->fromMin, $slot->toMin, $slot->session],
+            $timetable->slots,
+        ));
         self::assertSame([20.0, 131.0, true], [$timetable->idleMin, $timetable->sessionMin, $timetable->fits()]);
         self::assertSame([40.0 + 31.0 + 41.0, 19.0], [$timetable->lengthMin, $timetable->spareMin()]);
         self::assertSame([[Phase::Build], [], []], [$timetable->carriedOver(0), $timetable->carriedOver(1), $timetable->carriedOver(2)]);
@@ -76,7 +93,10 @@ final class BuildTimeTest extends TestCase
     public function testWhatDriesOverNightIsDry(): void
     {
         $timetable = new Timetable(['build' => 30.0, 'set' => 30.0, 'check' => 10.0], null, null, 2.0, 45.0, [45.0]);
-        self::assertSame([['build', 0], ['set', 0], ['check', 1]], array_map(static fn(Slot $slot): array => [$slot->phase->value, $slot->session], $timetable->slots));
+        self::assertSame(
+            [['build', 0], ['set', 0], ['check', 1]],
+            array_map(static fn(Slot $slot): array => [$slot->phase->value, $slot->session], $timetable->slots),
+        );
         self::assertSame([0.0, [Phase::Set]], [$timetable->idleMin, $timetable->carriedOver(0)]);
         // With a few minutes left of the session it is waited for.
         $timetable = new Timetable(['build' => 30.0, 'set' => 10.0, 'check' => 5.0], null, null, 2.0, 45.0, [45.0]);
@@ -86,7 +106,10 @@ final class BuildTimeTest extends TestCase
     public function testRunsAreBrokenOffBetweenHeatsOnly(): void
     {
         $timetable = new Timetable(['brief' => 10.0], new RunOrder(5, 2, 1), null, 4.0, 33.0, [60.0]);
-        self::assertSame([[10.0, 30.0], [0.0, 20.0]], array_map(static fn(Slot $slot): array => [$slot->fromMin, $slot->toMin], array_slice($timetable->slots, 1)));
+        self::assertSame(
+            [[10.0, 30.0], [0.0, 20.0]],
+            array_map(static fn(Slot $slot): array => [$slot->fromMin, $slot->toMin], array_slice($timetable->slots, 1)),
+        );
         self::assertFalse((new Timetable(['brief' => 10.0], new RunOrder(9, 9, 1), null, 4.0, 33.0, [60.0]))->fits());
     }
 
@@ -94,8 +117,15 @@ final class BuildTimeTest extends TestCase
     public function testACollectionIsCompleteOnADay(): void
     {
         $collecting = new Collecting([[100, 5], [104, 17]], 39);
-        self::assertSame([17, 22, 3.0, 112, false], [$collecting->have, $collecting->missing(), $collecting->perDay(), $collecting->completeOn(), $collecting->isComplete()]);
-        foreach ([[[]], [[[100, 5]]], [[[100, 5], [104, 5]]], [[[100, 9], [104, 5]]], [[[100, 5], [104, 39]]], [[[100, 0], [1000, 1]]]] as [$counts]) {
+        self::assertSame(
+            [17, 22, 3.0, 112, false],
+            [$collecting->have, $collecting->missing(), $collecting->perDay(), $collecting->completeOn(), $collecting->isComplete()],
+        );
+        foreach (
+            [
+                [[]], [[[100, 5]]], [[[100, 5], [104, 5]]], [[[100, 9], [104, 5]]], [[[100, 5], [104, 39]]], [[[100, 0], [1000, 1]]],
+            ] as [$counts]
+        ) {
             self::assertNull((new Collecting($counts, 39))->completeOn());
         }
     }
@@ -113,6 +143,14 @@ final class BuildTimeTest extends TestCase
     {
         $kit = new Kit();
 
-        return BuildSteps::of($kit, Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit), 0.0015, 0.12, $decoration, Sets::Tape, $colour);
+        return BuildSteps::of(
+            $kit,
+            Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit),
+            0.0015,
+            0.12,
+            $decoration,
+            Sets::Tape,
+            $colour,
+        );
     }
 }

@@ -52,7 +52,16 @@ final class CarFormsTest extends TestCase
                 self::assertGreaterThan(0.0, $layout->widthAt($share * $layout->chassisLength));
             }
         }
-        self::assertSame([ChassisForm::Outline], array_values(array_udiff(ChassisForm::cases(), $seen, static fn(ChassisForm $one, ChassisForm $other): int => $one->value <=> $other->value)));
+        self::assertSame(
+            [ChassisForm::Outline],
+            array_values(
+                array_udiff(
+                    ChassisForm::cases(),
+                    $seen,
+                    static fn(ChassisForm $one, ChassisForm $other): int => $one->value <=> $other->value,
+                ),
+            ),
+        );
     }
 
     public function testTheStickHasItsAxlesAtItsThirds(): void
@@ -66,7 +75,12 @@ final class CarFormsTest extends TestCase
     public function testAxlePlacesFollowFromTwoOfTheirThreeMeasures(): void
     {
         $layout = fn(array $mm): Layout => Layout::of(self::car(['chassis_length' => 150] + $mm), Catalogue::standard());
-        foreach ([['rear_axle_place' => 30, 'wheelbase' => 80], ['rear_axle_place' => 30, 'front_axle_place' => 40], ['wheelbase' => 80, 'front_axle_place' => 40]] as $two) {
+        foreach (
+            [
+                ['rear_axle_place' => 30, 'wheelbase' => 80], ['rear_axle_place' => 30, 'front_axle_place' => 40],
+                ['wheelbase' => 80, 'front_axle_place' => 40],
+            ] as $two
+        ) {
             self::assertEqualsWithDelta(0.03, $layout($two)->rearAxle, 1e-12);
             self::assertEqualsWithDelta(0.11, $layout($two)->frontAxle(), 1e-12);
         }
@@ -77,20 +91,43 @@ final class CarFormsTest extends TestCase
         $bottle = ['chassis_length' => 200, 'chassis_form' => 'bottle', 'rear_axle_place' => 30];
         self::assertContains('axle-misses', self::keys($bottle + ['front_axle_place' => 50]));
         self::assertNotContains('axle-misses', self::keys($bottle + ['front_axle_place' => 60]));
-        self::assertNotContains('axle-misses', self::keys(['chassis_form' => 'board', 'front_axle_place' => 10] + $bottle), 'a board carries it anywhere');
-        self::assertNotContains('axle-misses', self::keys(['chassis_length' => 200, 'chassis_form' => 'bottle']), 'nothing is held against what nobody measured');
+        self::assertNotContains(
+            'axle-misses',
+            self::keys(['chassis_form' => 'board', 'front_axle_place' => 10] + $bottle),
+            'a board carries it anywhere',
+        );
+        self::assertNotContains(
+            'axle-misses',
+            self::keys(['chassis_length' => 200, 'chassis_form' => 'bottle']),
+            'nothing is held against what nobody measured',
+        );
     }
 
     /** @return iterable<string, array{array<string, float|int|string|null>}> in mm and g; common practice, no source */
     public static function working(): iterable
     {
         $caps = ['wheel_kind' => 'milk-jug caps', 'wheel_hollow' => 'outwards'];
-        yield 'block, straws and caps' => [$caps + ['chassis' => 'wooden block', 'chassis_width' => 76.2, 'bearing_length' => 76.2, 'axle_length' => 101.6]];
+        yield 'block, straws and caps' => [
+            $caps + ['chassis' => 'wooden block', 'chassis_width' => 76.2, 'bearing_length' => 76.2, 'axle_length' => 101.6],
+        ];
         yield 'skewer an inch longer than its straw' => [$caps + ['chassis_width' => 75, 'bearing_length' => 81, 'axle_length' => 106.4]];
-        yield 'foam board, rod an inch longer than it is wide' => [$caps + ['chassis' => 'foam board', 'chassis_length' => 127, 'chassis_width' => 101.6, 'bearing_length' => 98, 'axle_length' => 127]];
-        yield 'card' => [$caps + ['chassis' => 'card', 'chassis_length' => 150, 'chassis_width' => 75, 'nozzle_length' => 125, 'nozzle_bore' => 6]];
-        yield 'stick, axles at its thirds' => [$caps + ['chassis' => 'craft stick', 'chassis_length' => 150, 'chassis_width' => 20, 'rear_axle_place' => 50, 'wheelbase' => 50, 'bearing_length' => 40, 'axle_length' => 70]];
-        yield 'three tubes in a row' => [['nozzle_bore' => 6.35, 'nozzle_outside' => 9.525, 'wider_bore' => 9.5, 'wider_outside' => 12.7, 'widest_bore' => 12.7]];
+        yield 'foam board, rod an inch longer than it is wide' => [
+            $caps + [
+                'chassis' => 'foam board', 'chassis_length' => 127, 'chassis_width' => 101.6, 'bearing_length' => 98, 'axle_length' => 127,
+            ],
+        ];
+        yield 'card' => [
+            $caps + ['chassis' => 'card', 'chassis_length' => 150, 'chassis_width' => 75, 'nozzle_length' => 125, 'nozzle_bore' => 6],
+        ];
+        yield 'stick, axles at its thirds' => [
+            $caps + [
+                'chassis' => 'craft stick', 'chassis_length' => 150, 'chassis_width' => 20, 'rear_axle_place' => 50, 'wheelbase' => 50,
+                'bearing_length' => 40, 'axle_length' => 70,
+            ],
+        ];
+        yield 'three tubes in a row' => [
+            ['nozzle_bore' => 6.35, 'nozzle_outside' => 9.525, 'wider_bore' => 9.5, 'wider_outside' => 12.7, 'widest_bore' => 12.7],
+        ];
     }
 
     /** @param array<string, float|int|string|null> $measures */
@@ -98,8 +135,18 @@ final class CarFormsTest extends TestCase
     public function testWhatTeachersBuildIsAWorkingCar(array $measures): void
     {
         $faults = (new Faults(self::car($measures), Catalogue::standard()))->all();
-        self::assertSame([], array_map(static fn(Fault $fault): string => $fault->key, array_filter($faults, static fn(Fault $fault): bool => $fault->stops)));
-        self::assertGreaterThan(0.0, CarModel::of(self::car($measures), Catalogue::standard())->settings->get(CarAttribute::Mass), 'the model computes with it');
+        self::assertSame(
+            [],
+            array_map(
+                static fn(Fault $fault): string => $fault->key,
+                array_filter($faults, static fn(Fault $fault): bool => $fault->stops),
+            ),
+        );
+        self::assertGreaterThan(
+            0.0,
+            CarModel::of(self::car($measures), Catalogue::standard())->settings->get(CarAttribute::Mass),
+            'the model computes with it',
+        );
     }
 
     #[TestWith([9.5, 9.5, Fit::Snug])]
@@ -160,7 +207,12 @@ final class CarFormsTest extends TestCase
         foreach ([null, '', '60 100 100 80', '60 100 100 80 40 20', '4 100 100 80 40', '60 101 100 80 40', 'wide'] as $no) {
             self::assertNull(Outline::read($no));
         }
-        $layout = Layout::of(self::car(['chassis_length' => 100, 'chassis_width' => 80, 'chassis_form' => 'outline', 'chassis_outline' => '50 100 100 100 50']), Catalogue::standard());
+        $layout = Layout::of(
+            self::car(
+                ['chassis_length' => 100, 'chassis_width' => 80, 'chassis_form' => 'outline', 'chassis_outline' => '50 100 100 100 50'],
+            ),
+            Catalogue::standard(),
+        );
         self::assertEqualsWithDelta(0.06, $layout->widthAt(0.0125), 1e-12, 'half way from 4 to 8 cm');
         self::assertEqualsWithDelta(0.04, $layout->widthAt(0.1), 1e-12);
     }
@@ -168,14 +220,25 @@ final class CarFormsTest extends TestCase
     /** A rounded nose meets less air, and so the car goes farther; by how much is left to the model. */
     public function testTheNoseEntersTheModel(): void
     {
-        $drag = static fn(?string $nose): float => CarModel::of(self::car(['nose' => $nose]), Catalogue::standard())->settings->design()->vehicle->bodyDragAreaM2;
+        $drag = static fn(?string $nose): float => CarModel::of(
+            self::car(['nose' => $nose]),
+            Catalogue::standard(),
+        )->settings->design()->vehicle->bodyDragAreaM2;
         self::assertSame($drag('flat'), $drag(null), 'as long as nobody says so it is flat');
-        self::assertEqualsWithDelta(NoseShape::Round->dragCoefficient() / NoseShape::Flat->dragCoefficient(), $drag('round') / $drag('flat'), 1e-9);
+        self::assertEqualsWithDelta(
+            NoseShape::Round->dragCoefficient() / NoseShape::Flat->dragCoefficient(),
+            $drag('round') / $drag('flat'),
+            1e-9,
+        );
     }
 
     public function testLengthsMayBeTypedInStuds(): void
     {
-        self::assertEqualsWithDelta(0.128, (new QuantityReader(DecimalMark::Either))->read('16 studs', Unit::Centimetre)->quantity->si(), 1e-12);
+        self::assertEqualsWithDelta(
+            0.128,
+            (new QuantityReader(DecimalMark::Either))->read('16 studs', Unit::Centimetre)->quantity->si(),
+            1e-12,
+        );
         self::assertSame(ChassisForm::STUD_M, Unit::Stud->inSiRoughly());
     }
 
@@ -185,11 +248,22 @@ final class CarFormsTest extends TestCase
         self::assertSame(KnownFrom::Kit, KnownFrom::of(new Car(), $kit, Step::Wheels));
         self::assertSame(KnownFrom::Nothing, KnownFrom::of(new Car(), $kit, Step::Power), 'a kit has no filled balloon');
         self::assertSame(KnownFrom::Nothing, KnownFrom::of(new Car(), new Car(), Step::Wheels));
-        self::assertSame(KnownFrom::Kit, KnownFrom::of(self::car(['wheel_kind' => 'jar lids']), new Car(), Step::Wheels), 'the parts list knows its size');
+        self::assertSame(
+            KnownFrom::Kit,
+            KnownFrom::of(self::car(['wheel_kind' => 'jar lids']), new Car(), Step::Wheels),
+            'the parts list knows its size',
+        );
         self::assertSame(KnownFrom::Measured, KnownFrom::of(self::car(['wheel_diameter' => 32]), $kit, Step::Wheels));
-        self::assertSame(KnownFrom::Kit, KnownFrom::of(self::car(['chassis_length' => 150]), $kit, Step::Chassis), 'its width is the kit’s');
+        self::assertSame(
+            KnownFrom::Kit,
+            KnownFrom::of(self::car(['chassis_length' => 150]), $kit, Step::Chassis),
+            'its width is the kit’s',
+        );
         self::assertSame(KnownFrom::Measured, KnownFrom::of(self::car(['pump_strokes' => 12]), $kit, Step::Power));
-        self::assertSame(KnownFrom::Measured, KnownFrom::of(self::car(['rear_axle_place' => 30, 'front_axle_place' => 30]), $kit, Step::Axles));
+        self::assertSame(
+            KnownFrom::Measured,
+            KnownFrom::of(self::car(['rear_axle_place' => 30, 'front_axle_place' => 30]), $kit, Step::Axles),
+        );
     }
 
     /**

@@ -44,7 +44,10 @@ final class CarModelTest extends TestCase
                     CarAttribute::Mass->value => $length('58', Unit::Gram),
                 ],
                 [CarAttribute::NozzleOutlets->value => 2],
-                [CarAttribute::NozzleKind->value => 'wide straw', CarAttribute::WheelKind->value => 'Caps', CarAttribute::WheelMount->value => WheelMount::Spinning->value, CarAttribute::Chassis->value => 'driftwood'],
+                [
+                    CarAttribute::NozzleKind->value => 'wide straw', CarAttribute::WheelKind->value => 'Caps',
+                    CarAttribute::WheelMount->value => WheelMount::Spinning->value, CarAttribute::Chassis->value => 'driftwood',
+                ],
                 SizeMeasure::Circumference,
             ),
             Catalogue::standard(),
@@ -54,14 +57,29 @@ final class CarModelTest extends TestCase
 
         self::assertSame(0.007, $settings->get(CarAttribute::NozzleBore));
         self::assertSame(Origin::Measured, $model->origins['nozzle_bore']);
-        self::assertSame([0.15, Origin::Catalogue], [$settings->get(CarAttribute::NozzleLength), $model->origins['nozzle_length']], 'of a wide straw');
+        self::assertSame(
+            [0.15, Origin::Catalogue],
+            [$settings->get(CarAttribute::NozzleLength), $model->origins['nozzle_length']],
+            'of a wide straw',
+        );
         self::assertEqualsWithDelta(0.6 / M_PI, $settings->get(CarAttribute::BalloonSize), 1e-12);
-        self::assertSame([0.05, Origin::Catalogue], [$settings->get(CarAttribute::BalloonRelaxed), $model->origins['balloon_relaxed']], 'of a 9 in balloon');
-        self::assertSame([0.03, Origin::Catalogue], [$settings->get(CarAttribute::WheelDiameter), $model->origins['wheel_diameter']], 'of caps');
+        self::assertSame(
+            [0.05, Origin::Catalogue],
+            [$settings->get(CarAttribute::BalloonRelaxed), $model->origins['balloon_relaxed']],
+            'of a 9 in balloon',
+        );
+        self::assertSame(
+            [0.03, Origin::Catalogue],
+            [$settings->get(CarAttribute::WheelDiameter), $model->origins['wheel_diameter']],
+            'of caps',
+        );
         self::assertSame([1.0, Origin::Measured], [$settings->get(CarAttribute::WheelMount), $model->origins['wheel_mount']]);
         self::assertSame([0.04, Origin::Catalogue], [$settings->get(CarAttribute::SurfaceLoss), $model->origins['surface_loss']]);
         self::assertSame(Origin::Assumed, $model->origins['chassis_width'], 'nobody lists driftwood');
-        self::assertSame(count(array_filter(CarAttribute::ofModel(), static fn(CarAttribute $each): bool => $each->belongsTo(EnergySource::Balloon))), $model->count(Origin::Measured) + $model->count(Origin::Catalogue) + $model->count(Origin::Assumed));
+        self::assertSame(
+            count(array_filter(CarAttribute::ofModel(), static fn(CarAttribute $each): bool => $each->belongsTo(EnergySource::Balloon))),
+            $model->count(Origin::Measured) + $model->count(Origin::Catalogue) + $model->count(Origin::Assumed),
+        );
     }
 
     public function testARecordedValueIsInTheSettingsAsItStandsOrNothingIsComputed(): void
@@ -81,7 +99,10 @@ final class CarModelTest extends TestCase
                     $model = CarModel::of($car, Catalogue::standard());
                 } catch (BeyondModelException $found) {
                     self::assertSame($value, $found->beyond[$attribute->value]->value, $attribute->value);
-                    self::assertTrue($value < $found->beyond[$attribute->value]->least || $value > $found->beyond[$attribute->value]->greatest, "{$attribute->value} {$value}");
+                    self::assertTrue(
+                        $value < $found->beyond[$attribute->value]->least || $value > $found->beyond[$attribute->value]->greatest,
+                        "{$attribute->value} {$value}",
+                    );
                     $refused++;
 
                     continue;
@@ -100,15 +121,23 @@ final class CarModelTest extends TestCase
         foreach (['nozzle_bore' => [0.0006, 0.001], 'balloon_size' => [0.56, null]] as $key => [$value, $least]) {
             $attribute = CarAttribute::from($key);
             try {
-                CarModel::of(new Car([$key => new Entry($attribute->quantity($value), (string) $value)], balloonMeasuredAs: SizeMeasure::Diameter), Catalogue::standard());
+                CarModel::of(
+                    new Car([$key => new Entry($attribute->quantity($value), (string) $value)], balloonMeasuredAs: SizeMeasure::Diameter),
+                    Catalogue::standard(),
+                );
                 self::fail('It was computed.');
             } catch (BeyondModelException $found) {
                 self::assertSame([$key], array_keys($found->beyond));
-                $least === null ? self::assertLessThan($value, $found->beyond[$key]->greatest) : self::assertSame($least, $found->beyond[$key]->least);
+                $least === null
+                    ? self::assertLessThan($value, $found->beyond[$key]->greatest)
+                    : self::assertSame($least, $found->beyond[$key]->least);
             }
         }
         // So many strokes of a usual pump would burst it: the pump is another, and how full it is nobody knows.
-        $strokes = CarModel::of(new Car([], [CarAttribute::PumpStrokes->value => 300, CarAttribute::NozzleOutlets->value => 1]), Catalogue::standard());
+        $strokes = CarModel::of(
+            new Car([], [CarAttribute::PumpStrokes->value => 300, CarAttribute::NozzleOutlets->value => 1]),
+            Catalogue::standard(),
+        );
         self::assertContains(CarAttribute::BalloonSize, $strokes->missing);
         // A leak that empties it at once, by the check.
         $leaks = CarModel::of(new Car(), Catalogue::standard());
@@ -128,7 +157,10 @@ final class CarModelTest extends TestCase
     {
         $model = CarModel::of(new Car([], [], [CarAttribute::NozzleKind->value => 'Stepped tubes']), Catalogue::standard());
 
-        self::assertSame([0.0127, 0.009525, 0.00635], array_map(static fn($tube): float => $tube->boreM, $model->settings->design()->nozzle->segments));
+        self::assertSame(
+            [0.0127, 0.009525, 0.00635],
+            array_map(static fn($tube): float => $tube->boreM, $model->settings->design()->nozzle->segments),
+        );
     }
 
     public function testACarOfWhichNothingIsKnownStillRuns(): void
@@ -138,7 +170,12 @@ final class CarModelTest extends TestCase
 
     public function testAnOwnPartTakesThePlaceOfTheListedOne(): void
     {
-        $own = new Part(PartKind::Wheel, 'Bottle caps', ['wheel_diameter' => 0.028, 'wheel_mass' => 0.002, 'wheel_inertia' => 0.7, 'wheel_loss' => 0.02], 'your own');
+        $own = new Part(
+            PartKind::Wheel,
+            'Bottle caps',
+            ['wheel_diameter' => 0.028, 'wheel_mass' => 0.002, 'wheel_inertia' => 0.7, 'wheel_loss' => 0.02],
+            'your own',
+        );
         $catalogue = Catalogue::standard()->with([$own]);
 
         self::assertSame(0.028, $catalogue->named(PartKind::Wheel, 'bottle caps')?->value(CarAttribute::WheelDiameter));
@@ -152,10 +189,25 @@ final class CarModelTest extends TestCase
             self::assertNotSame('', $part->origin);
             foreach (CarAttribute::ofPart($part->kind) as $attribute) {
                 $value = $part->find($attribute);
-                self::assertTrue($value !== null || in_array($attribute, [...CarAttribute::bores(), CarAttribute::WheelBore, CarAttribute::NozzleOutside, CarAttribute::WiderOutside], true), "{$part->name} {$attribute->value}");
+                self::assertTrue(
+                    $value !== null
+                        || in_array(
+                            $attribute,
+                            [...CarAttribute::bores(), CarAttribute::WheelBore, CarAttribute::NozzleOutside, CarAttribute::WiderOutside],
+                            true,
+                        ),
+                    "{$part->name} {$attribute->value}",
+                );
                 self::assertNull($value === null ? null : $attribute->complaint($value), "{$part->name} {$attribute->value}");
             }
-            self::assertSame([], array_udiff($part->traits, PartTrait::of($part->kind), static fn(PartTrait $a, PartTrait $b): int => $a->value <=> $b->value));
+            self::assertSame(
+                [],
+                array_udiff(
+                    $part->traits,
+                    PartTrait::of($part->kind),
+                    static fn(PartTrait $a, PartTrait $b): int => $a->value <=> $b->value,
+                ),
+            );
         }
     }
 
@@ -181,11 +233,22 @@ final class CarModelTest extends TestCase
 
         self::assertLessThan($settings->rollingCoefficient(), $settings->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient());
         self::assertSame(0.11, $settings->with(CarAttribute::RollingCoefficient, 0.11)->rollingCoefficient());
-        self::assertGreaterThan($settings->rollingCoefficient(), $settings->with(CarAttribute::WheelMount, 1.0)->rollingCoefficient(), 'the axles rest on the bearings too');
+        self::assertGreaterThan(
+            $settings->rollingCoefficient(),
+            $settings->with(CarAttribute::WheelMount, 1.0)->rollingCoefficient(),
+            'the axles rest on the bearings too',
+        );
         // What hands add stays when the parts change, and says nothing beside a measured friction.
         $built = $settings->with(CarAttribute::Workmanship, 0.04);
         self::assertEqualsWithDelta(0.04, $built->rollingCoefficient() - $settings->rollingCoefficient(), 1e-12);
-        self::assertEqualsWithDelta(0.04, $built->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient() - $settings->with(CarAttribute::WheelDiameter, 0.06)->rollingCoefficient(), 1e-12);
+        self::assertEqualsWithDelta(
+            0.04,
+            $built->with(CarAttribute::WheelDiameter, 0.06)
+                ->rollingCoefficient() - $settings
+                ->with(CarAttribute::WheelDiameter, 0.06)
+                ->rollingCoefficient(),
+            1e-12,
+        );
         self::assertSame(0.11, $built->with(CarAttribute::RollingCoefficient, 0.11)->rollingCoefficient());
     }
 
@@ -201,10 +264,19 @@ final class CarModelTest extends TestCase
         self::assertEquals($state->forecast(DistanceTable::of($bare, new KeptInMemory())), $prediction->forecast);
         self::assertTrue($prediction->forecast->band95->contains($prediction->run->distanceM));
         $given = Prediction::of($begun->with(CarAttribute::RollingCoefficient, $begun->rollingCoefficient()), $state);
-        self::assertLessThan($prediction->forecast->band95->high - $prediction->forecast->band95->low, $given->forecast->band95->high - $given->forecast->band95->low);
+        self::assertLessThan(
+            $prediction->forecast->band95->high - $prediction->forecast->band95->low,
+            $given->forecast->band95->high - $given->forecast->band95->low,
+        );
         // Better hands, and a better balloon, carry it farther.
-        self::assertGreaterThan($prediction->forecast->medianM, Prediction::of($begun->with(CarAttribute::Workmanship, 0.01), $state)->forecast->medianM);
-        self::assertGreaterThan($prediction->forecast->medianM, Prediction::of($begun->with(CarAttribute::BalloonPressure, 1.1), $state)->forecast->medianM);
+        self::assertGreaterThan(
+            $prediction->forecast->medianM,
+            Prediction::of($begun->with(CarAttribute::Workmanship, 0.01), $state)->forecast->medianM,
+        );
+        self::assertGreaterThan(
+            $prediction->forecast->medianM,
+            Prediction::of($begun->with(CarAttribute::BalloonPressure, 1.1), $state)->forecast->medianM,
+        );
     }
 
     public function testWhatTakesThePushDecidesTheRegime(): void
@@ -219,12 +291,19 @@ final class CarModelTest extends TestCase
     public function testASweepFindsWhatRunsFarthest(): void
     {
         $curve = Sweep::along(Settings::of(['rolling_coefficient' => 0.01]), CarAttribute::Mass);
-        $best = array_reduce($curve, static fn(?array $best, array $point): array => $best === null || $point[1] > $best[1] ? $point : $best);
+        $best = array_reduce(
+            $curve,
+            static fn(?array $best, array $point): array => $best === null || $point[1] > $best[1] ? $point : $best,
+        );
 
         self::assertCount(40, $curve);
         self::assertGreaterThan($curve[0][0], $best[0], 'not the lightest');
         self::assertLessThan(0.1, $best[0]);
-        self::assertEqualsWithDelta(Simulator::run(Settings::of(['rolling_coefficient' => 0.01, 'mass' => $curve[7][0]])->design())->distanceM, $curve[7][1], 1e-3 * $curve[7][1]);
+        self::assertEqualsWithDelta(
+            Simulator::run(Settings::of(['rolling_coefficient' => 0.01, 'mass' => $curve[7][0]])->design())->distanceM,
+            $curve[7][1],
+            1e-3 * $curve[7][1],
+        );
     }
 
     public function testASweepReachesBothEndsOfItsRange(): void
@@ -240,8 +319,15 @@ final class CarModelTest extends TestCase
 
     public function testDesignsThatCannotBeAreLeftOutOfASweep(): void
     {
-        self::assertLessThan(40, count(Sweep::along(Settings::of(['balloon_relaxed' => 0.04, 'balloon_size' => 0.2]), CarAttribute::BalloonSize)));
-        [, , $distances] = Sweep::across(Settings::of(['balloon_relaxed' => 0.04, 'balloon_size' => 0.2]), CarAttribute::BalloonSize, CarAttribute::Mass);
+        self::assertLessThan(
+            40,
+            count(Sweep::along(Settings::of(['balloon_relaxed' => 0.04, 'balloon_size' => 0.2]), CarAttribute::BalloonSize)),
+        );
+        [, , $distances] = Sweep::across(
+            Settings::of(['balloon_relaxed' => 0.04, 'balloon_size' => 0.2]),
+            CarAttribute::BalloonSize,
+            CarAttribute::Mass,
+        );
         self::assertContains(-1.0, $distances);
     }
 

@@ -26,15 +26,23 @@ final class CertificatesTest extends TestCase
 {
     public function testTheFirstThreeAndNoMore(): void
     {
-        $cars = [self::car('a', [[5.0, 5.02, 5.01]]), self::car('b', [[4.0, 4.02, 4.01]]), self::car('c', [[3.0, 3.02, 3.01]]), self::car('d', [[2.0, 2.02, 2.01]])];
+        $cars = [
+            self::car('a', [[5.0, 5.02, 5.01]]), self::car('b', [[4.0, 4.02, 4.01]]), self::car('c', [[3.0, 3.02, 3.01]]),
+            self::car('d', [[2.0, 2.02, 2.01]]),
+        ];
         self::assertSame([['a', 1], ['b', 2], ['c', 3]], self::places($cars));
     }
 
     public function testTiesShareAndWhoCannotBeToldFromTheFirstStandsBesideIt(): void
     {
-        $tied = [self::car('a', [[5.0, 5.02]]), self::car('b', [[4.0, 4.02]]), self::car('c', [[4.0, 4.02]]), self::car('d', [[2.0, 2.02]])];
+        $tied = [
+            self::car('a', [[5.0, 5.02]]), self::car('b', [[4.0, 4.02]]), self::car('c', [[4.0, 4.02]]), self::car('d', [[2.0, 2.02]]),
+        ];
         $second = array_values(array_filter(self::of($tied), static fn(Certificate $each): bool => $each->place === 2));
-        self::assertSame([['b', ['c']], ['c', ['b']]], array_map(static fn(Certificate $each): array => [$each->group, $each->beside], $second));
+        self::assertSame(
+            [['b', ['c']], ['c', ['b']]],
+            array_map(static fn(Certificate $each): array => [$each->group, $each->beside], $second),
+        );
         self::assertNotContains(3, array_column(self::places($tied), 1), 'two seconds leave no third');
 
         $close = [self::car('a', [[5.0, 4.8]]), self::car('b', [[4.7, 4.9]]), self::car('c', [[2.0, 2.1]])];
@@ -98,7 +106,12 @@ final class CertificatesTest extends TestCase
     /** @return list<array{string, int|null}> */
     private static function places(array $cars): array
     {
-        return array_values(array_map(static fn(Certificate $each): array => [$each->group, $each->place], array_filter(self::of($cars), static fn(Certificate $each): bool => $each->honour === Honour::Place)));
+        return array_values(
+            array_map(
+                static fn(Certificate $each): array => [$each->group, $each->place],
+                array_filter(self::of($cars), static fn(Certificate $each): bool => $each->honour === Honour::Place),
+            ),
+        );
     }
 
     /**
@@ -138,7 +151,15 @@ final class CertificatesTest extends TestCase
     {
         $last = array_key_last($versions);
 
-        return new HonouredCar($id, array_map(static fn(array $distances, int $version): Tries => self::tries($distances, $version === $last ? $void : []), $versions, array_keys($versions)), $foresight);
+        return new HonouredCar(
+            $id,
+            array_map(
+                static fn(array $distances, int $version): Tries => self::tries($distances, $version === $last ? $void : []),
+                $versions,
+                array_keys($versions),
+            ),
+            $foresight,
+        );
     }
 
     /**

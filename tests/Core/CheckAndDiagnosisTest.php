@@ -46,8 +46,14 @@ final class CheckAndDiagnosisTest extends TestCase
 
         $said = $this->diagnose(['wheelbase' => 100, 'track' => 80])->of(Symptom::Veers, 0.30, 2.0)[0];
         self::assertStringContainsString("Drifts 30\u{00A0}cm left over 2\u{00A0}m", $said->reason);
-        self::assertSame("Axles 0.84° out of parallel on a 10\u{00A0}cm wheelbase: move the right end of the front axle back by 1.2\u{00A0}mm, on a 8\u{00A0}cm track.", $said->cure);
-        self::assertStringContainsString('move the left end of the front axle back', $this->diagnose(['wheelbase' => 100, 'track' => 80])->of(Symptom::Veers, -0.30, 2.0)[0]->cure);
+        self::assertSame(
+            "Axles 0.84° out of parallel on a 10\u{00A0}cm wheelbase: move the right end of the front axle back by 1.2\u{00A0}mm, on a 8\u{00A0}cm track.",
+            $said->cure,
+        );
+        self::assertStringContainsString(
+            'move the left end of the front axle back',
+            $this->diagnose(['wheelbase' => 100, 'track' => 80])->of(Symptom::Veers, -0.30, 2.0)[0]->cure,
+        );
     }
 
     /** Left 98.83, right 100.00 on a track of 80: the left is shorter, so it turns left, by 0.84°; and over 2 m it is 30 cm off again. */
@@ -139,7 +145,8 @@ final class CheckAndDiagnosisTest extends TestCase
     public function testACardKnowsWhatIsDoneAndWhatIsOpen(): void
     {
         $card = $this->card([
-            $this->reading(CheckItem::Spin, 5.0, null), $this->reading(CheckItem::EndPlay, 0.006, null), new Reading(CheckItem::PointsOff, answer: false),
+            $this->reading(CheckItem::Spin, 5.0, null), $this->reading(CheckItem::EndPlay, 0.006, null),
+            new Reading(CheckItem::PointsOff, answer: false),
         ]);
 
         self::assertSame([3, false, false], [$card->done(), $card->isComplete(), $card->isReady()]);
@@ -150,7 +157,11 @@ final class CheckAndDiagnosisTest extends TestCase
         $ready = array_map(
             fn(CheckItem $item): Reading => $item->isQuestion()
             ? new Reading($item, answer: true)
-            : $this->reading($item, ['spin' => 5.0, 'end-play' => 0.0015, 'parallel' => 0.1][$item->value] ?? 0.0, $item === CheckItem::Drift ? 2.0 : 0.1),
+            : $this->reading(
+                $item,
+                ['spin' => 5.0, 'end-play' => 0.0015, 'parallel' => 0.1][$item->value] ?? 0.0,
+                $item === CheckItem::Drift ? 2.0 : 0.1,
+            ),
             CheckItem::cases(),
         );
         self::assertTrue($this->card($ready)->isReady());
@@ -171,7 +182,10 @@ final class CheckAndDiagnosisTest extends TestCase
 
     public function testTheHandsDriftServesWhereTheRunsWasNotMeasured(): void
     {
-        $cause = $this->diagnose(['wheelbase' => 100, 'track' => 80], [$this->reading(CheckItem::Drift, 0.3, 2.0, Side::Right)])->of(Symptom::Veers)[0];
+        $cause = $this->diagnose(
+            ['wheelbase' => 100, 'track' => 80],
+            [$this->reading(CheckItem::Drift, 0.3, 2.0, Side::Right)],
+        )->of(Symptom::Veers)[0];
 
         self::assertStringContainsString("Drifts 30\u{00A0}cm right over 2\u{00A0}m", $cause->reason);
         self::assertStringContainsString('move the left end', $cause->cure);
@@ -181,23 +195,57 @@ final class CheckAndDiagnosisTest extends TestCase
     /** @return iterable<string, array{Symptom, array<string, float|int>, array<int, array{CheckItem, float|bool}>, string, Likelihood, string}> */
     public static function cases(): iterable
     {
-        yield 'no end play' => [Symptom::WheelsStop, [], [[CheckItem::EndPlay, 0.0001]], 'No end play', Likelihood::Shown, "apart until the axle slides 1\u{00A0}mm"];
-        yield 'thick axle' => [Symptom::WheelsStop, ['axle_diameter' => 4.8, 'bearing_bore' => 5], [[CheckItem::EndPlay, 0.0015]], 'Axle too thick for its bearing', Likelihood::Shown, 'thinner axle'];
+        yield 'no end play' => [
+            Symptom::WheelsStop, [], [[CheckItem::EndPlay, 0.0001]], 'No end play', Likelihood::Shown,
+            "apart until the axle slides 1\u{00A0}mm",
+        ];
+        yield 'thick axle' => [
+            Symptom::WheelsStop, ['axle_diameter' => 4.8, 'bearing_bore' => 5], [[CheckItem::EndPlay, 0.0015]],
+            'Axle too thick for its bearing', Likelihood::Shown, 'thinner axle',
+        ];
         yield 'long axle' => [Symptom::Wanders, ['end_play' => 8], [], 'Axle too long', Likelihood::Shown, "6.5\u{00A0}mm closer"];
-        yield 'wide bearing' => [Symptom::Wanders, ['end_play' => 1.5, 'axle_diameter' => 3, 'bearing_bore' => 8], [], 'Bearing too wide for the axle', Likelihood::Shown, 'narrower'];
-        yield 'wheel not square' => [Symptom::Wobbles, ['wheel_diameter' => 60], [[CheckItem::Wobble, 0.004]], 'Wheel not square to its axle', Likelihood::Shown, 'hub'];
-        yield 'too heavy' => [Symptom::DoesNotStart, ['mass' => 390, 'nozzle_bore' => 3], [[CheckItem::Spin, 5.0], [CheckItem::NozzleStraight, true]], 'Too heavy for its thrust', Likelihood::Shown, 'below'];
-        yield 'pinched' => [Symptom::DoesNotStart, ['mass' => 50], [[CheckItem::NozzleStraight, false]], 'Nozzle pinched or closed', Likelihood::Shown, 'Straighten'];
+        yield 'wide bearing' => [
+            Symptom::Wanders, ['end_play' => 1.5, 'axle_diameter' => 3, 'bearing_bore' => 8], [], 'Bearing too wide for the axle',
+            Likelihood::Shown, 'narrower',
+        ];
+        yield 'wheel not square' => [
+            Symptom::Wobbles, ['wheel_diameter' => 60], [[CheckItem::Wobble, 0.004]], 'Wheel not square to its axle', Likelihood::Shown,
+            'hub',
+        ];
+        yield 'too heavy' => [
+            Symptom::DoesNotStart, ['mass' => 390, 'nozzle_bore' => 3], [[CheckItem::Spin, 5.0], [CheckItem::NozzleStraight, true]],
+            'Too heavy for its thrust', Likelihood::Shown, 'below',
+        ];
+        yield 'pinched' => [
+            Symptom::DoesNotStart, ['mass' => 50], [[CheckItem::NozzleStraight, false]], 'Nozzle pinched or closed', Likelihood::Shown,
+            'Straighten',
+        ];
         yield 'leak' => [Symptom::Hisses, [], [[CheckItem::Airtight, 0.02]], 'Leak at the neck', Likelihood::Shown, 'Seal again'];
-        yield 'bundle' => [Symptom::Hisses, ['nozzle_outlets' => 4], [[CheckItem::Airtight, 0.0]], 'Gaps between bundled straws', Likelihood::Hinted, 'putty'];
+        yield 'bundle' => [
+            Symptom::Hisses, ['nozzle_outlets' => 4], [[CheckItem::Airtight, 0.0]], 'Gaps between bundled straws', Likelihood::Hinted,
+            'putty',
+        ];
         yield 'loose band' => [Symptom::BalloonOff, ['band_turns' => 2], [], 'Joint too loose', Likelihood::Shown, 'three or four'];
-        yield 'wide joint' => [Symptom::BalloonOff, ['band_turns' => 4, 'joint_width' => 20, 'neck_width' => 15], [], 'Joint too wide', Likelihood::Shown, 'fewer straws'];
+        yield 'wide joint' => [
+            Symptom::BalloonOff, ['band_turns' => 4, 'joint_width' => 20, 'neck_width' => 15], [], 'Joint too wide', Likelihood::Shown,
+            'fewer straws',
+        ];
         yield 'tight band' => [Symptom::AirTooSlow, ['band_turns' => 9], [], 'Band too tight', Likelihood::Shown, 'Three or four'];
-        yield 'low nozzle' => [Symptom::BalloonDrags, ['balloon_size' => 260, 'nozzle_overhang' => 0, 'nozzle_length' => 180, 'chassis_length' => 150], [], 'It hangs beyond the chassis', Likelihood::Hinted, 'Move the nozzle back by'];
+        yield 'low nozzle' => [
+            Symptom::BalloonDrags, ['balloon_size' => 260, 'nozzle_overhang' => 0, 'nozzle_length' => 180, 'chassis_length' => 150], [],
+            'It hangs beyond the chassis', Likelihood::Hinted, 'Move the nozzle back by',
+        ];
         yield 'no stops' => [Symptom::WheelOff, ['end_play' => 6], [], 'No stop outside the wheel', Likelihood::Hinted, 'elastic band'];
-        yield 'friction' => [Symptom::ShortRun, ['mass' => 60], [[CheckItem::Spin, 0.3]], 'Friction in the bearings', Likelihood::Shown, 'larger wheels'];
-        yield 'overfilled' => [Symptom::Bursts, ['balloon_nominal' => 300, 'balloon_size' => 290], [], 'Filled too far', Likelihood::Shown, "27\u{00A0}cm"];
-        yield 'sharp edge' => [Symptom::Bursts, ['balloon_nominal' => 300, 'balloon_size' => 200], [[CheckItem::PointsOff, false]], 'A sharp edge', Likelihood::Shown, 'tape'];
+        yield 'friction' => [
+            Symptom::ShortRun, ['mass' => 60], [[CheckItem::Spin, 0.3]], 'Friction in the bearings', Likelihood::Shown, 'larger wheels',
+        ];
+        yield 'overfilled' => [
+            Symptom::Bursts, ['balloon_nominal' => 300, 'balloon_size' => 290], [], 'Filled too far', Likelihood::Shown, "27\u{00A0}cm",
+        ];
+        yield 'sharp edge' => [
+            Symptom::Bursts, ['balloon_nominal' => 300, 'balloon_size' => 200], [[CheckItem::PointsOff, false]], 'A sharp edge',
+            Likelihood::Shown, 'tape',
+        ];
         yield 'damp' => [Symptom::Moist, [], [], 'Filled by mouth', Likelihood::Possible, 'pump'];
     }
 
@@ -206,9 +254,20 @@ final class CheckAndDiagnosisTest extends TestCase
      * @param list<array{CheckItem, float|bool}> $checked
      */
     #[DataProvider('cases')]
-    public function testTheCauseThatTheCarShowsComesFirst(Symptom $symptom, array $car, array $checked, string $title, Likelihood $likelihood, string $cure): void
-    {
-        $readings = array_map(fn(array $check): Reading => is_bool($check[1]) ? new Reading($check[0], answer: $check[1]) : $this->reading($check[0], $check[1], null), $checked);
+    public function testTheCauseThatTheCarShowsComesFirst(
+        Symptom $symptom,
+        array $car,
+        array $checked,
+        string $title,
+        Likelihood $likelihood,
+        string $cure,
+    ): void {
+        $readings = array_map(
+            fn(array $check): Reading => is_bool($check[1])
+                ? new Reading($check[0], answer: $check[1])
+                : $this->reading($check[0], $check[1], null),
+            $checked,
+        );
         $causes = $this->diagnose($car, $readings)->of($symptom);
 
         self::assertSame([$title, $likelihood], [$causes[0]->title, $causes[0]->likelihood]);
@@ -224,29 +283,63 @@ final class CheckAndDiagnosisTest extends TestCase
     public static function causesAtTheirLimits(): iterable
     {
         $axle = ['axle_diameter' => 3.0];
-        yield 'end play that binds' => [Symptom::WheelsStop, 'no_end_play', [], 'end_play', 0.99, Likelihood::Shown, 1.0, Likelihood::Unlikely];
-        yield 'end play that wanders' => [Symptom::Wanders, 'axle_too_long', [], 'end_play', 2.0, Likelihood::Unlikely, 2.01, Likelihood::Hinted];
-        yield 'end play that is loose' => [Symptom::Wanders, 'axle_too_long', [], 'end_play', 4.0, Likelihood::Hinted, 4.01, Likelihood::Shown];
-        yield 'a wheel that may come off' => [Symptom::WheelOff, 'no_stop', [], 'end_play', 4.0, Likelihood::Possible, 4.01, Likelihood::Hinted];
-        yield 'a tight bearing' => [Symptom::WheelsStop, 'axle_too_thick', $axle, 'bearing_bore', 3.49, Likelihood::Shown, 3.51, Likelihood::Unlikely];
-        yield 'a wide bearing' => [Symptom::Wanders, 'bearing_too_wide', $axle, 'bearing_bore', 5.99, Likelihood::Unlikely, 6.01, Likelihood::Shown];
+        yield 'end play that binds' => [
+            Symptom::WheelsStop, 'no_end_play', [], 'end_play', 0.99, Likelihood::Shown, 1.0, Likelihood::Unlikely,
+        ];
+        yield 'end play that wanders' => [
+            Symptom::Wanders, 'axle_too_long', [], 'end_play', 2.0, Likelihood::Unlikely, 2.01, Likelihood::Hinted,
+        ];
+        yield 'end play that is loose' => [
+            Symptom::Wanders, 'axle_too_long', [], 'end_play', 4.0, Likelihood::Hinted, 4.01, Likelihood::Shown,
+        ];
+        yield 'a wheel that may come off' => [
+            Symptom::WheelOff, 'no_stop', [], 'end_play', 4.0, Likelihood::Possible, 4.01, Likelihood::Hinted,
+        ];
+        yield 'a tight bearing' => [
+            Symptom::WheelsStop, 'axle_too_thick', $axle, 'bearing_bore', 3.49, Likelihood::Shown, 3.51, Likelihood::Unlikely,
+        ];
+        yield 'a wide bearing' => [
+            Symptom::Wanders, 'bearing_too_wide', $axle, 'bearing_bore', 5.99, Likelihood::Unlikely, 6.01, Likelihood::Shown,
+        ];
         yield 'few turns' => [Symptom::BalloonOff, 'joint_too_loose', [], 'band_turns', 2, Likelihood::Shown, 3, Likelihood::Unlikely];
         yield 'many turns' => [Symptom::AirTooSlow, 'band_too_tight', [], 'band_turns', 4, Likelihood::Unlikely, 5, Likelihood::Shown];
-        yield 'a wide joint' => [Symptom::BalloonOff, 'joint_too_wide', ['neck_width' => 15], 'joint_width', 15, Likelihood::Unlikely, 15.1, Likelihood::Shown];
-        yield 'a narrow bore' => [Symptom::AirTooSlow, 'nozzle_too_narrow', [], 'nozzle_bore', 4.99, Likelihood::Hinted, 5.0, Likelihood::Possible];
-        yield 'a thick axle' => [Symptom::DoesNotStart, 'small_wheels', ['wheel_diameter' => 50], 'axle_diameter', 6.0, Likelihood::Possible, 6.01, Likelihood::Hinted];
+        yield 'a wide joint' => [
+            Symptom::BalloonOff, 'joint_too_wide', ['neck_width' => 15], 'joint_width', 15, Likelihood::Unlikely, 15.1, Likelihood::Shown,
+        ];
+        yield 'a narrow bore' => [
+            Symptom::AirTooSlow, 'nozzle_too_narrow', [], 'nozzle_bore', 4.99, Likelihood::Hinted, 5.0, Likelihood::Possible,
+        ];
+        yield 'a thick axle' => [
+            Symptom::DoesNotStart, 'small_wheels', ['wheel_diameter' => 50], 'axle_diameter', 6.0, Likelihood::Possible, 6.01,
+            Likelihood::Hinted,
+        ];
         yield 'a heavy car' => [Symptom::ShortRun, 'heavy_extras', [], 'mass', 90, Likelihood::Possible, 90.1, Likelihood::Hinted];
-        yield 'near bursting' => [Symptom::Bursts, 'filled_too_far', ['balloon_nominal' => 300], 'balloon_size', 269.9, Likelihood::Unlikely, 270.1, Likelihood::Shown];
-        yield 'one outlet or more' => [Symptom::Hisses, 'gaps_between_straws', [], 'nozzle_outlets', 1, Likelihood::Unlikely, 2, Likelihood::Hinted];
+        yield 'near bursting' => [
+            Symptom::Bursts, 'filled_too_far', ['balloon_nominal' => 300], 'balloon_size', 269.9, Likelihood::Unlikely, 270.1,
+            Likelihood::Shown,
+        ];
+        yield 'one outlet or more' => [
+            Symptom::Hisses, 'gaps_between_straws', [], 'nozzle_outlets', 1, Likelihood::Unlikely, 2, Likelihood::Hinted,
+        ];
         yield 'wheels that rub' => [Symptom::WheelsStop, 'no_end_play', [], 'end_play', 0.0, Likelihood::Shown, 1.5, Likelihood::Unlikely];
     }
 
     /** @param array<string, float|int> $car */
     #[DataProvider('causesAtTheirLimits')]
-    public function testACauseBeginsAtItsLimit(Symptom $symptom, string $key, array $car, string $measure, float|int $before, Likelihood $isThen, float|int $beyond, Likelihood $becomes): void
-    {
+    public function testACauseBeginsAtItsLimit(
+        Symptom $symptom,
+        string $key,
+        array $car,
+        string $measure,
+        float|int $before,
+        Likelihood $isThen,
+        float|int $beyond,
+        Likelihood $becomes,
+    ): void {
         $likelihood = function (float|int $value) use ($symptom, $key, $car, $measure): Likelihood {
-            $causes = (new Diagnosis($this->car([$measure => $value] + $car), new CheckCard([]), Catalogue::standard(), 'varnished wood'))->of($symptom);
+            $causes = (
+                new Diagnosis($this->car([$measure => $value] + $car), new CheckCard([]), Catalogue::standard(), 'varnished wood')
+            )->of($symptom);
 
             return array_column($causes, 'likelihood', 'key')[$key];
         };
@@ -261,7 +354,9 @@ final class CheckAndDiagnosisTest extends TestCase
         $could = static function (float $kg) use ($car): float {
             $settings = CarModel::of($car($kg), Catalogue::standard(), 'varnished wood')->settings;
 
-            return $settings->design()->firstThrustN() / ($settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2);
+            return $settings->design()->firstThrustN() / (
+                $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2
+            );
         };
         $likelihood = static function (float $share) use ($car, $could): Likelihood {
             $kg = 0.1;
@@ -284,7 +379,11 @@ final class CheckAndDiagnosisTest extends TestCase
         foreach (Symptom::cases() as $symptom) {
             foreach ((new Diagnosis(new Car(), new CheckCard([]), Catalogue::standard(), 'short carpet'))->of($symptom) as $found) {
                 $cause = Spoken::cause($found, UnitSystem::Imperial);
-                self::assertStringNotContainsString('diagnosis.', "{$cause->title} {$cause->reason} {$cause->cure}", 'every cause has its words');
+                self::assertStringNotContainsString(
+                    'diagnosis.',
+                    "{$cause->title} {$cause->reason} {$cause->cure}",
+                    'every cause has its words',
+                );
                 self::assertDoesNotMatchRegularExpression('/NAN|INF|\bcm\b|\bmm\b/', "{$cause->reason} {$cause->cure}", $symptom->value);
             }
         }
@@ -329,14 +428,23 @@ final class CheckAndDiagnosisTest extends TestCase
     /** @param list<Reading> $readings */
     private function card(array $readings): CheckCard
     {
-        return new CheckCard(array_column(array_map(static fn(Reading $reading): array => [$reading->item->value, $reading], $readings), 1, 0), new Tolerances(), 0.08);
+        return new CheckCard(
+            array_column(array_map(static fn(Reading $reading): array => [$reading->item->value, $reading], $readings), 1, 0),
+            new Tolerances(),
+            0.08,
+        );
     }
 
     private function reading(CheckItem $item, float $first, ?float $second, Side $side = Side::Left): Reading
     {
         $entry = static fn(float $si, Dimension $dimension): Entry => new Entry(Quantity::fromSi($si, $dimension), (string) $si);
 
-        return new Reading($item, $entry($first, $item->dimension()), $second === null || !$item->hasSecond() ? null : $entry($second, Dimension::Length), $side);
+        return new Reading(
+            $item,
+            $entry($first, $item->dimension()),
+            $second === null || !$item->hasSecond() ? null : $entry($second, Dimension::Length),
+            $side,
+        );
     }
 
     /** @param list<object> $causes in words */

@@ -38,13 +38,33 @@ final class ChoicesAndSchoolsTest extends TestCase
     {
         $entry = static fn(CarAttribute $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), (string) $si);
         $quantities = [];
-        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleLength, 0.12], [CarAttribute::BalloonSize, 0.628], [CarAttribute::BalloonNominal, 0.3], [CarAttribute::Mass, 0.06], [CarAttribute::WheelDiameter, 0.032], [CarAttribute::EndPlay, 0.0015], [CarAttribute::ChassisLength, 0.15], [CarAttribute::ChassisWidth, 0.075], [CarAttribute::Wheelbase, 0.09], [CarAttribute::Track, 0.097], [CarAttribute::WiderBore, 0.0095], [CarAttribute::WidestBore, 0.0127], [CarAttribute::NozzleHeight, 0.04], [CarAttribute::NeckDepth, 0.025], [CarAttribute::Ballast, 0.01], [CarAttribute::ChainLength, 0.2]] as [$choice, $si]) {
+        foreach (
+            [
+                [CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleLength, 0.12], [CarAttribute::BalloonSize, 0.628],
+                [CarAttribute::BalloonNominal, 0.3], [CarAttribute::Mass, 0.06], [CarAttribute::WheelDiameter, 0.032],
+                [CarAttribute::EndPlay, 0.0015], [CarAttribute::ChassisLength, 0.15], [CarAttribute::ChassisWidth, 0.075],
+                [CarAttribute::Wheelbase, 0.09], [CarAttribute::Track, 0.097], [CarAttribute::WiderBore, 0.0095],
+                [CarAttribute::WidestBore, 0.0127], [CarAttribute::NozzleHeight, 0.04], [CarAttribute::NeckDepth, 0.025],
+                [CarAttribute::Ballast, 0.01], [CarAttribute::ChainLength, 0.2],
+            ] as [$choice, $si]
+        ) {
             $quantities[$choice->value] = $entry($choice, $si);
         }
         $car = new Car(
             $quantities,
-            [CarAttribute::NozzleOutlets->value => 3, CarAttribute::PumpStrokes->value => 12, CarAttribute::Balloons->value => 2, CarAttribute::NozzleAngle->value => 10, CarAttribute::BandTurns->value => 4],
-            [CarAttribute::EnergySource->value => 'balloon', CarAttribute::NozzleKind->value => 'bundle', CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle', CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw', CarAttribute::Joint->value => 'tape', CarAttribute::Nose->value => 'flat', CarAttribute::BearingHold->value => 'tape', CarAttribute::WheelHold->value => 'glue', CarAttribute::Tyre->value => 'none', CarAttribute::BalloonStretched->value => 'yes', CarAttribute::FilledBy->value => 'pump', CarAttribute::LipCut->value => 'no', CarAttribute::Release->value => 'finger'],
+            [
+                CarAttribute::NozzleOutlets->value => 3, CarAttribute::PumpStrokes->value => 12, CarAttribute::Balloons->value => 2,
+                CarAttribute::NozzleAngle->value => 10, CarAttribute::BandTurns->value => 4,
+            ],
+            [
+                CarAttribute::EnergySource->value => 'balloon', CarAttribute::NozzleKind->value => 'bundle',
+                CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle',
+                CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw',
+                CarAttribute::Joint->value => 'tape', CarAttribute::Nose->value => 'flat', CarAttribute::BearingHold->value => 'tape',
+                CarAttribute::WheelHold->value => 'glue', CarAttribute::Tyre->value => 'none',
+                CarAttribute::BalloonStretched->value => 'yes', CarAttribute::FilledBy->value => 'pump',
+                CarAttribute::LipCut->value => 'no', CarAttribute::Release->value => 'finger',
+            ],
             SizeMeasure::Circumference,
         );
         foreach (CarAttribute::explaining() as $factor) {
@@ -60,7 +80,13 @@ final class ChoicesAndSchoolsTest extends TestCase
         self::assertEqualsWithDelta(0.628 / M_PI, $factor = $car->explanation(CarAttribute::BalloonSize), 1e-12, 'measured around');
         self::assertIsFloat($factor);
         self::assertEqualsWithDelta(3 * M_PI / 4 * 0.008 ** 2, $car->explanation(CarAttribute::OutletArea), 1e-15);
-        self::assertSame(['3', '2', 'tape', 10.0], [$car->explanation(CarAttribute::NozzleOutlets), $car->explanation(CarAttribute::Balloons), $car->explanation(CarAttribute::Joint), $car->explanation(CarAttribute::NozzleAngle)]);
+        self::assertSame(
+            ['3', '2', 'tape', 10.0],
+            [
+                $car->explanation(CarAttribute::NozzleOutlets), $car->explanation(CarAttribute::Balloons),
+                $car->explanation(CarAttribute::Joint), $car->explanation(CarAttribute::NozzleAngle),
+            ],
+        );
     }
 
     public function testSmallThingsAreComparedOnTheirOwnScale(): void
@@ -77,9 +103,18 @@ final class ChoicesAndSchoolsTest extends TestCase
 
     public function testAKindThatOneCarAloneHasIsNoChoiceOfTheClass(): void
     {
-        $car = static fn(string $id, string $joint): ComparedCar => new ComparedCar($id, $id, 1, new Car([], [], [CarAttribute::Joint->value => $joint]), new Sample([1.0, 1.1]));
+        $car = static fn(string $id, string $joint): ComparedCar => new ComparedCar(
+            $id,
+            $id,
+            1,
+            new Car([], [], [CarAttribute::Joint->value => $joint]),
+            new Sample([1.0, 1.1]),
+        );
         self::assertSame([], Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'tape'), $car('d', 'glue')]));
-        self::assertSame([CarAttribute::Joint], Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'glue'), $car('d', 'glue')]));
+        self::assertSame(
+            [CarAttribute::Joint],
+            Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'glue'), $car('d', 'glue')]),
+        );
         self::assertSame([], Confounding::varying([$car('a', 'tape'), $car('b', 'glue'), $car('c', 'glue')]), 'too few cars');
     }
 
@@ -89,12 +124,33 @@ final class ChoicesAndSchoolsTest extends TestCase
         foreach ([0, 1, 2, 3] as $pair) {
             foreach ([8 => 1.0, 14 => 1.5] as $strokes => $distance) {
                 $mass = 0.06 + 0.0005 * $pair;
-                $cars[] = new ComparedCar("{$pair}-{$strokes}", "{$pair}-{$strokes}", 1, new Car([CarAttribute::Mass->value => new Entry(Quantity::fromSi($mass, Dimension::Mass), 'm'), CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi(0.006, Dimension::Length), 'b')], [CarAttribute::PumpStrokes->value => $strokes], [CarAttribute::WheelKind->value => 'caps']), new Sample([$distance + $pair / 50, $distance + 0.02]));
+                $cars[] = new ComparedCar(
+                    "{$pair}-{$strokes}",
+                    "{$pair}-{$strokes}",
+                    1,
+                    new Car(
+                        [
+                            CarAttribute::Mass->value => new Entry(Quantity::fromSi($mass, Dimension::Mass), 'm'),
+                            CarAttribute::NozzleBore->value => new Entry(Quantity::fromSi(0.006, Dimension::Length), 'b'),
+                        ],
+                        [CarAttribute::PumpStrokes->value => $strokes],
+                        [CarAttribute::WheelKind->value => 'caps'],
+                    ),
+                    new Sample([$distance + $pair / 50, $distance + 0.02]),
+                );
             }
         }
         $kept = new KeptInMemory();
         $model = new ByModel(ClassForecast::of([], Catalogue::standard(), null, null, null, $kept), $kept);
-        $rulings = Ruling::all($cars, $effects = Effect::all($cars), Confounding::among($cars), $several = SeveralFactors::of($cars), Claims::of($effects, $several, [], new Question(CarAttribute::PumpStrokes), ['distance' => 1.25]), $model, null);
+        $rulings = Ruling::all(
+            $cars,
+            $effects = Effect::all($cars),
+            Confounding::among($cars),
+            $several = SeveralFactors::of($cars),
+            Claims::of($effects, $several, [], new Question(CarAttribute::PumpStrokes), ['distance' => 1.25]),
+            $model,
+            null,
+        );
         $air = array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === School::MoreAir))[0];
         self::assertTrue($air->isSupported);
         self::assertSame(CarAttribute::PumpStrokes, $air->effect?->factor);
@@ -120,14 +176,26 @@ final class ChoicesAndSchoolsTest extends TestCase
 
     public function testTheFirstPushOfADesignIsThatOfItsRun(): void
     {
-        foreach ([[], ['outlets' => 3.0], ['balloons' => 2.0], ['wider' => 0.0095, 'widest' => 0.0127], ['angle' => 20.0], ['pressure' => 1.7]] as $values) {
+        foreach (
+            [
+                [], ['outlets' => 3.0], ['balloons' => 2.0], ['wider' => 0.0095, 'widest' => 0.0127], ['angle' => 20.0],
+                ['pressure' => 1.7],
+            ] as $values
+        ) {
             $design = Settings::of($values)->design();
             self::assertEqualsWithDelta(Simulator::run($design)->initialThrustN, $design->firstThrustN(), 1e-9);
         }
-        self::assertSame(0.0, Settings::of(['balloon_size' => 0.08, 'balloon_relaxed' => 0.08])->design()->firstThrustN(), 'an empty balloon pushes nothing');
+        self::assertSame(
+            0.0,
+            Settings::of(['balloon_size' => 0.08, 'balloon_relaxed' => 0.08])->design()->firstThrustN(),
+            'an empty balloon pushes nothing',
+        );
         $thrust = static fn(float $pressure): float => Settings::of(['balloon_pressure' => $pressure])->design()->firstThrustN();
         self::assertGreaterThan($thrust(1.0), $thrust(1.2));
-        self::assertTrue(Simulator::run(Settings::of(['balloon_pressure' => 0.2])->design(1.0, 0.1))->distanceM >= 0.0, 'whatever factors meet');
+        self::assertTrue(
+            Simulator::run(Settings::of(['balloon_pressure' => 0.2])->design(1.0, 0.1))->distanceM >= 0.0,
+            'whatever factors meet',
+        );
     }
 
     /** @return iterable<string, array{BenchTest}> */

@@ -42,8 +42,14 @@ final class ClassJsonTest extends TestCase
         self::assertSame([1, 1], [count($car->tries->counted), count($car->tries->void)]);
         self::assertSame(0.2, $car->asRun()->balloonDiameterM());
         $found = FindingsReport::of(Findings::of($class, draws: 50));
-        self::assertSame(['cars', 'standings', 'question', 'claims', 'hypotheses', 'dose', 'sources', 'forecast', 'work', 'outliers', 'next_test'], array_keys($found));
-        self::assertSame(['attribute', 'outcome', 'effect', 'per', 'from', 'to', 'interval', 'verdict', 'cars', 'groups'], array_keys($found['question']));
+        self::assertSame(
+            ['cars', 'standings', 'question', 'claims', 'hypotheses', 'dose', 'sources', 'forecast', 'work', 'outliers', 'next_test'],
+            array_keys($found),
+        );
+        self::assertSame(
+            ['attribute', 'outcome', 'effect', 'per', 'from', 'to', 'interval', 'verdict', 'cars', 'groups'],
+            array_keys($found['question']),
+        );
         self::assertSame('cannot_tell', $found['question']['verdict']);
         self::assertSame(['car', 'no_start', 'median_m', 'band50_m', 'band95_m'], array_keys($found['forecast'][0]));
     }
@@ -57,15 +63,21 @@ final class ClassJsonTest extends TestCase
         yield 'no cars' => ['"cars"', '"cart"', 'cart is not part of a class'];
         yield 'an award of no such goal' => ['"rule":"mean"', '"award":{"goal":"best"}', 'award.goal must be one of farthest, fastest'];
         yield 'a seed that is none' => ['"rule":"mean"', '"seed":0', 'seed must be from 1 to 2147483647; it is 0'];
-        yield 'a failed check of no such name' => ['"checks":', '"failed_checks":["brakes"],"checks":', 'cars[0].failed_checks must be a list of spin, end_play, wobble, parallel'];
-        yield 'a shift beyond reason' => ['"rule":"mean"', '"check_shifts":{"spin":2}', 'check_shifts.spin must be from -1.5 to 1.5; it is 2'];
+        yield 'a failed check of no such name' => [
+            '"checks":', '"failed_checks":["brakes"],"checks":', 'cars[0].failed_checks must be a list of spin, end_play, wobble, parallel',
+        ];
+        yield 'a shift beyond reason' => [
+            '"rule":"mean"', '"check_shifts":{"spin":2}', 'check_shifts.spin must be from -1.5 to 1.5; it is 2',
+        ];
         yield 'a car without runs' => ['"runs"', '"ruins"', 'cars[0].ruins is not part of a class'];
         yield 'an unknown attribute' => ['"mass":', '"weight":', 'cars[0].attributes.weight is not part of a car'];
         yield 'grams for kilograms' => ['"mass":0.06', '"mass":60', 'cars[0].attributes.mass must be from 0.001 to 10; it is 60'];
         yield 'a word for a number' => ['"mass":0.06', '"mass":"light"', 'cars[0].attributes.mass must be a number'];
         yield 'a number for a kind' => ['"bottle caps"', '3', 'cars[0].attributes.wheel_kind must be a word'];
         yield 'an unknown test' => ['"ramp_roll_out"', '"drop"', 'cars[0].bench[0].test must be one of ramp_roll_out, tilt'];
-        yield 'a reading of another test' => ['"ramp_roll_out"', '"tilt"', 'cars[0].bench[0].release_height_m is not part of the test tilt'];
+        yield 'a reading of another test' => [
+            '"ramp_roll_out"', '"tilt"', 'cars[0].bench[0].release_height_m is not part of the test tilt',
+        ];
         yield 'a reading left out' => [',"distance_m":1.10', '', 'cars[0].bench[0].distance_m is missing'];
         yield 'an unknown void' => ['"balloon_off"', '"bad luck"', 'cars[0].runs[1].void must be one of no_start, hit_something'];
         yield 'a run without a distance' => ['"distance_m":3.1,', '', 'cars[0].runs[0].distance_m is missing'];
@@ -74,7 +86,9 @@ final class ClassJsonTest extends TestCase
         yield 'an unknown check' => ['"spin_s"', '"spin"', 'cars[0].checks.spin is not part of a class'];
         yield 'a question about nothing' => ['"nozzle_bore","outcome"', '"colour","outcome"', 'question.attribute must be one of'];
         yield 'a question about kinds without them' => ['"nozzle_bore","outcome"', '"wheel_kind","outcome"', 'question.from is missing'];
-        yield 'kinds for a number' => ['"outcome":"distance"}', '"outcome":"distance","from":"a","to":"b"}', 'question.from is not part of a question about a number'];
+        yield 'kinds for a number' => [
+            '"outcome":"distance"}', '"outcome":"distance","from":"a","to":"b"}', 'question.from is not part of a question about a number',
+        ];
         yield 'half a try' => ['"tries":3', '"tries":2.5', 'tries must be a whole number'];
     }
 
@@ -97,7 +111,9 @@ final class ClassJsonTest extends TestCase
 
     public function testWhatMayBeLeftOutHasAMeaning(): void
     {
-        $class = ClassReader::read('{"lane_length_m":5,"cars":[{"id":"a","group":"g","runs":[{"past_end":true},{"distance_m":4}]},{"id":"b","group":"g","runs":[{"void":"no_start"}]},{"id":"c","group":"h","is_in":false,"attributes":{"chassis_kind":"foam board","balloon_filled":0.21,"nozzle_outlets":3,"wheel_mount":"spinning on the axle"},"runs":[]}]}');
+        $class = ClassReader::read(
+            '{"lane_length_m":5,"cars":[{"id":"a","group":"g","runs":[{"past_end":true},{"distance_m":4}]},{"id":"b","group":"g","runs":[{"void":"no_start"}]},{"id":"c","group":"h","is_in":false,"attributes":{"chassis_kind":"foam board","balloon_filled":0.21,"nozzle_outlets":3,"wheel_mount":"spinning on the axle"},"runs":[]}]}',
+        );
         self::assertNull($class->question);
         self::assertSame([1, 2, 1], array_column($class->cars, 'version'), 'versions in the order of the cars of a group');
         self::assertTrue($class->cars[0]->tries->passedTheEnd());
@@ -113,9 +129,14 @@ final class ClassJsonTest extends TestCase
 
     public function testReadingsAreJudgedByTheUsualLimits(): void
     {
-        $of = static fn(string $checks, string $attributes = '{}'): ?array => ClassReader::read("{\"cars\":[{\"id\":\"a\",\"group\":\"g\",\"attributes\":{$attributes},\"checks\":{$checks},\"runs\":[]}]}")->cars[0]->failed;
+        $of = static fn(string $checks, string $attributes = '{}'): ?array => ClassReader::read(
+                "{\"cars\":[{\"id\":\"a\",\"group\":\"g\",\"attributes\":{$attributes},\"checks\":{$checks},\"runs\":[]}]}",
+            )->cars[0]->failed;
         self::assertSame([], $of('{"spin_s":3,"end_play_m":0.0015,"wobble_m":0.0005,"drift_m":0.5}'));
-        self::assertSame([CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble], $of('{"spin_s":1.5,"end_play_m":0.003,"wobble_m":0.002}'));
+        self::assertSame(
+            [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble],
+            $of('{"spin_s":1.5,"end_play_m":0.003,"wobble_m":0.002}'),
+        );
         self::assertSame([CheckItem::Parallel], $of('{"parallel_m":0.0015}', '{"track":0.1}'), 'almost a degree');
         self::assertSame([], $of('{"parallel_m":0.0015}'), 'without a track nobody can tell');
         self::assertNull(ClassReader::read('{"cars":[{"id":"a","group":"g","runs":[]}]}')->cars[0]->failed);
@@ -123,7 +144,8 @@ final class ClassJsonTest extends TestCase
 
     public function testWhatIsWrittenIsReadBack(): void
     {
-        $json = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,"award":{"goal":"nearest","length_m":2.5},"seed":7,"check_shifts":{"spin":0.25,"end_play":-0.1},'
+        $json
+            = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,"award":{"goal":"nearest","length_m":2.5},"seed":7,"check_shifts":{"spin":0.25,"end_play":-0.1},'
             . '"cars":[{"id":"7","group":"3","version":1,"attributes":{"chassis_kind":"craft stick","wheel_kind":"caps","balloon_filled":0.19,"nozzle_bore":0.007,"nozzle_outlets":2,"mass":0.055},'
             . '"bench":[{"test":"ramp_roll_out","release_height_m":0.1,"distance_m":1.5},{"test":"spin","turns_for_s":4.5}],"failed_checks":["end_play","wobble"],'
             . '"runs":[{"distance_m":3.25,"time_s":1.5,"drift_m":-0.1,"limp_m":1.5,"fill_diameter_m":0.2},{"distance_m":6.5,"past_end":true},{"void":"burst"}]},'
@@ -137,7 +159,13 @@ final class ClassJsonTest extends TestCase
     public function testTheDoseOfOneCar(): void
     {
         $runs = static fn(\Closure $distance): string => implode(',', array_map(
-            static fn(int $i): string => json_encode(['distance_m' => round($distance(0.14 + 0.02 * intdiv($i, 2)) + 0.03 * ($i % 2), 3), 'fill_diameter_m' => 0.14 + 0.02 * intdiv($i, 2)], JSON_THROW_ON_ERROR),
+            static fn(int $i): string => json_encode(
+                [
+                    'distance_m' => round($distance(0.14 + 0.02 * intdiv($i, 2)) + 0.03 * ($i % 2), 3),
+                    'fill_diameter_m' => 0.14 + 0.02 * intdiv($i, 2),
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
             range(0, 9),
         ));
         $class = ClassReader::read('{"tries":10,"cars":['
@@ -158,10 +186,25 @@ final class ClassJsonTest extends TestCase
         $class = static function (array $own): array {
             $cars = [];
             foreach ($own as $index => $attributes) {
-                $all = $attributes + ['nozzle_bore' => 0.006, 'nozzle_length' => 0.12, 'balloon_filled' => 0.2, 'mass' => 0.06, 'wheel_kind' => 'bottle caps', 'wheel_diameter' => 0.03, 'chassis_width' => 0.075];
-                $cars[] = ['id' => "c{$index}", 'group' => $attributes['group'] ?? "g{$index}", 'attributes' => array_diff_key($all, ['group' => 0]), 'runs' => [['distance_m' => 3.0 + 0.1 * $index], ['distance_m' => 3.1 + 0.1 * $index]]];
+                $all = $attributes + [
+                    'nozzle_bore' => 0.006, 'nozzle_length' => 0.12, 'balloon_filled' => 0.2, 'mass' => 0.06, 'wheel_kind' => 'bottle caps',
+                    'wheel_diameter' => 0.03, 'chassis_width' => 0.075,
+                ];
+                $cars[] = [
+                    'id' => "c{$index}", 'group' => $attributes['group'] ?? "g{$index}",
+                    'attributes' => array_diff_key($all, ['group' => 0]),
+                    'runs' => [['distance_m' => 3.0 + 0.1 * $index], ['distance_m' => 3.1 + 0.1 * $index]],
+                ];
             }
-            $found = Findings::of(ClassReader::read(json_encode(['question' => ['attribute' => 'nozzle_bore', 'outcome' => 'distance'], 'cars' => $cars], JSON_THROW_ON_ERROR)), draws: 20);
+            $found = Findings::of(
+                ClassReader::read(
+                    json_encode(
+                        ['question' => ['attribute' => 'nozzle_bore', 'outcome' => 'distance'], 'cars' => $cars],
+                        JSON_THROW_ON_ERROR,
+                    ),
+                ),
+                draws: 20,
+            );
 
             return [$found->asked?->cars() ?? [], $found];
         };
@@ -172,13 +215,26 @@ final class ClassJsonTest extends TestCase
         [$full, $found] = $class([...$bores, ['nozzle_bore' => 0.007, 'balloon_filled' => 0.21]]);
         foreach ($found->asked?->sets[0]->cars ?? [] as $alike) {
             if ($alike->car->id === 'c4') {
-                self::assertGreaterThan(0.02, $alike->error, 'a balloon 5 % larger is not the same: what it does is taken off, and half of that is its error');
+                self::assertGreaterThan(
+                    0.02,
+                    $alike->error,
+                    'a balloon 5 % larger is not the same: what it does is taken off, and half of that is its error',
+                );
                 self::assertLessThan($alike->car->sample->mean(), $alike->y);
             }
         }
         self::assertTrue(in_array('c4', $full, true) || array_column($found->asked->left ?? [], 'id') === ['c4']);
         // A rebuild that changes five things is no witness of one.
-        [, $found] = $class([['group' => 'a'], ['group' => 'a', 'nozzle_bore' => 0.007, 'nozzle_length' => 0.14, 'balloon_filled' => 0.21, 'mass' => 0.065, 'wheel_diameter' => 0.032], ...$bores]);
+        [, $found] = $class(
+            [
+                ['group' => 'a'],
+                [
+                    'group' => 'a', 'nozzle_bore' => 0.007, 'nozzle_length' => 0.14, 'balloon_filled' => 0.21, 'mass' => 0.065,
+                    'wheel_diameter' => 0.032,
+                ],
+                ...$bores,
+            ],
+        );
         self::assertSame([], $found->asked?->rebuilt());
         [, $found] = $class([['group' => 'a'], ['group' => 'a', 'nozzle_bore' => 0.007], ...$bores]);
         self::assertCount(1, $found->asked?->rebuilt() ?? []);
@@ -187,10 +243,19 @@ final class ClassJsonTest extends TestCase
     /** The schemas in docs/ say what is read and what is printed. */
     public function testTheSchemasSayWhatIsReadAndPrinted(): void
     {
-        $schema = static fn(string $name): array => json_decode((string) file_get_contents(dirname(__DIR__, 2) . "/docs/{$name}.schema.json"), true, 64, JSON_THROW_ON_ERROR);
+        $schema = static fn(string $name): array => json_decode(
+            (string) file_get_contents(dirname(__DIR__, 2) . "/docs/{$name}.schema.json"),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
         $class = $schema('class')['properties'];
         $attributes = $class['cars']['items']['properties']['attributes']['properties'];
-        $known = array_filter(ClassReader::attributes(), static fn(CarAttribute $attribute, string $key): bool => ClassReader::keyOf($attribute) === $key, ARRAY_FILTER_USE_BOTH);
+        $known = array_filter(
+            ClassReader::attributes(),
+            static fn(CarAttribute $attribute, string $key): bool => ClassReader::keyOf($attribute) === $key,
+            ARRAY_FILTER_USE_BOTH,
+        );
         self::assertEqualsCanonicalizing(array_keys($known), array_keys($attributes));
         foreach ($known as $key => $attribute) {
             self::assertSame($attribute->isKind(), $attributes[$key]['type'] === 'string', $key);
@@ -206,11 +271,17 @@ final class ClassJsonTest extends TestCase
         self::assertSame(array_keys($findings), array_keys($found));
         foreach ($found as $part => $value) {
             $row = is_array($value) && array_is_list($value) ? $value[0] ?? null : $value;
-            $keys = $findings[$part]['items']['properties'] ?? array_merge(...array_column($findings[$part]['items']['oneOf'] ?? [$findings[$part]['oneOf'][1]], 'properties'));
+            $keys = $findings[$part]['items']['properties']
+                ?? array_merge(...array_column($findings[$part]['items']['oneOf'] ?? [$findings[$part]['oneOf'][1]], 'properties'));
             self::assertSame([], array_diff(array_keys($row ?? []), array_keys($keys)), $part);
         }
         $codes = $findings['hypotheses']['items']['properties']['code']['enum'];
         self::assertSame([], array_diff(array_column($found['hypotheses'], 'code'), $codes));
-        self::assertEqualsCanonicalizing(array_merge(...array_map(static fn(School $school): array => array_map($school->code(...), $school->outcomes()), School::cases())), $codes);
+        self::assertEqualsCanonicalizing(
+            array_merge(
+                ...array_map(static fn(School $school): array => array_map($school->code(...), $school->outcomes()), School::cases()),
+            ),
+            $codes,
+        );
     }
 }

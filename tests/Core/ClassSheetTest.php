@@ -45,10 +45,18 @@ final class ClassSheetTest extends TestCase
         yield 'byte order mark' => ["\u{FEFF}group,nozzle bore (mm),mass (g),try,distance (cm)\nBowline,8.5,58,1,318.5\n"];
         yield 'CR LF' => ["group,nozzle bore (mm),mass (g),try,distance (cm)\r\nBowline,8.5,58,1,318.5\r\n"];
         yield 'CR' => ["group,nozzle bore (mm),mass (g),try,distance (cm)\rBowline,8.5,58,1,318.5"];
-        yield 'UTF-16' => ["\xFF\xFE" . mb_convert_encoding("group,nozzle bore (mm),mass (g),try,distance (cm)\nBowline,8.5,58,1,318.5\n", 'UTF-16LE', 'UTF-8')];
+        yield 'UTF-16' => [
+            "\xFF\xFE" . mb_convert_encoding(
+                "group,nozzle bore (mm),mass (g),try,distance (cm)\nBowline,8.5,58,1,318.5\n",
+                'UTF-16LE',
+                'UTF-8',
+            ),
+        ];
         yield 'other units, order and capitals' => ["Distance (m),GROUP,Try,Mass (kg),Nozzle  Bore (cm)\n3.185,Bowline,1,0.058,0.85\n"];
         yield 'units in the cells' => ["group,nozzle bore,mass,try,distance\nBowline,0.85 cm,58 g,1,3.185 m\n"];
-        yield 'blank lines and trailing commas' => ["group,nozzle bore (mm),mass (g),try,distance (cm),,\n\nBowline,8.5,58,1,318.5,,\n,,,,,,\n"];
+        yield 'blank lines and trailing commas' => [
+            "group,nozzle bore (mm),mass (g),try,distance (cm),,\n\nBowline,8.5,58,1,318.5,,\n,,,,,,\n",
+        ];
     }
 
     #[DataProvider('dialects')]
@@ -85,15 +93,21 @@ final class ClassSheetTest extends TestCase
         yield 'an unknown reason' => ["group,void\nKeel,bored\n", 2, 'void', 'no start, hit something'];
         yield 'an unknown mount' => ["group,wheel mount\nKeel,glued\n", 2, 'wheel mount', 'fixed'];
         yield 'an unknown mark' => ["group,mark\nKeel,pink sail\n", 2, 'mark', 'not one of the marks'];
-        yield 'a balloon measured twice' => ["group,balloon diameter,balloon circumference\nKeel,20,60\n", 2, 'balloon circumference', 'Keep the one'];
+        yield 'a balloon measured twice' => [
+            "group,balloon diameter,balloon circumference\nKeel,20,60\n", 2, 'balloon circumference', 'Keep the one',
+        ];
         yield 'a try twice' => ["group,try,distance\nKeel,1,300\nKeel,1,310\n", 3, 'try', 'on line 2'];
-        yield 'a car that contradicts itself' => ["group,mass,try,distance\nKeel,58,1,300\nKeel,60,2,310\n", 3, 'mass', 'differs from line 2'];
+        yield 'a car that contradicts itself' => [
+            "group,mass,try,distance\nKeel,58,1,300\nKeel,60,2,310\n", 3, 'mass', 'differs from line 2',
+        ];
         yield 'a name too long' => ['group' . "\n" . str_repeat('x', 201), 2, 'group', 'longer than 200'];
         yield 'a split number' => ["group,distance\nKeel,318,5\n", 2, null, 'beyond the last column'];
         yield 'an open quotation mark' => ["group,distance\n\"Keel,300\nReef,200\n", 2, null, 'never closed'];
         yield 'letters of unknown encoding' => ["group,distance\nR\xE9ef,300\n", 2, null, 'UTF-8'];
         yield 'a spreadsheet file' => ["PK\x03\x04abc", 1, null, 'not CSV'];
-        yield 'a line after a note of two lines' => ["group,run note,distance\nKeel,\"a\nb\",300\nReef,,far\n", 4, 'distance', 'not a length'];
+        yield 'a line after a note of two lines' => [
+            "group,run note,distance\nKeel,\"a\nb\",300\nReef,,far\n", 4, 'distance', 'not a length',
+        ];
     }
 
     #[DataProvider('faults')]
@@ -108,7 +122,12 @@ final class ClassSheetTest extends TestCase
 
     public function testAnUnknownColumnIsNamedOnceAndNothingElseIsHeldAgainstItsRows(): void
     {
-        foreach (["group,try,dist\nKeel,1,300\nReef,1,310\n", "group,try,distance,colour\nKeel,1,300,red\nReef,1,310,blue\n", "group,colour,try,distance,drift,side\nKeel,red,1,300,5,left\n"] as $csv) {
+        foreach (
+            [
+                "group,try,dist\nKeel,1,300\nReef,1,310\n", "group,try,distance,colour\nKeel,1,300,red\nReef,1,310,blue\n",
+                "group,colour,try,distance,drift,side\nKeel,red,1,300,5,left\n",
+            ] as $csv
+        ) {
             $problems = (new SheetReader(UnitSystem::Metric))->read($csv)->problems;
             self::assertSame([1], array_unique(array_map(static fn($problem): int => $problem->line, $problems)), $csv);
         }
@@ -116,11 +135,15 @@ final class ClassSheetTest extends TestCase
 
     public function testWhatWasTypedInAnotherUnitLeavesAsItWasTyped(): void
     {
-        $rows = (new SheetReader(UnitSystem::Metric))->read("group,mass (g),nozzle length (cm),try,distance (cm)\nKeel,2 oz,15,1,\"10 ft 5 1/4 in\"\n")->rows;
+        $rows = (new SheetReader(UnitSystem::Metric))->read(
+            "group,mass (g),nozzle length (cm),try,distance (cm)\nKeel,2 oz,15,1,\"10 ft 5 1/4 in\"\n",
+        )->rows;
         $csv = (new SheetWriter(UnitSystem::Metric))->write($rows);
         self::assertStringContainsString('2 oz', $csv);
         self::assertStringContainsString('318.135', $csv, 'four decimals are no tail');
-        $imperial = (new SheetWriter(UnitSystem::Imperial))->write((new SheetReader(UnitSystem::Metric))->read("group,mass (g)\nKeel,100\n")->rows);
+        $imperial = (new SheetWriter(UnitSystem::Imperial))->write(
+            (new SheetReader(UnitSystem::Metric))->read("group,mass (g)\nKeel,100\n")->rows,
+        );
         self::assertStringContainsString('100 g', $imperial);
         self::assertStringNotContainsString('3.527', $imperial);
     }
@@ -134,7 +157,9 @@ final class ClassSheetTest extends TestCase
 
     public function testRunsWithoutANumberGetTheNextFreeOne(): void
     {
-        $rows = (new SheetReader(UnitSystem::Metric))->read("group,try,distance,void\nKeel,,300,\nKeel,2,310,\nKeel,,320,\nKeel,,,no start\nReef,,200,\n")->rows;
+        $rows = (new SheetReader(UnitSystem::Metric))->read(
+            "group,try,distance,void\nKeel,,300,\nKeel,2,310,\nKeel,,320,\nKeel,,,no start\nReef,,200,\n",
+        )->rows;
 
         self::assertSame([1, 2, 3, 4, 1], array_map(static fn(SheetRow $row): ?int => $row->run?->try, $rows));
     }
@@ -152,7 +177,14 @@ final class ClassSheetTest extends TestCase
 
     public function testNumbersAreWrittenAsNumbers(): void
     {
-        $row = new SheetRow(0, 'Keel', null, 1, new Car(), new RunRow(1, new RunRecord(new Entry(Quantity::of('17/2', Unit::Inch), '8 1/2 in'))));
+        $row = new SheetRow(
+            0,
+            'Keel',
+            null,
+            1,
+            new Car(),
+            new RunRow(1, new RunRecord(new Entry(Quantity::of('17/2', Unit::Inch), '8 1/2 in'))),
+        );
 
         self::assertStringContainsString(',21.59,', (new SheetWriter(UnitSystem::Metric))->write([$row]));
         self::assertStringContainsString(',8.5,', (new SheetWriter(UnitSystem::Imperial))->write([$row]));
@@ -169,7 +201,15 @@ final class ClassSheetTest extends TestCase
             Generators::choose(20, 990),
             Generators::elements([null, ...VoidReason::cases()]),
             Generators::elements(SizeMeasure::cases()),
-        )->disableShrinking()->then(function (UnitSystem $units, Separator $separator, string $text, int $distance, int $part, ?VoidReason $void, SizeMeasure $measure): void {
+        )->disableShrinking()->then(function (
+            UnitSystem $units,
+            Separator $separator,
+            string $text,
+            int $distance,
+            int $part,
+            ?VoidReason $void,
+            SizeMeasure $measure,
+        ): void {
             $length = static fn(float $si): Entry => new Entry(Quantity::fromSi($si, Dimension::Length), 'typed');
             $car = new Car(
                 [

@@ -117,7 +117,12 @@ final class CuttingTest extends TestCase
 
     public function testTheFewestAreFoundAsByTryingEverything(): void
     {
-        $this->limitTo(40)->forAll(Generators::choose(25, 120), Generators::choose(25, 120), Generators::choose(0, 4), Generators::choose(0, 4))
+        $this->limitTo(40)->forAll(
+            Generators::choose(25, 120),
+            Generators::choose(25, 120),
+            Generators::choose(0, 4),
+            Generators::choose(0, 4),
+        )
             ->disableShrinking()->then(static function (int $a, int $b, int $countA, int $countB): void {
                 $plan = CuttingStock::plan(0.2, 0.0, ['a' => [$a / 1000, $countA], 'b' => [$b / 1000, $countB]]);
                 self::assertSame(self::fewest([...array_fill(0, $countA, $a), ...array_fill(0, $countB, $b)], []), $plan->count());
@@ -136,7 +141,16 @@ final class CuttingTest extends TestCase
 
     public function testAKitWithoutStrawsCutsNone(): void
     {
-        $plan = CutPlan::of(new Kit(bearing: 'plastic hub on steel', nozzle: 'baster tube'), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 3, 10);
+        $plan = CutPlan::of(
+            new Kit(bearing: 'plastic hub on steel', nozzle: 'baster tube'),
+            new CutSizes(0.075, 0.014),
+            0.2,
+            0.3,
+            0.001,
+            0.15,
+            3,
+            10,
+        );
 
         self::assertSame([0, 10, null], [$plan->straws->count(), $plan->axles->count(), $plan->nozzleM]);
         self::assertSame(['axle'], array_keys($plan->pieces()));
@@ -179,9 +193,14 @@ final class CuttingTest extends TestCase
             self::assertLessThanOrEqual($fits, $plan->count(), json_encode($pieces, JSON_THROW_ON_ERROR));
             $better += $plan->count() < $fits ? 1 : 0;
             foreach ($pieces as $name => [, $number]) {
-                self::assertSame($number, array_sum(array_map(static fn(array $cut): int => $cut['times'] * ($cut['pieces'][$name] ?? 0), $plan->cuts)));
+                self::assertSame(
+                    $number,
+                    array_sum(array_map(static fn(array $cut): int => $cut['times'] * ($cut['pieces'][$name] ?? 0), $plan->cuts)),
+                );
             }
-            $least = (int) ceil(array_sum(array_map(static fn(array $piece): float => $piece[1] * ($piece[0] + 0.001), $pieces)) / 0.201 - 1e-9);
+            $least = (int) ceil(
+                array_sum(array_map(static fn(array $piece): float => $piece[1] * ($piece[0] + 0.001), $pieces)) / 0.201 - 1e-9,
+            );
             self::assertTrue(!$plan->isLeast || $plan->count() === $least, 'the least is claimed only where it is proved');
         }
         self::assertGreaterThan(0, $better);

@@ -62,7 +62,12 @@ final class DrivesTest extends TestCase
         self::assertSame(0.0, (new Ramp(0.03, 0.6))->speedMS($vehicle, 0.064), 'gentler than its friction');
         $run = Coast::run($vehicle, new Air(), $ramp->speedMS($vehicle, 0.064), $ramp, true);
         self::assertEqualsWithDelta(0.06 * 9.80665 * 0.15, $run->energy->potential, 1e-12);
-        self::assertEqualsWithDelta($run->energy->potential, $run->energy->rolledOnRamp() + $run->energy->moved(), 1e-9, 'the ledger closes');
+        self::assertEqualsWithDelta(
+            $run->energy->potential,
+            $run->energy->rolledOnRamp() + $run->energy->moved(),
+            1e-9,
+            'the ledger closes',
+        );
         self::assertEqualsWithDelta(0.05 * 0.06 * 9.80665 * 0.6, $run->energy->rolledOnRamp(), 1e-6);
         $last = $run->trajectory[count($run->trajectory) - 1];
         self::assertEqualsWithDelta([$run->distanceM, $run->stopTimeS, 0.0], [$last->distanceM, $last->timeS, $last->speedMS], 1e-9);
@@ -74,7 +79,15 @@ final class DrivesTest extends TestCase
     {
         foreach ([[0.05, 1.5, 0.003], [0.01, 2.5, 0.02], [0.2, 0.4, 0.0005], [0.004, 3.0, 0.05]] as [$friction, $speed, $drag]) {
             $vehicle = new Vehicle(0.05, $friction, 0.003, 1.0, $drag);
-            $ode = Simulator::run(new Design(new Balloon(0.01, 5e-5, 0.01, dragCoefficient: 0.0), new Nozzle([new Tube(0.006)]), $vehicle, startSpeedMS: $speed), 1e-9);
+            $ode = Simulator::run(
+                new Design(
+                    new Balloon(0.01, 5e-5, 0.01, dragCoefficient: 0.0),
+                    new Nozzle([new Tube(0.006)]),
+                    $vehicle,
+                    startSpeedMS: $speed,
+                ),
+                1e-9,
+            );
             $closed = Coast::run($vehicle, new Air(), $speed);
             self::assertEqualsWithDelta(1.0, $closed->distanceM / $ode->distanceM, 2e-5);
             self::assertEqualsWithDelta(1.0, $closed->stopTimeS / $ode->stopTimeS, 2e-5);
@@ -121,16 +134,31 @@ final class DrivesTest extends TestCase
         $model = CarModel::of($band, Catalogue::standard(), 'varnished wood');
         self::assertSame([EnergySource::ElasticBand, []], [$model->source(), $model->missing]);
         $design = $model->settings->elasticDesign();
-        self::assertEqualsWithDelta([0.11, 1.6e-6, 24.0, 0.0019], [$design->band->relaxedLengthM, $design->band->sectionAreaM2, $design->band->turns, $design->drive->axleRadiusM], 1e-12, 'two loops of 5.5 cm, two strands of 1 mm by 0.8 mm, wound round 3 mm and half a strand');
+        self::assertEqualsWithDelta(
+            [0.11, 1.6e-6, 24.0, 0.0019],
+            [$design->band->relaxedLengthM, $design->band->sectionAreaM2, $design->band->turns, $design->drive->axleRadiusM],
+            1e-12,
+            'two loops of 5.5 cm, two strands of 1 mm by 0.8 mm, wound round 3 mm and half a strand',
+        );
         self::assertSame(0.80, $design->drive->staticFriction, 'rubber on the rims');
         // Hook 5 mm from the front of 15 cm, rear axle by wheelbase in the middle.
         self::assertEqualsWithDelta(0.145 - 0.0335, $design->band->installedLengthM, 1e-9);
         self::assertArrayNotHasKey('nozzle_bore', $model->origins);
-        $loaded = CarModel::of($band->with(CarAttribute::Ballast, 0.02)->with(CarAttribute::Mass, 0.076), Catalogue::standard())->settings->elasticDesign();
-        self::assertGreaterThan($design->drive->loadShare, $loaded->drive->loadShare, 'ballast lies over the driven axle unless it is said');
+        $loaded = CarModel::of(
+            $band->with(CarAttribute::Ballast, 0.02)->with(CarAttribute::Mass, 0.076),
+            Catalogue::standard(),
+        )->settings->elasticDesign();
+        self::assertGreaterThan(
+            $design->drive->loadShare,
+            $loaded->drive->loadShare,
+            'ballast lies over the driven axle unless it is said',
+        );
         $missing = CarModel::of(new Car([], [], ['energy_source' => 'elastic band']), Catalogue::standard());
         self::assertSame([CarAttribute::ChainLength, CarAttribute::TurnsWound], $missing->missing);
-        self::assertSame([CarAttribute::RampHeight], CarModel::of(new Car([], [], ['energy_source' => 'ramp']), Catalogue::standard())->missing);
+        self::assertSame(
+            [CarAttribute::RampHeight],
+            CarModel::of(new Car([], [], ['energy_source' => 'ramp']), Catalogue::standard())->missing,
+        );
         // Wound past what rubber stands: nothing is computed of it, and it says by what.
         try {
             CarModel::of($band->with(CarAttribute::TurnsWound, '200'), Catalogue::standard());
@@ -149,7 +177,15 @@ final class DrivesTest extends TestCase
         self::assertNull($is->explanation(CarAttribute::NozzleBore));
         self::assertSame(24.0, $is->explanation(CarAttribute::TurnsWound));
         self::assertNull($was->explanation(CarAttribute::TurnsWound));
-        self::assertSame([CarAttribute::EnergySource], Change::made($was, $was->with(CarAttribute::EnergySource, 'elastic band')->with(CarAttribute::TurnsWound, '20')->with(CarAttribute::Mass, 0.05)));
+        self::assertSame(
+            [CarAttribute::EnergySource],
+            Change::made(
+                $was,
+                $was->with(CarAttribute::EnergySource, 'elastic band')
+                    ->with(CarAttribute::TurnsWound, '20')
+                    ->with(CarAttribute::Mass, 0.05),
+            ),
+        );
         foreach (CarAttribute::cases() as $attribute) {
             $of = array_filter(EnergySource::cases(), $attribute->belongsTo(...));
             self::assertNotSame([], $of, $attribute->value);
@@ -159,7 +195,10 @@ final class DrivesTest extends TestCase
 
     public function testAWindingsFaultsAreFoundAndNoOthers(): void
     {
-        $keys = static fn(Car $car): array => array_map(static fn(Fault $fault): string => $fault->key, (new Faults($car, Catalogue::standard()))->all());
+        $keys = static fn(Car $car): array => array_map(
+            static fn(Fault $fault): string => $fault->key,
+            (new Faults($car, Catalogue::standard()))->all(),
+        );
         self::assertSame([], $keys(self::band()));
         self::assertContains('chain-too-long', $keys(self::band(['band_length' => '8 cm'])));
         self::assertContains('chain-too-short', $keys(self::band(['band_length' => '5 mm'], ['turns_wound' => 1])));
@@ -175,7 +214,9 @@ final class DrivesTest extends TestCase
     public function testADiagnosisOfSpinningWheelsSaysHowManyGramsCureIt(): void
     {
         $car = self::band([], ['turns_wound' => 30], ['tyre' => 'none']);
-        $causes = (new Diagnosis($car, new CheckCard([], source: EnergySource::ElasticBand), Catalogue::standard(), 'varnished wood'))->of(Symptom::WheelsSpin);
+        $causes = (
+            new Diagnosis($car, new CheckCard([], source: EnergySource::ElasticBand), Catalogue::standard(), 'varnished wood')
+        )->of(Symptom::WheelsSpin);
         $of = static function (string $key) use ($causes): Cause {
             $found = array_values(array_filter($causes, static fn(Cause $cause): bool => $cause->key === $key));
 
@@ -192,14 +233,42 @@ final class DrivesTest extends TestCase
             $mass = $design->vehicle->massKg;
             $drive = $design->drive;
 
-            return (new ElasticDesign($design->band, new DrivenAxle($drive->axleRadiusM, $drive->wheelRadiusM, ($drive->loadShare * $mass + $more) / ($mass + $more), $drive->staticFriction, $drive->kineticFriction, $drive->spinInertiaKgM2), new Vehicle($mass + $more, $design->vehicle->rollingCoefficient, $design->vehicle->wheelEquivalentMassKg, 1.2, $design->vehicle->bodyDragAreaM2)))->slipsAtFirst();
+            return (
+                new ElasticDesign(
+                    $design->band,
+                    new DrivenAxle(
+                        $drive->axleRadiusM,
+                        $drive->wheelRadiusM,
+                        ($drive->loadShare * $mass + $more) / ($mass + $more),
+                        $drive->staticFriction,
+                        $drive->kineticFriction,
+                        $drive->spinInertiaKgM2,
+                    ),
+                    new Vehicle(
+                        $mass + $more,
+                        $design->vehicle->rollingCoefficient,
+                        $design->vehicle->wheelEquivalentMassKg,
+                        1.2,
+                        $design->vehicle->bodyDragAreaM2,
+                    ),
+                )
+            )->slipsAtFirst();
         };
         self::assertSame([false, true], [$with($ballast + 1e-6), $with($ballast - 0.001)]);
         $turns = $design->turnsThatHold();
         self::assertNotNull($turns);
         self::assertSame([false, true], [$design->wound($turns - 0.01)->slipsAtFirst(), $design->wound($turns + 0.01)->slipsAtFirst()]);
-        self::assertEqualsWithDelta(1.0, $design->pullThatSlips()[0] - $design->pullThatSlips()[1] * $design->vehicle->rollingCoefficient, 1.0);
-        self::assertSame(Likelihood::Unlikely, (new Diagnosis(self::band(), new CheckCard([]), Catalogue::standard(), 'varnished wood'))->of(Symptom::BandBrakes)[2]->likelihood);
+        self::assertEqualsWithDelta(
+            1.0,
+            $design->pullThatSlips()[0] - $design->pullThatSlips()[1] * $design->vehicle->rollingCoefficient,
+            1.0,
+        );
+        self::assertSame(
+            Likelihood::Unlikely,
+            (
+                new Diagnosis(self::band(), new CheckCard([]), Catalogue::standard(), 'varnished wood')
+            )->of(Symptom::BandBrakes)[2]->likelihood,
+        );
         self::assertNotContains(Symptom::Hisses, Symptom::of(EnergySource::ElasticBand));
         self::assertNotContains(Symptom::WheelsSpin, Symptom::of(EnergySource::Balloon));
     }
@@ -217,11 +286,24 @@ final class DrivesTest extends TestCase
         $weight = 0.056 * 9.80665;
         $forces = Forces::of($model, [
             BenchTest::LoadShare->value => [[0.034, 0.022]],
-            BenchTest::Grip->value => [[$grams(0.7 * $weight * 0.034 / 0.056 + $model->settings->rollingCoefficient() * $weight * 0.022 / 0.056), $grams(0.5 * $weight * 0.034 / 0.056 + $model->settings->rollingCoefficient() * $weight * 0.022 / 0.056)]],
+            BenchTest::Grip->value => [
+                [
+                    $grams(0.7 * $weight * 0.034 / 0.056 + $model->settings->rollingCoefficient() * $weight * 0.022 / 0.056),
+                    $grams(0.5 * $weight * 0.034 / 0.056 + $model->settings->rollingCoefficient() * $weight * 0.022 / 0.056),
+                ],
+            ],
             BenchTest::BandPull->value => $readings,
         ]);
         $settings = $forces->model->settings;
-        self::assertEqualsWithDelta([0.034 / 0.056, 0.7, 0.5 / 0.7, 0.9, 0.8], [$settings->get(CarAttribute::DrivenLoadShare), $settings->get(CarAttribute::Grip), $settings->get(CarAttribute::GripSliding), $settings->get(CarAttribute::BandStiffness), $settings->get(CarAttribute::ReturnedFraction)], 1e-6);
+        self::assertEqualsWithDelta(
+            [0.034 / 0.056, 0.7, 0.5 / 0.7, 0.9, 0.8],
+            [
+                $settings->get(CarAttribute::DrivenLoadShare), $settings->get(CarAttribute::Grip),
+                $settings->get(CarAttribute::GripSliding), $settings->get(CarAttribute::BandStiffness),
+                $settings->get(CarAttribute::ReturnedFraction),
+            ],
+            1e-6,
+        );
         self::assertTrue($forces->thrustIsMeasured());
         // The area under the pull is the work of winding: by trapezia a little more than the curve's own.
         $stored = 0.9 * $band->band->storedJ($band->drive->woundM(24.0));
@@ -235,7 +317,13 @@ final class DrivesTest extends TestCase
     public function testTheEnergyOfABandsRunIsToldAndCloses(): void
     {
         foreach ([24.0, 34.0] as $turns) {
-            $run = CarModel::of(self::band(), Catalogue::standard(), 'varnished wood')->settings->with(CarAttribute::RollingCoefficient, 0.08)->with(CarAttribute::TurnsWound, $turns)->run(withTrajectory: true);
+            $run = CarModel::of(
+                self::band(),
+                Catalogue::standard(),
+                'varnished wood',
+            )->settings->with(CarAttribute::RollingCoefficient, 0.08)
+                ->with(CarAttribute::TurnsWound, $turns)
+                ->run(withTrajectory: true);
             $story = EnergyStory::of($run);
             self::assertNotNull($story);
             self::assertEqualsWithDelta([1.0, 0.0], [$story->moments[0]['balloon'], $story->moments[0]['warm']], 1e-6);
@@ -288,12 +376,35 @@ final class DrivesTest extends TestCase
         foreach ([[2.9, 4.4], [3.4, 4.9], [2.6, 4.3], [3.1, 5.2]] as $index => [$blown, $wound]) {
             $same = ['mass' => 0.058, 'wheel_kind' => 'bottle caps', 'wheel_diameter' => 0.032];
             $runs = static fn(float $far): array => [['distance_m' => $far], ['distance_m' => 1.04 * $far], ['distance_m' => 0.97 * $far]];
-            $cars[] = ['id' => "b{$index}", 'group' => "g{$index}", 'version' => 1, 'attributes' => $same + ['energy_source' => 'balloon', 'nozzle_bore' => 0.008, 'balloon_filled' => 0.2], 'runs' => $runs($blown)];
-            $cars[] = ['id' => "e{$index}", 'group' => "g{$index}", 'version' => 2, 'attributes' => $same + ['energy_source' => 'elastic band', 'band_length' => 0.055, 'bands_in_chain' => 2, 'band_width' => 0.001, 'band_thickness' => 0.0008, 'turns_wound' => 24, 'tyre' => 'rubber band'], 'runs' => $runs($wound)];
+            $cars[] = [
+                'id' => "b{$index}", 'group' => "g{$index}", 'version' => 1,
+                'attributes' => $same + ['energy_source' => 'balloon', 'nozzle_bore' => 0.008, 'balloon_filled' => 0.2],
+                'runs' => $runs($blown),
+            ];
+            $cars[] = [
+                'id' => "e{$index}", 'group' => "g{$index}", 'version' => 2,
+                'attributes' => $same + [
+                    'energy_source' => 'elastic band', 'band_length' => 0.055, 'bands_in_chain' => 2, 'band_width' => 0.001,
+                    'band_thickness' => 0.0008, 'turns_wound' => 24, 'tyre' => 'rubber band',
+                ],
+                'runs' => $runs($wound),
+            ];
         }
-        $found = Findings::of(ClassReader::read(json_encode(['question' => ['attribute' => 'energy_source', 'from' => 'balloon', 'to' => 'elastic band'], 'cars' => $cars], JSON_THROW_ON_ERROR)), new KeptInMemory(), 50);
+        $found = Findings::of(
+            ClassReader::read(
+                json_encode(
+                    ['question' => ['attribute' => 'energy_source', 'from' => 'balloon', 'to' => 'elastic band'], 'cars' => $cars],
+                    JSON_THROW_ON_ERROR,
+                ),
+            ),
+            new KeptInMemory(),
+            50,
+        );
         self::assertSame(Answer::More, $found->answer, 'what belongs to a drive is part of its effect');
-        self::assertSame([EnergySource::Balloon, EnergySource::ElasticBand], array_map(static fn(SourceUse $use): EnergySource => $use->source, $found->sources));
+        self::assertSame(
+            [EnergySource::Balloon, EnergySource::ElasticBand],
+            array_map(static fn(SourceUse $use): EnergySource => $use->source, $found->sources),
+        );
         [$balloon, $band] = $found->sources;
         self::assertSame(4, count($band->cars));
         self::assertGreaterThan($balloon->distanceM->value, $band->distanceM->value);
@@ -305,7 +416,17 @@ final class DrivesTest extends TestCase
                 self::assertTrue($likely !== null && $likely->low < $likely->value && $likely->value < $likely->high);
             }
         }
-        self::assertSame([], array_filter(Findings::of(ClassReader::read(json_encode(['cars' => [$cars[0], $cars[2]]], JSON_THROW_ON_ERROR)), new KeptInMemory(), 20)->sources), 'one source has nothing to stand beside');
+        self::assertSame(
+            [],
+            array_filter(
+                Findings::of(
+                    ClassReader::read(json_encode(['cars' => [$cars[0], $cars[2]]], JSON_THROW_ON_ERROR)),
+                    new KeptInMemory(),
+                    20,
+                )->sources,
+            ),
+            'one source has nothing to stand beside',
+        );
     }
 
     /**
@@ -316,7 +437,11 @@ final class DrivesTest extends TestCase
     private static function band(array $quantities = [], array $counts = [], array $kinds = []): Car
     {
         return self::built(
-            $quantities + ['chassis_length' => '15 cm', 'wheelbase' => '8.3 cm', 'wheel_diameter' => '32 mm', 'mass' => '56 g', 'band_length' => '5.5 cm', 'band_width' => '1 mm', 'band_thickness' => '0.8 mm', 'hook_place' => '5 mm', 'winding_diameter' => '3 mm'],
+            $quantities + [
+                'chassis_length' => '15 cm', 'wheelbase' => '8.3 cm', 'wheel_diameter' => '32 mm', 'mass' => '56 g',
+                'band_length' => '5.5 cm', 'band_width' => '1 mm', 'band_thickness' => '0.8 mm', 'hook_place' => '5 mm',
+                'winding_diameter' => '3 mm',
+            ],
             $counts + ['bands_in_chain' => 2, 'turns_wound' => 24],
             $kinds + ['energy_source' => 'elastic band', 'tyre' => 'rubber band', 'band_end' => 'free'],
         );
@@ -332,7 +457,10 @@ final class DrivesTest extends TestCase
         $reader = new QuantityReader();
         $entries = [];
         foreach ($quantities as $key => $typed) {
-            $entries[$key] = $reader->read($typed, CarAttribute::from($key)->bareUnit(UnitSystem::Metric) ?? throw new \LogicException($key));
+            $entries[$key] = $reader->read(
+                $typed,
+                CarAttribute::from($key)->bareUnit(UnitSystem::Metric) ?? throw new \LogicException($key),
+            );
         }
 
         return new Car($entries, $counts, $kinds, isset($entries['balloon_size']) ? SizeMeasure::Diameter : null);

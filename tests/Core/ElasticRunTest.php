@@ -48,7 +48,15 @@ final class ElasticRunTest extends TestCase
             $hold = $between(0.1, 1.2);
             $most = (6.0 * $relaxed - $installed) / (2.0 * M_PI * $axle);
             $run = ElasticSimulator::run($design = new ElasticDesign(
-                new ElasticBand($relaxed, $between(5e-7, 2e-5), $installed, min(400.0, $most * $between(0.05, 1.0)), $between(2e5, 9e5), $between(0.5, 1.0), $i % 3 === 0 ? BandEnd::Tied : BandEnd::Free),
+                new ElasticBand(
+                    $relaxed,
+                    $between(5e-7, 2e-5),
+                    $installed,
+                    min(400.0, $most * $between(0.05, 1.0)),
+                    $between(2e5, 9e5),
+                    $between(0.5, 1.0),
+                    $i % 3 === 0 ? BandEnd::Tied : BandEnd::Free,
+                ),
                 new DrivenAxle($axle, $between(0.01, 0.08), $between(0.2, 0.9), $hold, $hold * $between(0.6, 1.0), $between(2e-7, 1e-4)),
                 new Vehicle($between(0.03, 0.5), $between(0.005, 0.08), $between(0.0005, 0.02), 1.0, $between(0.0005, 0.01)),
                 startSpeedMS: $i % 4 === 0 ? $between(0.1, 2.0) : 0.0,
@@ -57,7 +65,11 @@ final class ElasticRunTest extends TestCase
             $in = $energy->start + $energy->push;
             $out = $energy->rolling + $energy->drag + $energy->slip + $energy->end;
             self::assertEqualsWithDelta($in, $out, 1e-3 * max(1e-9, $energy->stored + $energy->start), "run {$i}");
-            self::assertLessThanOrEqual($energy->stored * $design->band->returnedFraction * (1.0 + 1e-4) + 1e-6, $energy->push, 'no more than the rubber gives back');
+            self::assertLessThanOrEqual(
+                $energy->stored * $design->band->returnedFraction * (1.0 + 1e-4) + 1e-6,
+                $energy->push,
+                'no more than the rubber gives back',
+            );
             self::assertGreaterThanOrEqual(0.0, min($run->distanceM, $energy->slip, $run->slipTimeS));
             $moved += $run->moves ? 1 : 0;
             $slipped += $run->slipTimeS > 0.0 ? 1 : 0;
@@ -82,8 +94,16 @@ final class ElasticRunTest extends TestCase
     {
         $spins = self::driven(turns: 26.0, area: 1e-5, mass: 0.06, share: 0.35);
         self::assertTrue($spins->slipsAtFirst);
-        self::assertGreaterThan($spins->distanceM, self::driven(turns: 26.0, area: 1e-5, mass: 0.06, share: 0.35, holds: 1.1)->distanceM, 'rubber on the rims');
-        self::assertGreaterThan($spins->distanceM, self::driven(turns: 26.0, area: 1e-5, mass: 0.06, share: 0.75)->distanceM, 'the same weight moved over the axle');
+        self::assertGreaterThan(
+            $spins->distanceM,
+            self::driven(turns: 26.0, area: 1e-5, mass: 0.06, share: 0.35, holds: 1.1)->distanceM,
+            'rubber on the rims',
+        );
+        self::assertGreaterThan(
+            $spins->distanceM,
+            self::driven(turns: 26.0, area: 1e-5, mass: 0.06, share: 0.75)->distanceM,
+            'the same weight moved over the axle',
+        );
     }
 
     public function testALargerWheelPushesLessAndATiedBandBrakes(): void
@@ -99,14 +119,22 @@ final class ElasticRunTest extends TestCase
 
     public function testJsonIsReadStrictlyAndNamesWhatIsWrong(): void
     {
-        $json = '{"elastic":{"relaxed_length_m":0.24,"section_area_m2":3e-6,"installed_length_m":0.2,"turns":8},"drive":{"axle_radius_m":0.002,"wheel_radius_m":0.02,"driven_load_share":0.6},"car":{"mass_kg":0.07,"rolling_coefficient":0.04}}';
+        $json
+            = '{"elastic":{"relaxed_length_m":0.24,"section_area_m2":3e-6,"installed_length_m":0.2,"turns":8},"drive":{"axle_radius_m":0.002,"wheel_radius_m":0.02,"driven_load_share":0.6},"car":{"mass_kg":0.07,"rolling_coefficient":0.04}}';
         self::assertTrue(DesignReader::isElastic($json));
         self::assertFalse(DesignReader::isElastic('{"balloon":{}}'));
         $report = RunReport::ofElastic(ElasticSimulator::run(DesignReader::readElastic($json)));
-        self::assertSame(['moves', 'distance_m', 'stop_time_s', 'peak_speed_m_s', 'slip_time_s', 'initial', 'band_free', 'energy_j'], array_keys($report));
+        self::assertSame(
+            ['moves', 'distance_m', 'stop_time_s', 'peak_speed_m_s', 'slip_time_s', 'initial', 'band_free', 'energy_j'],
+            array_keys($report),
+        );
         foreach ([
             'elastic.turns' => str_replace('"turns":8', '"turns":180', $json),
-            'drive.kinetic_friction' => str_replace('"driven_load_share":0.6', '"driven_load_share":0.6,"static_friction":0.3,"kinetic_friction":0.4', $json),
+            'drive.kinetic_friction' => str_replace(
+                '"driven_load_share":0.6',
+                '"driven_load_share":0.6,"static_friction":0.3,"kinetic_friction":0.4',
+                $json,
+            ),
             'drive.wheel_radius_m' => str_replace('"wheel_radius_m":0.02', '"wheel_radius_m":20', $json),
         ] as $field => $wrong) {
             try {

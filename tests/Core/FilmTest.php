@@ -38,7 +38,9 @@ final class FilmTest extends TestCase
                 [0.0, 0.4, 1.0],
             ));
             $edges = LaneScale::of($line, array_merge(...array_map(
-                static fn(float $x): array => [new FilmMark(...[...$lens->sees($x, -0.3, 0.0), $x, 0]), new FilmMark(...[...$lens->sees($x, 0.3, 0.0), $x, 1])],
+                static fn(float $x): array => [
+                    new FilmMark(...[...$lens->sees($x, -0.3, 0.0), $x, 0]), new FilmMark(...[...$lens->sees($x, 0.3, 0.0), $x, 1]),
+                ],
                 [0.0, 6.0],
             )));
             foreach ([0.03, 0.31, 0.66, 0.98] as $share) {
@@ -85,7 +87,9 @@ final class FilmTest extends TestCase
         yield 'one place twice' => [[$at(0, 0), $at(900, 4), $at(901, 5)], 'film.marks_same_place'];
         yield 'backwards' => [[$at(0, 5), $at(500, 2), $at(900, 0)], 'film.marks_out_of_order'];
         yield 'one edge' => [[$at(0, 0, 0), $at(500, 2, 0), $at(900, 5, 0)], 'film.two_on_each_edge'];
-        yield 'edges and line' => [[$at(0, 0, 0), $at(900, 5, 0), $at(0, 0, 1, 200.0), $at(900, 5, 1, 200.0), $at(400, 2)], 'film.two_on_each_edge'];
+        yield 'edges and line' => [
+            [$at(0, 0, 0), $at(900, 5, 0), $at(0, 0, 1, 200.0), $at(900, 5, 1, 200.0), $at(400, 2)], 'film.two_on_each_edge',
+        ];
     }
 
     public function testTheMotionIsThatOfTheRunModel(): void
@@ -98,9 +102,17 @@ final class FilmTest extends TestCase
         $impulse = 0.0;
         $path = $scene->run->trajectory;
         foreach ($path as $i => $moment) {
-            $impulse += isset($path[$i + 1]) ? ($moment->thrustN + $path[$i + 1]->thrustN) / 2 * ($path[$i + 1]->timeS - $moment->timeS) : 0.0;
+            $impulse += isset($path[$i + 1])
+                ? ($moment->thrustN + $path[$i + 1]->thrustN) / 2 * ($path[$i + 1]->timeS - $moment->timeS)
+                : 0.0;
         }
-        $motion = Motion::pushed($car->shape, $car->inertiaKg, $scene->truth->rollingCoefficient() * $car->massKg * 9.80665, $impulse / $end, $end);
+        $motion = Motion::pushed(
+            $car->shape,
+            $car->inertiaKg,
+            $scene->truth->rollingCoefficient() * $car->massKg * 9.80665,
+            $impulse / $end,
+            $end,
+        );
         self::assertEqualsWithDelta($scene->run->distanceM, $motion->distanceM, 0.01 * $scene->run->distanceM);
         self::assertEqualsWithDelta($scene->run->stopTimeS, $motion->lastsS(), 0.01 * $scene->run->stopTimeS);
         self::assertEqualsWithDelta($scene->run->peakSpeedMS, $motion->greatestSpeedMS(), 0.01 * $scene->run->peakSpeedMS);
@@ -119,9 +131,19 @@ final class FilmTest extends TestCase
         foreach ([2, 9, 17] as $seed) {
             $scene = new FilmedScene($seed);
             [$line, $scale] = self::marked($scene);
-            $film = FilmedRun::of(self::points($scene, $line), $scale, FilmedCar::of($scene->truth), new Sight($scene->drawnM, $scene->cameraM));
+            $film = FilmedRun::of(
+                self::points($scene, $line),
+                $scale,
+                FilmedCar::of($scene->truth),
+                new Sight($scene->drawnM, $scene->cameraM),
+            );
             self::assertEqualsWithDelta($scene->run->distanceM, $film->distance->value, 0.003 * $scene->run->distanceM, "seed {$seed}");
-            self::assertEqualsWithDelta($scene->truth->rollingCoefficient(), $film->friction->value, 0.02 * $film->friction->value, "seed {$seed}");
+            self::assertEqualsWithDelta(
+                $scene->truth->rollingCoefficient(),
+                $film->friction->value,
+                0.02 * $film->friction->value,
+                "seed {$seed}",
+            );
             self::assertEqualsWithDelta($scene->pushN(), $film->push->value ?? 0.0, 0.03 * $scene->pushN(), "seed {$seed}");
             self::assertEqualsWithDelta($scene->releaseS, $film->release->value, 0.01, "seed {$seed}");
             self::assertEqualsWithDelta($scene->run->driveEnd->timeS ?? 0.0, $film->limpAfter->value ?? 0.0, 0.03, "seed {$seed}");
@@ -129,7 +151,10 @@ final class FilmTest extends TestCase
         }
     }
 
-    /** What stands upright on the lane is seen straight above its foot: the scale of the drawn line holds there too, and more of the car is seen. */
+    /**
+     * What stands upright on the lane is seen straight above its foot: the scale of the drawn line holds there too, and more of the car is
+     * seen.
+     */
     public function testACarFollowedAboveTheLineIsWhereItIs(): void
     {
         foreach ([2, 9, 17] as $seed) {
@@ -138,12 +163,18 @@ final class FilmTest extends TestCase
             $liftPx = 0.015 / $scale->metresPerPx($line->lengthPx / 2);
             $points = self::points($scene, $line, 0.015);
             [$low, $high] = array_map(
-                static fn(float $lift): FilmedRun => (new SeenFilm($line, $scale->marks, $points, new Sight($scene->drawnM, $scene->cameraM), 1.0, $lift))->run($scale, FilmedCar::of($scene->truth)),
+                static fn(float $lift): FilmedRun => (
+                    new SeenFilm($line, $scale->marks, $points, new Sight($scene->drawnM, $scene->cameraM), 1.0, $lift)
+                )->run($scale, FilmedCar::of($scene->truth)),
                 [0.0, $liftPx],
             );
             self::assertEqualsWithDelta($scene->run->distanceM, $high->distance->value, 0.005 * $scene->run->distanceM, "seed {$seed}");
             self::assertEqualsWithDelta($low->distance->value, $high->distance->value, 1e-9, "seed {$seed}");
-            self::assertGreaterThan($low->distance->standardUncertainty + 0.01, $high->distance->standardUncertainty, 'the far side may have been followed');
+            self::assertGreaterThan(
+                $low->distance->standardUncertainty + 0.01,
+                $high->distance->standardUncertainty,
+                'the far side may have been followed',
+            );
         }
     }
 
@@ -169,7 +200,12 @@ final class FilmTest extends TestCase
                 self::points($scene, $line),
                 static fn(FilmPoint $point): bool => $point->timeS > $scene->releaseS + $share * ($scene->run->driveEnd->timeS ?? 0.0),
             ));
-            $read = static fn(float $share): FilmedRun => FilmedRun::of($from($share), $scale, FilmedCar::of($scene->truth), new Sight($scene->drawnM, $scene->cameraM));
+            $read = static fn(float $share): FilmedRun => FilmedRun::of(
+                $from($share),
+                $scale,
+                FilmedCar::of($scene->truth),
+                new Sight($scene->drawnM, $scene->cameraM),
+            );
             self::assertEqualsWithDelta($scene->run->distanceM, $read(0.3)->distance->value, 0.01 * $scene->run->distanceM, "seed {$seed}");
             foreach ([0.7, 1.0, 1.2] as $late) {
                 try {
@@ -198,7 +234,10 @@ final class FilmTest extends TestCase
             }
         };
         self::assertSame('film.too_few_pictures', $said(array_slice($points, 0, 8)));
-        self::assertSame('film.stands', $said(array_map(static fn(FilmPoint $point): FilmPoint => new FilmPoint($point->timeS, $first), $points)));
+        self::assertSame(
+            'film.stands',
+            $said(array_map(static fn(FilmPoint $point): FilmPoint => new FilmPoint($point->timeS, $first), $points)),
+        );
         // Carried on twice, by hand.
         $stair = array_map(static fn(FilmPoint $point): FilmPoint => new FilmPoint(
             $point->timeS,
@@ -214,7 +253,10 @@ final class FilmTest extends TestCase
         $car = FilmedCar::of(Settings::of([], \Skivo\Core\Car\EnergySource::Ramp));
         self::assertNull($car->shape);
         $motion = Motion::coasting(1.4, $car->inertiaKg, 0.05 * $car->massKg * 9.80665, $car->dragKgM);
-        $points = array_map(static fn(int $i): FilmPoint => new FilmPoint($i / 60, $scale->alongPx($motion->placeM($i / 60))), range(0, 240));
+        $points = array_map(
+            static fn(int $i): FilmPoint => new FilmPoint($i / 60, $scale->alongPx($motion->placeM($i / 60))),
+            range(0, 240),
+        );
         $film = FilmedRun::of($points, $scale, $car, new Sight(0.0));
         self::assertNull($film->push);
         self::assertEqualsWithDelta(0.05, $film->friction->value, 0.001);

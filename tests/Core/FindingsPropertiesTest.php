@@ -84,102 +84,148 @@ final class FindingsPropertiesTest extends TestCase
 
     public function testMoreRepeatsOfTheSameReadingNeverMakeItLessSure(): void
     {
-        $this->limitTo(100)->forAll(Generators::choose(1, 100), Generators::choose(1, 100), Generators::choose(2, 8))->then(function (int $value, int $error, int $repeats): void {
-            $once = Estimate::ofRepeats([(float) $value], 0.05, 4.0, $error / 10);
-            $often = Estimate::ofRepeats(array_fill(0, $repeats, (float) $value), 0.05, 4.0, $error / 10);
-            self::assertLessThan($once->standardUncertainty, $often->standardUncertainty);
-            self::assertGreaterThanOrEqual($error / 10, $often->standardUncertainty, 'the reading error stays');
-            $weighted = Estimate::weighted([$once, $often]);
-            self::assertEqualsWithDelta((float) $value, $weighted->value, 1e-9);
-            self::assertLessThanOrEqual($once->standardUncertainty, $weighted->standardUncertainty);
-        });
+        $this->limitTo(100)
+            ->forAll(Generators::choose(1, 100), Generators::choose(1, 100), Generators::choose(2, 8))
+            ->then(function (int $value, int $error, int $repeats): void {
+                $once = Estimate::ofRepeats([(float) $value], 0.05, 4.0, $error / 10);
+                $often = Estimate::ofRepeats(array_fill(0, $repeats, (float) $value), 0.05, 4.0, $error / 10);
+                self::assertLessThan($once->standardUncertainty, $often->standardUncertainty);
+                self::assertGreaterThanOrEqual($error / 10, $often->standardUncertainty, 'the reading error stays');
+                $weighted = Estimate::weighted([$once, $often]);
+                self::assertEqualsWithDelta((float) $value, $weighted->value, 1e-9);
+                self::assertLessThanOrEqual($once->standardUncertainty, $weighted->standardUncertainty);
+            });
     }
 
     public function testWhateverAClassBuildsItsFindingsHoldTogether(): void
     {
-        $this->limitTo(120)->forAll(Generators::choose(0, 14), Generators::choose(1, 1_000_000))->then(function (int $count, int $seed): void {
-            mt_srand($seed);
-            $cars = $this->someCars($count);
-            $effects = Effect::all($cars);
-            foreach ($effects as $effect) {
-                foreach ($effect->sets as $set) {
-                    $first = $set->cars[0]->car->choices;
-                    foreach ($set->cars as $alike) {
-                        // All kinds but the tested one are the same, and what belongs to it.
-                        $differ = array_filter(Difference::between($first, $alike->car->choices), static fn(CarAttribute $each): bool => !$each->explainsAsNumber()
-                            && $first->explanation($each) !== null && $alike->car->choices->explanation($each) !== null);
-                        self::assertSame([], array_values(array_filter($differ, static fn(CarAttribute $each): bool => $each !== $effect->factor)));
-                        self::assertTrue($set->group === null || $set->group === $alike->car->group);
+        $this->limitTo(120)
+            ->forAll(Generators::choose(0, 14), Generators::choose(1, 1_000_000))
+            ->then(function (int $count, int $seed): void {
+                mt_srand($seed);
+                $cars = $this->someCars($count);
+                $effects = Effect::all($cars);
+                foreach ($effects as $effect) {
+                    foreach ($effect->sets as $set) {
+                        $first = $set->cars[0]->car->choices;
+                        foreach ($set->cars as $alike) {
+                            // All kinds but the tested one are the same, and what belongs to it.
+                            $differ = array_filter(Difference::between(
+                                $first,
+                                $alike->car->choices,
+                            ), static fn(CarAttribute $each): bool => !$each->explainsAsNumber()
+                                && $first->explanation($each) !== null && $alike->car->choices->explanation($each) !== null);
+                            self::assertSame(
+                                [],
+                                array_values(array_filter($differ, static fn(CarAttribute $each): bool => $each !== $effect->factor)),
+                            );
+                            self::assertTrue($set->group === null || $set->group === $alike->car->group);
+                        }
                     }
+                    self::assertSame([], array_intersect($effect->cars(), array_column($effect->left, 'id')));
+                    self::assertTrue($effect->interval === null || $effect->interval->contains($effect->mean));
+                    self::assertTrue(!$effect->isClear() || count($effect->cars()) > 2, 'two cars make no finding');
+                    self::assertLessThanOrEqual(count($effect->cars()), $effect->groups());
                 }
-                self::assertSame([], array_intersect($effect->cars(), array_column($effect->left, 'id')));
-                self::assertTrue($effect->interval === null || $effect->interval->contains($effect->mean));
-                self::assertTrue(!$effect->isClear() || count($effect->cars()) > 2, 'two cars make no finding');
-                self::assertLessThanOrEqual(count($effect->cars()), $effect->groups());
-            }
-            $confounded = Confounding::among($cars);
-            foreach ($confounded as $pair) {
-                self::assertGreaterThanOrEqual(Confounding::FROM, $pair->share);
-                self::assertLessThanOrEqual(1.0 + 1e-9, $pair->share);
-            }
-            $several = SeveralFactors::of($cars);
-            foreach ($several->slopes as $index => $slope) {
-                self::assertTrue(is_finite($slope) && $several->intervals[$index]->contains($slope));
-            }
-            self::assertFalse($several->isSeparable() && $several->confounded !== null);
-            $next = NextTest::propose($cars, $effects, $confounded);
-            if ($next !== null) {
-                self::assertFalse(Difference::isSame($next->factor, $next->from, $next->to), 'the next test changes something');
-                self::assertSame($next->from, $next->car->choices->explanation($next->factor));
-            }
-            $kept = new KeptInMemory();
-            $model = new ByModel(ClassForecast::of([], Catalogue::standard(), null, null, null, $kept), $kept);
-            $rulings = Ruling::all($cars, $effects, $confounded, $several, Claims::of($effects, $several, [], null, ['distance' => 2.0]), $model, null);
-            $sources = array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars);
-            $concerned = array_filter(School::cases(), static fn(School $school): bool => $cars === [] || $school->concerns($sources));
-            self::assertCount(count($concerned), array_unique(array_map(static fn(Ruling $ruling): string => $ruling->school->value, $rulings)));
-            foreach ($rulings as $ruling) {
-                self::assertTrue($ruling->isSupported === null || $ruling->varies, 'nothing is supported where nothing varies');
-                self::assertTrue($ruling->isSupported === null || $ruling->byRegression || in_array($ruling->answer, [Answer::More, Answer::Less, Answer::HardlyMatters], true));
-            }
-        });
+                $confounded = Confounding::among($cars);
+                foreach ($confounded as $pair) {
+                    self::assertGreaterThanOrEqual(Confounding::FROM, $pair->share);
+                    self::assertLessThanOrEqual(1.0 + 1e-9, $pair->share);
+                }
+                $several = SeveralFactors::of($cars);
+                foreach ($several->slopes as $index => $slope) {
+                    self::assertTrue(is_finite($slope) && $several->intervals[$index]->contains($slope));
+                }
+                self::assertFalse($several->isSeparable() && $several->confounded !== null);
+                $next = NextTest::propose($cars, $effects, $confounded);
+                if ($next !== null) {
+                    self::assertFalse(Difference::isSame($next->factor, $next->from, $next->to), 'the next test changes something');
+                    self::assertSame($next->from, $next->car->choices->explanation($next->factor));
+                }
+                $kept = new KeptInMemory();
+                $model = new ByModel(ClassForecast::of([], Catalogue::standard(), null, null, null, $kept), $kept);
+                $rulings = Ruling::all(
+                    $cars,
+                    $effects,
+                    $confounded,
+                    $several,
+                    Claims::of($effects, $several, [], null, ['distance' => 2.0]),
+                    $model,
+                    null,
+                );
+                $sources = array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars);
+                $concerned = array_filter(School::cases(), static fn(School $school): bool => $cars === [] || $school->concerns($sources));
+                self::assertCount(
+                    count($concerned),
+                    array_unique(array_map(static fn(Ruling $ruling): string => $ruling->school->value, $rulings)),
+                );
+                foreach ($rulings as $ruling) {
+                    self::assertTrue($ruling->isSupported === null || $ruling->varies, 'nothing is supported where nothing varies');
+                    self::assertTrue(
+                        $ruling->isSupported === null
+                            || $ruling->byRegression
+                            || in_array($ruling->answer, [Answer::More, Answer::Less, Answer::HardlyMatters], true),
+                    );
+                }
+            });
     }
 
     public function testTheOrderOfTheCarsChangesNoEffect(): void
     {
-        $this->limitTo(60)->forAll(Generators::choose(2, 10), Generators::choose(1, 1_000_000))->then(function (int $count, int $seed): void {
-            mt_srand($seed);
-            $cars = $this->someCars($count);
-            $said = static fn(array $of): array => array_map(static fn(Effect $effect): string => "{$effect->key()} " . round($effect->perUnit(), 9), Effect::all($of));
-            $one = $said($cars);
-            $other = $said(array_reverse($cars));
-            sort($one);
-            sort($other);
-            self::assertSame($one, $other);
-        });
+        $this->limitTo(60)
+            ->forAll(Generators::choose(2, 10), Generators::choose(1, 1_000_000))
+            ->then(function (int $count, int $seed): void {
+                mt_srand($seed);
+                $cars = $this->someCars($count);
+                $said = static fn(array $of): array => array_map(
+                    static fn(Effect $effect): string => "{$effect->key()} " . round($effect->perUnit(), 9),
+                    Effect::all($of),
+                );
+                $one = $said($cars);
+                $other = $said(array_reverse($cars));
+                sort($one);
+                sort($other);
+                self::assertSame($one, $other);
+            });
     }
 
     public function testChancesAddUpAndTheCertainFirstIsCertain(): void
     {
-        $this->limitTo(60)->forAll(Generators::choose(1, 6), Generators::choose(1, 1_000_000), Generators::elements(Scoring::cases()), Generators::elements(Goal::Farthest, Goal::NearestMark))->then(function (int $groups, int $seed, Scoring $scoring, Goal $goal): void {
-            mt_srand($seed);
-            $award = new Award($goal, 2.0);
-            $entrants = [];
-            for ($group = 0; $group < $groups; $group++) {
-                $tries = mt_rand(1, 4);
-                $entrants[] = new Entrant("g{$group}", new Tries(array_map(static fn(int $try): Run => new Run("{$group}-{$try}", $try, mt_rand(50, 400) / 100), range(1, $tries)), $tries));
-            }
-            $standings = Standings::of($entrants, $award, $scoring);
-            $chances = ChanceOfFirst::of($standings, $seed, 200);
-            self::assertSame($standings->scatter === null, $chances === []);
-            self::assertEqualsWithDelta($chances === [] ? 0.0 : 1.0, array_sum($chances), 1e-9);
-            foreach ($chances as $chance) {
-                self::assertGreaterThanOrEqual(0.0, $chance);
-            }
-            if ($groups === 1 && $chances !== []) {
-                self::assertSame([1.0], array_values($chances));
-            }
-        });
+        $this->limitTo(60)
+            ->forAll(
+                Generators::choose(1, 6),
+                Generators::choose(1, 1_000_000),
+                Generators::elements(Scoring::cases()),
+                Generators::elements(Goal::Farthest, Goal::NearestMark),
+            )
+            ->then(function (int $groups, int $seed, Scoring $scoring, Goal $goal): void {
+                mt_srand($seed);
+                $award = new Award($goal, 2.0);
+                $entrants = [];
+                for ($group = 0; $group < $groups; $group++) {
+                    $tries = mt_rand(1, 4);
+                    $entrants[] = new Entrant(
+                        "g{$group}",
+                        new Tries(
+                            array_map(
+                                static fn(int $try): Run => new Run("{$group}-{$try}", $try, mt_rand(50, 400) / 100),
+                                range(1, $tries),
+                            ),
+                            $tries,
+                        ),
+                    );
+                }
+                $standings = Standings::of($entrants, $award, $scoring);
+                $chances = ChanceOfFirst::of($standings, $seed, 200);
+                self::assertSame($standings->scatter === null, $chances === []);
+                self::assertEqualsWithDelta($chances === [] ? 0.0 : 1.0, array_sum($chances), 1e-9);
+                foreach ($chances as $chance) {
+                    self::assertGreaterThanOrEqual(0.0, $chance);
+                }
+                if ($groups === 1 && $chances !== []) {
+                    self::assertSame([1.0], array_values($chances));
+                }
+            });
     }
 
     public function testOutliersAreAmongTheTriesTheyAreNamedOf(): void
@@ -188,7 +234,12 @@ final class FindingsPropertiesTest extends TestCase
             mt_srand($seed);
             $samples = [];
             for ($car = 0; $car < $cars; $car++) {
-                $samples["c{$car}"] = new Sample(array_map(static fn(int $try): float => mt_rand(0, 9) === 0 ? mt_rand(0, 900) / 100 : 2.0 + mt_rand(-10, 10) / 100, range(1, mt_rand(1, 5))));
+                $samples["c{$car}"] = new Sample(
+                    array_map(
+                        static fn(int $try): float => mt_rand(0, 9) === 0 ? mt_rand(0, 900) / 100 : 2.0 + mt_rand(-10, 10) / 100,
+                        range(1, mt_rand(1, 5)),
+                    ),
+                );
             }
             foreach (Outlier::among($samples) as $car => $found) {
                 foreach ($found as $outlier) {
@@ -202,21 +253,46 @@ final class FindingsPropertiesTest extends TestCase
     /** Whatever is measured and whatever is not, the two blocks of a car have the same area. */
     public function testPushTimesTheStretchIsHoldTimesTheDistance(): void
     {
-        $this->limitTo(80)->forAll(Generators::choose(4, 12), Generators::choose(25, 120), Generators::choose(5, 120), Generators::choose(0, 7))->then(function (int $bore, int $mass, int $friction, int $known): void {
-            $run = Simulator::run(Settings::of(['nozzle_bore' => $bore / 1000, 'mass' => $mass / 1000, 'rolling_coefficient' => $friction / 1000])->design());
-            if (!$run->moves) {
-                return;
-            }
-            $stretch = $run->driveEnd->distanceM ?? $run->distanceM;
-            $work = Work::of($run->energy, $run->distanceM, $stretch, $known % 2 === 0 ? null : 1.1 * $run->distanceM, null, ($known & 2) > 0, ($known & 4) > 0);
-            self::assertEqualsWithDelta($work->holdN * $work->distanceM, $work->pushN * $work->stretchM, 1e-9);
-            self::assertSame(1, count(array_filter([$work->push, $work->stretch, $work->hold, $work->distance], static fn(Known $each): bool => $each === Known::WorkedOut)), 'one edge is worked out from the other three');
-            self::assertGreaterThanOrEqual($work->holdN * (1 - 1e-9), $work->pushN);
-            if ($known === 0) {
-                // By the model alone the edge that is worked out is what the model has.
-                self::assertEqualsWithDelta(($run->energy->rolling + $run->energy->drag + $run->energy->carriedOff) / $run->distanceM, $work->holdN, 0.002 * $work->holdN);
-            }
-        });
+        $this->limitTo(80)
+            ->forAll(Generators::choose(4, 12), Generators::choose(25, 120), Generators::choose(5, 120), Generators::choose(0, 7))
+            ->then(function (int $bore, int $mass, int $friction, int $known): void {
+                $run = Simulator::run(
+                    Settings::of(
+                        ['nozzle_bore' => $bore / 1000, 'mass' => $mass / 1000, 'rolling_coefficient' => $friction / 1000],
+                    )->design(),
+                );
+                if (!$run->moves) {
+                    return;
+                }
+                $stretch = $run->driveEnd->distanceM ?? $run->distanceM;
+                $work = Work::of(
+                    $run->energy,
+                    $run->distanceM,
+                    $stretch,
+                    $known % 2 === 0 ? null : 1.1 * $run->distanceM,
+                    null,
+                    ($known & 2) > 0,
+                    ($known & 4) > 0,
+                );
+                self::assertEqualsWithDelta($work->holdN * $work->distanceM, $work->pushN * $work->stretchM, 1e-9);
+                self::assertSame(
+                    1,
+                    count(array_filter(
+                        [$work->push, $work->stretch, $work->hold, $work->distance],
+                        static fn(Known $each): bool => $each === Known::WorkedOut,
+                    )),
+                    'one edge is worked out from the other three',
+                );
+                self::assertGreaterThanOrEqual($work->holdN * (1 - 1e-9), $work->pushN);
+                if ($known === 0) {
+                    // By the model alone the edge that is worked out is what the model has.
+                    self::assertEqualsWithDelta(
+                        ($run->energy->rolling + $run->energy->drag + $run->energy->carriedOff) / $run->distanceM,
+                        $work->holdN,
+                        0.002 * $work->holdN,
+                    );
+                }
+            });
     }
 
     /** @return list<ComparedCar> cars of few sizes, so that some are alike; now and then something is not on record */
@@ -225,13 +301,21 @@ final class FindingsPropertiesTest extends TestCase
         $cars = [];
         for ($car = 0; $car < $count; $car++) {
             $quantities = [];
-            foreach ([[CarAttribute::NozzleBore, [0.006, 0.008, 0.01]], [CarAttribute::Mass, [0.05, 0.06, 0.08]], [CarAttribute::WheelDiameter, [0.03, 0.06]], [CarAttribute::EndPlay, [0.001, 0.002]], [CarAttribute::BalloonSize, [0.2]]] as [$choice, $values]) {
+            foreach (
+                [
+                    [CarAttribute::NozzleBore, [0.006, 0.008, 0.01]], [CarAttribute::Mass, [0.05, 0.06, 0.08]],
+                    [CarAttribute::WheelDiameter, [0.03, 0.06]], [CarAttribute::EndPlay, [0.001, 0.002]],
+                    [CarAttribute::BalloonSize, [0.2]],
+                ] as [$choice, $values]
+            ) {
                 if (mt_rand(0, 9) > 0) {
                     $value = $values[mt_rand(0, count($values) - 1)];
                     $quantities[$choice->value] = new Entry(Quantity::fromSi($value, $choice->dimension()), (string) $value);
                 }
             }
-            $kinds = mt_rand(0, 3) > 0 ? [CarAttribute::WheelMount->value => ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 1)]] : [];
+            $kinds = mt_rand(0, 3) > 0
+                ? [CarAttribute::WheelMount->value => ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 1)]]
+                : [];
             $cars[] = new ComparedCar(
                 "c{$car}",
                 'g' . intdiv($car, 2),

@@ -63,7 +63,10 @@ final class FindingsTest extends TestCase
     public static function unlike(): iterable
     {
         yield 'a chassis twice as wide' => [['chassis_width' => 0.075], ['chassis_width' => 0.14], [CarAttribute::ChassisWidth]];
-        yield 'a longer chassis on a longer wheelbase' => [['chassis_length' => 0.15, 'wheelbase' => 0.09], ['chassis_length' => 0.2, 'wheelbase' => 0.12], [CarAttribute::ChassisLength, CarAttribute::Wheelbase]];
+        yield 'a longer chassis on a longer wheelbase' => [
+            ['chassis_length' => 0.15, 'wheelbase' => 0.09], ['chassis_length' => 0.2, 'wheelbase' => 0.12],
+            [CarAttribute::ChassisLength, CarAttribute::Wheelbase],
+        ];
         yield 'wheels farther apart' => [['track' => 0.09], ['track' => 0.12], [CarAttribute::Track]];
         yield 'a balloon a tenth larger' => [['balloon_size' => 0.20], ['balloon_size' => 0.22], [CarAttribute::BalloonSize]];
         yield 'a tube before the nozzle' => [[], ['wider_bore' => 0.0095], [CarAttribute::WiderBore]];
@@ -71,7 +74,10 @@ final class FindingsTest extends TestCase
         yield 'five things at once' => [
             ['chassis_width' => 0.075, 'wheelbase' => 0.09, 'track' => 0.09, 'balloon_size' => 0.2, 'nozzle_length' => 0.1],
             ['chassis_width' => 0.10, 'wheelbase' => 0.12, 'track' => 0.12, 'balloon_size' => 0.22, 'nozzle_length' => 0.15],
-            [CarAttribute::NozzleLength, CarAttribute::BalloonSize, CarAttribute::ChassisWidth, CarAttribute::Wheelbase, CarAttribute::Track],
+            [
+                CarAttribute::NozzleLength, CarAttribute::BalloonSize, CarAttribute::ChassisWidth, CarAttribute::Wheelbase,
+                CarAttribute::Track,
+            ],
         ];
     }
 
@@ -96,7 +102,13 @@ final class FindingsTest extends TestCase
     /** Versions of a car share its group's faults, so that a group rebuilt twice is one witness. */
     public function testAGroupSpeaksOnceHoweverOftenItRebuilt(): void
     {
-        $car = static fn(string $group, int $version, float $bore, float $mean): ComparedCar => new ComparedCar("{$group}{$version}", $group, $version, GeneratedClass::choices($bore, 60.0), new Sample([0.97 * $mean, 1.03 * $mean]));
+        $car = static fn(string $group, int $version, float $bore, float $mean): ComparedCar => new ComparedCar(
+            "{$group}{$version}",
+            $group,
+            $version,
+            GeneratedClass::choices($bore, 60.0),
+            new Sample([0.97 * $mean, 1.03 * $mean]),
+        );
         $rebuilt = [$car('a', 1, 6.0, 2.0), $car('a', 2, 7.0, 2.4), $car('a', 3, 8.0, 2.9), $car('a', 4, 9.0, 3.1)];
         $effect = Effect::all($rebuilt)[0];
         self::assertSame(1, $effect->groups(), 'four versions, one group');
@@ -107,7 +119,10 @@ final class FindingsTest extends TestCase
         self::assertCount(2, $two->rebuilt());
         // By hand: the slopes of the two groups, weighted by Σ(x − x̄)², t for one degree of freedom is 12.706.
         // A rebuilt version has 1/1.2 of the weight of a first one, as among other groups' cars.
-        $points = [[[0.006, 2.0, 1.0], [0.007, 2.4, 1 / 1.2], [0.008, 2.9, 1 / 1.2], [0.009, 3.1, 1 / 1.2]], [[0.006, 1.5, 1.0], [0.008, 2.1, 1 / 1.2], [0.006, 1.6, 1 / 1.2]]];
+        $points = [
+            [[0.006, 2.0, 1.0], [0.007, 2.4, 1 / 1.2], [0.008, 2.9, 1 / 1.2], [0.009, 3.1, 1 / 1.2]],
+            [[0.006, 1.5, 1.0], [0.008, 2.1, 1 / 1.2], [0.006, 1.6, 1 / 1.2]],
+        ];
         $weighted = static function (array $of): array {
             $sum = array_sum(array_column($of, 2));
             $x = array_sum(array_map(static fn(array $p): float => $p[2] * $p[0], $of)) / $sum;
@@ -151,7 +166,9 @@ final class FindingsTest extends TestCase
         $cars = [];
         foreach ($pairs as $group => $means) {
             foreach ($means as $version => $mean) {
-                $choices = $asked === CarAttribute::Mass ? GeneratedClass::choices(6.0, 50.0 + 10 * $version) : GeneratedClass::choices(6.0 + $version, 60.0);
+                $choices = $asked === CarAttribute::Mass
+                    ? GeneratedClass::choices(6.0, 50.0 + 10 * $version)
+                    : GeneratedClass::choices(6.0 + $version, 60.0);
                 $cars[] = new ComparedCar("{$group}{$version}", "{$group}", $version, $choices, new Sample([0.99 * $mean, 1.01 * $mean]));
             }
         }
@@ -165,25 +182,45 @@ final class FindingsTest extends TestCase
             self::assertSame($effect->isClear(), $claims(new Question($asked))->effect($effect));
             self::assertSame($answer, $claims(new Question($asked))->verdict($effect));
             self::assertSame($effect->isClear() && $effect->pValue <= 0.05 / 41, $claims(null)->effect($effect));
-            self::assertSame($effect->isClear() && $effect->pValue > 0.05 / 41 && $answer !== Answer::HardlyMatters, $claims(null)->verdict($effect) === Answer::Hint);
+            self::assertSame(
+                $effect->isClear() && $effect->pValue > 0.05 / 41 && $answer !== Answer::HardlyMatters,
+                $claims(null)->verdict($effect) === Answer::Hint,
+            );
             self::assertSame(40 + (int) $effect->isPooled(), $claims(null)->count());
         }
     }
 
     public function testAnAnswerAgreesWithWhatWasExpected(): void
     {
-        foreach ([[Answer::More, true, false], [Answer::Less, false, true], [Answer::HardlyMatters, false, false], [Answer::CannotTell, null, null], [Answer::Hint, null, null]] as [$answer, $more, $less]) {
+        foreach (
+            [
+                [Answer::More, true, false], [Answer::Less, false, true], [Answer::HardlyMatters, false, false],
+                [Answer::CannotTell, null, null], [Answer::Hint, null, null],
+            ] as [$answer, $more, $less]
+        ) {
             self::assertSame([$more, $less], [$answer->agrees(1), $answer->agrees(-1)]);
         }
         // A better car goes farther, in less time, and strays less.
         self::assertSame([1, -1], [(new Question(CarAttribute::NozzleBore))->direction(), (new Question(CarAttribute::Mass))->direction()]);
-        self::assertSame([-1, 1], [(new Question(CarAttribute::NozzleBore, Outcome::Time))->direction(), (new Question(CarAttribute::Mass, Outcome::Straightness))->direction()]);
+        self::assertSame(
+            [-1, 1],
+            [
+                (new Question(CarAttribute::NozzleBore, Outcome::Time))->direction(),
+                (new Question(CarAttribute::Mass, Outcome::Straightness))->direction(),
+            ],
+        );
     }
 
     /** Without a rebuilt car the common slope of the sets, by hand: two sets of like cars (by wheels) and a line for each. */
     public function testOneCarOfEachGroupSpeaksWithinItsSet(): void
     {
-        $car = static fn(string $id, float $bore, string $wheels, float $mean): ComparedCar => new ComparedCar($id, $id, 1, GeneratedClass::choices($bore, 60.0, $wheels), new Sample([0.95 * $mean, 1.05 * $mean]));
+        $car = static fn(string $id, float $bore, string $wheels, float $mean): ComparedCar => new ComparedCar(
+            $id,
+            $id,
+            1,
+            GeneratedClass::choices($bore, 60.0, $wheels),
+            new Sample([0.95 * $mean, 1.05 * $mean]),
+        );
         $cars = [
             $car('a', 6.0, 'caps', 2.0), $car('b', 7.0, 'caps', 2.3), $car('c', 8.0, 'caps', 2.9),
             $car('d', 6.0, 'lids', 3.0), $car('e', 8.0, 'lids', 4.1),
@@ -229,13 +266,21 @@ final class FindingsTest extends TestCase
             [],
             in_array('wheel_kind', $without, true) ? [] : ['wheel_kind' => 'caps'],
         ), new Sample([$bore / 3, $bore / 2.9]));
-        foreach ([[['mass'], [CarAttribute::Mass]], [['balloon_size'], [CarAttribute::BalloonSize]], [['wheel_kind'], [CarAttribute::WheelKind]], [['mass', 'balloon_size'], [CarAttribute::BalloonSize, CarAttribute::Mass]]] as [$without, $missing]) {
+        foreach (
+            [
+                [['mass'], [CarAttribute::Mass]], [['balloon_size'], [CarAttribute::BalloonSize]],
+                [['wheel_kind'], [CarAttribute::WheelKind]], [['mass', 'balloon_size'], [CarAttribute::BalloonSize, CarAttribute::Mass]],
+            ] as [$without, $missing]
+        ) {
             $cars = array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, $without), range(1, 6));
             self::assertSame($missing, LikeCars::unrecorded($cars, CarAttribute::NozzleBore));
             self::assertSame([], Effect::all($cars));
         }
         // Of one car alone nobody weighed it: that one is left out.
-        $cars = [...array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, []), range(1, 5)), $car('light', 8.0, ['mass'])];
+        $cars = [
+            ...array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, []), range(1, 5)),
+            $car('light', 8.0, ['mass']),
+        ];
         self::assertSame(['light'], array_column(Effect::all($cars)[0]->left, 'id'));
         // What most left out is as good as not recorded, and leaves nobody out.
         $cars = array_map(static fn(int $index): ComparedCar => $car("c{$index}", 6.0 + $index % 2, []), range(1, 5));
@@ -276,8 +321,17 @@ final class FindingsTest extends TestCase
         self::assertTrue($several->intervals[0]->contains(1.0 / 0.003));
         self::assertTrue($several->intervals[1]->contains(0.0));
 
-        $rulings = Ruling::all($cars, $effects, [], $several, Claims::of($effects, $several, [], new Question(CarAttribute::NozzleBore), ['distance' => 2.5]), ...self::typical());
-        $of = static fn(School $school): Ruling => array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
+        $rulings = Ruling::all(
+            $cars,
+            $effects,
+            [],
+            $several,
+            Claims::of($effects, $several, [], new Question(CarAttribute::NozzleBore), ['distance' => 2.5]),
+            ...self::typical(),
+        );
+        $of = static fn(School $school): Ruling => array_values(
+            array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === $school),
+        )[0];
         self::assertTrue($of(School::WiderNozzle)->isSupported);
         self::assertFalse($of(School::WiderNozzle)->byRegression);
         self::assertNull($of(School::LighterCar)->isSupported);
@@ -302,7 +356,12 @@ final class FindingsTest extends TestCase
         self::assertFalse($several->isSeparable());
         self::assertSame([CarAttribute::NozzleBore, CarAttribute::Mass], $several->confounded);
         self::assertSame([], Effect::all($cars));
-        $ruling = array_values(array_filter(Ruling::all($cars, [], $confounded, $several, Claims::of([], $several, [], null, []), ...self::nobody()), static fn(Ruling $each): bool => $each->school === School::WiderNozzle))[0];
+        $ruling = array_values(
+            array_filter(
+                Ruling::all($cars, [], $confounded, $several, Claims::of([], $several, [], null, []), ...self::nobody()),
+                static fn(Ruling $each): bool => $each->school === School::WiderNozzle,
+            ),
+        )[0];
         self::assertNull($ruling->isSupported);
         self::assertSame(CarAttribute::Mass, $ruling->confoundedWith);
 
@@ -314,12 +373,16 @@ final class FindingsTest extends TestCase
             $line = LeastSquares::fit(array_column($points, 1), array_column($points, 0));
             $mean = array_sum(array_column($points, 0)) / count($points);
 
-            return array_sum(array_map(static fn(array $point): float => ($point[0] - $mean) ** 2, $points)) * (1.0 - ($line->rSquared ?? 0.0));
+            return array_sum(
+                array_map(static fn(array $point): float => ($point[0] - $mean) ** 2, $points),
+            ) * (1.0 - ($line->rSquared ?? 0.0));
         };
         $points = [[0.005, 0.092], [0.006, 0.08], [0.007, 0.07], [0.008, 0.06], [0.009, 0.05]];
         $most = max(array_map(
             static fn(array $point): float => max(array_map(
-                static fn(array $other): float => max($point[0] / $other[0], $other[0] / $point[0]) > 1.6 + 1e-9 ? 0.0 : $squares([...$points, [$other[0], $point[1]]]),
+                static fn(array $other): float => max($point[0] / $other[0], $other[0] / $point[0]) > 1.6 + 1e-9
+                    ? 0.0
+                    : $squares([...$points, [$other[0], $point[1]]]),
                 $points,
             )),
             $points,
@@ -331,8 +394,16 @@ final class FindingsTest extends TestCase
     /** Mass varies too, and nobody has settled it; but the class asked about the bore, and finishes that first. */
     public function testTheNextTestFinishesTheClasssOwnQuestion(): void
     {
-        $car = static fn(string $group, int $version, float $bore, float $mass): ComparedCar => new ComparedCar("{$group}{$version}", $group, $version, GeneratedClass::choices($bore, $mass), new Sample([2.0, 2.2]));
-        $cars = [$car('a', 1, 6.0, 50.0), $car('a', 2, 8.0, 50.0), $car('b', 1, 6.0, 60.0), $car('c', 1, 8.0, 75.0), $car('d', 1, 7.0, 50.0)];
+        $car = static fn(string $group, int $version, float $bore, float $mass): ComparedCar => new ComparedCar(
+            "{$group}{$version}",
+            $group,
+            $version,
+            GeneratedClass::choices($bore, $mass),
+            new Sample([2.0, 2.2]),
+        );
+        $cars = [
+            $car('a', 1, 6.0, 50.0), $car('a', 2, 8.0, 50.0), $car('b', 1, 6.0, 60.0), $car('c', 1, 8.0, 75.0), $car('d', 1, 7.0, 50.0),
+        ];
         $effects = Effect::all($cars);
         $asks = new Question(CarAttribute::NozzleBore);
         $next = NextTest::propose($cars, $effects, [], null, $asks);
@@ -342,19 +413,38 @@ final class FindingsTest extends TestCase
 
         // Where the rules hold the nozzle, or nobody may take the value, something else is asked.
         $rules = new Rules([Step::Mass]);
-        $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $rules->allowChange($of->choices, $of->choices->with($factor, $to), $factor, new Car());
+        $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $rules->allowChange(
+            $of->choices,
+            $of->choices->with($factor, $to),
+            $factor,
+            new Car(),
+        );
         self::assertSame(CarAttribute::Mass, NextTest::propose($cars, $effects, [], null, $asks, $mayBe)?->factor);
         self::assertNull(NextTest::propose($cars, $effects, [], null, $asks, static fn(): bool => false));
         $light = new Rules(heaviestKg: 0.062);
-        $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $light->allowChange($of->choices, $of->choices->with($factor, $to), $factor, new Car());
+        $mayBe = static fn(ComparedCar $of, CarAttribute $factor, float|string $to): bool => $light->allowChange(
+            $of->choices,
+            $of->choices->with($factor, $to),
+            $factor,
+            new Car(),
+        );
         $next = NextTest::propose($cars, $effects, [], null, new Question(CarAttribute::Mass), $mayBe);
         self::assertLessThanOrEqual(0.062, $next?->to, 'no proposal breaks a rule of the challenge');
     }
 
     public function testACarWithOneThingChanged(): void
     {
-        $car = new Car(GeneratedClass::choices(6.0, 60.0)->quantities, [CarAttribute::NozzleOutlets->value => 1], [CarAttribute::WheelKind->value => 'caps']);
-        foreach ([[CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleOutlets, '3'], [CarAttribute::WheelKind, 'lids'], [CarAttribute::BalloonSize, 0.25]] as [$attribute, $value]) {
+        $car = new Car(
+            GeneratedClass::choices(6.0, 60.0)->quantities,
+            [CarAttribute::NozzleOutlets->value => 1],
+            [CarAttribute::WheelKind->value => 'caps'],
+        );
+        foreach (
+            [
+                [CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleOutlets, '3'], [CarAttribute::WheelKind, 'lids'],
+                [CarAttribute::BalloonSize, 0.25],
+            ] as [$attribute, $value]
+        ) {
             $changed = $car->with($attribute, $value);
             self::assertSame($value, $changed->explanation($attribute));
             self::assertSame([$attribute], Difference::between($car, $changed));
@@ -364,10 +454,19 @@ final class FindingsTest extends TestCase
     public function testKindsThatGoAlongAreFoundToo(): void
     {
         $class = new GeneratedClass(13);
-        $car = static fn(string $id, float $bore, string $wheels): ComparedCar => new ComparedCar($id, $id, 1, GeneratedClass::choices($bore, 60.0, $wheels), $class->tries(2.0));
+        $car = static fn(string $id, float $bore, string $wheels): ComparedCar => new ComparedCar(
+            $id,
+            $id,
+            1,
+            GeneratedClass::choices($bore, 60.0, $wheels),
+            $class->tries(2.0),
+        );
         $cars = [$car('a', 6.0, 'caps'), $car('b', 6.0, 'caps'), $car('c', 9.0, 'lids'), $car('d', 9.0, 'lids'), $car('e', 9.0, 'lids')];
         self::assertEqualsWithDelta(1.0, (float) Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::WheelKind), 1e-12);
-        self::assertSame([CarAttribute::NozzleBore, CarAttribute::WheelKind], [Confounding::among($cars)[0]->one, Confounding::among($cars)[0]->other]);
+        self::assertSame(
+            [CarAttribute::NozzleBore, CarAttribute::WheelKind],
+            [Confounding::among($cars)[0]->one, Confounding::among($cars)[0]->other],
+        );
         $next = NextTest::propose($cars, [], Confounding::among($cars));
         self::assertSame(CarAttribute::NozzleBore, $next?->factor);
         self::assertNull(Confounding::shareOf(array_slice($cars, 0, 3), CarAttribute::NozzleBore, CarAttribute::WheelKind), 'too few cars');
@@ -381,7 +480,11 @@ final class FindingsTest extends TestCase
         self::assertGreaterThan($chances['B'], $chances['A']);
         self::assertGreaterThan(0.2, $chances['B'], 'a few centimetres are no certainty');
         self::assertLessThan(0.01, $chances['C']);
-        self::assertSame($chances, ChanceOfFirst::of($this->standings(['A' => [2.0, 2.4, 2.2], 'B' => [1.9, 2.3, 2.1], 'C' => [1.0, 1.1, 1.2]])), 'the same seed, the same draws');
+        self::assertSame(
+            $chances,
+            ChanceOfFirst::of($this->standings(['A' => [2.0, 2.4, 2.2], 'B' => [1.9, 2.3, 2.1], 'C' => [1.0, 1.1, 1.2]])),
+            'the same seed, the same draws',
+        );
         self::assertSame(['A' => 1.0, 'B' => 0.0], ChanceOfFirst::of($this->standings(['A' => [5.0, 5.1], 'B' => [1.0, 1.02]])));
         $equal = ChanceOfFirst::of($this->standings(['A' => [2.0, 2.2], 'B' => [2.0, 2.2]]));
         self::assertEqualsWithDelta(0.5, $equal['A'], 0.04);
@@ -395,13 +498,19 @@ final class FindingsTest extends TestCase
 
     public function testAClassThatDiffersByChanceAloneHasNobodyClearlyBehind(): void
     {
-        $verdicts = fn(array $runs): array => array_map(static fn($place): ?Verdict => $place->againstLeader, $this->standings($runs)->places);
+        $verdicts = fn(array $runs): array => array_map(
+            static fn($place): ?Verdict => $place->againstLeader,
+            $this->standings($runs)->places,
+        );
         $loose = ['A' => [2.0, 2.2, 2.4], 'B' => [1.9, 2.1, 2.3], 'C' => [1.8, 2.1, 2.2], 'D' => [2.1, 1.9, 2.0], 'E' => [1.7, 2.0, 2.2]];
         self::assertNotContains(Verdict::ClearlyApart, $verdicts($loose));
         self::assertSame([null, Verdict::ClearlyApart], $verdicts(['A' => [2.0, 2.1, 2.2], 'B' => [1.0, 1.1, 1.2]]));
         self::assertSame([null, Verdict::NoSpreadYet], $verdicts(['A' => [2.0], 'B' => [1.0]]));
         // A car that ran once is judged by the spread of the others.
-        self::assertSame([null, Verdict::TooCloseToCall, Verdict::ClearlyApart], $verdicts(['A' => [2.0, 2.1, 2.2], 'B' => [2.05], 'C' => [1.0]]));
+        self::assertSame(
+            [null, Verdict::TooCloseToCall, Verdict::ClearlyApart],
+            $verdicts(['A' => [2.0, 2.1, 2.2], 'B' => [2.05], 'C' => [1.0]]),
+        );
     }
 
     /** The last of a set is tried against the range of the set, so whoever is nearly as good as the leader stays. */
@@ -418,12 +527,19 @@ final class FindingsTest extends TestCase
         self::assertSame(1, $size([3.0, 2.0]));
         self::assertSame(3, $size([3.0, 2.95, 2.9, 1.5, 1.4]));
         $samples = array_map($far, [1.0, 1.02, 2.0]);
-        self::assertSame(2, LeadingGroup::size($samples, ModeratedScatter::of($samples, 0.0) ?? self::fail('It has spread.'), false), 'less is better');
+        self::assertSame(
+            2,
+            LeadingGroup::size($samples, ModeratedScatter::of($samples, 0.0) ?? self::fail('It has spread.'), false),
+            'less is better',
+        );
     }
 
     public function testAnOutlierIsNamedByTheScatterOfTheWholeClass(): void
     {
-        $samples = ['a' => new Sample([2.0, 2.1, 1.9]), 'b' => new Sample([3.0, 3.1, 2.9]), 'c' => new Sample([1.0, 1.05, 0.95]), 'd' => new Sample([4.0, 4.1, 2.2])];
+        $samples = [
+            'a' => new Sample([2.0, 2.1, 1.9]), 'b' => new Sample([3.0, 3.1, 2.9]), 'c' => new Sample([1.0, 1.05, 0.95]),
+            'd' => new Sample([4.0, 4.1, 2.2]),
+        ];
         $found = Outlier::among($samples);
         self::assertSame(['d'], array_keys($found));
         self::assertSame([2, 2.2], [$found['d'][0]->index, $found['d'][0]->value]);
@@ -469,7 +585,17 @@ final class FindingsTest extends TestCase
     {
         $entrants = [];
         foreach ($groups as $id => $distances) {
-            $entrants[] = new Entrant($id, new Tries(array_map(static fn(int $try, float $distance): Run => new Run("{$id}{$try}", $try + 1, $distance), array_keys($distances), $distances), count($distances)));
+            $entrants[] = new Entrant(
+                $id,
+                new Tries(
+                    array_map(
+                        static fn(int $try, float $distance): Run => new Run("{$id}{$try}", $try + 1, $distance),
+                        array_keys($distances),
+                        $distances,
+                    ),
+                    count($distances),
+                ),
+            );
         }
 
         return Standings::of($entrants, new Award(Goal::Farthest), Scoring::Mean);

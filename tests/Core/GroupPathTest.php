@@ -38,7 +38,14 @@ final class GroupPathTest extends TestCase
 
     public function testOneThingAfterTheOther(): void
     {
-        $next = static fn(mixed ...$facts): Station => (new GroupPath(...$facts + ['hasCar' => true, 'stepsLeft' => 0, 'isChecked' => true, 'fixes' => 0, 'hasGuessed' => true, 'runs' => 0, 'hasTriesLeft' => true, 'knowsWhy' => true]))->next();
+        $next = static fn(mixed ...$facts): Station => (
+            new GroupPath(
+                ...$facts + [
+                    'hasCar' => true, 'stepsLeft' => 0, 'isChecked' => true, 'fixes' => 0, 'hasGuessed' => true, 'runs' => 0,
+                    'hasTriesLeft' => true, 'knowsWhy' => true,
+                ],
+            )
+        )->next();
         self::assertSame(Station::Idea, $next(hasCar: false, stepsLeft: 9));
         self::assertSame(Station::Build, $next(stepsLeft: 1, isChecked: false));
         self::assertSame(Station::Check, $next(isChecked: false, hasGuessed: false));
@@ -51,14 +58,25 @@ final class GroupPathTest extends TestCase
         self::assertSame(Station::Why, $next(runs: 3, hasTriesLeft: false, knowsWhy: false));
         self::assertSame(Station::Change, $next(runs: 3, hasTriesLeft: false));
         $path = new GroupPath(true, 0, true, 0, false, 0, true, true, [Station::Run]);
-        self::assertSame([true, false, true, false], [$path->isOpen(Station::Guess), $path->isOpen(Station::Run), $path->isDone(Station::Check), $path->isDone(Station::Guess)]);
+        self::assertSame(
+            [true, false, true, false],
+            [$path->isOpen(Station::Guess), $path->isOpen(Station::Run), $path->isDone(Station::Check), $path->isDone(Station::Guess)],
+        );
     }
 
     public function testAChangeTakesOnlyItsOwnSteps(): void
     {
         $kit = new Kit();
-        $steps = BuildSteps::of($kit, Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit), 0.0015, 0.12);
-        $of = static fn(CarAttribute ...$changed): array => array_map(static fn(BuildTask $task): BuildStep => $task->step, $steps->ofChange(array_values($changed)));
+        $steps = BuildSteps::of(
+            $kit,
+            Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit),
+            0.0015,
+            0.12,
+        );
+        $of = static fn(CarAttribute ...$changed): array => array_map(
+            static fn(BuildTask $task): BuildStep => $task->step,
+            $steps->ofChange(array_values($changed)),
+        );
         self::assertSame([], $of());
         self::assertContains(BuildStep::CutNozzle, $of(CarAttribute::NozzleLength));
         self::assertContains(BuildStep::Airtight, $of(CarAttribute::NozzleLength), 'another nozzle is joined to its balloon again');
@@ -77,8 +95,10 @@ final class GroupPathTest extends TestCase
         self::assertSame(['0,0 1000,700', '5,5 5,5'], [(string) $svg->polyline[0]['points'], (string) $svg->polyline[1]['points']]);
         $point = ['pen' => 'ink', 'points' => [[1, 1]]];
         foreach ([
-            null, [], 'strokes', [[]], [['pen' => 'ink', 'points' => []]], [['pen' => 'url(#x)', 'points' => [[1, 1]]]], [['pen' => 'ink', 'points' => [[1001, 0]]]], [['pen' => 'ink', 'points' => [[0, 701]]]],
-            [['pen' => 'ink', 'points' => [[-1, 0]]]], [['pen' => 'ink', 'points' => [['0"/><script>', 0]]]], [['pen' => 'ink', 'points' => [[1.5, 0]]]], [['pen' => 'ink', 'points' => [[1, 2, 3]]]],
+            null, [], 'strokes', [[]], [['pen' => 'ink', 'points' => []]], [['pen' => 'url(#x)', 'points' => [[1, 1]]]],
+            [['pen' => 'ink', 'points' => [[1001, 0]]]], [['pen' => 'ink', 'points' => [[0, 701]]]],
+            [['pen' => 'ink', 'points' => [[-1, 0]]]], [['pen' => 'ink', 'points' => [['0"/><script>', 0]]]],
+            [['pen' => 'ink', 'points' => [[1.5, 0]]]], [['pen' => 'ink', 'points' => [[1, 2, 3]]]],
             array_fill(0, Sketch::MOST_STROKES + 1, $point), [['pen' => 'ink', 'points' => array_fill(0, Sketch::MOST_POINTS + 1, [1, 1])]],
         ] as $no) {
             self::assertNull(Sketch::read($no));
@@ -101,7 +121,11 @@ final class GroupPathTest extends TestCase
     {
         $answers = WarmUp::answers($this->model(), $this->usual());
         self::assertCount(count(WarmUp::cases()), $answers);
-        foreach ([[WarmUp::Heavier, Direction::LessFar], [WarmUp::Carpet, Direction::LessFar], [WarmUp::TwiceTheAir, Direction::Farther]] as [$question, $direction]) {
+        foreach (
+            [
+                [WarmUp::Heavier, Direction::LessFar], [WarmUp::Carpet, Direction::LessFar], [WarmUp::TwiceTheAir, Direction::Farther],
+            ] as [$question, $direction]
+        ) {
             self::assertSame($direction, WarmUp::direction(...$answers[$question->value]), $question->value);
         }
         self::assertSame($answers['heavier'][0], $answers['carpet'][0], 'all beside the same run');
@@ -114,7 +138,11 @@ final class GroupPathTest extends TestCase
         $story = EnergyStory::of($run);
         self::assertNotNull($story);
         self::assertEqualsWithDelta(['at' => 0.0, 'balloon' => 1.0, 'moving' => 0.0, 'warm' => 0.0], $story->moments[0], 1e-9);
-        self::assertEqualsWithDelta(['at' => 1.0, 'balloon' => 0.0, 'moving' => 0.0, 'warm' => 1.0], $story->moments[count($story->moments) - 1], 1e-9);
+        self::assertEqualsWithDelta(
+            ['at' => 1.0, 'balloon' => 0.0, 'moving' => 0.0, 'warm' => 1.0],
+            $story->moments[count($story->moments) - 1],
+            1e-9,
+        );
         $before = 0.0;
         foreach ($story->moments as $moment) {
             self::assertEqualsWithDelta(1.0, $moment['balloon'] + $moment['moving'] + $moment['warm'], 1e-9);
@@ -127,7 +155,10 @@ final class GroupPathTest extends TestCase
         $mass = $this->model()->settings->design()->vehicle;
         $kinetic = 0.5 * ($mass->massKg + $mass->wheelEquivalentMassKg) * $run->peakSpeedMS ** 2;
         self::assertEqualsWithDelta($kinetic / $run->energy->push, $most, 0.06);
-        self::assertNull(EnergyStory::of(Simulator::run($this->model(['mass' => 5000])->settings->design(), withTrajectory: true)), 'a car that does not start has no story');
+        self::assertNull(
+            EnergyStory::of(Simulator::run($this->model(['mass' => 5000])->settings->design(), withTrajectory: true)),
+            'a car that does not start has no story',
+        );
     }
 
     /** A gain is only told from a tenth of the distance on. */
@@ -143,14 +174,25 @@ final class GroupPathTest extends TestCase
         foreach ($gains as $gain) {
             self::assertGreaterThanOrEqual(WhatWouldChange::WORTH_SAYING * 3.0, $gain);
         }
-        self::assertEqualsWithDelta(2 * $gains['half_the_friction'], WhatWouldChange::of($this->model()->settings, $this->usual(), 6.0)['half_the_friction'], 1e-9, 'in proportion to the run');
-        self::assertSame([], WhatWouldChange::of($this->model(['mass' => 5000])->settings, $this->usual(), 3.0), 'silent where the model says nothing');
+        self::assertEqualsWithDelta(
+            2 * $gains['half_the_friction'],
+            WhatWouldChange::of($this->model()->settings, $this->usual(), 6.0)['half_the_friction'],
+            1e-9,
+            'in proportion to the run',
+        );
+        self::assertSame(
+            [],
+            WhatWouldChange::of($this->model(['mass' => 5000])->settings, $this->usual(), 3.0),
+            'silent where the model says nothing',
+        );
     }
 
     public function testAnAttachmentCostsWhatTheModelSays(): void
     {
         $price = AttachmentPrice::of($this->model(['mass' => 70]), $this->usual(), 0.010);
-        $far = fn(float $kg): float => Simulator::run(Prediction::begin($this->model()->settings->with(CarAttribute::Mass, $kg), $this->usual())->design())->distanceM;
+        $far = fn(float $kg): float => Simulator::run(
+            Prediction::begin($this->model()->settings->with(CarAttribute::Mass, $kg), $this->usual())->design(),
+        )->distanceM;
         self::assertNotNull($price);
         self::assertEqualsWithDelta($far(0.060) - $far(0.070), $price->distanceM, 1e-9);
         self::assertTrue($price->isWorthSaying());
@@ -162,7 +204,16 @@ final class GroupPathTest extends TestCase
     /** @param array<string, float|int|string> $more */
     private function model(array $more = []): CarModel
     {
-        return CarModel::of(self::car($more + ['nozzle_bore' => 6, 'nozzle_length' => 120, 'balloon_size' => 200, 'balloon_nominal' => 300, 'mass' => 60, 'wheel_kind' => 'bottle caps', 'wheel_diameter' => 32, 'bearing' => 'bamboo skewer in a plastic straw', 'chassis' => 'corrugated card']), Catalogue::standard());
+        return CarModel::of(
+            self::car(
+                $more + [
+                    'nozzle_bore' => 6, 'nozzle_length' => 120, 'balloon_size' => 200, 'balloon_nominal' => 300, 'mass' => 60,
+                    'wheel_kind' => 'bottle caps', 'wheel_diameter' => 32, 'bearing' => 'bamboo skewer in a plastic straw',
+                    'chassis' => 'corrugated card',
+                ],
+            ),
+            Catalogue::standard(),
+        );
     }
 
     private function usual(): State

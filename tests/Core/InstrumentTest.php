@@ -29,7 +29,11 @@ final class InstrumentTest extends TestCase
 
     public function testAGateThatSeesACarTwiceCountsItOnce(): void
     {
-        self::assertEqualsWithDelta(1.2, (float) GateTimes::of([[0.0, 10.0], [0.0, 10.04], [1.0, 11.2], [1.0, 11.23], [1.0, 11.2]])->over(1.0), 1e-12);
+        self::assertEqualsWithDelta(
+            1.2,
+            (float) GateTimes::of([[0.0, 10.0], [0.0, 10.04], [1.0, 11.2], [1.0, 11.23], [1.0, 11.2]])->over(1.0),
+            1e-12,
+        );
     }
 
     public function testHandsAtTheStartBeforeTheRunAreNoStart(): void
@@ -80,7 +84,11 @@ final class InstrumentTest extends TestCase
         self::assertGreaterThan(0.025, $coasting->rollingCoefficient);
         self::assertLessThan(0.05, $coasting->rollingCoefficient);
         self::assertLessThan(0.01, $coasting->rollingHalf);
-        self::assertEqualsWithDelta($run->peakSpeedMS, max(array_map(static fn($point): float => $point->speedMS, $trace->points)), 0.15 * $run->peakSpeedMS);
+        self::assertEqualsWithDelta(
+            $run->peakSpeedMS,
+            max(array_map(static fn($point): float => $point->speedMS, $trace->points)),
+            0.15 * $run->peakSpeedMS,
+        );
     }
 
     public function testACoastingCarGivesItsFrictionExactly(): void
@@ -102,7 +110,12 @@ final class InstrumentTest extends TestCase
         self::assertEqualsWithDelta(0.4, (float) $trace->coasting()?->deceleration, 0.01);
         self::assertEqualsWithDelta(0.4 / 9.80665 * 1.1, (float) $trace->coasting(1.1)?->rollingCoefficient, 0.0015);
         self::assertEqualsWithDelta(0.375 + 1.5 ** 2 / 0.8, $trace->distance(), 1e-9);
-        self::assertEqualsWithDelta(0.5 + (1.5 - sqrt(1.5 ** 2 - 0.8 * 0.625)) / 0.4, (float) $trace->timeOver(1.0), 0.06, 'the start is seen to a few hundredths');
+        self::assertEqualsWithDelta(
+            0.5 + (1.5 - sqrt(1.5 ** 2 - 0.8 * 0.625)) / 0.4,
+            (float) $trace->timeOver(1.0),
+            0.06,
+            'the start is seen to a few hundredths',
+        );
     }
 
     public function testNothingIsReadOutOfACarThatStands(): void
@@ -144,7 +157,9 @@ final class InstrumentTest extends TestCase
                 $j++;
             }
             $moment = $run->trajectory[$j];
-            $x = $t <= 0.0 ? 0.0 : ($t >= $run->stopTimeS ? $run->distanceM : $moment->distanceM + ($t - $moment->timeS) * $moment->speedMS);
+            $x = $t <= 0.0
+                ? 0.0
+                : ($t >= $run->stopTimeS ? $run->distanceM : $moment->distanceM + ($t - $moment->timeS) * $moment->speedMS);
             $points[] = [$t, $x + $noise * ($chance->getInt(-1000, 1000) / 1000)];
         }
 

@@ -103,10 +103,18 @@ final class OdeTest extends TestCase
     public function testTheGreatestValueWithinAStep(): void
     {
         foreach ([1.02, 1.5, 2.0, 4.0] as $length) {
-            self::assertEqualsWithDelta(0.25, $this->parabola(1.0, $length)->greatest(0, [0 => $length - $length ** 2]), 2e-7 * $length ** 2);
+            self::assertEqualsWithDelta(
+                0.25,
+                $this->parabola(1.0, $length)->greatest(0, [0 => $length - $length ** 2]),
+                2e-7 * $length ** 2,
+            );
         }
         foreach ([0.1, 0.5] as $slope) {
-            self::assertEqualsWithDelta($slope ** 2 / 4, $this->parabola($slope, 2 * $slope)->greatest(0, [0 => -2 * $slope ** 2]), 1e-7 * $slope ** 2);
+            self::assertEqualsWithDelta(
+                $slope ** 2 / 4,
+                $this->parabola($slope, 2 * $slope)->greatest(0, [0 => -2 * $slope ** 2]),
+                1e-7 * $slope ** 2,
+            );
         }
         self::assertSame(0.24, $this->parabola(1.0, 0.4)->greatest(0, [0 => 0.24]), 'still rising at its end');
         self::assertSame(0.0, $this->parabola(-0.5, 1.0)->greatest(0, [0 => -1.5]), 'falling all along');
@@ -136,7 +144,15 @@ final class OdeTest extends TestCase
     /** With a problem whose time scale falls suddenly, steps are taken back. */
     public function testAStepThatIsTooLongIsTakenBack(): void
     {
-        $solution = $this->solve(static fn(array $y): array => [-1.0, -200.0 * ($y[1] - cos(10 * $y[0]))], 2, [3.0, 1.0], [0 => 0.0], 0, 1.0, 1e-6);
+        $solution = $this->solve(
+            static fn(array $y): array => [-1.0, -200.0 * ($y[1] - cos(10 * $y[0]))],
+            2,
+            [3.0, 1.0],
+            [0 => 0.0],
+            0,
+            1.0,
+            1e-6,
+        );
 
         self::assertEqualsWithDelta(3.0, $solution->end, 1e-9);
         // The quasi-steady solution, to the second order of 10/200.
@@ -157,8 +173,16 @@ final class OdeTest extends TestCase
      * @param array<int, float> $state
      * @param array<int, float> $until
      */
-    private function solve(\Closure $slopes, int $controlled, array $state, array $until, int $watched, float $first, float $tolerance = 1e-9, bool $keep = false): OdeSolution
-    {
+    private function solve(
+        \Closure $slopes,
+        int $controlled,
+        array $state,
+        array $until,
+        int $watched,
+        float $first,
+        float $tolerance = 1e-9,
+        bool $keep = false,
+    ): OdeSolution {
         $this->evaluations = 0;
         $counted = function (array $y) use ($slopes): array {
             $this->evaluations++;

@@ -22,7 +22,10 @@ final class PhotoRuleTest extends TestCase
         self::assertNull($rule->length(5.0), 'too short to tell');
         self::assertFalse($rule->isAskew);
         // A photo shown at a quarter of its size is tapped four times as coarsely.
-        self::assertGreaterThan(2.0 * $rule->length(100.0)->standardUncertainty, PhotoRule::of([[600.0, 0.3]], 4.0)->length(100.0)?->standardUncertainty);
+        self::assertGreaterThan(
+            2.0 * $rule->length(100.0)->standardUncertainty,
+            PhotoRule::of([[600.0, 0.3]], 4.0)->length(100.0)?->standardUncertainty,
+        );
     }
 
     public function testKnownLengthsThatDisagreeAreSaidToDoSo(): void
@@ -39,7 +42,10 @@ final class PhotoRuleTest extends TestCase
         }
     }
 
-    /** Cars seen from the side with a ruler against them, by lot: a little askew, parts a little nearer or farther, taps as coarse as fingers are. */
+    /**
+     * Cars seen from the side with a ruler against them, by lot: a little askew, parts a little nearer or farther, taps as coarse as
+     * fingers are.
+     */
     public function testIntervalsCoverWhatIsTrue(): void
     {
         $chance = new Randomizer(new Xoshiro256StarStar(5));

@@ -32,7 +32,14 @@ final class PracticeAndSweepsTest extends TestCase
 {
     public function testTheLongestLengthThatEveryCarReachesIsTimed(): void
     {
-        $of = static fn(float ...$distances): Tries => new Tries(array_map(static fn(float $distance, int $try): Run => new Run("r{$try}", $try + 1, $distance), $distances, array_keys($distances)), 3);
+        $of = static fn(float ...$distances): Tries => new Tries(
+            array_map(
+                static fn(float $distance, int $try): Run => new Run("r{$try}", $try + 1, $distance),
+                $distances,
+                array_keys($distances),
+            ),
+            3,
+        );
         $found = TimedLength::of(['far' => $of(3.2, 4.1), 'short' => $of(2.0, 1.74)], 0.5, 6.0);
         self::assertSame([1.5, 1.74, 'short'], [$found?->lengthM, $found?->reachedM, $found?->shortest]);
         // Just on a step counts; no longer than the lane; in feet likewise; too short is nothing.
@@ -45,7 +52,15 @@ final class PracticeAndSweepsTest extends TestCase
 
     public function testTheTimedRoundComesAfterTheTriesAndOnlyItsTimesCount(): void
     {
-        $timed = static fn(string $id, ?float $time, ?VoidReason $void = null): Run => new Run($id, 1, $void === null ? 1.0 : null, $time, $void, pastEnd: $void === null, kind: RunKind::Timed);
+        $timed = static fn(string $id, ?float $time, ?VoidReason $void = null): Run => new Run(
+            $id,
+            1,
+            $void === null ? 1.0 : null,
+            $time,
+            $void,
+            pastEnd: $void === null,
+            kind: RunKind::Timed,
+        );
         $tries = new Tries([new Run('a', 1, 3.0), $timed('t', 1.2)], 2);
         self::assertSame(0, $tries->timedLeft(2), 'the tries come first');
         $tries = new Tries([new Run('a', 1, 3.0), new Run('b', 2, 4.0), $timed('t', 1.2), $timed('v', null, VoidReason::WheelOff)], 2);
@@ -59,7 +74,8 @@ final class PracticeAndSweepsTest extends TestCase
     public function testWhatStandsBesideTheTriesIsNeverPlaced(): void
     {
         $tries = new Tries([
-            new Run('p', 1, 9.0, kind: RunKind::Practice), new Run('a', 1, 3.0), new Run('h', 1, 5.0, kind: RunKind::Heat), new Run('c', 1, 1.0, isApart: true),
+            new Run('p', 1, 9.0, kind: RunKind::Practice), new Run('a', 1, 3.0), new Run('h', 1, 5.0, kind: RunKind::Heat),
+            new Run('c', 1, 1.0, isApart: true),
             new Run('b', 2, 4.0), new Run('q', 2, null, void: VoidReason::NoStart, kind: RunKind::Practice),
         ], 3);
         self::assertSame([3.0, 4.0], $tries->distances()?->values);
@@ -68,13 +84,19 @@ final class PracticeAndSweepsTest extends TestCase
         // Findings ask how cars run: heats are runs like any other to them, practice and other floors are not.
         self::assertEqualsCanonicalizing([3.0, 4.0, 5.0], $tries->withHeats()->distances()?->values);
         self::assertSame([3.0, 4.0], $tries->distances()->values, 'nothing moved');
-        self::assertEqualsCanonicalizing([3.0, 4.0, 5.0], (new RecordedCar('1', 'g', 1, new \Skivo\Core\Car\Car(), $tries))->sample()?->values);
+        self::assertEqualsCanonicalizing(
+            [3.0, 4.0, 5.0],
+            (new RecordedCar('1', 'g', 1, new \Skivo\Core\Car\Car(), $tries))->sample()?->values,
+        );
     }
 
     public function testNumbersAreOfTheirOwnKind(): void
     {
         $read = static fn(string $typed) => (new QuantityReader())->read($typed, Unit::Metre);
-        $tries = new Tries([new Run('a', 1, 3.0), new Run('p', 1, 9.0, kind: RunKind::Practice), new Run('q', 2, 9.0, kind: RunKind::Practice)], 3);
+        $tries = new Tries(
+            [new Run('a', 1, 3.0), new Run('p', 1, 9.0, kind: RunKind::Practice), new Run('q', 2, 9.0, kind: RunKind::Practice)],
+            3,
+        );
         self::assertSame([2, 3, 1, 1], [
             $tries->nextOf(new RunRecord($read('3'))), $tries->nextOf(new RunRecord($read('3'), kind: RunKind::Practice)),
             $tries->nextOf(new RunRecord($read('3'), kind: RunKind::Heat)), $tries->nextOf(new RunRecord($read('3'), ramp: $read('0.1'))),
@@ -86,14 +108,21 @@ final class PracticeAndSweepsTest extends TestCase
         $practice = static fn(int $n): Run => new Run("p{$n}", $n, 1.0, kind: RunKind::Practice);
         self::assertSame(2, (new Tries([], 3))->practiceLeft(2));
         self::assertSame(1, (new Tries([$practice(1)], 3))->practiceLeft(2));
-        self::assertSame(2, (new Tries([new Run('p', 1, null, void: VoidReason::NoStart, kind: RunKind::Practice)], 3))->practiceLeft(2), 'one that did not start is none');
+        self::assertSame(
+            2,
+            (new Tries([new Run('p', 1, null, void: VoidReason::NoStart, kind: RunKind::Practice)], 3))->practiceLeft(2),
+            'one that did not start is none',
+        );
         self::assertSame(0, (new Tries([$practice(1), $practice(2), $practice(3)], 3))->practiceLeft(2));
         self::assertSame(0, (new Tries([new Run('a', 1, 2.0)], 3))->practiceLeft(2), 'who has begun to count is done with it');
     }
 
     public function testASweepGoesThereAndBackAndIsKeptAsWords(): void
     {
-        $of = static fn(string $typed): Inflation => new Inflation(InflationKind::Diameter, (new QuantityReader())->read($typed, Unit::Centimetre));
+        $of = static fn(string $typed): Inflation => new Inflation(
+            InflationKind::Diameter,
+            (new QuantityReader())->read($typed, Unit::Centimetre),
+        );
         $sweep = FillSweep::read(FillSweep::of($of('14 cm'), $of('17 cm'), $of('20 cm'), practiced: 2)->json(), UnitSystem::Metric);
         self::assertNotNull($sweep);
         $ran = [];
@@ -109,7 +138,10 @@ final class PracticeAndSweepsTest extends TestCase
         foreach ([null, '', '[]', '{"fills":[]}', '{"fills":["full of beans"]}', '{"fills":[3]}'] as $json) {
             self::assertNull(FillSweep::read($json, UnitSystem::Metric));
         }
-        $strokes = FillSweep::of(...array_map(static fn(int $n): Inflation => new Inflation(InflationKind::Strokes, null, $n), [4, 8, 12]), practiced: 0);
+        $strokes = FillSweep::of(
+            ...array_map(static fn(int $n): Inflation => new Inflation(InflationKind::Strokes, null, $n), [4, 8, 12]),
+            practiced: 0,
+        );
         self::assertSame(12, FillSweep::read($strokes->json(), UnitSystem::Imperial)?->next(2)?->strokes);
     }
 
@@ -117,7 +149,10 @@ final class PracticeAndSweepsTest extends TestCase
     public function testTurnsOfASweepComeAfterTheTries(): void
     {
         $order = new FloorOrder(new RunOrder(3, 9, 2), [new Runner(3, turns: 3), new Runner(2, turns: 3), new Runner(3, turns: 9)]);
-        self::assertSame([[1, 3], [2, 4], [2, 5], [2, 6], [2, 7], [2, 8], [2, 9]], array_map(static fn(Turn $turn): array => [$turn->group, $turn->try], $order->coming));
+        self::assertSame(
+            [[1, 3], [2, 4], [2, 5], [2, 6], [2, 7], [2, 8], [2, 9]],
+            array_map(static fn(Turn $turn): array => [$turn->group, $turn->try], $order->coming),
+        );
     }
 
     /** Practice with its fill noted speaks of the fill: six runs, three sizes. */
@@ -137,7 +172,14 @@ final class PracticeAndSweepsTest extends TestCase
     public function testTheChanceToPassTheEnd(): void
     {
         $quantile = static fn(float $p): float => exp(1.0 + 0.4 * Normal::quantile($p));
-        $forecast = new Forecast(0.0, $quantile(0.5), new Interval($quantile(0.25), $quantile(0.75), 0.5), new Interval($quantile(0.025), $quantile(0.975)), 0.1, 1.0);
+        $forecast = new Forecast(
+            0.0,
+            $quantile(0.5),
+            new Interval($quantile(0.25), $quantile(0.75), 0.5),
+            new Interval($quantile(0.025), $quantile(0.975)),
+            0.1,
+            1.0,
+        );
         foreach ([0.01, 0.1, 0.3, 0.5, 0.8, 0.95, 0.995] as $p) {
             self::assertEqualsWithDelta(1.0 - $p, $forecast->beyond($quantile($p)), 1e-9);
         }

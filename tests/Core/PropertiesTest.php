@@ -47,16 +47,22 @@ final class PropertiesTest extends TestCase
 
     public function testWhateverIsTypedIsReadOrRefusedInWords(): void
     {
-        $this->limitTo(400)->forAll(Generators::seq(Generators::elements(...mb_str_split('0123456789.,/½¾ \'"″-−cmingftozskl:eEx٣')))) ->then(function (array $letters): void {
-            $typed = implode('', $letters);
-            try {
-                $entry = (new QuantityReader())->read($typed, Unit::Centimetre);
-                self::assertTrue(is_finite($entry->quantity->si()) && $entry->quantity->si() >= 0.0, $typed);
-                self::assertSame($entry->quantity->si(), (new QuantityReader())->read($entry->text, Unit::Inch)->quantity->si(), 'what is kept says its unit');
-            } catch (UnreadableQuantityException $refusal) {
-                self::assertNotSame('', $refusal->getMessage());
-            }
-        });
+        $this->limitTo(400)
+            ->forAll(Generators::seq(Generators::elements(...mb_str_split('0123456789.,/½¾ \'"″-−cmingftozskl:eEx٣'))))
+            ->then(function (array $letters): void {
+                $typed = implode('', $letters);
+                try {
+                    $entry = (new QuantityReader())->read($typed, Unit::Centimetre);
+                    self::assertTrue(is_finite($entry->quantity->si()) && $entry->quantity->si() >= 0.0, $typed);
+                    self::assertSame(
+                        $entry->quantity->si(),
+                        (new QuantityReader())->read($entry->text, Unit::Inch)->quantity->si(),
+                        'what is kept says its unit',
+                    );
+                } catch (UnreadableQuantityException $refusal) {
+                    self::assertNotSame('', $refusal->getMessage());
+                }
+            });
     }
 
     public function testWhatIsShownIsTheValueToItsDecimals(): void
@@ -68,7 +74,11 @@ final class PropertiesTest extends TestCase
         )->then(function (UnitSystem $units, Scale $scale, int $millionths): void {
             $si = $millionths / 1e6;
 
-            self::assertEqualsWithDelta($units->fromSi($si, $scale), (float) $units->figure($si, $scale), 0.500001 * 10 ** -$units->decimals($scale));
+            self::assertEqualsWithDelta(
+                $units->fromSi($si, $scale),
+                (float) $units->figure($si, $scale),
+                0.500001 * 10 ** -$units->decimals($scale),
+            );
             self::assertEqualsWithDelta($si, $units->fromSi($si, $scale) / $units->perSi($scale), 1e-12);
         });
     }
@@ -85,7 +95,10 @@ final class PropertiesTest extends TestCase
             }
             self::assertEqualsWithDelta($sample->mean(), ($interval->low + $interval->high) / 2, 1e-9);
             self::assertLessThanOrEqual($sample->range(), $sample->standardDeviation());
-            self::assertLessThanOrEqual($interval->high - $interval->low + 1e-12, $sample->meanInterval(0.5)->high - $sample->meanInterval(0.5)->low);
+            self::assertLessThanOrEqual(
+                $interval->high - $interval->low + 1e-12,
+                $sample->meanInterval(0.5)->high - $sample->meanInterval(0.5)->low,
+            );
         });
     }
 
@@ -119,7 +132,12 @@ final class PropertiesTest extends TestCase
             };
 
             self::assertSame($ranks($entrants), $ranks(array_reverse($entrants)));
-            $places = array_values(array_filter(Standings::of($entrants, new Award(Goal::Farthest), $scoring)->places, static fn(Standing $place): bool => $place->rank !== null));
+            $places = array_values(
+                array_filter(
+                    Standings::of($entrants, new Award(Goal::Farthest), $scoring)->places,
+                    static fn(Standing $place): bool => $place->rank !== null,
+                ),
+            );
             foreach ($places as $index => $place) {
                 self::assertLessThanOrEqual($index + 1, $place->rank);
                 self::assertTrue($index === 0 || $places[$index - 1]->score >= $place->score);
@@ -158,7 +176,10 @@ final class PropertiesTest extends TestCase
     {
         return Generators::bind(
             Generators::choose($least, $most),
-            static fn(int $count) => Generators::vector($count, Generators::map(static fn(int $cm): float => $cm / 100, Generators::choose(0, 900))),
+            static fn(int $count) => Generators::vector(
+                $count,
+                Generators::map(static fn(int $cm): float => $cm / 100, Generators::choose(0, 900)),
+            ),
         );
     }
 }

@@ -57,7 +57,9 @@ final class RaceTest extends TestCase
         }
     }
 
-    /** All seeds once; no opponent only for the best ones; the best two only in the last heat, the best four only in the last two rounds. */
+    /**
+     * All seeds once; no opponent only for the best ones; the best two only in the last heat, the best four only in the last two rounds.
+     */
     #[DataProvider('sizes')]
     public function testABracketIsFair(int $n): void
     {
@@ -127,7 +129,13 @@ final class RaceTest extends TestCase
         $plan = new RacePlan(RaceKind::Knockout, ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'i'], lanes: 4);
         $state = RaceState::replay($plan, []);
         // One heat in the first round, between the two last seeds; the other seven go on.
-        self::assertSame([['h', 'i']], array_map(static fn(Heat $heat): array => [$heat->a, $heat->b], array_values(array_filter($state->heats, static fn(Heat $heat): bool => $heat->round === 1 && !$heat->isWalkover))));
+        self::assertSame(
+            [['h', 'i']],
+            array_map(
+                static fn(Heat $heat): array => [$heat->a, $heat->b],
+                array_values(array_filter($state->heats, static fn(Heat $heat): bool => $heat->round === 1 && !$heat->isWalkover)),
+            ),
+        );
         self::assertSame(['1-2', '2-2'], array_map(static fn(Heat $heat): string => $heat->key, $state->now), 'two at a time');
 
         $events = [$hi = $this->won($state->heats['1-2'], 'i'), $again = new RaceEvent('again', EventKind::Again, '2-2', 'd', 'e')];
@@ -142,7 +150,12 @@ final class RaceTest extends TestCase
         self::assertSame(['d'], $state->repairing);
         $events[] = new RaceEvent('ok', EventKind::Ready, entrant: 'd');
         // i beats the first seed, d beats e, then i beats d.
-        array_push($events, new RaceEvent('w1', EventKind::Won, '2-1', 'i', 'a'), new RaceEvent('w2', EventKind::Won, '2-2', 'd', 'e'), $later = new RaceEvent('w3', EventKind::Won, '3-1', 'i', 'd'));
+        array_push(
+            $events,
+            new RaceEvent('w1', EventKind::Won, '2-1', 'i', 'a'),
+            new RaceEvent('w2', EventKind::Won, '2-2', 'd', 'e'),
+            $later = new RaceEvent('w3', EventKind::Won, '3-1', 'i', 'd'),
+        );
         $state = RaceState::replay($plan, $events);
         self::assertSame('i', $state->heats['4-1']->a);
         self::assertSame(['h' => 9], $state->places, 'who lost where others are still to lose has no place yet');
@@ -177,7 +190,10 @@ final class RaceTest extends TestCase
 
         $state = RaceState::replay($plan, [...$events, new RaceEvent('w7', EventKind::Won, '4-1', 'g', 'i')]);
         self::assertSame('g', $state->winner);
-        self::assertSame([1, 2, 3, 3, 5, 5, 5, 5, 9], array_map(static fn(string $entrant): int => $state->places[$entrant], $state->ranking));
+        self::assertSame(
+            [1, 2, 3, 3, 5, 5, 5, 5, 9],
+            array_map(static fn(string $entrant): int => $state->places[$entrant], $state->ranking),
+        );
     }
 
     public function testBestOfThreeEndsWithTwoWins(): void
@@ -206,7 +222,11 @@ final class RaceTest extends TestCase
         }
         self::assertSame(['a', 'b', 'c'], $state->ranking);
         self::assertSame('a', $state->winner);
-        self::assertCount(6 - 3 + 2, array_filter($events, static fn(RaceEvent $event): bool => $event->kind === EventKind::Won), 'its last heat was not run');
+        self::assertCount(
+            6 - 3 + 2,
+            array_filter($events, static fn(RaceEvent $event): bool => $event->kind === EventKind::Won),
+            'its last heat was not run',
+        );
     }
 
     public function testTheWinnerStaysOn(): void
@@ -248,7 +268,11 @@ final class RaceTest extends TestCase
         self::assertEqualsWithDelta(2 * 2.0 + 2.0 + (2.0 + 3.0), RaceTime::of(RaceKind::Knockout, 8, 1, 4, 2.0, 3.0)->minutes, 1e-9);
         self::assertSame(8, RaceTime::of(RaceKind::Knockout, 9, 1, 2, 2.0, 3.0)->pairs);
         self::assertEqualsWithDelta(2.5 * 2.0, RaceTime::of(RaceKind::SideBySide, 2, 3, 2, 2.0, 3.0)->minutes, 1e-9);
-        self::assertGreaterThan(RaceTime::of(RaceKind::Knockout, 9, 1, 2, 2.0, 3.0)->minutes, RaceTime::of(RaceKind::Knockout, 9, 1, 1, 2.0, 3.0)->minutes, 'on one lane one after the other');
+        self::assertGreaterThan(
+            RaceTime::of(RaceKind::Knockout, 9, 1, 2, 2.0, 3.0)->minutes,
+            RaceTime::of(RaceKind::Knockout, 9, 1, 1, 2.0, 3.0)->minutes,
+            'on one lane one after the other',
+        );
     }
 
     /** Against every way in which a knockout of up to six cars can go. */
@@ -312,7 +336,12 @@ final class RaceTest extends TestCase
 
     public function testRacesThatAreNoneAreRefused(): void
     {
-        foreach ([[RaceKind::Knockout, ['a']], [RaceKind::Knockout, ['a', 'a']], [RaceKind::SideBySide, ['a', 'b', 'c']], [RaceKind::RoundRobin, array_map(strval(...), range(1, 41))]] as [$kind, $entrants]) {
+        foreach (
+            [
+                [RaceKind::Knockout, ['a']], [RaceKind::Knockout, ['a', 'a']], [RaceKind::SideBySide, ['a', 'b', 'c']],
+                [RaceKind::RoundRobin, array_map(strval(...), range(1, 41))],
+            ] as [$kind, $entrants]
+        ) {
             try {
                 new RacePlan($kind, $entrants);
                 self::fail($kind->value);

@@ -134,7 +134,9 @@ final class RelationTest extends TestCase
     /** @param list<array{int|float, int|float}> $points */
     private function numbers(array $points): NumberRelation
     {
-        return new NumberRelation(array_map(static fn(array $point): Point => new Point('car', (float) $point[0], (float) $point[1]), $points));
+        return new NumberRelation(
+            array_map(static fn(array $point): Point => new Point('car', (float) $point[0], (float) $point[1]), $points),
+        );
     }
 
     /** @param list<array{string, float}> $points */

@@ -58,10 +58,17 @@ final class RunDayTest extends TestCase
     public function testASkippedGroupGoesBehindTheOthersOfItsRound(): void
     {
         $plan = new RunOrder(3, 2, 1);
-        $order = new FloorOrder($plan, [new Runner(0, skippedTry: 1, skippedAt: 9), new Runner(0, skippedTry: 1, skippedAt: 5), new Runner(0)]);
+        $order = new FloorOrder(
+            $plan,
+            [new Runner(0, skippedTry: 1, skippedAt: 9), new Runner(0, skippedTry: 1, skippedAt: 5), new Runner(0)],
+        );
 
         self::assertSame([2, 1, 0], array_slice(array_map(static fn(Turn $turn): int => $turn->group, $order->coming), 0, 3));
-        self::assertSame(0, (new FloorOrder($plan, [new Runner(1, skippedTry: 1), new Runner(1), new Runner(1)]))->proposed()?->group, 'in the next round it has its own place again');
+        self::assertSame(
+            0,
+            (new FloorOrder($plan, [new Runner(1, skippedTry: 1), new Runner(1), new Runner(1)]))->proposed()?->group,
+            'in the next round it has its own place again',
+        );
     }
 
     public function testALatecomerCatchesUpButNeverTwiceInARow(): void
@@ -78,7 +85,11 @@ final class RunDayTest extends TestCase
         // Lane 2 ran on, then lane 1: lane 2 waits longest, whatever the plan had.
         self::assertSame(2, (new FloorOrder($plan, $this->runners([1, 1, 0, 0]), 0, [2 => 1, 1 => 2]))->proposed()?->lane);
         self::assertSame(1, (new FloorOrder($plan, $this->runners([1, 1, 0, 0]), 0, [1 => 1, 2 => 2]))->proposed()?->lane);
-        self::assertSame(1, (new FloorOrder($plan, $this->runners([0, 1, 0, 0]), 1, [2 => 1]))->proposed()?->lane, 'a lane that was never run on');
+        self::assertSame(
+            1,
+            (new FloorOrder($plan, $this->runners([0, 1, 0, 0]), 1, [2 => 1]))->proposed()?->lane,
+            'a lane that was never run on',
+        );
         self::assertSame(1, (new FloorOrder($plan, $this->runners([0, 0, 0, 0])))->proposed()?->lane);
     }
 
@@ -93,7 +104,12 @@ final class RunDayTest extends TestCase
 
     public function testADayInWhichAnythingHappensEndsWithEveryTryMadeOnce(): void
     {
-        $this->limitTo(60)->forAll(Generators::choose(1, 12), Generators::choose(1, 4), Generators::choose(1, 4), Generators::choose(1, 100_000))
+        $this->limitTo(60)->forAll(
+            Generators::choose(1, 12),
+            Generators::choose(1, 4),
+            Generators::choose(1, 4),
+            Generators::choose(1, 100_000),
+        )
             ->disableShrinking()->then(static function (int $groups, int $tries, int $lanes, int $seed): void {
                 mt_srand($seed);
                 $plan = new RunOrder($groups, $tries, $lanes);
@@ -102,7 +118,12 @@ final class RunDayTest extends TestCase
                 $skips = array_fill(0, $groups, null);
                 $last = null;
                 for ($step = 0; $step < 2000; $step++) {
-                    $runners = array_map(static fn(int $n, int $repair, ?int $skip): Runner => new Runner($n, $repair > 0, false, $skip, 1), $made, $repairs, $skips);
+                    $runners = array_map(
+                        static fn(int $n, int $repair, ?int $skip): Runner => new Runner($n, $repair > 0, false, $skip, 1),
+                        $made,
+                        $repairs,
+                        $skips,
+                    );
                     $order = new FloorOrder($plan, $runners, $last);
                     if ($order->isOver()) {
                         break;
@@ -113,7 +134,11 @@ final class RunDayTest extends TestCase
                     foreach ($standing as $lane => $turn) {
                         self::assertSame([$lane, $made[$turn->group] + 1, 0], [$turn->lane, $turn->try, $repairs[$turn->group]]);
                     }
-                    self::assertSame(array_sum($repairs) === 0 || count($order->repairing) < count(array_filter($made, static fn(int $n): bool => $n < $tries)), $standing !== [] || $order->next !== [] || $order->repairing === []);
+                    self::assertSame(
+                        array_sum($repairs) === 0
+                            || count($order->repairing) < count(array_filter($made, static fn(int $n): bool => $n < $tries)),
+                        $standing !== [] || $order->next !== [] || $order->repairing === [],
+                    );
                     $repairs = array_map(static fn(int $n): int => max(0, $n - 1), $repairs);
                     if ($standing === []) {
                         continue;
@@ -139,9 +164,19 @@ final class RunDayTest extends TestCase
         $lost = new Tries($runs, 3, false);
         $retried = new Tries($runs, 3);
 
-        self::assertSame([2, 1, 3, true, 5], [count($lost->counted), count($lost->extra), $lost->made(), $lost->areComplete(), $lost->next()]);
+        self::assertSame(
+            [2, 1, 3, true, 5],
+            [count($lost->counted), count($lost->extra), $lost->made(), $lost->areComplete(), $lost->next()],
+        );
         self::assertSame([3, 0, 3, 2], [count($retried->counted), count($retried->extra), $retried->made(), $retried->next()]);
-        self::assertSame(0, count((new Tries([new Run('a', 1, null, void: VoidReason::Burst), new Run('b', 2, null, void: VoidReason::Burst)], 1, false))->counted));
+        self::assertSame(
+            0,
+            count((new Tries(
+                [new Run('a', 1, null, void: VoidReason::Burst), new Run('b', 2, null, void: VoidReason::Burst)],
+                1,
+                false,
+            ))->counted),
+        );
     }
 
     /** @return iterable<string, array{RunRecord, list<string>}> in a class that runs about 3 m on a lane of 6, timed over 1 */
@@ -166,7 +201,10 @@ final class RunDayTest extends TestCase
     #[DataProvider('odd')]
     public function testOddReadingsAreQuestioned(RunRecord $run, array $fields): void
     {
-        self::assertSame($fields, array_keys((new Plausibility(6.0, 1.0, new Expected(3.0, 0.5, 0.04)))->questions($run, Unit::Centimetre)));
+        self::assertSame(
+            $fields,
+            array_keys((new Plausibility(6.0, 1.0, new Expected(3.0, 0.5, 0.04)))->questions($run, Unit::Centimetre)),
+        );
     }
 
     public function testWhatTheClassIsUsedToIsUnknownAtFirst(): void
@@ -175,17 +213,29 @@ final class RunDayTest extends TestCase
 
         self::assertSame([], (new Plausibility(6.0, null, null))->questions($run));
         $question = (new Plausibility(6.0, null, new Expected(3.0, 0.5, 0.04)))->questions($run, Unit::Centimetre)['distance'];
-        self::assertSame(['quantity.slip.less_unit', 3.18, Unit::Metre], [$question->code, $question->values['meant'], $question->values['unit']]);
+        self::assertSame(
+            ['quantity.slip.less_unit', 3.18, Unit::Metre],
+            [$question->code, $question->values['meant'], $question->values['unit']],
+        );
     }
 
     public function testRecordsOfOneRunAgreeInAllThatWasMeasured(): void
     {
-        $size = static fn(string $typed): Inflation => new Inflation(InflationKind::Diameter, (new QuantityReader())->read($typed, Unit::Centimetre));
+        $size = static fn(string $typed): Inflation => new Inflation(
+            InflationKind::Diameter,
+            (new QuantityReader())->read($typed, Unit::Centimetre),
+        );
 
-        self::assertTrue((new RunRecord(inflation: $size('20')))->agreesWith(new RunRecord(inflation: $size('200 mm'), lane: 2, note: 'x')));
+        self::assertTrue(
+            (new RunRecord(inflation: $size('20')))->agreesWith(new RunRecord(inflation: $size('200 mm'), lane: 2, note: 'x')),
+        );
         self::assertFalse((new RunRecord(inflation: $size('20')))->agreesWith(new RunRecord(inflation: $size('21'))));
         self::assertFalse((new RunRecord(inflation: new Inflation(InflationKind::Full)))->agreesWith(new RunRecord()));
-        self::assertFalse((new RunRecord(inflation: new Inflation(InflationKind::Strokes, null, 12)))->agreesWith(new RunRecord(inflation: new Inflation(InflationKind::Strokes, null, 13))));
+        self::assertFalse(
+            (
+                new RunRecord(inflation: new Inflation(InflationKind::Strokes, null, 12))
+            )->agreesWith(new RunRecord(inflation: new Inflation(InflationKind::Strokes, null, 13))),
+        );
     }
 
     /**

@@ -78,11 +78,19 @@ final class SessionTest extends TestCase
 
     public function testPhasesFollowEachOtherAndGlueSetsBesideThem(): void
     {
-        $timetable = $this->timetable(['brief' => 10, 'build' => 30, 'set' => 15, 'predict' => 10, 'check' => 5, 'tidy' => 5], new RunOrder(4, 3, 2), 2.0, 90.0);
+        $timetable = $this->timetable(
+            ['brief' => 10, 'build' => 30, 'set' => 15, 'predict' => 10, 'check' => 5, 'tidy' => 5],
+            new RunOrder(4, 3, 2),
+            2.0,
+            90.0,
+        );
 
         // Set from 40 to 55, beside predict from 40 to 50; the check waits for it until 55; runs are 6 heats of 2 min.
         self::assertSame(
-            [['brief', 0.0, 10.0], ['build', 10.0, 40.0], ['set', 40.0, 55.0], ['predict', 40.0, 50.0], ['check', 55.0, 60.0], ['runs', 60.0, 72.0], ['tidy', 72.0, 77.0]],
+            [
+                ['brief', 0.0, 10.0], ['build', 10.0, 40.0], ['set', 40.0, 55.0], ['predict', 40.0, 50.0], ['check', 55.0, 60.0],
+                ['runs', 60.0, 72.0], ['tidy', 72.0, 77.0],
+            ],
             array_map(static fn(Slot $slot): array => [$slot->phase->value, $slot->fromMin, $slot->toMin], $timetable->slots),
         );
         self::assertSame([77.0, 5.0, true, 13.0], [$timetable->lengthMin, $timetable->idleMin, $timetable->fits(), $timetable->spareMin()]);
@@ -126,7 +134,10 @@ final class SessionTest extends TestCase
     {
         // One try of one group on one lane at 2 min: nothing else can be saved but the build.
         $runs = new RunOrder(1, 1, 1);
-        self::assertContainsEquals(new Remedy(22.0, shorterBuildMin: 10.0), $this->timetable(['build' => 30], $runs, 2.0, 22.0)->remedies());
+        self::assertContainsEquals(
+            new Remedy(22.0, shorterBuildMin: 10.0),
+            $this->timetable(['build' => 30], $runs, 2.0, 22.0)->remedies(),
+        );
         foreach ($this->timetable(['build' => 29], $runs, 2.0, 21.0)->remedies() as $remedy) {
             self::assertNull($remedy->shorterBuildMin, '10 min are more than a third of 29');
         }
@@ -135,13 +146,25 @@ final class SessionTest extends TestCase
     public function testLanesAndTriesTogetherWhereOneIsNotEnough(): void
     {
         // One try on one lane is 8 × 3 + 6 = 30 min, twelve on eight lanes 42: neither is within 29.
-        self::assertEquals([new Remedy(18.0, lanes: 2, tries: 1)], $this->timetable(['build' => 6], new RunOrder(8, 12, 1), 3.0, 29.0)->remedies());
-        self::assertSame([], $this->timetable(['build' => 100], new RunOrder(8, 3, 1), 2.0, 50.0)->remedies(), 'nothing helps where the build alone is too long');
+        self::assertEquals(
+            [new Remedy(18.0, lanes: 2, tries: 1)],
+            $this->timetable(['build' => 6], new RunOrder(8, 12, 1), 3.0, 29.0)->remedies(),
+        );
+        self::assertSame(
+            [],
+            $this->timetable(['build' => 100], new RunOrder(8, 3, 1), 2.0, 50.0)->remedies(),
+            'nothing helps where the build alone is too long',
+        );
     }
 
     public function testEveryRemedyMakesItFit(): void
     {
-        $this->limitTo(80)->forAll(Generators::choose(1, 30), Generators::choose(1, 6), Generators::choose(1, 4), Generators::choose(30, 120))
+        $this->limitTo(80)->forAll(
+            Generators::choose(1, 30),
+            Generators::choose(1, 6),
+            Generators::choose(1, 4),
+            Generators::choose(30, 120),
+        )
             ->disableShrinking()->then(function (int $groups, int $tries, int $lanes, int $session): void {
                 $timetable = $this->timetable(['build' => 30, 'brief' => 5], new RunOrder($groups, $tries, $lanes), 3.0, (float) $session);
                 foreach ($timetable->remedies() as $remedy) {

@@ -58,7 +58,10 @@ final class SimulatedRunTest extends TestCase
             Generators::choose(-30, 60),
             $between(0.0001, 0.5),
         ))->disableShrinking()->then(function (array $drawn): void {
-            [$relaxed, $film, $modulus, $hardening, $stretch, $count, $bore, $length, $parallel, $mass, $friction, $wheels, $angle, $speed, $temperature, $drag] = $drawn;
+            [
+                $relaxed, $film, $modulus, $hardening, $stretch, $count, $bore, $length, $parallel, $mass, $friction, $wheels, $angle,
+                $speed, $temperature, $drag,
+            ] = $drawn;
             $run = Simulator::run(
                 new Design(
                     new Balloon($relaxed, $film, min(0.6, $relaxed * $stretch), $count, $modulus, $hardening),
@@ -70,7 +73,11 @@ final class SimulatedRunTest extends TestCase
                 withTrajectory: true,
             );
 
-            foreach ([$run->distanceM, $run->stopTimeS, $run->peakSpeedMS, $run->impulseNS, $run->initialThrustN, $run->energy->stored] as $figure) {
+            foreach (
+                [
+                    $run->distanceM, $run->stopTimeS, $run->peakSpeedMS, $run->impulseNS, $run->initialThrustN, $run->energy->stored,
+                ] as $figure
+            ) {
                 self::assertTrue(is_finite($figure) && $figure >= 0.0, (string) $figure);
             }
             $energy = $run->energy;
@@ -158,7 +165,9 @@ final class SimulatedRunTest extends TestCase
         yield 'half a balloon' => ['{"relaxed', '{"count":1.5,"relaxed', 'balloon.count must be a whole number'];
         yield 'a bore out of range' => ['"bore_m":0.006', '"bore_m":6', 'nozzle.segments[0].bore_m must be from 0.001 to 0.1; it is 6'];
         yield 'no segments' => ['[{"bore_m":0.006,"length_m":0.15}]', '[]', 'nozzle.segments must be from 1 to 6'];
-        yield 'a balloon below its relaxed size' => ['"inflated_diameter_m":0.2', '"inflated_diameter_m":0.05', 'balloon.inflated_diameter_m must be from 0.06 to 0.48'];
+        yield 'a balloon below its relaxed size' => [
+            '"inflated_diameter_m":0.2', '"inflated_diameter_m":0.05', 'balloon.inflated_diameter_m must be from 0.06 to 0.48',
+        ];
         yield 'no friction' => ['"rolling_coefficient":0.03', '"rolling_coefficient":0', 'car.rolling_coefficient must be from'];
         yield 'a mass below zero' => ['0.06,"rolling', '-0.06,"rolling', 'car.mass_kg must be from'];
     }

@@ -46,7 +46,11 @@ final class StandingsTest extends TestCase
 
     public function testAMeanThatDiffersInTheSixteenthDigitIsATie(): void
     {
-        $standings = Standings::of([$this->entrant('a', [0.1, 0.2]), $this->entrant('b', [0.15, 0.15])], new Award(Goal::Farthest), Scoring::Mean);
+        $standings = Standings::of(
+            [$this->entrant('a', [0.1, 0.2]), $this->entrant('b', [0.15, 0.15])],
+            new Award(Goal::Farthest),
+            Scoring::Mean,
+        );
 
         self::assertSame([1, 1], array_map(static fn(Standing $place): ?int => $place->rank, $standings->places));
     }
@@ -63,7 +67,10 @@ final class StandingsTest extends TestCase
             Scoring::Best,
         );
 
-        self::assertSame(['quick', 'slow', 'none'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->places));
+        self::assertSame(
+            ['quick', 'slow', 'none'],
+            array_map(static fn(Standing $place): string => $place->entrant->id, $standings->places),
+        );
         self::assertNull($standings->places[2]->rank);
     }
 
@@ -81,7 +88,10 @@ final class StandingsTest extends TestCase
         );
 
         self::assertSame(['close'], array_map(static fn(Standing $place): string => $place->entrant->id, $standings->tooCloseToLeader()));
-        self::assertSame([Verdict::ClearlyApart, Verdict::ClearlyApart], [$standings->places[2]->againstLeader, $standings->places[3]->againstLeader]);
+        self::assertSame(
+            [Verdict::ClearlyApart, Verdict::ClearlyApart],
+            [$standings->places[2]->againstLeader, $standings->places[3]->againstLeader],
+        );
         self::assertNull($standings->places[0]->againstLeader);
     }
 

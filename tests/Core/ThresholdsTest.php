@@ -38,12 +38,21 @@ final class ThresholdsTest extends TestCase
     /** @return array<string, array{\Closure(float): mixed, float, float}> what is made of a value, and the range that it may lie in */
     public static function ranges(): array
     {
-        $balloon = static fn(float $relaxed = 0.06, float $film = 2.5e-4, float $inflated = 0.2, float $modulus = 3e5, float $hardening = 0.1, float $drag = 0.47): Balloon
+        $balloon = static fn(
+            float $relaxed = 0.06,
+            float $film = 2.5e-4,
+            float $inflated = 0.2,
+            float $modulus = 3e5,
+            float $hardening = 0.1,
+            float $drag = 0.47,
+        ): Balloon
             => new Balloon($relaxed, $film, $inflated, 1, $modulus, $hardening, $drag);
         $tube = new Tube(0.006, 0.1);
 
         return [
-            'relaxed diameter' => [static fn(float $m): Balloon => $balloon(relaxed: $m, inflated: min(max($m, 0.05), 7.9 * $m)), 0.01, 0.3],
+            'relaxed diameter' => [
+                static fn(float $m): Balloon => $balloon(relaxed: $m, inflated: min(max($m, 0.05), 7.9 * $m)), 0.01, 0.3,
+            ],
             'film' => [static fn(float $m): Balloon => $balloon(film: $m), 5e-5, 2e-3],
             'filled diameter' => [static fn(float $m): Balloon => $balloon(inflated: $m), 0.06, 0.48],
             'filled diameter of a large balloon' => [static fn(float $m): Balloon => $balloon(relaxed: 0.1, inflated: $m), 0.1, 0.6],
@@ -63,7 +72,10 @@ final class ThresholdsTest extends TestCase
             'wheels' => [static fn(float $kg): Vehicle => new Vehicle(0.06, 0.02, $kg), 0.0, 5.0],
             'breakaway' => [static fn(float $b): Vehicle => new Vehicle(0.06, 0.02, 0.0, $b), 1.0, 5.0],
             'body drag' => [static fn(float $a): Vehicle => new Vehicle(0.06, 0.02, 0.0, 1.0, $a), 0.0, 0.5],
-            'start speed' => [static fn(float $v): Design => new Design($balloon(), new Nozzle([$tube]), new Vehicle(0.06, 0.02), new Air(), $v), 0.0, 10.0],
+            'start speed' => [
+                static fn(float $v): Design => new Design($balloon(), new Nozzle([$tube]), new Vehicle(0.06, 0.02), new Air(), $v), 0.0,
+                10.0,
+            ],
             'chassis width' => [static fn(float $m): CutSizes => new CutSizes($m, 0.002), 0.005, 0.6],
             'wheel thickness' => [static fn(float $m): CutSizes => new CutSizes(0.075, $m), 0.0003, 0.1],
             'end play' => [static fn(float $m): CutSizes => new CutSizes(0.075, 0.002, $m), 0.0, 0.05],
@@ -138,8 +150,12 @@ final class ThresholdsTest extends TestCase
             'usual lane, to' => [$usual(true), 30.0, false],
             'usual stretch, from' => [$usual(false), 0.5, true],
             'usual stretch, to' => [$usual(false), 20.0, false],
-            'coldest room' => [static fn(float $c): bool => Temperature::read(number_format($c, 6, '.', ''), UnitSystem::Metric) !== null, -10.0, true],
-            'warmest room' => [static fn(float $c): bool => Temperature::read(number_format($c, 6, '.', ''), UnitSystem::Metric) !== null, 45.0, false],
+            'coldest room' => [
+                static fn(float $c): bool => Temperature::read(number_format($c, 6, '.', ''), UnitSystem::Metric) !== null, -10.0, true,
+            ],
+            'warmest room' => [
+                static fn(float $c): bool => Temperature::read(number_format($c, 6, '.', ''), UnitSystem::Metric) !== null, 45.0, false,
+            ],
         ];
     }
 
@@ -167,25 +183,46 @@ final class ThresholdsTest extends TestCase
             'ramp release_height' => [0.002, 2.0, 0.001], 'ramp roll_out' => [0.02, 40.0, 0.01],
             'tilt rise' => [0.001, 2.0, 0.002], 'tilt run' => [0.05, 10.0, 0.005],
             'pull pull' => [0.0001, 5.0, 0.0005],
-            'coast-down between_marks' => [0.05, 10.0, 0.005], 'coast-down mark_to_mark' => [0.02, 300.0, 0.1], 'coast-down mark_to_stop' => [0.0, 40.0, 0.01],
+            'coast-down between_marks' => [0.05, 10.0, 0.005], 'coast-down mark_to_mark' => [0.02, 300.0, 0.1],
+            'coast-down mark_to_stop' => [0.0, 40.0, 0.01],
             'static-thrust scale_reading' => [0.0001, 5.0, 0.0005],
             'first-stretch stretch' => [0.05, 5.0, 0.005], 'first-stretch from_release' => [0.02, 300.0, 0.1],
             'pressure water' => [0.005, 3.0, 0.002], 'pressure balloon_diameter' => [0.03, 0.6, 0.003],
             'load-share on_driven_axle' => [0.0005, 10.0, 0.0005], 'load-share on_other_axle' => [0.0, 10.0, 0.0005],
             'grip gives_way' => [0.0005, 10.0, 0.001], 'grip slides' => [0.0005, 10.0, 0.001],
-            'band-pull turns' => [0.25, 500.0, 0.05], 'band-pull pull_winding' => [0.0005, 50.0, 0.002], 'band-pull pull_back' => [0.0, 50.0, 0.002],
+            'band-pull turns' => [0.25, 500.0, 0.05], 'band-pull pull_winding' => [0.0005, 50.0, 0.002],
+            'band-pull pull_back' => [0.0, 50.0, 0.002],
             'spin turns_for' => [0.02, 300.0, 0.1],
         ], $said);
-        $greatest = array_map(static fn(CheckItem $item): float => $item->greatest(), [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble, CheckItem::Parallel, CheckItem::Drift, CheckItem::Airtight]);
+        $greatest = array_map(
+            static fn(CheckItem $item): float => $item->greatest(),
+            [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble, CheckItem::Parallel, CheckItem::Drift, CheckItem::Airtight],
+        );
         self::assertSame([600.0, 0.1, 0.1, 1.0, 20.0, 1.0], $greatest);
     }
 
     public function testWhatIsAskedAboutBeforeARunIsLogged(): void
     {
         // A lane of 8 m of which the first 2 m are timed, in a class whose cars go 4 m.
-        $asks = static fn(RunRecord $run): array => array_map(static fn($remark): string => $remark->code, (new Plausibility(8.0, 2.0, new Expected(4.0, 0.5, 0.04)))->questions($run, Unit::Centimetre));
-        $run = static fn(string $distance, ?string $time = null, ?string $limp = null, ?string $total = null, ?string $drift = null): RunRecord
-            => new RunRecord(self::length($distance), self::time($time), limp: self::length($limp), totalTime: self::time($total), drift: self::length($drift), side: $drift === null ? null : Side::Left);
+        $asks = static fn(RunRecord $run): array => array_map(
+            static fn($remark): string => $remark->code,
+            (new Plausibility(8.0, 2.0, new Expected(4.0, 0.5, 0.04)))->questions($run, Unit::Centimetre),
+        );
+        $run = static fn(
+            string $distance,
+            ?string $time = null,
+            ?string $limp = null,
+            ?string $total = null,
+            ?string $drift = null,
+        ): RunRecord
+            => new RunRecord(
+                self::length($distance),
+                self::time($time),
+                limp: self::length($limp),
+                totalTime: self::time($total),
+                drift: self::length($drift),
+                side: $drift === null ? null : Side::Left,
+            );
 
         self::assertSame([], $asks($run('10 m')), 'a lane has a run-out of a quarter of its length');
         self::assertSame(['distance' => 'run.question.beyond_lane'], $asks($run('10.01 m')));
@@ -202,7 +239,9 @@ final class ThresholdsTest extends TestCase
         self::assertSame([], $asks($run('196 cm', '1 s')), 'it stopped as good as at the end of the stretch');
         self::assertSame(['time' => 'run.question.stopped_before'], $asks($run('195 cm', '1 s')));
 
-        $speeds = static fn(string $time): mixed => (new Plausibility(8.0, 2.0, null))->questions($run('4 m', $time))['time']->values['speed'];
+        $speeds = static fn(string $time): mixed => (
+            new Plausibility(8.0, 2.0, null)
+        )->questions($run('4 m', $time))['time']->values['speed'];
         self::assertSame(9.0, $speeds('0.22 s'), 'a fast one in whole metres a second');
         self::assertSame(0.019, $speeds('105.3 s'), 'a slow one in millimetres a second');
 
@@ -218,7 +257,9 @@ final class ThresholdsTest extends TestCase
 
     public function testTwoWhoTypedTheSameRun(): void
     {
-        $alike = static fn(string $one, string $other): bool => (new RunRecord(self::length($one)))->mayBeSameRunAs(new RunRecord(self::length($other)));
+        $alike = static fn(string $one, string $other): bool => (new RunRecord(self::length($one)))->mayBeSameRunAs(
+            new RunRecord(self::length($other)),
+        );
 
         self::assertTrue($alike('4 m', '3.81 m'), 'within 5 % of the greater');
         self::assertFalse($alike('4 m', '3.79 m'));
@@ -229,13 +270,19 @@ final class ThresholdsTest extends TestCase
 
     public function testWhatHoldsACarBackMost(): void
     {
-        $regime = static fn(float $rolling, float $drag, float $carriedOff = 0.0): Regime => Regime::of(new EnergyLedger(1.0, 0.1, $rolling, $drag, $carriedOff, 0.0));
+        $regime = static fn(float $rolling, float $drag, float $carriedOff = 0.0): Regime => Regime::of(
+            new EnergyLedger(1.0, 0.1, $rolling, $drag, $carriedOff, 0.0),
+        );
 
         self::assertSame(Regime::Rolling, $regime(6.0, 4.0));
         self::assertSame(Regime::Both, $regime(5.99, 4.01));
         self::assertSame(Regime::Both, $regime(4.01, 5.99));
         self::assertSame(Regime::Air, $regime(4.0, 6.0));
-        self::assertSame(Regime::Air, $regime(4.0, 0.0, 6.0), 'what the air takes that the balloon had carried along is lost to the air as well');
+        self::assertSame(
+            Regime::Air,
+            $regime(4.0, 0.0, 6.0),
+            'what the air takes that the balloon had carried along is lost to the air as well',
+        );
         self::assertSame(Regime::DoesNotStart, $regime(0.0, 0.0));
     }
 

@@ -54,7 +54,12 @@ final class TraceFileTest extends TestCase
     public function testWhatIsNoTraceIsSaidByLine(): void
     {
         $good = implode("\n", array_map(static fn(int $i): string => "{$i},{$i}", range(0, 19)));
-        foreach (["{$good}\nfar,1" => 'Line 21', 'only words' => 'at least 12 points', "1,1\n2,2" => 'at least 12 points', "\x00\x01" => 'no text file'] as $csv => $said) {
+        foreach (
+            [
+                "{$good}\nfar,1" => 'Line 21', 'only words' => 'at least 12 points', "1,1\n2,2" => 'at least 12 points',
+                "\x00\x01" => 'no text file',
+            ] as $csv => $said
+        ) {
             try {
                 TraceFile::read((string) $csv);
                 self::fail((string) $csv);
@@ -80,18 +85,30 @@ final class TraceFileTest extends TestCase
 
     public function testASheetHoldsARunWholly(): void
     {
-        $sheet = (new SheetReader(UnitSystem::Metric))->read("group,nozzle points down by,try,distance,total time,limp mark,filled,lane,drift,drift side,load carried\nKeel,-15,1,300,4.2,120,12 strokes,2,30,Left,20\n");
+        $sheet = (new SheetReader(UnitSystem::Metric))->read(
+            "group,nozzle points down by,try,distance,total time,limp mark,filled,lane,drift,drift side,load carried\nKeel,-15,1,300,4.2,120,12 strokes,2,30,Left,20\n",
+        );
         $row = $sheet->rows[0];
 
         self::assertSame([], $sheet->problems);
         self::assertSame(-15, $row->car->counts['nozzle_angle']);
         self::assertSame([4.2, 1.2, '12 strokes', 2, 'left', 0.02], [
-            $row->run?->record->totalTime?->quantity->si(), $row->run?->record->limp?->quantity->si(), $row->run?->record->inflation?->asWritten(), $row->run?->record->lane, $row->run?->record->side?->value, $row->run?->record->load?->quantity->si(),
+            $row->run?->record->totalTime?->quantity->si(), $row->run?->record->limp?->quantity
+                ->si(), $row->run?->record->inflation
+                ?->asWritten(), $row->run?->record->lane, $row->run?->record->side?->value, $row->run?->record->load?->quantity
+                ->si(),
         ]);
-        foreach (['filled' => 'a lot', 'lane' => '99', 'drift side' => 'up', 'limp mark' => '3 kg', 'nozzle points down by' => '500'] as $column => $wrong) {
+        foreach (
+            [
+                'filled' => 'a lot', 'lane' => '99', 'drift side' => 'up', 'limp mark' => '3 kg', 'nozzle points down by' => '500',
+            ] as $column => $wrong
+        ) {
             $problems = (new SheetReader(UnitSystem::Metric))->read("group,distance,{$column}\nKeel,300,{$wrong}\n")->problems;
             self::assertSame([$column], array_map(static fn($problem): ?string => $problem->column, $problems), $column);
         }
-        self::assertStringContainsString('no side', Spoken::say((new SheetReader(UnitSystem::Metric))->read("group,distance,drift\nKeel,300,20\n")->problems[0]->remark));
+        self::assertStringContainsString(
+            'no side',
+            Spoken::say((new SheetReader(UnitSystem::Metric))->read("group,distance,drift\nKeel,300,20\n")->problems[0]->remark),
+        );
     }
 }

@@ -97,20 +97,32 @@ final class TrialsTest extends TestCase
         self::assertSame([6.0, 6.0], $all->distances()?->values, 'a bound, and nothing more');
         // What is shown of it is what was logged: a bound where a longer lane would have made it another figure.
         $farthest = new Award(Goal::Farthest);
-        $shown = static fn(Tries $tries, Scoring $scoring): array => [Reach::of($farthest, $tries, $scoring)?->value, Reach::of($farthest, $tries, $scoring)?->isBound];
+        $shown = static fn(Tries $tries, Scoring $scoring): array => [
+            Reach::of($farthest, $tries, $scoring)?->value, Reach::of($farthest, $tries, $scoring)?->isBound,
+        ];
         self::assertEqualsWithDelta((5.2 + 6.0 + 5.6) / 3, $shown($some, Scoring::Mean)[0], 1e-12);
-        self::assertSame([true, true, false], [$shown($some, Scoring::Mean)[1], $shown($some, Scoring::Best)[1], $shown($some, Scoring::Median)[1]]);
+        self::assertSame(
+            [true, true, false],
+            [$shown($some, Scoring::Mean)[1], $shown($some, Scoring::Best)[1], $shown($some, Scoring::Median)[1]],
+        );
         self::assertSame([6.0, true], $shown($some, Scoring::Best), 'the lane’s end, and no figure beyond it');
         self::assertSame([6.0, true], $shown($all, Scoring::Median));
         self::assertNull(Reach::of($farthest, new Tries([], 3), Scoring::Mean));
         // Whatever another car's tries scatter like, none of that moves.
-        self::assertSame($shown($some, Scoring::Mean), $shown(new Tries([new Run('a', 1, 5.2), $past('b', 2), new Run('c', 3, 5.6)], 3, scatter: 0.3), Scoring::Mean));
+        self::assertSame(
+            $shown($some, Scoring::Mean),
+            $shown(new Tries([new Run('a', 1, 5.2), $past('b', 2), new Run('c', 3, 5.6)], 3, scatter: 0.3), Scoring::Mean),
+        );
         // A mark on the lane: who passed the end is at least so far from it.
         $mark = new Award(Goal::NearestMark, 5.0);
         self::assertSame([1.0, true], [Reach::of($mark, $all, Scoring::Mean)?->value, Reach::of($mark, $all, Scoring::Mean)?->isBound]);
         self::assertFalse(Reach::of($mark, $some, Scoring::Best)?->isBound);
         // In places by distance it stands before one that stopped short of the end.
-        $standings = Standings::of([new Entrant('short', new Tries([new Run('s', 1, 5.9), new Run('t', 2, 5.8)], 3)), new Entrant('past', $all)], new Award(Goal::Farthest), Scoring::Mean);
+        $standings = Standings::of(
+            [new Entrant('short', new Tries([new Run('s', 1, 5.9), new Run('t', 2, 5.8)], 3)), new Entrant('past', $all)],
+            new Award(Goal::Farthest),
+            Scoring::Mean,
+        );
         self::assertSame('past', $standings->leader()?->entrant->id);
     }
 

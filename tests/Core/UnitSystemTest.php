@@ -53,6 +53,9 @@ final class UnitSystemTest extends TestCase
             "Nozzle bore must be from 0.5\u{00A0}mm to 100\u{00A0}mm. Check the unit.",
             Spoken::say(CarAttribute::NozzleBore->complaint(0.8) ?? self::fail('Nothing was said.')),
         );
-        self::assertStringContainsString('oz', Spoken::say(CarAttribute::Mass->complaint(58.0) ?? self::fail('Nothing was said.'), UnitSystem::Imperial));
+        self::assertStringContainsString(
+            'oz',
+            Spoken::say(CarAttribute::Mass->complaint(58.0) ?? self::fail('Nothing was said.'), UnitSystem::Imperial),
+        );
     }
 }

@@ -30,7 +30,8 @@ final class AccountTest extends FeatureTestCase
     public function testAnAccountIsCreatedAndSignedIn(): void
     {
         $this->post('/register', [
-            'name' => 'New educator', 'email' => 'New@Skivo.Example', 'password' => Scenario::PASSWORD, 'password_confirmation' => Scenario::PASSWORD,
+            'name' => 'New educator', 'email' => 'New@Skivo.Example', 'password' => Scenario::PASSWORD,
+            'password_confirmation' => Scenario::PASSWORD,
         ])->assertRedirect('/challenges');
 
         $this->assertAuthenticated();
@@ -39,7 +40,10 @@ final class AccountTest extends FeatureTestCase
 
     public function testRegistrationSaysWhatIsWrongAndKeepsWhatWasTyped(): void
     {
-        $this->from('/register')->post('/register', ['name' => 'A', 'email' => $this->educator->email, 'password' => 'short', 'password_confirmation' => 'other'])
+        $this->from('/register')->post(
+            '/register',
+            ['name' => 'A', 'email' => $this->educator->email, 'password' => 'short', 'password_confirmation' => 'other'],
+        )
             ->assertRedirect('/register')
             ->assertSessionHasErrors([
                 'email' => 'There is an account with this email address already. Sign in instead.',
@@ -50,7 +54,10 @@ final class AccountTest extends FeatureTestCase
 
     public function testSigningInAndOut(): void
     {
-        $this->post('/sign-in', ['email' => strtoupper($this->educator->email), 'password' => Scenario::PASSWORD])->assertRedirect('/challenges');
+        $this->post(
+            '/sign-in',
+            ['email' => strtoupper($this->educator->email), 'password' => Scenario::PASSWORD],
+        )->assertRedirect('/challenges');
         $this->assertAuthenticatedAs($this->educator);
 
         $this->post('/sign-out')->assertRedirect('/sign-in');
@@ -74,7 +81,9 @@ final class AccountTest extends FeatureTestCase
         foreach (range(1, 20) as $index) {
             $this->post('/sign-in', ['email' => "guess{$index}@skivo.example", 'password' => 'wrong'])->assertRedirect();
         }
-        $this->post('/sign-in', ['email' => 'guess21@skivo.example', 'password' => 'wrong'])->assertStatus(429)->assertSee('Too many attempts');
+        $this->post('/sign-in', ['email' => 'guess21@skivo.example', 'password' => 'wrong'])
+            ->assertStatus(429)
+            ->assertSee('Too many attempts');
     }
 
     public function testThePasswordIsChangedOnlyByWhoKnowsIt(): void
@@ -82,7 +91,9 @@ final class AccountTest extends FeatureTestCase
         $this->actingAs($this->educator);
         $new = ['password' => 'another long one', 'password_confirmation' => 'another long one'];
 
-        $this->put('/account/password', ['current_password' => 'wrong'] + $new)->assertSessionHasErrors(['current_password' => 'This is not your current password.']);
+        $this->put('/account/password', ['current_password' => 'wrong'] + $new)->assertSessionHasErrors(
+            ['current_password' => 'This is not your current password.'],
+        );
         self::assertTrue(Hash::check(Scenario::PASSWORD, (string) $this->educator->refresh()->password));
 
         $this->put('/account/password', ['current_password' => Scenario::PASSWORD] + $new)->assertSessionHasNoErrors();

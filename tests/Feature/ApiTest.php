@@ -23,8 +23,17 @@ final class ApiTest extends FeatureTestCase
         $document = $this->document();
         self::assertSame('3.1.0', $document->openapi);
         $paths = array_keys(get_object_vars($document->paths));
-        $routes = array_values(array_filter(array_map(static fn($route): string => '/' . $route->uri(), Routes::getRoutes()->getRoutes()), static fn(string $uri): bool => str_starts_with($uri, '/api/v1/') && !str_ends_with($uri, 'openapi.json')));
-        self::assertEqualsCanonicalizing($routes, array_map(static fn(string $path): string => "/api/v1{$path}", $paths), 'every route is described, and nothing else is');
+        $routes = array_values(
+            array_filter(
+                array_map(static fn($route): string => '/' . $route->uri(), Routes::getRoutes()->getRoutes()),
+                static fn(string $uri): bool => str_starts_with($uri, '/api/v1/') && !str_ends_with($uri, 'openapi.json'),
+            ),
+        );
+        self::assertEqualsCanonicalizing(
+            $routes,
+            array_map(static fn(string $path): string => "/api/v1{$path}", $paths),
+            'every route is described, and nothing else is',
+        );
         foreach ($paths as $path) {
             $address = '/api/v1' . str_replace('{challenge}', (string) $challenge->id, $path);
             $answer = $this->asked($address, $token)->assertOk();
@@ -35,7 +44,12 @@ final class ApiTest extends FeatureTestCase
             self::assertSame('', (string) $this->asked($address, $token, $tag)->assertStatus(304)->getContent());
             $this->fits($this->asked($address, 'skivo_nothing')->assertStatus(401), $path, '401', $document);
             if (str_contains($path, '{challenge}')) {
-                $this->fits($this->asked(str_replace((string) $challenge->id, '999999', $address), $token)->assertStatus(404), $path, '404', $document);
+                $this->fits(
+                    $this->asked(str_replace((string) $challenge->id, '999999', $address), $token)->assertStatus(404),
+                    $path,
+                    '404',
+                    $document,
+                );
             }
         }
         $tag = (string) $this->asked("/api/v1/challenges/{$challenge->id}/runs", $token)->headers->get('ETag');
@@ -71,7 +85,10 @@ final class ApiTest extends FeatureTestCase
     {
         $this->post('/account/tokens', ['token_name' => '', 'scope_records' => 1])->assertSessionHasErrors('token_name', null, 'tokens');
         $this->post('/account/tokens', ['token_name' => 'Sheet'])->assertSessionHasErrors('scopes', null, 'tokens');
-        $token = $this->post('/account/tokens', ['token_name' => 'Sheet', 'scope_records' => 1])->assertSessionHasNoErrors()->getSession()->get('token');
+        $token = $this->post('/account/tokens', ['token_name' => 'Sheet', 'scope_records' => 1])
+            ->assertSessionHasNoErrors()
+            ->getSession()
+            ->get('token');
         $this->get('/account')->assertOk()->assertSee('Sheet')->assertSee($token);
         $this->get('/account')->assertDontSee($token);
         $this->asked('/api/v1/challenges', $token)->assertOk();
@@ -108,8 +125,25 @@ final class ApiTest extends FeatureTestCase
     private function fits(TestResponse $answer, string $path, string $status, \stdClass $document): void
     {
         $schema = $document->paths->{$path}->get->responses->{$status}->content->{'application/json'}->schema;
-        $schema = json_decode(str_replace('#/components/schemas/', '#/$defs/', json_encode((object) ['allOf' => [$schema], '$defs' => $document->components->schemas], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)), false, 64, JSON_THROW_ON_ERROR);
+        $schema = json_decode(
+            str_replace(
+                '#/components/schemas/',
+                '#/$defs/',
+                json_encode(
+                    (object) ['allOf' => [$schema], '$defs' => $document->components->schemas],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES,
+                ),
+            ),
+            false,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
         $result = (new Validator())->validate(json_decode((string) $answer->getContent(), false, 64, JSON_THROW_ON_ERROR), $schema);
-        self::assertTrue($result->isValid(), $path . "\n" . ($result->error() === null ? '' : json_encode((new ErrorFormatter())->format($result->error()), JSON_PRETTY_PRINT)));
+        self::assertTrue(
+            $result->isValid(),
+            $path . "\n" . (
+                $result->error() === null ? '' : json_encode((new ErrorFormatter())->format($result->error()), JSON_PRETTY_PRINT)
+            ),
+        );
     }
 }

@@ -44,7 +44,10 @@ final class ArchiveTest extends FeatureTestCase
         self::assertGreaterThan(1, $before);
         foreach ($demo->challenges()->orderBy('id')->pluck('id') as $id) {
             $first = $this->taken($id, "first-{$id}.zip");
-            $this->post('/challenges/archive', ['archive' => new UploadedFile($first, 'class.zip', 'application/zip', null, true)])->assertSessionHasNoErrors();
+            $this->post(
+                '/challenges/archive',
+                ['archive' => new UploadedFile($first, 'class.zip', 'application/zip', null, true)],
+            )->assertSessionHasNoErrors();
             $copy = $demo->challenges()->latest('id')->firstOrFail();
             self::assertNotSame($id, $copy->id);
             $second = $this->taken($copy->id, "second-{$id}.zip");
@@ -57,7 +60,13 @@ final class ArchiveTest extends FeatureTestCase
                 }
             }
             Cache::flush();
-            $answer = fn(int $of): array => preg_match_all('~class="answer-(?:word|size)".*~', (string) $this->get("/challenges/{$of}/findings")->assertOk()->getContent(), $found) > 0 ? $found[0] : [];
+            $answer = fn(int $of): array => preg_match_all(
+                '~class="answer-(?:word|size)".*~',
+                (string) $this->get("/challenges/{$of}/findings")->assertOk()->getContent(),
+                $found,
+            ) > 0
+                ? $found[0]
+                : [];
             self::assertNotSame([], $answer($id));
             self::assertSame($answer($id), $answer($copy->id));
             $this->get("/challenges/{$copy->id}")->assertOk();
@@ -78,7 +87,10 @@ final class ArchiveTest extends FeatureTestCase
             self::assertMatchesRegularExpression('/^[a-z0-9._-]+$/', $resource['name']);
             self::assertDoesNotMatchRegularExpression('~^(/|\\.\\.)|://~', $resource['path']);
             self::assertSame('tabular-data-resource', $resource['profile']);
-            $lines = array_map(static fn(string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim(explode("\n", $files[$resource['path']])[0])));
+            $lines = array_map(
+                static fn(string $line): array => str_getcsv($line, ',', '"', ''),
+                explode("\n", trim(explode("\n", $files[$resource['path']])[0])),
+            );
             $fields = array_column($resource['schema']['fields'], 'name');
             self::assertSame($fields, $lines[0], $resource['name']);
             self::assertContains($resource['schema']['primaryKey'], $fields);
@@ -111,7 +123,13 @@ final class ArchiveTest extends FeatureTestCase
         self::assertSame(1, preg_match("/```{$language}\\n(.*?)```/s", $docs, $found));
         $file = "{$this->folder}/read." . ($language === 'r' ? 'R' : 'py');
         file_put_contents($file, $found[1]);
-        exec('cd ' . escapeshellarg($this->folder) . ' && ' . ($language === 'r' ? 'Rscript --vanilla' : '/usr/bin/python3') . ' ' . escapeshellarg($file) . ' 2>&1', $said, $status);
+        exec(
+            'cd ' . escapeshellarg($this->folder) . ' && ' . (
+                $language === 'r' ? 'Rscript --vanilla' : '/usr/bin/python3'
+            ) . ' ' . escapeshellarg($file) . ' 2>&1',
+            $said,
+            $status,
+        );
         self::assertSame(0, $status, implode("\n", $said));
         $mean = DB::table('runs')->join('cars', 'cars.id', '=', 'runs.car_id')->join('groups', 'groups.id', '=', 'cars.group_id')
             ->where('groups.challenge_id', $challenge->id)->whereNull('void_reason')->where('groups.name', 'Bowline')->avg('distance_m');
@@ -124,14 +142,32 @@ final class ArchiveTest extends FeatureTestCase
         $good = $this->taken($challenge->id, 'class.zip');
         $before = Challenge::query()->count();
         file_put_contents("{$this->folder}/text.zip", 'nothing of the kind');
-        $sent = fn(string $file): ?string => $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->getSession()->get('errors')?->first('archive');
-        self::assertSame('Choose an archive of up to 100 MB.', $this->post('/challenges/archive')->getSession()->get('errors')->first('archive'));
+        $sent = fn(string $file): ?string => $this->post(
+            '/challenges/archive',
+            ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)],
+        )
+                ->getSession()
+                ->get('errors')
+                ?->first('archive');
+        self::assertSame(
+            'Choose an archive of up to 100 MB.',
+            $this->post('/challenges/archive')->getSession()->get('errors')->first('archive'),
+        );
         self::assertSame('This is no ZIP file. Choose one that Skivo wrote.', $sent("{$this->folder}/text.zip"));
-        self::assertSame('This is no archive of a challenge. Choose one that Skivo wrote.', $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('datapackage.json'))));
-        self::assertSame('A part of this archive is missing or was changed. Nothing was stored.', $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('data/runs.csv'))));
+        self::assertSame(
+            'This is no archive of a challenge. Choose one that Skivo wrote.',
+            $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('datapackage.json'))),
+        );
+        self::assertSame(
+            'A part of this archive is missing or was changed. Nothing was stored.',
+            $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->deleteName('data/runs.csv'))),
+        );
         self::assertSame(
             'In this archive’s table runs, row 1, the column kind cannot be “nothing of the kind”. Nothing was stored. Take the archive again, or correct that cell.',
-            $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->addFromString('data/runs.csv', str_replace(',try,', ',nothing of the kind,', (string) $zip->getFromName('data/runs.csv'))))),
+            $sent($this->changed($good, static fn(ZipArchive $zip) => $zip->addFromString(
+                'data/runs.csv',
+                str_replace(',try,', ',nothing of the kind,', (string) $zip->getFromName('data/runs.csv')),
+            ))),
         );
         self::assertSame($before, Challenge::query()->count());
     }
@@ -142,16 +178,36 @@ final class ArchiveTest extends FeatureTestCase
         $challenge = $this->class();
         $good = $this->taken($challenge->id, 'class.zip');
         $before = Challenge::query()->count();
-        $sent = fn(string $file): ?string => $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->getSession()->get('errors')?->first('archive');
-        $with = fn(string $table, string $pattern, string $by): string => $this->changed($good, static function (ZipArchive $zip) use ($table, $pattern, $by): void {
+        $sent = fn(string $file): ?string => $this->post(
+            '/challenges/archive',
+            ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)],
+        )
+                ->getSession()
+                ->get('errors')
+                ?->first('archive');
+        $with = fn(
+            string $table,
+            string $pattern,
+            string $by,
+        ): string => $this->changed($good, static function (ZipArchive $zip) use ($table, $pattern, $by): void {
             $held = (string) $zip->getFromName("data/{$table}.csv");
             $made = (string) preg_replace($pattern, $by, $held, 1);
             self::assertNotSame($held, $made, $pattern);
             $zip->addFromString("data/{$table}.csv", $made);
         });
         DB::table('challenges')->where('id', $challenge->id)->update(['tolerances' => '{"end-play": {"goodFrom": 0.001}}']);
-        DB::table('check_readings')->insert(['car_id' => DB::table('cars')->value('id'), 'item' => 'parallel', 'first_si' => 0.123, 'first_entered' => '12.3 cm', 'second_si' => 0.122, 'second_entered' => '12.2 cm', 'updated_at' => now()]);
-        DB::table('bench_readings')->insert(['car_id' => DB::table('cars')->value('id'), 'test' => 'ramp', 'first_si' => 0.234, 'first_entered' => '23.4 cm', 'made_at' => now()]);
+        DB::table('check_readings')->insert(
+            [
+                'car_id' => DB::table('cars')->value('id'), 'item' => 'parallel', 'first_si' => 0.123, 'first_entered' => '12.3 cm',
+                'second_si' => 0.122, 'second_entered' => '12.2 cm', 'updated_at' => now(),
+            ],
+        );
+        DB::table('bench_readings')->insert(
+            [
+                'car_id' => DB::table('cars')->value('id'), 'test' => 'ramp', 'first_si' => 0.234, 'first_entered' => '23.4 cm',
+                'made_at' => now(),
+            ],
+        );
         $good = $this->taken($challenge->id, 'class.zip');
         // A sibling of each in every table that people type into.
         foreach ([
@@ -167,7 +223,11 @@ final class ArchiveTest extends FeatureTestCase
             'first_si' => $with('check_readings', '/,0\.123,/', ',123,'),
             'first_si ' => $with('bench_readings', '/,0\.234,/', ',234,'),
         ] as $column => $file) {
-            self::assertMatchesRegularExpression('/^In this archive’s table \w+, row \d+, the column ' . trim($column) . ' cannot be “.+”\. Nothing was stored\./', (string) $sent($file), $column);
+            self::assertMatchesRegularExpression(
+                '/^In this archive’s table \w+, row \d+, the column ' . trim($column) . ' cannot be “.+”\. Nothing was stored\./',
+                (string) $sent($file),
+                $column,
+            );
         }
         self::assertSame(
             'In this archive’s table challenges, row 1 does not fit the rest. Nothing was stored. Take the archive again, or correct that row.',
@@ -181,7 +241,13 @@ final class ArchiveTest extends FeatureTestCase
     {
         $good = $this->taken($this->class()->id, 'class.zip');
         $before = Challenge::query()->count();
-        $sent = fn(string $file): ?string => $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->getSession()->get('errors')?->first('archive');
+        $sent = fn(string $file): ?string => $this->post(
+            '/challenges/archive',
+            ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)],
+        )
+                ->getSession()
+                ->get('errors')
+                ?->first('archive');
         foreach ([
             'one long cell' => ['data/runs.csv', str_repeat('a', 60_000_000)],
             'many rows' => ['data/acts.csv', "id\n" . str_repeat("1\n", 200_000)],
@@ -192,7 +258,11 @@ final class ArchiveTest extends FeatureTestCase
             memory_reset_peak_usage();
             $bomb = $this->changed($good, static fn(ZipArchive $zip) => $zip->addFromString($name, $bytes));
             self::assertLessThan(400_000, filesize($bomb));
-            self::assertContains($sent($bomb), ['This archive is too large to be a class.', 'A part of this archive is missing or was changed. Nothing was stored.'], $what);
+            self::assertContains(
+                $sent($bomb),
+                ['This archive is too large to be a class.', 'A part of this archive is missing or was changed. Nothing was stored.'],
+                $what,
+            );
             self::assertLessThan(160_000_000, memory_get_peak_usage() - $peak, $what);
         }
         self::assertSame($before, Challenge::query()->count());
@@ -204,13 +274,21 @@ final class ArchiveTest extends FeatureTestCase
         $challenge = $this->class();
         $names = ['=1+1', "'=2", '-bow-'];
         foreach ($names as $at => $name) {
-            DB::table('groups')->where('challenge_id', $challenge->id)->where('position', $challenge->groups()->orderBy('position')->pluck('position')[$at])->update(['name' => $name]);
+            DB::table('groups')->where('challenge_id', $challenge->id)
+                ->where('position', $challenge->groups()->orderBy('position')->pluck('position')[$at])
+                ->update(['name' => $name]);
         }
         $file = $this->taken($challenge->id, 'class.zip');
         $cells = array_column(self::table(self::files($file)['data/groups.csv']), 'name');
         self::assertSame(["'=1+1", "''=2", "'-bow-"], array_slice($cells, 0, 3));
-        $this->post('/challenges/archive', ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)])->assertSessionHasNoErrors();
-        self::assertSame($names, Challenge::query()->latest('id')->firstOrFail()->groups()->orderBy('position')->limit(3)->pluck('name')->all());
+        $this->post(
+            '/challenges/archive',
+            ['archive' => new UploadedFile($file, 'class.zip', 'application/zip', null, true)],
+        )->assertSessionHasNoErrors();
+        self::assertSame(
+            $names,
+            Challenge::query()->latest('id')->firstOrFail()->groups()->orderBy('position')->limit(3)->pluck('name')->all(),
+        );
     }
 
     public function testAllOfOnesOwnComesInOneFile(): void
@@ -271,7 +349,11 @@ final class ArchiveTest extends FeatureTestCase
         }
         foreach ($resource['schema']['foreignKeys'] ?? [] as $key) {
             $there = array_column(self::table($files["data/{$key['reference']['resource']}.csv"]), $key['reference']['fields']);
-            self::assertSame([], array_diff(array_filter(array_column($rows, $key['fields'])), $there), "{$resource['name']}.{$key['fields']}");
+            self::assertSame(
+                [],
+                array_diff(array_filter(array_column($rows, $key['fields'])), $there),
+                "{$resource['name']}.{$key['fields']}",
+            );
         }
     }
 

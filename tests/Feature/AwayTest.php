@@ -17,9 +17,20 @@ final class AwayTest extends FeatureTestCase
 {
     public function testAPageAndALaneAreToldToTryAgain(): void
     {
-        Route::get('/away', static fn() => throw self::fault('SQLSTATE[08006] [7] connection to server at "127.0.0.1", port 6432 failed: Connection refused'));
-        $this->get('/away')->assertStatus(503)->assertHeader('Retry-After', '2')->assertSee('Skivo is away for a moment')->assertSee('Nothing is lost.');
-        $this->getJson('/away')->assertStatus(503)->assertJsonPath('message', 'Where runs are stored does not answer just now. Until it does, runs wait on the device.');
+        Route::get(
+            '/away',
+            static fn() => throw self::fault(
+                'SQLSTATE[08006] [7] connection to server at "127.0.0.1", port 6432 failed: Connection refused',
+            ),
+        );
+        $this->get('/away')
+            ->assertStatus(503)
+            ->assertHeader('Retry-After', '2')
+            ->assertSee('Skivo is away for a moment')
+            ->assertSee('Nothing is lost.');
+        $this->getJson('/away')
+            ->assertStatus(503)
+            ->assertJsonPath('message', 'Where runs are stored does not answer just now. Until it does, runs wait on the device.');
     }
 
     /** As PostgreSQL, PgBouncer and Redis say it. */

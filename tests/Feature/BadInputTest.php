@@ -28,12 +28,16 @@ final class BadInputTest extends FeatureTestCase
 {
     private const SEED = 20_261_127;
 
-    /** So many of the things below are sent in each field; of fields that stand there once for each row, in those of one row, or by --long in all. */
+    /**
+     * So many of the things below are sent in each field; of fields that stand there once for each row, in those of one row, or by --long
+     * in all.
+     */
     private const TRIES = 2;
 
     /** What nobody means, and somebody sends; one is no text at all. */
     private const SENT = [
-        '', '   ', '-1', '0', '1e999', 'NaN', '12,5', '1.2.3', '99999999999999999999', '१२३', '🎈🎈', '<b>bold</b>', '"quoted" & more', "a\0b", "\u{202E}turned",
+        '', '   ', '-1', '0', '1e999', 'NaN', '12,5', '1.2.3', '99999999999999999999', '१२३', '🎈🎈', '<b>bold</b>', '"quoted" & more',
+        "a\0b", "\u{202E}turned",
         'null', '../../etc', "two\nlines", ['a list'], 'LONG',
     ];
 
@@ -59,7 +63,14 @@ final class BadInputTest extends FeatureTestCase
     {
         $challenge = $this->class();
         if ($role !== null) {
-            $this->atDevice(AdmitDevices::join($challenge, $role, 'tablet', $role === DeviceRole::Group ? $challenge->groups()->firstOrFail() : null)[0]);
+            $this->atDevice(
+                AdmitDevices::join(
+                    $challenge,
+                    $role,
+                    'tablet',
+                    $role === DeviceRole::Group ? $challenge->groups()->firstOrFail() : null,
+                )[0],
+            );
         }
         $forms = $this->forms($challenge);
         self::assertGreaterThan($least, count($forms), 'the pages have forms');
@@ -72,10 +83,21 @@ final class BadInputTest extends FeatureTestCase
                     $value = self::SENT[$which] === 'LONG' ? str_repeat('long ', 20_000) : self::SENT[$which];
                     $sent++;
                     DB::beginTransaction();
-                    $said = $this->judged($page, $method, $action, self::filled([$name => $value] + $fields), in_array($name, $texts, true) ? $value : null, $refused);
+                    $said = $this->judged(
+                        $page,
+                        $method,
+                        $action,
+                        self::filled([$name => $value] + $fields),
+                        in_array($name, $texts, true) ? $value : null,
+                        $refused,
+                    );
                     DB::rollBack();
                     if ($said !== '') {
-                        $wrong[] = "{$method} {$action} from {$page}: {$name} = " . substr((string) json_encode($value, JSON_INVALID_UTF8_SUBSTITUTE), 0, 40) . ": {$said}";
+                        $wrong[] = "{$method} {$action} from {$page}: {$name} = " . substr(
+                            (string) json_encode($value, JSON_INVALID_UTF8_SUBSTITUTE),
+                            0,
+                            40,
+                        ) . ": {$said}";
                     }
                 }
             }
@@ -134,12 +156,25 @@ final class BadInputTest extends FeatureTestCase
             return 'the page does not come back: ' . self::fault($back);
         }
 
-        return is_string($typed) && preg_match('/^[^\\s\\0]{3,}$/', $typed) === 1 && $back->isOk() && !str_contains((string) $back->getContent(), e($typed)) ? 'what was typed is lost' : '';
+        return is_string($typed)
+            && preg_match('/^[^\\s\\0]{3,}$/', $typed) === 1
+            && $back->isOk()
+            && !str_contains((string) $back->getContent(), e($typed))
+            ? 'what was typed is lost'
+            : '';
     }
 
     private static function fault(TestResponse $answer): string
     {
-        return "{$answer->getStatusCode()} " . ($answer->exception === null ? '' : substr("{$answer->exception->getMessage()} at " . basename($answer->exception->getFile()) . ":{$answer->exception->getLine()}", 0, 300));
+        return "{$answer->getStatusCode()} " . (
+            $answer->exception === null
+                ? ''
+                : substr(
+                    "{$answer->exception->getMessage()} at " . basename($answer->exception->getFile()) . ":{$answer->exception->getLine()}",
+                    0,
+                    300,
+                )
+        );
     }
 
     /** All that is stored, as one number. */
@@ -170,14 +205,22 @@ final class BadInputTest extends FeatureTestCase
                 assert($form instanceof DOMElement);
                 $id = $form->getAttribute('id');
                 $fields = $texts = [];
-                foreach ([...($path->query('.//*[@name]', $form) ?: []), ...($id === '' ? [] : ($path->query("//*[@form='{$id}'][@name]") ?: []))] as $field) {
+                foreach (
+                    [
+                        ...($path->query('.//*[@name]', $form) ?: []),
+                        ...($id === '' ? [] : ($path->query("//*[@form='{$id}'][@name]") ?: [])),
+                    ] as $field
+                ) {
                     assert($field instanceof DOMElement);
                     $fields += self::field($field);
                     // For browsers that keep passwords, an address stands where nobody sees it.
                     if ($field->getAttribute('autocomplete') === 'username') {
                         continue;
                     }
-                    if ($field->nodeName === 'textarea' || ($field->nodeName === 'input' && in_array($field->getAttribute('type'), ['', 'text'], true))) {
+                    if (
+                        $field->nodeName === 'textarea'
+                        || ($field->nodeName === 'input' && in_array($field->getAttribute('type'), ['', 'text'], true))
+                    ) {
                         $texts[] = $field->getAttribute('name');
                     }
                 }
@@ -186,7 +229,9 @@ final class BadInputTest extends FeatureTestCase
                 unset($fields['_method'], $fields['_token']);
                 if ($fields !== [] && !str_ends_with($action, '/sign-out')) {
                     // The same form for another group is the same form.
-                    $forms["{$method} " . preg_replace('#[0-9a-f-]{36}|\d+#', 'N', $action) . ' ' . implode(',', array_keys($fields))] ??= [$page, $method, $action, $fields, $texts];
+                    $forms["{$method} " . preg_replace('#[0-9a-f-]{36}|\d+#', 'N', $action) . ' ' . implode(',', array_keys($fields))] ??= [
+                        $page, $method, $action, $fields, $texts,
+                    ];
                 }
             }
         }
@@ -198,13 +243,25 @@ final class BadInputTest extends FeatureTestCase
     private function pages(Challenge $challenge): array
     {
         $with = [
-            '{challenge}' => (string) $challenge->id, '{group}' => (string) $challenge->groups()->firstOrFail()->id, '{run}' => $challenge->runs()->firstOrFail()->id,
+            '{challenge}' => (string) $challenge->id, '{group}' => (string) $challenge->groups()
+                ->firstOrFail()->id, '{run}' => $challenge
+                ->runs()
+                ->firstOrFail()->id,
             '{test}' => 'ramp', '{for}' => 'class', '{figure}' => 'answer', '{race}' => (string) Scenario::race($challenge)->id,
         ];
         $pages = ['/challenges/new', '/account', '/library', '/units'];
         foreach (Routes::getRoutes()->getRoutes() as $route) {
-            if (in_array('GET', $route->methods(), true) && str_contains($route->uri(), '{challenge}') && !str_starts_with($route->uri(), 'api/')) {
-                $uris = str_contains($route->uri(), '{station}') ? array_map(static fn(string $each): string => str_replace('{station}', $each, $route->uri()), ['idea', 'build', 'check', 'guess', 'run', 'why', 'next']) : [$route->uri()];
+            if (
+                in_array('GET', $route->methods(), true)
+                && str_contains($route->uri(), '{challenge}')
+                && !str_starts_with($route->uri(), 'api/')
+            ) {
+                $uris = str_contains($route->uri(), '{station}')
+                    ? array_map(
+                        static fn(string $each): string => str_replace('{station}', $each, $route->uri()),
+                        ['idea', 'build', 'check', 'guess', 'run', 'why', 'next'],
+                    )
+                    : [$route->uri()];
                 foreach ($uris as $uri) {
                     $page = '/' . strtr($uri, $with);
                     str_contains($page, '{') || $pages[] = $page;

@@ -22,7 +22,10 @@ final class BenchTest extends FeatureTestCase
         $page->assertSee('estimated from the parts')->assertSee('Ramp and roll-out')->assertSee('Two marks');
 
         // The height is typed once; the rows below take it from above, and an empty row is none.
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/ramp", ['r0_0' => '12 cm', 'r0_1' => '1.1 m', 'r1_1' => '101', 'r2_1' => '103', 'r3_0' => '', 'r3_1' => ''])
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$group->id}/bench/ramp",
+            ['r0_0' => '12 cm', 'r0_1' => '1.1 m', 'r1_1' => '101', 'r2_1' => '103', 'r3_0' => '', 'r3_1' => ''],
+        )
             ->assertRedirect("/challenges/{$challenge->id}/groups/{$group->id}/bench?version=1#ramp");
         $held = BenchReading::query()->where('car_id', $group->newestCar()?->id)->get();
         self::assertCount(3, $held);
@@ -33,15 +36,23 @@ final class BenchTest extends FeatureTestCase
         $forces = (new ClassForces(ClassRecord::of($challenge->fresh() ?? $challenge)))->of($group->newestCar());
         self::assertNotNull($forces);
         self::assertEqualsWithDelta((0.12 / 1.1 + 0.12 / 1.01 + 0.12 / 1.03) / 3, $forces->friction->value, 1e-12);
-        $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")->assertSee('measured: ramp and roll-out')->assertSee('f = 0.115 ±');
+        $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")
+            ->assertSee('measured: ramp and roll-out')
+            ->assertSee('f = 0.115 ±');
         $this->get("/challenges/{$challenge->id}/bench")->assertSee('One car’s friction is measured')->assertSee('1/4');
         // What if starts from it.
-        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")->assertOk()->assertSee('"workmanship":0.', false)->assertDontSee('"rolling_coefficient":0.', false);
+        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")
+            ->assertOk()
+            ->assertSee('"workmanship":0.', false)
+            ->assertDontSee('"rolling_coefficient":0.', false);
 
         $csv = (string) $this->get("/challenges/{$challenge->id}/bench/csv")->assertOk()->getContent();
         self::assertStringContainsString('Bowline,1,"Ramp and roll-out",2,"Release to stop, level","101 cm",1.01', $csv);
 
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/ramp", ['r0_0' => ''])->assertSessionHas('status', 'Ramp and roll-out: cleared.');
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$group->id}/bench/ramp",
+            ['r0_0' => ''],
+        )->assertSessionHas('status', 'Ramp and roll-out: cleared.');
         self::assertSame(0, BenchReading::query()->count());
     }
 
@@ -50,7 +61,9 @@ final class BenchTest extends FeatureTestCase
         [$challenge, $group] = $this->signedIn();
         $address = "/challenges/{$challenge->id}/groups/{$group->id}/bench";
         $this->put("{$address}/ramp", ['r0_0' => '12 cm', 'r0_1' => '1 m']);
-        $this->from($address)->put("{$address}/ramp", ['test' => 'ramp', 'r0_0' => '12 cm', 'r0_1' => '1 m', 'r1_0' => '12 m', 'r1_1' => 'far'])->assertSessionHasErrors(['r1_0', 'r1_1']);
+        $this->from($address)
+            ->put("{$address}/ramp", ['test' => 'ramp', 'r0_0' => '12 cm', 'r0_1' => '1 m', 'r1_0' => '12 m', 'r1_1' => 'far'])
+            ->assertSessionHasErrors(['r1_0', 'r1_1']);
         self::assertStringContainsString('Release height: from 0.2', (string) session('errors')->first('r1_0'));
         self::assertSame(1, BenchReading::query()->count(), 'what stood there still stands');
         $this->get($address)->assertSee('value="far"', false)->assertSee('2 things to look at');
@@ -63,9 +76,17 @@ final class BenchTest extends FeatureTestCase
     public function testThePumpServesEveryCarWhoseStrokesWereCounted(): void
     {
         [$challenge] = $this->signedIn("group,pump strokes,mass (g),try,distance (cm)\nCounted,12,60,1,200\n");
-        $size = static fn(): float => (new ClassForces(ClassRecord::of($challenge)))->of($challenge->groups()->firstOrFail()->newestCar())?->model->settings->get(CarAttribute::BalloonSize) ?? 0.0;
+        $size = static fn(): float => (new ClassForces(ClassRecord::of($challenge)))->of(
+            $challenge->groups()->firstOrFail()->newestCar(),
+        )?->model->settings->get(CarAttribute::BalloonSize) ?? 0.0;
         $usual = $size();
-        $this->put("/challenges/{$challenge->id}/bench/pump", ['measured_as' => 'circumference', 'strokes_0' => '10', 'size_0' => '50', 'strokes_1' => '20', 'size_1' => '63', 'strokes_2' => '', 'size_2' => ''])
+        $this->put(
+            "/challenges/{$challenge->id}/bench/pump",
+            [
+                'measured_as' => 'circumference', 'strokes_0' => '10', 'size_0' => '50', 'strokes_1' => '20', 'size_1' => '63',
+                'strokes_2' => '', 'size_2' => '',
+            ],
+        )
             ->assertRedirect("/challenges/{$challenge->id}/bench#pump");
         self::assertSame(2, PumpReading::query()->count());
         $this->settle();
@@ -74,8 +95,13 @@ final class BenchTest extends FeatureTestCase
         self::assertEqualsWithDelta(0.8 * $volume(0.5) + 0.2 * $volume(0.63), M_PI / 6 * $size() ** 3, 1e-9);
         $this->get("/challenges/{$challenge->id}/bench")->assertSee('A stroke holds');
 
-        $this->put("/challenges/{$challenge->id}/bench/pump", ['measured_as' => 'diameter', 'strokes_0' => '10', 'size_0' => '', 'strokes_1' => 'x', 'size_1' => '900 m'])
-            ->assertSessionHasErrors(['size_0' => 'How large was it then?', 'strokes_1' => 'Strokes: a whole number from 1 to 500.', 'size_1']);
+        $this->put(
+            "/challenges/{$challenge->id}/bench/pump",
+            ['measured_as' => 'diameter', 'strokes_0' => '10', 'size_0' => '', 'strokes_1' => 'x', 'size_1' => '900 m'],
+        )
+            ->assertSessionHasErrors(
+                ['size_0' => 'How large was it then?', 'strokes_1' => 'Strokes: a whole number from 1 to 500.', 'size_1'],
+            );
         self::assertSame(2, PumpReading::query()->count());
         $this->put("/challenges/{$challenge->id}/bench/pump", ['measured_as' => 'diameter', 'strokes_0' => '10', 'size_0' => '20']);
         $this->get("/challenges/{$challenge->id}/bench")->assertSee('two different numbers of strokes');
@@ -87,9 +113,16 @@ final class BenchTest extends FeatureTestCase
         $reef = $challenge->groups()->where('name', 'Reef')->firstOrFail();
         $this->put("/challenges/{$challenge->id}/groups/{$reef->id}/bench/pull", ['version' => 1, 'r0_0' => '3 g']);
         $this->put("/challenges/{$challenge->id}/groups/{$reef->id}/bench/static-thrust", ['r0_0' => '12']);
-        self::assertSame([1, 2], $reef->cars()->get()->map(static fn($car): int => $car->benchReadings()->count() === 1 ? $car->version : 0)->all());
-        $this->get("/challenges/{$challenge->id}/groups/{$reef->id}/bench?version=1")->assertSee('measured: steady pull')->assertSee('version 2');
-        $this->get("/challenges/{$challenge->id}/groups/{$reef->id}/bench")->assertDontSee('measured: steady pull')->assertSee('measured: push on a scale');
+        self::assertSame(
+            [1, 2],
+            $reef->cars()->get()->map(static fn($car): int => $car->benchReadings()->count() === 1 ? $car->version : 0)->all(),
+        );
+        $this->get("/challenges/{$challenge->id}/groups/{$reef->id}/bench?version=1")
+            ->assertSee('measured: steady pull')
+            ->assertSee('version 2');
+        $this->get("/challenges/{$challenge->id}/groups/{$reef->id}/bench")
+            ->assertDontSee('measured: steady pull')
+            ->assertSee('measured: push on a scale');
     }
 
     public function testAClassInInchesMeasuresInInches(): void
@@ -113,7 +146,10 @@ final class BenchTest extends FeatureTestCase
     {
         [$challenge, $group] = $this->signedIn();
         $address = "/challenges/{$challenge->id}/groups/{$group->id}/bench";
-        $values = static fn(): array => BenchReading::query()->orderBy('id')->get()->map(static fn(BenchReading $reading): array => $reading->values())->all();
+        $values = static fn(): array => BenchReading::query()->orderBy('id')
+            ->get()
+            ->map(static fn(BenchReading $reading): array => $reading->values())
+            ->all();
         $this->put("{$address}/spin", ['r0_0' => '4', 'r1_0' => '5'])->assertSessionMissing('putBack');
         $this->travel(2)->seconds();
         $this->put("{$address}/spin", ['r0_0' => '9'])->assertSessionHas('putBack');
@@ -145,8 +181,14 @@ final class BenchTest extends FeatureTestCase
     public function testAThrustThatNoBalloonGivesIsQuestioned(): void
     {
         [$challenge, $group] = $this->signedIn();
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust", ['r0_0' => '2 kg'])->assertSessionHasErrors('r0_0');
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust", ['r0_0' => '2 kg', 'confirmed' => session('asked')])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust",
+            ['r0_0' => '2 kg'],
+        )->assertSessionHasErrors('r0_0');
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$group->id}/bench/static-thrust",
+            ['r0_0' => '2 kg', 'confirmed' => session('asked')],
+        )->assertSessionHasNoErrors();
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")->assertOk()->assertSee('is not one of this balloon');
     }
 

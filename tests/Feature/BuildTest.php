@@ -56,7 +56,10 @@ final class BuildTest extends FeatureTestCase
     {
         $challenge = Scenario::challenge($this->educator);
         $this->post("/challenges/{$challenge->id}/groups", ['names' => 'Keel'])->assertSessionHasNoErrors();
-        $this->post("/challenges/{$challenge->id}/groups", ['names' => "Reef\nkeel\nReef\n" . str_repeat('x', 201)])->assertSessionHasErrors('names');
+        $this->post(
+            "/challenges/{$challenge->id}/groups",
+            ['names' => "Reef\nkeel\nReef\n" . str_repeat('x', 201)],
+        )->assertSessionHasErrors('names');
 
         $said = implode("\n", session('errors')->get('names'));
         self::assertStringContainsString('Name 2: there is a group “keel” already', $said);
@@ -103,7 +106,10 @@ final class BuildTest extends FeatureTestCase
     public function testFaultsAreNamedAndNothingTypedIsLost(): void
     {
         [$path, $group] = $this->group();
-        $this->from("{$path}/car")->put("{$path}/car", ['nozzle_bore' => '80 cm', 'mass' => 'light', 'pump_strokes' => '1.5', 'wheel_mount' => 'glued', 'chassis' => 'card'])
+        $this->from("{$path}/car")->put(
+            "{$path}/car",
+            ['nozzle_bore' => '80 cm', 'mass' => 'light', 'pump_strokes' => '1.5', 'wheel_mount' => 'glued', 'chassis' => 'card'],
+        )
             ->assertRedirect("{$path}/car")
             ->assertSessionHasErrors([
                 'nozzle_bore' => "Nozzle bore must be from 0.5\u{00A0}mm to 100\u{00A0}mm. Check the unit.",
@@ -124,21 +130,36 @@ final class BuildTest extends FeatureTestCase
         $this->log($group->challenge, $group->name, ['distance' => '200'])->assertSessionHasNoErrors();
 
         $this->get("{$path}/car")->assertSee('make it version 2');
-        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'save_as' => 'version', 'reason' => 'It started too slowly.'])->assertSessionHasNoErrors();
-        $this->put("{$path}/car", ['nozzle_bore' => '9 mm', 'save_as' => 'correction', 'reason' => 'It started too slowly.'])->assertSessionHasNoErrors();
+        $this->put(
+            "{$path}/car",
+            ['nozzle_bore' => '8 mm', 'save_as' => 'version', 'reason' => 'It started too slowly.'],
+        )->assertSessionHasNoErrors();
+        $this->put(
+            "{$path}/car",
+            ['nozzle_bore' => '9 mm', 'save_as' => 'correction', 'reason' => 'It started too slowly.'],
+        )->assertSessionHasNoErrors();
 
-        self::assertSame([0.007, 0.009], $group->cars()->get()->map(static fn($car): ?float => $car->choices->number(CarAttribute::NozzleBore))->all());
+        self::assertSame(
+            [0.007, 0.009],
+            $group->cars()->get()->map(static fn($car): ?float => $car->choices->number(CarAttribute::NozzleBore))->all(),
+        );
         $this->get(dirname($path))->assertSee("nozzle bore 7 to 9\u{00A0}mm")->assertSee('It started too slowly.');
     }
 
     public function testAWholeCarIsRecordedAndTravelsInTheSheet(): void
     {
         [$path, $group] = $this->group();
-        $typed = ['chassis' => 'foam board', 'bearing' => 'steel rod in a plastic straw', 'joint' => 'tape', 'balloons' => '2', 'band_turns' => '4', 'nozzle_angle' => '-15', 'pump_strokes' => '12'];
+        $typed = [
+            'chassis' => 'foam board', 'bearing' => 'steel rod in a plastic straw', 'joint' => 'tape', 'balloons' => '2',
+            'band_turns' => '4', 'nozzle_angle' => '-15', 'pump_strokes' => '12',
+        ];
         foreach (array_filter(CarAttribute::recorded(), static fn(CarAttribute $attribute): bool => $attribute->isQuantity()) as $choice) {
             $typed[$choice->value] = $choice->dimension() === Dimension::Mass ? '1/2 oz' : '1 1/2 in';
         }
-        $typed = ['band_thickness' => '1', 'ramp_length' => '60 cm', 'band_width' => '3', 'chain_length' => '20 cm', 'winding_diameter' => '4 mm', 'axle_diameter' => '3', 'bearing_bore' => '0.2 in', 'nozzle_bore' => '6'] + $typed;
+        $typed = [
+            'band_thickness' => '1', 'ramp_length' => '60 cm', 'band_width' => '3', 'chain_length' => '20 cm', 'winding_diameter' => '4 mm',
+            'axle_diameter' => '3', 'bearing_bore' => '0.2 in', 'nozzle_bore' => '6',
+        ] + $typed;
         $this->put("{$path}/car", $typed)->assertSessionHasNoErrors();
 
         $car = $group->cars()->sole()->choices;
@@ -159,16 +180,29 @@ final class BuildTest extends FeatureTestCase
         [$path, $group] = $this->group();
         $this->put("{$path}/car", ['chassis_length' => '21 cm'])->assertSessionHasNoErrors();
         $this->get("{$path}/car")->assertSee('placeholder="7.5 cm"', false)->assertDontSee('value="7.5 cm"', false);
-        $this->get("{$path}/car?kit=1")->assertSee('value="21 cm"', false)->assertSee('value="7.5 cm"', false)->assertSee('value="bamboo skewer in a plastic straw"', false);
+        $this->get("{$path}/car?kit=1")
+            ->assertSee('value="21 cm"', false)
+            ->assertSee('value="7.5 cm"', false)
+            ->assertSee('value="bamboo skewer in a plastic straw"', false);
         self::assertSame(1, count($group->cars()->sole()->choices->quantities), 'nothing is recorded by looking');
     }
 
     public function testTheDrawingFollowsWhatIsTyped(): void
     {
         [$path] = $this->group();
-        $this->get("{$path}/car/drawing?" . http_build_query(['chassis_width' => '75', 'wheel_thickness' => '14 mm', 'track' => '88 mm', 'mass' => 'heavy', 'nozzle_bore' => '900 m']))
-            ->assertOk()->assertSeeInOrder(['<svg', 'class="drawing'], false)->assertDontSee('rub on the chassis')->assertDontSee('<html', false);
-        $this->get("{$path}/car/drawing?" . http_build_query(['chassis_width' => '7.5 cm', 'wheel_thickness' => '14', 'track' => '8.8 cm', 'chassis_mass' => '20']))
+        $this->get(
+            "{$path}/car/drawing?" . http_build_query(
+                ['chassis_width' => '75', 'wheel_thickness' => '14 mm', 'track' => '88 mm', 'mass' => 'heavy', 'nozzle_bore' => '900 m'],
+            ),
+        )
+            ->assertOk()->assertSeeInOrder(['<svg', 'class="drawing'], false)
+                ->assertDontSee('rub on the chassis')
+                ->assertDontSee('<html', false);
+        $this->get(
+            "{$path}/car/drawing?" . http_build_query(
+                ['chassis_width' => '7.5 cm', 'wheel_thickness' => '14', 'track' => '8.8 cm', 'chassis_mass' => '20'],
+            ),
+        )
             ->assertSee('The front wheels rub on the chassis')->assertSee('fault-mark')->assertSee('Mass by its parts:');
         $this->get("{$path}/car/drawing")->assertOk()->assertSee('Nothing on record speaks against it');
     }
@@ -196,12 +230,23 @@ final class BuildTest extends FeatureTestCase
         $this->put("{$path}/car", ['nozzle_bore' => '6 mm', 'mass' => '61 g'])->assertSessionHasNoErrors();
         $this->log($group->challenge, $group->name, ['distance' => '200'])->assertSessionHasNoErrors();
         $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g', 'reason' => 'More push.', 'save_as' => 'version'])
-            ->assertSessionHas('status', "Keel’s car is version 2 now. Nozzle bore 6 to 8\u{00A0}mm; mass 61 to 57\u{00A0}g. More than one thing changed (nozzle bore and mass): the results will not tell which one did it.");
+            ->assertSessionHas(
+                'status',
+                "Keel’s car is version 2 now. Nozzle bore 6 to 8\u{00A0}mm; mass 61 to 57\u{00A0}g. More than one thing changed (nozzle bore and mass): the results will not tell which one did it.",
+            );
         $this->log($group->challenge, $group->name, ['distance' => '250'])->assertSessionHasNoErrors();
-        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g'])->assertSessionHas('status', 'Nothing was changed, so Keel’s car stays version 2.');
+        $this->put("{$path}/car", ['nozzle_bore' => '8 mm', 'mass' => '57 g'])->assertSessionHas(
+            'status',
+            'Nothing was changed, so Keel’s car stays version 2.',
+        );
 
         self::assertSame(2, $group->cars()->count());
-        $this->get("{$path}/car/versions")->assertSeeInOrder(['Version 1', "one try, 200\u{00A0}cm", 'Record corrected by', 'mass 62 g to 61 g', 'Version 2', "Nozzle bore 6 to 8\u{00A0}mm", 'More push.']);
+        $this->get("{$path}/car/versions")->assertSeeInOrder(
+            [
+                'Version 1', "one try, 200\u{00A0}cm", 'Record corrected by', 'mass 62 g to 61 g', 'Version 2',
+                "Nozzle bore 6 to 8\u{00A0}mm", 'More push.',
+            ],
+        );
     }
 
     public function testOneCarAfterTheOther(): void
@@ -221,8 +266,16 @@ final class BuildTest extends FeatureTestCase
         $reef = $challenge->groups()->where('name', 'Reef')->sole();
 
         $this->put("/challenges/{$challenge->id}/groups/{$keel->id}", ['name' => 'REEF', 'mark' => $reef->mark])
-            ->assertSessionHasErrors(['name' => 'Another group has this name. Tell them apart, for instance with a number.', 'mark' => 'Another group has this mark. Choose one that is free.']);
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}", ['name' => ' Keel  one ', 'mark' => 'star-ringed'])->assertSessionHasNoErrors();
+            ->assertSessionHasErrors(
+                [
+                    'name' => 'Another group has this name. Tell them apart, for instance with a number.',
+                    'mark' => 'Another group has this mark. Choose one that is free.',
+                ],
+            );
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}",
+            ['name' => ' Keel  one ', 'mark' => 'star-ringed'],
+        )->assertSessionHasNoErrors();
         self::assertSame(['Keel one', 'star-ringed'], [$keel->refresh()->name, $keel->mark]);
     }
 

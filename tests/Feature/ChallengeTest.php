@@ -36,7 +36,10 @@ final class ChallengeTest extends FeatureTestCase
 
     public function testWhatIsWrongIsSaidByField(): void
     {
-        $this->from('/challenges/new')->post('/challenges', ['name' => '', 'tries' => '0', 'lane_length' => '6 kg', 'goal' => 'fastest', 'timed_length' => ''] + self::PLAN)
+        $this->from('/challenges/new')->post(
+            '/challenges',
+            ['name' => '', 'tries' => '0', 'lane_length' => '6 kg', 'goal' => 'fastest', 'timed_length' => ''] + self::PLAN,
+        )
             ->assertSessionHasErrors([
                 'tries' => 'Tries per group must be a whole number from 1 to 20.',
                 'lane_length' => '“kg” is not a unit of length here. Use mm, cm, m, in or ft.',
@@ -44,13 +47,19 @@ final class ChallengeTest extends FeatureTestCase
             ]);
         $this->get('/challenges/new')->assertSee('6 kg')->assertSee('vinyl');
         self::assertSame(0, Challenge::query()->where('user_id', $this->educator->id)->count());
-        $this->put("/challenges/{$this->class()->id}/plan", ['name' => ''] + self::PLAN)->assertSessionHasErrors(['name' => 'Give the challenge a name.']);
+        $this->put(
+            "/challenges/{$this->class()->id}/plan",
+            ['name' => ''] + self::PLAN,
+        )->assertSessionHasErrors(['name' => 'Give the challenge a name.']);
     }
 
     public function testThePlanIsChanged(): void
     {
         $challenge = $this->class();
-        $this->put("/challenges/{$challenge->id}/plan", ['goal' => 'fastest', 'timed_length' => '3 1/2 ft'] + self::PLAN)->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/plan",
+            ['goal' => 'fastest', 'timed_length' => '3 1/2 ft'] + self::PLAN,
+        )->assertSessionHasNoErrors();
 
         self::assertSame(Goal::Fastest, $challenge->refresh()->goal);
         self::assertSame(1.0668, $challenge->timed_length?->quantity->si());
@@ -64,21 +73,31 @@ final class ChallengeTest extends FeatureTestCase
         $challenge = $this->educator->challenges()->sole();
         self::assertSame(CarAttribute::NozzleBore, $challenge->asks);
         self::assertSame('Does a wider bore carry the car farther?', $challenge->question);
-        $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'question' => 'Is a lighter car better?'] + self::PLAN)->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/plan",
+            ['asks' => 'mass', 'question' => 'Is a lighter car better?'] + self::PLAN,
+        )->assertSessionHasNoErrors();
         self::assertSame('Is a lighter car better?', $challenge->refresh()->question, 'the educator’s own words stay');
         self::assertNull($challenge->asks_changed_at, 'nothing had run');
         foreach ([['time', 'Is a lighter car faster?'], ['straightness', 'Does a lighter car run straighter?']] as [$outcome, $question]) {
-            $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'mass', 'asks_outcome' => $outcome, 'timed_length' => '1 m'] + self::PLAN)->assertSessionHasNoErrors();
+            $this->put(
+                "/challenges/{$challenge->id}/plan",
+                ['asks' => 'mass', 'asks_outcome' => $outcome, 'timed_length' => '1 m'] + self::PLAN,
+            )->assertSessionHasNoErrors();
             self::assertSame([$outcome, $question], [$challenge->refresh()->asks_outcome?->value, $challenge->question]);
         }
         // Of kinds two are compared, and both must be named.
         $wheels = ['asks' => 'wheel_kind', 'asks_to' => 'jar lids'] + self::PLAN;
-        $this->put("/challenges/{$challenge->id}/plan", $wheels)->assertSessionHasErrors(['asks_from' => 'Name the two kinds that are compared, as they stand on the build sheets; they must differ.']);
+        $this->put("/challenges/{$challenge->id}/plan", $wheels)->assertSessionHasErrors(
+            ['asks_from' => 'Name the two kinds that are compared, as they stand on the build sheets; they must differ.'],
+        );
         $this->put("/challenges/{$challenge->id}/plan", ['asks_from' => 'jar lids'] + $wheels)->assertSessionHasErrors('asks_to');
         $this->put("/challenges/{$challenge->id}/plan", ['asks_from' => 'bottle caps'] + $wheels)->assertSessionHasNoErrors();
         self::assertSame('Which carries the car farther: jar lids, or bottle caps?', $challenge->refresh()->question);
         self::assertEquals(new Question(CarAttribute::WheelKind, Outcome::Distance, 'bottle caps', 'jar lids'), $challenge->asked());
-        $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'colour'] + self::PLAN)->assertSessionHasErrors(['asks' => 'Choose what the class asks from the list, or free design.']);
+        $this->put("/challenges/{$challenge->id}/plan", ['asks' => 'colour'] + self::PLAN)->assertSessionHasErrors(
+            ['asks' => 'Choose what the class asks from the list, or free design.'],
+        );
 
         $ran = $this->class();
         $this->put("/challenges/{$ran->id}/plan", ['asks' => 'mass'] + self::PLAN)->assertSessionHasNoErrors();

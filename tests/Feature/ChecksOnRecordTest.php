@@ -19,7 +19,9 @@ final class ChecksOnRecordTest extends FeatureTestCase
 
     public function testTheNextClassExpectsItOfCarsThatFailed(): void
     {
-        $first = $this->classOf(['A' => [420, 430], 'B' => [400, 410], 'C' => [430, 420], 'D' => [150, 160], 'E' => [140, 130], 'F' => [160, 150]]);
+        $first = $this->classOf(
+            ['A' => [420, 430], 'B' => [400, 410], 'C' => [430, 420], 'D' => [150, 160], 'E' => [140, 130], 'F' => [160, 150]],
+        );
         foreach (['A' => '0.5', 'B' => '0.4', 'C' => '0.6', 'D' => '2', 'E' => '3', 'F' => '2.5'] as $name => $wobble) {
             $this->wobbles($first, $name, $wobble);
         }
@@ -29,7 +31,10 @@ final class ChecksOnRecordTest extends FeatureTestCase
         // Whether anybody looked at the first class, or Skivo was started again, makes no difference.
         $this->settle();
         self::assertLessThan(0.95 * $this->forecast($next, 'G')->medianM, $this->forecast($next, 'H')->medianM);
-        $this->get("/challenges/{$next->id}/findings/sure")->assertSee('Failed checks change what is expected of a car.')->assertSee('By 6 cars of your other classes')->assertSee('for “Wheels square and centred”');
+        $this->get("/challenges/{$next->id}/findings/sure")
+            ->assertSee('Failed checks change what is expected of a car.')
+            ->assertSee('By 6 cars of your other classes')
+            ->assertSee('for “Wheels square and centred”');
         // The same by command.
         $json = json_decode((string) $this->get("/challenges/{$next->id}/findings/class.json")->getContent(), true);
         self::assertGreaterThan(0.1, $json['check_shifts']['wobble']);

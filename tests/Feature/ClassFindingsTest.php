@@ -29,18 +29,32 @@ final class ClassFindingsTest extends FeatureTestCase
     {
         $challenge = $this->generated();
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
-        $page->assertSeeInOrder(['The class asked', 'Does a wider nozzle carry the car farther?', 'Yes.', "With 9\u{00A0}mm instead of 6\u{00A0}mm a car goes about", 'farther, somewhere between', 'How we know.', '8 groups ran cars that are alike but for nozzle bore.', 'Why.']);
-        $this->get("/challenges/{$challenge->id}/findings/beliefs")->assertOk()->assertSeeInOrder(['A wide nozzle beats one that blows longer', 'supported here']);
+        $page->assertSeeInOrder(
+            [
+                'The class asked', 'Does a wider nozzle carry the car farther?', 'Yes.',
+                "With 9\u{00A0}mm instead of 6\u{00A0}mm a car goes about", 'farther, somewhere between', 'How we know.',
+                '8 groups ran cars that are alike but for nozzle bore.', 'Why.',
+            ],
+        );
+        $this->get("/challenges/{$challenge->id}/findings/beliefs")
+            ->assertOk()
+            ->assertSeeInOrder(['A wide nozzle beats one that blows longer', 'supported here']);
         // Every claim leads to its runs.
         preg_match('~/runs\?cars=([0-9%C]+)"~', (string) $page->getContent(), $found);
-        $this->get("/challenges/{$challenge->id}/runs?cars={$found[1]}")->assertOk()->assertSee('The runs behind a finding')->assertSee('Every run on record');
+        $this->get("/challenges/{$challenge->id}/runs?cars={$found[1]}")
+            ->assertOk()
+            ->assertSee('The runs behind a finding')
+            ->assertSee('Every run on record');
     }
 
     public function testAClassWithConfoundedChoicesIsRefusedAndToldTheNextTest(): void
     {
         $challenge = $this->withSheet(self::HEAD . $this->rows([[5, 150, 110], [6, 100, 160], [7, 70, 215], [8, 45, 260], [9, 30, 310]]));
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
-        $page->assertSee('Can’t tell yet.')->assertSee('Nozzle bore and mass change together here')->assertSee('Next fair test:')->assertSee('takes nozzle bore and mass apart best');
+        $page->assertSee('Can’t tell yet.')
+            ->assertSee('Nozzle bore and mass change together here')
+            ->assertSee('Next fair test:')
+            ->assertSee('takes nozzle bore and mass apart best');
         $this->get("/challenges/{$challenge->id}/findings/beliefs")->assertDontSee('>supported here', false);
     }
 
@@ -48,7 +62,13 @@ final class ClassFindingsTest extends FeatureTestCase
     {
         $none = Scenario::challenge($this->educator);
         $this->get("/challenges/{$none->id}/findings")->assertOk()->assertSee('Nothing to say yet.')->assertSee('log the first runs');
-        foreach (['/findings/work', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/choices', '/report', '/report/notebooks', '/report/certificates', '/findings/csv/answer', '/findings/csv/work', '/findings/csv/choice', '/findings/csv/model', '/bench/csv'] as $page) {
+        foreach (
+            [
+                '/findings/work', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/choices', '/report',
+                '/report/notebooks', '/report/certificates', '/findings/csv/answer', '/findings/csv/work', '/findings/csv/choice',
+                '/findings/csv/model', '/bench/csv',
+            ] as $page
+        ) {
             $this->get("/challenges/{$none->id}{$page}")->assertOk();
         }
         $two = $this->withSheet(self::HEAD . $this->rows([[6, 60, 200], [8, 60, 300]]));
@@ -69,10 +89,16 @@ final class ClassFindingsTest extends FeatureTestCase
         $sheet .= "G1,8,60,6,900,pushed\n";
         $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 5]), $sheet);
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
-        $page->assertSee('One void try was measured, and left out by the rule.')->assertSee('One try of G0 lies far from its others:')->assertSee('Studentized residual')->assertSee('It counts all the same.');
+        $page->assertSee('One void try was measured, and left out by the rule.')
+            ->assertSee('One try of G0 lies far from its others:')
+            ->assertSee('Studentized residual')
+            ->assertSee('It counts all the same.');
         $this->get("/challenges/{$challenge->id}/findings?tries=void")->assertSee('is in here.');
         $this->get("/challenges/{$challenge->id}/findings?tries=outliers")->assertSee('It is left out below.');
-        $means = static fn(Counting $counting): array => array_map(static fn($car): float => round($car->sample->mean(), 3), ClassFindings::of(ClassRecord::of($challenge), $counting)->found->cars);
+        $means = static fn(Counting $counting): array => array_map(
+            static fn($car): float => round($car->sample->mean(), 3),
+            ClassFindings::of(ClassRecord::of($challenge), $counting)->found->cars,
+        );
         self::assertSame([2.21, 2.43, 2.83], $means(Counting::Rule));
         self::assertSame([2.21, 3.525, 2.83], $means(Counting::WithVoid));
         self::assertSame([2.025, 2.43, 2.83], $means(Counting::WithoutOutliers));
@@ -102,10 +128,16 @@ final class ClassFindingsTest extends FeatureTestCase
         $choice = $this->get("/challenges/{$challenge->id}/findings/csv/choice?against=nozzle_bore")->assertOk()->getContent();
         self::assertStringContainsString('nozzle bore (mm)', (string) $choice);
         self::assertSame(9, substr_count((string) $choice, "\r\n"), 'a head and eight cars');
-        self::assertSame(9, substr_count((string) $this->get("/challenges/{$challenge->id}/findings/csv/model")->assertOk()->getContent(), "\r\n"));
+        self::assertSame(
+            9,
+            substr_count((string) $this->get("/challenges/{$challenge->id}/findings/csv/model")->assertOk()->getContent(), "\r\n"),
+        );
         $this->get("/challenges/{$challenge->id}/findings/csv/nonsense")->assertNotFound();
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
-        self::assertStringContainsString('distance (in)', (string) $this->get("/challenges/{$challenge->id}/findings/csv/work")->getContent());
+        self::assertStringContainsString(
+            'distance (in)',
+            (string) $this->get("/challenges/{$challenge->id}/findings/csv/work")->getContent(),
+        );
     }
 
     public function testAGroupForetellsItsTryAndIsHeldToIt(): void
@@ -113,10 +145,21 @@ final class ClassFindingsTest extends FeatureTestCase
         $challenge = $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
         $reef = $challenge->groups()->where('name', 'Reef')->firstOrFail();
-        $this->from('/x')->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => ''])->assertSessionHasErrors(['predicted' => 'How far will it go?']);
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => 'far'])->assertSessionHasErrors('predicted');
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '900 m'])->assertSessionHasErrors('predicted');
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '1.5 m'])->assertSessionHas('status', 'Keel expects 1.5 m of try 3.');
+        $this->from('/x')
+            ->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => ''])
+            ->assertSessionHasErrors(['predicted' => 'How far will it go?']);
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/prediction",
+            ['predicted' => 'far'],
+        )->assertSessionHasErrors('predicted');
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/prediction",
+            ['predicted' => '900 m'],
+        )->assertSessionHasErrors('predicted');
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/prediction",
+            ['predicted' => '1.5 m'],
+        )->assertSessionHas('status', 'Keel expects 1.5 m of try 3.');
         $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '140']);
         self::assertSame(1, Prediction::query()->count(), 'changed, not said twice');
         $this->log($challenge, 'Keel', ['distance' => '152']);
@@ -127,7 +170,9 @@ final class ClassFindingsTest extends FeatureTestCase
         $late = $reef->newestCar()?->runs()->orderByDesc('logged_at')->firstOrFail();
         $late?->car->predictions()->create(['try' => $late->try, 'distance' => $late->distance, 'made_at' => now()->addHour()]);
         self::assertArrayNotHasKey($reef->id, PredictionsReading::of(ClassRecord::of($challenge->fresh() ?? $challenge))->foresights);
-        $this->get("/challenges/{$challenge->id}/findings/awards")->assertSeeText('Keel predicted best,')->assertSee("12\u{00A0}cm off on average");
+        $this->get("/challenges/{$challenge->id}/findings/awards")
+            ->assertSeeText('Keel predicted best,')
+            ->assertSee("12\u{00A0}cm off on average");
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee('Best prediction');
     }
 
@@ -155,10 +200,17 @@ final class ClassFindingsTest extends FeatureTestCase
         $page = $this->get("/challenges/{$challenge->id}/findings/choices")->assertOk();
         $page->assertSeeInOrder(['data-choice="nozzle_bore"', 'A wider bore goes farther.', 'the runs of these'], false);
         self::assertGreaterThanOrEqual(8, substr_count((string) $page->getContent(), '<circle'), 'every like car is a point');
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&cars=alike#one")->assertSeeInOrder(['Cars that are alike', 'A wider bore goes farther.', '8 groups ran cars that are alike but for nozzle bore.']);
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&cars=alike#one")->assertSeeInOrder(
+            ['Cars that are alike', 'A wider bore goes farther.', '8 groups ran cars that are alike but for nozzle bore.'],
+        );
 
         $confounded = $this->withSheet(self::HEAD . $this->rows([[5, 150, 110], [6, 100, 160], [7, 70, 215], [8, 45, 260], [9, 30, 310]]));
-        $this->get("/challenges/{$confounded->id}/findings/choices")->assertSeeInOrder(['Can’t tell yet.', 'No cars are alike but for one of these.', 'Nozzle bore', 'changes together with mass', 'Mass', 'changes together with nozzle bore']);
+        $this->get("/challenges/{$confounded->id}/findings/choices")->assertSeeInOrder(
+            [
+                'Can’t tell yet.', 'No cars are alike but for one of these.', 'Nozzle bore', 'changes together with mass', 'Mass',
+                'changes together with nozzle bore',
+            ],
+        );
     }
 
     public function testTellingTheClassShowsTheAnswerOnTheBoardAndOnTheTabletsUntilItIsTakenBack(): void
@@ -187,7 +239,10 @@ final class ClassFindingsTest extends FeatureTestCase
         $answer = $this->get("/challenges/{$challenge->id}/findings/work.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
         $svg = simplexml_load_string((string) $answer->getContent());
         self::assertNotFalse($svg);
-        self::assertCount(2 * count(ClassFindings::of(ClassRecord::of($challenge))->found->works), $svg->xpath('//*[local-name()="rect"][@fill-opacity]') ?: []);
+        self::assertCount(
+            2 * count(ClassFindings::of(ClassRecord::of($challenge))->found->works),
+            $svg->xpath('//*[local-name()="rect"][@fill-opacity]') ?: [],
+        );
     }
 
     public function testAGroupSeesWhyItsOwnCarStoppedOnItsPageAndItsSheet(): void
@@ -195,9 +250,15 @@ final class ClassFindingsTest extends FeatureTestCase
         $challenge = $this->generated();
         $group = $challenge->groups()->firstOrFail();
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/own")->assertSee('Why it stopped there');
-        $own = (string) $this->get("/challenges/{$challenge->id}/groups/{$group->id}/why")->assertOk()->assertSee('Why our car stopped where it did')->assertSee('since both areas are equal')->getContent();
+        $own = (string) $this->get("/challenges/{$challenge->id}/groups/{$group->id}/why")
+            ->assertOk()
+            ->assertSee('Why our car stopped where it did')
+            ->assertSee('since both areas are equal')
+            ->getContent();
         self::assertSame($group->cars()->count(), substr_count($own, 'class="work-row" data-car='), 'no car of another group');
-        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$group->id}")->assertSeeInOrder(['Our runs', 'Why it stopped where it did', 'push, while the balloon blew']);
+        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$group->id}")->assertSeeInOrder(
+            ['Our runs', 'Why it stopped where it did', 'push, while the balloon blew'],
+        );
         $empty = $challenge->groups()->create(['name' => 'Idle', 'mark' => 'ring-9', 'position' => 99]);
         $this->get("/challenges/{$challenge->id}/groups/{$empty->id}/why")->assertSee('Nothing to draw yet');
     }
@@ -205,8 +266,14 @@ final class ClassFindingsTest extends FeatureTestCase
     public function testAwardsSayHowLikelyTheFirstIsFirst(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSeeInOrder(['Farthest', 'Halyard', "> 99\u{00A0}%", 'first', 'Bowline', "< 1\u{00A0}%", 'clearly shorter'])->assertSee("423\u{00A0}cm")->assertSee("166.5\u{00A0}in");
-        $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSeeInOrder(['First: farthest', 'Halyard', "423\u{00A0}cm"]);
+        $this->get("/challenges/{$challenge->id}/findings/awards")
+            ->assertOk()
+            ->assertSeeInOrder(['Farthest', 'Halyard', "> 99\u{00A0}%", 'first', 'Bowline', "< 1\u{00A0}%", 'clearly shorter'])
+            ->assertSee("423\u{00A0}cm")
+            ->assertSee("166.5\u{00A0}in");
+        $this->get("/challenges/{$challenge->id}/report/certificates")
+            ->assertOk()
+            ->assertSeeInOrder(['First: farthest', 'Halyard', "423\u{00A0}cm"]);
     }
 
     public function testTheReportHoldsTheQuestionTheTableTheFindingsAndTheCautions(): void
@@ -215,8 +282,17 @@ final class ClassFindingsTest extends FeatureTestCase
         foreach (['cm', 'in'] as $unit) {
             $this->put("/challenges/{$challenge->id}/units", ['units' => $unit === 'cm' ? 'metric' : 'imperial']);
             $page = $this->get("/challenges/{$challenge->id}/report")->assertOk();
-            $page->assertSeeInOrder(['Does a wider nozzle carry the car farther?', 'Yes.', 'What was varied', 'Nozzle bore', 'Every car', "Mean ({$unit})", 'Why each car stopped where it did', 'What we found', 'A wider bore goes farther.', 'Next questions', 'Cautions that held', 'qualified staff come first']);
-            $this->get("/challenges/{$challenge->id}/report/notebooks")->assertOk()->assertSee("\u{00A0}{$unit}")->assertSee('What would we change next');
+            $page->assertSeeInOrder(
+                [
+                    'Does a wider nozzle carry the car farther?', 'Yes.', 'What was varied', 'Nozzle bore', 'Every car', "Mean ({$unit})",
+                    'Why each car stopped where it did', 'What we found', 'A wider bore goes farther.', 'Next questions',
+                    'Cautions that held', 'qualified staff come first',
+                ],
+            );
+            $this->get("/challenges/{$challenge->id}/report/notebooks")
+                ->assertOk()
+                ->assertSee("\u{00A0}{$unit}")
+                ->assertSee('What would we change next');
         }
         $group = $challenge->groups()->firstOrFail();
         $one = $this->get("/challenges/{$challenge->id}/report/notebooks?group={$group->id}")->assertOk();
@@ -231,10 +307,17 @@ final class ClassFindingsTest extends FeatureTestCase
         $challenge = Challenge::query()->where('name', 'Cross the Slipway')->firstOrFail();
         $this->actingAs($challenge->user);
         $halyard = $challenge->groups()->where('name', 'Halyard')->firstOrFail();
-        $page = fn(): string => (string) $this->get("/challenges/{$challenge->id}/groups/{$halyard->id}/at/idea")->assertOk()->assertSee('In a simulated run')->getContent();
+        $page = fn(): string => (string) $this->get("/challenges/{$challenge->id}/groups/{$halyard->id}/at/idea")
+            ->assertOk()
+            ->assertSee('In a simulated run')
+            ->getContent();
         self::assertSame(1, substr_count($page(), 'own cars show it'), 'of nozzles alone');
         self::assertStringContainsString('own cars show it: farther.', $page());
-        $challenge->groups()->where('name', '<>', 'Halyard')->with('cars')->get()->each(static fn(Group $group) => $group->cars->each(static fn(Car $car) => $car->runs()->delete()));
+        $challenge->groups()
+            ->where('name', '<>', 'Halyard')
+            ->with('cars')
+            ->get()
+            ->each(static fn(Group $group) => $group->cars->each(static fn(Car $car) => $car->runs()->delete()));
         $this->settle();
         self::assertStringNotContainsString('own cars show it', $page());
     }
@@ -244,7 +327,12 @@ final class ClassFindingsTest extends FeatureTestCase
         $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['tries' => 4]), Scenario::sheet(20, 4));
         $this->get("/challenges/{$challenge->id}/findings");
         DB::enableQueryLog();
-        foreach (['/findings', '/findings/work', '/findings/sure', '/findings/beliefs', '/findings/choices', '/findings/awards', '/report', '/report/notebooks', '/bench'] as $page) {
+        foreach (
+            [
+                '/findings', '/findings/work', '/findings/sure', '/findings/beliefs', '/findings/choices', '/findings/awards', '/report',
+                '/report/notebooks', '/bench',
+            ] as $page
+        ) {
             DB::flushQueryLog();
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
             self::assertLessThan(22, count(DB::getQueryLog()), $page);
@@ -260,7 +348,12 @@ final class ClassFindingsTest extends FeatureTestCase
             foreach ([6 => 2.0, 9 => 3.0] as $bore => $truth) {
                 $own = $truth + 0.06 * $class->normal();
                 foreach ($class->tries($own)->values as $try => $distance) {
-                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,20," . ($try + 1) . ',' . number_format(100 * $distance, 0, '.', '') . "\n";
+                    $sheet .= "G{$bore}-{$index},{$bore},{$mass},bottle caps,20," . ($try + 1) . ',' . number_format(
+                        100 * $distance,
+                        0,
+                        '.',
+                        '',
+                    ) . "\n";
                 }
             }
         }

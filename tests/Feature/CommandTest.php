@@ -25,7 +25,9 @@ final class CommandTest extends TestCase
         yield 'findings by no draws' => [['findings', '-', '--draws', 'few'], 2, '--draws wants a number from 10 to 1000000'];
         yield 'findings with an unknown option' => [['findings', '--fast', '-'], 2, "there is no option '--fast'"];
         yield 'findings of what is no class' => [['findings', 'composer.json'], 2, 'line 1: The class is not JSON'];
-        yield 'a number of classes that is none' => [['test', '--classes', 'many'], 1, '--classes wants how many times as many, from 1 to 9999.'];
+        yield 'a number of classes that is none' => [
+            ['test', '--classes', 'many'], 1, '--classes wants how many times as many, from 1 to 9999.',
+        ];
         yield 'a suite that is none' => [['test', '--suite', 'all of it'], 1, "there is no suite 'all of it'"];
     }
 

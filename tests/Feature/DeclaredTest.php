@@ -10,14 +10,19 @@ use ReflectionClass;
 use ReflectionFunction;
 use Symfony\Component\Finder\Finder;
 
-/** What the code uses is declared: extensions and packages in composer.json, folders in the documents, which stay short where they should. */
+/**
+ * What the code uses is declared: extensions and packages in composer.json, folders in the documents, which stay short where they should.
+ */
 final class DeclaredTest extends TestCase
 {
     /** Read in two minutes with the commands left out. */
     private const README_WORDS = 900;
 
     /** What every PHP has, whatever it was built with. */
-    private const ALWAYS = ['Core', 'standard', 'date', 'pcre', 'hash', 'SPL', 'Reflection', 'random', 'json', 'ctype', 'tokenizer', 'filter', 'session', 'Phar'];
+    private const ALWAYS = [
+        'Core', 'standard', 'date', 'pcre', 'hash', 'SPL', 'Reflection', 'random', 'json', 'ctype', 'tokenizer', 'filter', 'session',
+        'Phar',
+    ];
 
     public function testTheExtensionsThatAreUsedAreDeclared(): void
     {
@@ -32,7 +37,13 @@ final class DeclaredTest extends TestCase
                 }
             }
         }
-        $declared = array_map(static fn(string $name): string => substr($name, 4), array_filter(array_keys($this->composer()['require'] + $this->composer()['suggest']), static fn(string $name): bool => str_starts_with($name, 'ext-')));
+        $declared = array_map(
+            static fn(string $name): string => substr($name, 4),
+            array_filter(
+                array_keys($this->composer()['require'] + $this->composer()['suggest']),
+                static fn(string $name): bool => str_starts_with($name, 'ext-'),
+            ),
+        );
         foreach ($used as $extension => $names) {
             $missing[] = in_array($extension, $declared, true) ? null : "{$extension}: " . implode(', ', array_unique($names));
         }
@@ -55,7 +66,11 @@ final class DeclaredTest extends TestCase
                 foreach ($uses[1] as $class) {
                     $package = $this->package($class);
                     // What the framework is made of comes with it, at the versions that it asks for.
-                    if ($package !== null && !str_starts_with($package, 'symfony/') && !in_array($package, ['nesbot/carbon', 'monolog/monolog', 'psr/log', 'psr/http-message'], true)) {
+                    if (
+                        $package !== null
+                        && !str_starts_with($package, 'symfony/')
+                        && !in_array($package, ['nesbot/carbon', 'monolog/monolog', 'psr/log', 'psr/http-message'], true)
+                    ) {
                         $missing[$package] = in_array($package, $declared, true) ? null : "{$class} in {$name}";
                     }
                 }
@@ -78,7 +93,11 @@ final class DeclaredTest extends TestCase
     {
         $are = static fn(string $in): array => array_map(basename(...), glob(self::root("{$in}/*"), GLOB_ONLYDIR) ?: []);
         $text = (string) file_get_contents(self::root('docs/architecture.md'));
-        $part = static fn(string $from, string $to): string => substr($text, (int) strpos($text, $from), (int) strpos($text, $to) - (int) strpos($text, $from));
+        $part = static fn(string $from, string $to): string => substr(
+            $text,
+            (int) strpos($text, $from),
+            (int) strpos($text, $to) - (int) strpos($text, $from),
+        );
         preg_match_all('~^  (\w+)/ ~m', $part("\ncore/", "\napp/"), $core);
         self::assertEqualsCanonicalizing($are('core'), $core[1]);
         preg_match_all('~^  (?:\w+/ ?)+~m', $part("\napp/", "\nresources/"), $app);
@@ -98,14 +117,21 @@ final class DeclaredTest extends TestCase
             }
         }
         self::assertGreaterThan(40, $checked);
-        self::assertLessThanOrEqual(self::README_WORDS, str_word_count((string) file_get_contents(self::root('README.md'))), 'README in two minutes');
+        self::assertLessThanOrEqual(
+            self::README_WORDS,
+            str_word_count((string) file_get_contents(self::root('README.md'))),
+            'README in two minutes',
+        );
     }
 
     private function extension(string $name): ?string
     {
         $extension = function_exists($name) && (new ReflectionFunction($name))->isInternal()
             ? (new ReflectionFunction($name))->getExtensionName()
-            : (class_exists($name, false) && (new ReflectionClass($name))->isInternal() ? (new ReflectionClass($name))->getExtensionName() : false);
+            : (
+                class_exists($name, false)
+                && (new ReflectionClass($name))->isInternal() ? (new ReflectionClass($name))->getExtensionName() : false
+            );
 
         return is_string($extension) && !in_array($extension, self::ALWAYS, true) ? strtolower($extension) : null;
     }
@@ -114,7 +140,11 @@ final class DeclaredTest extends TestCase
     {
         foreach (ClassLoader::getRegisteredLoaders() as $vendor => $loader) {
             $file = $loader->findFile($class);
-            if (is_string($file) && preg_match('~/([^/]+/[^/]+)~', substr((string) realpath($file), strlen((string) realpath($vendor))), $found) === 1 && str_starts_with((string) realpath($file), (string) realpath($vendor))) {
+            if (
+                is_string($file)
+                && preg_match('~/([^/]+/[^/]+)~', substr((string) realpath($file), strlen((string) realpath($vendor))), $found) === 1
+                && str_starts_with((string) realpath($file), (string) realpath($vendor))
+            ) {
                 return $found[1] === 'laravel/framework' ? 'laravel/framework' : $found[1];
             }
         }
@@ -156,7 +186,11 @@ final class DeclaredTest extends TestCase
                 $long[] = $file->getBasename('.php');
             }
         }
-        preg_match_all('/^\| `(\w+Test)` \| .{10,} \| .{5,} \|$/m', (string) file_get_contents(dirname($tree) . '/CONTRIBUTING.md'), $listed);
+        preg_match_all(
+            '/^\| `(\w+Test)` \| .{10,} \| .{5,} \|$/m',
+            (string) file_get_contents(dirname($tree) . '/CONTRIBUTING.md'),
+            $listed,
+        );
         self::assertNotSame([], $long);
         self::assertEqualsCanonicalizing($long, $listed[1]);
     }

@@ -73,7 +73,9 @@ final class DemoTest extends FeatureTestCase
         self::assertEqualsWithDelta(250.0, 1e6 * $forces->pump->strokeM3, 60.0, 'a hand pump');
         self::assertTrue($forces->forecast->hands->pressureInterval->contains(1.0), 'its runs are the model’s own');
         self::assertGreaterThan(0.02, $forces->forecast->hands->workmanship);
-        $known = array_count_values(array_map(static fn(Work $work): string => $work->push->name, array_values(ClassFindings::of($record)->found->works)));
+        $known = array_count_values(
+            array_map(static fn(Work $work): string => $work->push->name, array_values(ClassFindings::of($record)->found->works)),
+        );
         self::assertGreaterThan(0, $known['WorkedOut'] ?? 0, 'where only friction was measured');
         self::assertGreaterThan(0, $known['Measured'] ?? 0);
     }
@@ -90,7 +92,14 @@ final class DemoTest extends FeatureTestCase
         $group = $this->demo->groups()->where('name', 'Reef')->sole();
         foreach (['metric', 'imperial'] as $units) {
             $this->demo->update(['units' => $units]);
-            foreach (['', '/groups', '/check', '/bench', "/groups/{$group->id}/bench", "/groups/{$group->id}/bench?version=1", '/findings', '/findings/work', '/findings/beliefs', '/findings/sure', "/findings/sure?car={$group->newestCar()?->id}", '/findings/awards', '/report', '/report/notebooks', '/report/certificates', '/races', '/what-if', "/groups/{$group->id}/car/versions"] as $page) {
+            foreach (
+                [
+                    '', '/groups', '/check', '/bench', "/groups/{$group->id}/bench", "/groups/{$group->id}/bench?version=1", '/findings',
+                    '/findings/work', '/findings/beliefs', '/findings/sure', "/findings/sure?car={$group->newestCar()?->id}",
+                    '/findings/awards', '/report', '/report/notebooks', '/report/certificates', '/races', '/what-if',
+                    "/groups/{$group->id}/car/versions",
+                ] as $page
+            ) {
                 $content = (string) $this->get("/challenges/{$this->demo->id}{$page}")->assertOk()->getContent();
                 // Averages alone stand in both.
                 $content = (string) preg_replace('~<span class="small other-units">.*?</span>~s', '', $content);

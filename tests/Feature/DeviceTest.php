@@ -26,7 +26,9 @@ final class DeviceTest extends FeatureTestCase
 
         Auth::forgetGuards();
         $this->get("/join/{$code}")->assertSee($code);
-        $this->post('/join', ['code' => strtolower(substr($code, 0, 3) . ' ' . substr($code, 3)), 'name' => 'lane 2'])->assertRedirect('/joined')->assertCookie(Device::COOKIE);
+        $this->post('/join', ['code' => strtolower(substr($code, 0, 3) . ' ' . substr($code, 3)), 'name' => 'lane 2'])
+            ->assertRedirect('/joined')
+            ->assertCookie(Device::COOKIE);
         $device = $challenge->devices()->sole();
         self::assertSame([DeviceRole::Log, 'lane 2'], [$device->role, $device->name]);
     }
@@ -41,10 +43,24 @@ final class DeviceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}")->assertOk()->assertSee('Log run')->assertDontSee('Sign out')->assertDontSee('Findings');
         $this->log($challenge, 'Keel', ['distance' => '140'])->assertSessionHasNoErrors();
         $this->put("/challenges/{$challenge->id}/order", ['do' => "repair:{$keel->id}"])->assertRedirect("/challenges/{$challenge->id}");
-        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '330'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/runs/{$run->id}",
+            ['group' => $run->car->group_id, 'distance' => '330'],
+        )->assertSessionHasNoErrors();
         self::assertSame($challenge->devices()->sole()->id, $run->changes()->sole()->device_id);
-        $this->get("/challenges/{$challenge->id}/runs")->assertOk()->assertSee('Correct')->assertDontSee('Take back')->assertDontSee('/trace')->assertSee("by <bdi>{$challenge->devices()->sole()->name}</bdi>", false);
-        foreach (['plan', 'bench', 'bench/csv', "groups/{$keel->id}/bench", 'findings', 'findings/sure', 'findings/awards', 'findings/csv/work', 'report', 'report/notebooks', 'devices', 'sheet/csv', "groups/{$keel->id}", "groups/{$keel->id}/own", "groups/{$keel->id}/car"] as $page) {
+        $this->get("/challenges/{$challenge->id}/runs")
+            ->assertOk()
+            ->assertSee('Correct')
+            ->assertDontSee('Take back')
+            ->assertDontSee('/trace')
+            ->assertSee("by <bdi>{$challenge->devices()->sole()->name}</bdi>", false);
+        foreach (
+            [
+                'plan', 'bench', 'bench/csv', "groups/{$keel->id}/bench", 'findings', 'findings/sure', 'findings/awards',
+                'findings/csv/work', 'report', 'report/notebooks', 'devices', 'sheet/csv', "groups/{$keel->id}", "groups/{$keel->id}/own",
+                "groups/{$keel->id}/car",
+            ] as $page
+        ) {
             $status = $this->get("/challenges/{$challenge->id}/{$page}")->getStatusCode();
             self::assertContains($status, [302, 404], $page);
         }
@@ -65,7 +81,10 @@ final class DeviceTest extends FeatureTestCase
         $path = "/challenges/{$challenge->id}";
 
         $this->get("{$path}/groups/{$keel->id}/own")->assertOk()->assertSee('Our runs')->assertSee('118')->assertDontSee('Halyard');
-        $this->put("{$path}/groups/{$keel->id}/car", ['nozzle_bore' => '6', 'save_as' => 'correction'])->assertRedirect("{$path}/groups/{$keel->id}/at/build");
+        $this->put(
+            "{$path}/groups/{$keel->id}/car",
+            ['nozzle_bore' => '6', 'save_as' => 'correction'],
+        )->assertRedirect("{$path}/groups/{$keel->id}/at/build");
         $this->log($challenge, 'Keel', ['distance' => '150', 'back' => 'group'])->assertRedirect("{$path}/groups/{$keel->id}/own");
         $this->put("{$path}/runs/{$ours->id}", ['group' => $keel->id, 'distance' => '119', 'back' => 'group'])->assertSessionHasNoErrors();
         self::assertSame('119 cm', $ours->refresh()->distance?->text);
@@ -80,7 +99,10 @@ final class DeviceTest extends FeatureTestCase
         self::assertSame(4.2, $theirs->refresh()->distance?->quantity->si());
 
         $challenge->update(['groups_are_locked' => true]);
-        $this->get("{$path}/groups/{$keel->id}/own")->assertOk()->assertSee('Just now nothing can be changed here')->assertDontSee('Log run');
+        $this->get("{$path}/groups/{$keel->id}/own")
+            ->assertOk()
+            ->assertSee('Just now nothing can be changed here')
+            ->assertDontSee('Log run');
         $this->log($challenge, 'Keel', ['distance' => '150'])->assertForbidden();
         $this->put("{$path}/groups/{$keel->id}/car", ['nozzle_bore' => '6'])->assertForbidden();
     }
@@ -104,7 +126,10 @@ final class DeviceTest extends FeatureTestCase
     public function testCodesExpireAndAreNotGuessed(): void
     {
         $challenge = $this->class();
-        $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => (string) $challenge->groups()->value('id')])->assertSessionHasNoErrors();
+        $this->post(
+            "/challenges/{$challenge->id}/devices/codes",
+            ['for' => (string) $challenge->groups()->value('id')],
+        )->assertSessionHasNoErrors();
         $code = $challenge->joinCodes()->sole();
         self::assertSame(1, preg_match('/^[' . JoinCode::LETTERS . ']{7}$/', $code->code));
         $this->travel(JoinCode::MINUTES + 1)->minutes();
@@ -160,9 +185,17 @@ final class DeviceTest extends FeatureTestCase
         $first->update(['revoked_at' => now()]);
         Auth::forgetGuards();
         $this->flushSession();
-        $this->withCookie(Device::COOKIE, $token)->get('/join')->assertOk()->assertSee('This tablet was cut off')->assertDontSee('Another tablet goes on');
+        $this->withCookie(Device::COOKIE, $token)
+            ->get('/join')
+            ->assertOk()
+            ->assertSee('This tablet was cut off')
+            ->assertDontSee('Another tablet goes on');
         AdmitDevices::join($challenge, DeviceRole::Group, 'Keel', $keel);
-        $this->withCookie(Device::COOKIE, $token)->get('/join')->assertOk()->assertSee('Another tablet goes on for')->assertSee('Nothing that you recorded is lost');
+        $this->withCookie(Device::COOKIE, $token)
+            ->get('/join')
+            ->assertOk()
+            ->assertSee('Another tablet goes on for')
+            ->assertSee('Nothing that you recorded is lost');
         $this->withCookie(Device::COOKIE, 'made-up')->get('/join')->assertOk()->assertDontSee('cut off');
     }
 
@@ -179,7 +212,12 @@ final class DeviceTest extends FeatureTestCase
         Auth::forgetGuards();
         $this->flushSession();
         $this->actingAs($observer, 'web');
-        $this->get("/challenges/{$challenge->id}/devices")->assertOk()->assertDontSee($letters)->assertDontSee($code->code)->assertDontSee('Table cards')->assertDontSee('Make a token');
+        $this->get("/challenges/{$challenge->id}/devices")
+            ->assertOk()
+            ->assertDontSee($letters)
+            ->assertDontSee($code->code)
+            ->assertDontSee('Table cards')
+            ->assertDontSee('Make a token');
         $this->get("/challenges/{$challenge->id}/devices/cards")->assertForbidden();
         $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'class'])->assertForbidden();
         self::assertSame(1, $challenge->joinCodes()->count());
@@ -193,8 +231,16 @@ final class DeviceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/devices")->assertSee("/board/{$token}");
         Auth::forgetGuards();
 
-        $this->get("/board/{$token}")->assertOk()->assertSee('Across the hall')->assertSee('Halyard')->assertSee('Next up')->assertDontSee('Log run');
-        $this->getJson("/board/{$token}/state")->assertOk()->assertJsonMissingPath('token')->assertJsonPath('html.board', fn(string $html): bool => str_contains($html, 'Halyard'));
+        $this->get("/board/{$token}")
+            ->assertOk()
+            ->assertSee('Across the hall')
+            ->assertSee('Halyard')
+            ->assertSee('Next up')
+            ->assertDontSee('Log run');
+        $this->getJson("/board/{$token}/state")
+            ->assertOk()
+            ->assertJsonMissingPath('token')
+            ->assertJsonPath('html.board', fn(string $html): bool => str_contains($html, 'Halyard'));
         $this->get('/board/' . Str::random(40))->assertNotFound();
         Device::query()->findOrFail($id)->update(['revoked_at' => now()]);
         $this->get("/board/{$token}")->assertNotFound();

@@ -41,24 +41,42 @@ final class EnergySourceTest extends FeatureTestCase
         $car = fn(string $name): int => (int) $this->named($challenge, $name)->newestCar()?->id;
         foreach (['Bowline', 'Keel', 'Reef'] as $name) {
             self::assertArrayHasKey($car($name), $forecast->forecasts, $name);
-            $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")->assertOk()->assertSee('One more try:');
+            $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")
+                ->assertOk()
+                ->assertSee('One more try:');
         }
         self::assertSame([CarAttribute::ChainLength, CarAttribute::TurnsWound], $forecast->missing[$car('Thimble')]);
-        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Thimble')->id}/car")->assertOk()->assertSee('Nothing can be said yet of how far it will go: length of the chain, unstretched and number of turns wound');
+        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Thimble')->id}/car")
+            ->assertOk()
+            ->assertSee('Nothing can be said yet of how far it will go: length of the chain, unstretched and number of turns wound');
         foreach (['Cleat'] as $name) {
             self::assertArrayNotHasKey($car($name), $forecast->forecasts, $name);
             self::assertSame([], $forecast->beyond[$car($name)], $name);
-            self::assertNull(DesignForecast::of($record, $this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException()));
-            $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")->assertOk()->assertSee('Nothing is predicted of this car');
+            self::assertNull(
+                DesignForecast::of($record, $this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException()),
+            );
+            $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/car")
+                ->assertOk()
+                ->assertSee('Nothing is predicted of this car');
         }
         // Their runs count as any other's, and have their places.
         self::assertSame((string) $this->named($challenge, 'Keel')->id, $record->standings()->leader()?->entrant->id);
-        foreach (['', '/findings', '/findings/choices', '/findings/choices?against=energy_source', '/findings/work', '/findings/sure', '/findings/beliefs', '/report', '/report/notebooks', '/bench', '/check', '/cars', '/groups', '/what-if', '/plan/steps'] as $page) {
+        foreach (
+            [
+                '', '/findings', '/findings/choices', '/findings/choices?against=energy_source', '/findings/work', '/findings/sure',
+                '/findings/beliefs', '/report', '/report/notebooks', '/bench', '/check', '/cars', '/groups', '/what-if', '/plan/steps',
+            ] as $page
+        ) {
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
         }
         foreach (['Keel', 'Reef'] as $name) {
             $group = $this->named($challenge, $name);
-            foreach (['/steps', '/diagnosis', '/diagnosis?seen=veers', '/bench', '/check', '/own', '/at/idea', '/at/build', '/at/check', '/at/guess', '/at/why', '/at/change', '/notebook'] as $page) {
+            foreach (
+                [
+                    '/steps', '/diagnosis', '/diagnosis?seen=veers', '/bench', '/check', '/own', '/at/idea', '/at/build', '/at/check',
+                    '/at/guess', '/at/why', '/at/change', '/notebook',
+                ] as $page
+            ) {
                 $this->get("/challenges/{$challenge->id}/groups/{$group->id}{$page}")->assertOk();
             }
         }
@@ -85,9 +103,16 @@ final class EnergySourceTest extends FeatureTestCase
     public function testItsStepsAndChecksAreThoseOfACarWithoutABalloon(): void
     {
         $challenge = $this->withDrives();
-        $steps = fn(string $name): array => array_map(static fn(BuildTask $task): BuildStep => $task->step, ClassPlan::of($challenge)->stepsOfCar($this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException())->tasks);
+        $steps = fn(string $name): array => array_map(
+            static fn(BuildTask $task): BuildStep => $task->step,
+            ClassPlan::of($challenge)->stepsOfCar(
+                $this->named($challenge, $name)->newestCar()?->choices ?? throw new \LogicException(),
+            )->tasks,
+        );
         self::assertContains(BuildStep::JoinBalloon, $steps('Bowline'));
-        foreach ([BuildStep::JoinBalloon, BuildStep::StretchBalloon, BuildStep::Airtight, BuildStep::Clearance, BuildStep::CutNozzle] as $step) {
+        foreach (
+            [BuildStep::JoinBalloon, BuildStep::StretchBalloon, BuildStep::Airtight, BuildStep::Clearance, BuildStep::CutNozzle] as $step
+        ) {
             self::assertNotContains($step, $steps('Keel'));
         }
         self::assertContains(BuildStep::Roll, $steps('Keel'));
@@ -98,7 +123,9 @@ final class EnergySourceTest extends FeatureTestCase
         self::assertSame(CheckItem::askedOf(EnergySource::ElasticBand), $card?->items());
         self::assertNotContains(CheckItem::Airtight, $card?->items() ?? []);
         self::assertContains(CheckItem::PointsOff, $card?->items() ?? []);
-        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Keel')->id}/check")->assertDontSee('Joint airtight')->assertSee('Wheels turn freely');
+        $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Keel')->id}/check")
+            ->assertDontSee('Joint airtight')
+            ->assertSee('Wheels turn freely');
         $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, 'Bowline')->id}/check")->assertSee('Joint airtight');
     }
 
@@ -108,7 +135,10 @@ final class EnergySourceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/plan/safety")->assertSee('Wound bands')->assertSee('Never aim a band at anyone.');
         $this->get('/challenges/' . $this->class()->id . '/plan/safety')->assertDontSee('Wound bands');
         $bench = fn(string $name) => $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/bench");
-        $bench('Keel')->assertDontSee('Push on a scale')->assertSee('Ramp and roll-out')->assertSee('Pull of the band')->assertSee('Bands snap and fly');
+        $bench('Keel')->assertDontSee('Push on a scale')
+            ->assertSee('Ramp and roll-out')
+            ->assertSee('Pull of the band')
+            ->assertSee('Bands snap and fly');
         $bench('Reef')->assertDontSee('Pull of the band')->assertDontSee('Push on a scale');
         $bench('Bowline')->assertSee('Push on a scale');
     }
@@ -116,8 +146,13 @@ final class EnergySourceTest extends FeatureTestCase
     public function testADiagnosisSpeaksOfTheCarsOwnDrive(): void
     {
         $challenge = $this->withDrives();
-        $page = fn(string $name, string $seen) => $this->get("/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/diagnosis?seen={$seen}")->assertOk();
-        $page('Keel', 'does-not-start')->assertSee('mN')->assertSee('The chain is too long')->assertDontSee('It hisses')->assertDontSee('Nozzle pinched');
+        $page = fn(string $name, string $seen) => $this->get(
+            "/challenges/{$challenge->id}/groups/{$this->named($challenge, $name)->id}/diagnosis?seen={$seen}",
+        )->assertOk();
+        $page('Keel', 'does-not-start')->assertSee('mN')
+            ->assertSee('The chain is too long')
+            ->assertDontSee('It hisses')
+            ->assertDontSee('Nozzle pinched');
         $page('Keel', 'short-run')->assertSee('% of');
         $page('Thimble', 'does-not-start')->assertDontSee('mN');
         $page('Thimble', 'short-run')->assertDontSee('% of');

@@ -30,10 +30,15 @@ final class FilmTest extends FeatureTestCase
         ob_start();
         imagejpeg($picture);
         // A film of 4 m beside a record of 3 m: which is right is asked, and nothing is kept meanwhile.
-        $this->putJson($address, $sent)->assertStatus(409)->assertJsonPath('question', fn(string $said): bool => str_contains($said, "the record says 300\u{00A0}cm"));
+        $this->putJson($address, $sent)
+            ->assertStatus(409)
+            ->assertJsonPath('question', fn(string $said): bool => str_contains($said, "the record says 300\u{00A0}cm"));
         self::assertSame(0, $run->readings()->count());
         $sent['confirmed'] = true;
-        $kept = $this->putJson($address, $sent + ['picture' => 'data:image/jpeg;base64,' . base64_encode((string) ob_get_clean())])->assertOk();
+        $kept = $this->putJson(
+            $address,
+            $sent + ['picture' => 'data:image/jpeg;base64,' . base64_encode((string) ob_get_clean())],
+        )->assertOk();
         self::assertSame(route('trace.show', [$challenge, $run]), $kept->json('go'));
         $run->refresh();
         self::assertSame(3.0, $run->distance?->quantity->si(), 'what was recorded stays');
@@ -41,7 +46,10 @@ final class FilmTest extends FeatureTestCase
         self::assertNotNull($run->limp);
         self::assertNotNull($run->time);
         self::assertSame('edited', $run->changes()->sole()->kind);
-        $this->get("/challenges/{$challenge->id}/runs/{$run->id}/trace")->assertOk()->assertSee('What the film said')->assertSee('data:image/jpeg;base64,', false)
+        $this->get("/challenges/{$challenge->id}/runs/{$run->id}/trace")
+            ->assertOk()
+            ->assertSee('What the film said')
+            ->assertSee('data:image/jpeg;base64,', false)
             ->assertDontSee('The trace does not show where the thrust ended.');
     }
 
@@ -54,9 +62,15 @@ final class FilmTest extends FeatureTestCase
         $with = static fn(array $other): array => ['seen' => json_encode($other + $seen, JSON_THROW_ON_ERROR)] + $sent;
         foreach ([
             'It takes 3 marks at least; there are 2.' => $with(['marks' => array_slice($seen['marks'], 0, 2)]),
-            'The car moves in too few pictures: 5, and it takes 12. Film more pictures a second, or more of the run.' => $with(['points' => array_slice($seen['points'], 0, 5)]),
-            'The car does not move along the line.' => $with(['points' => array_map(static fn(array $point): array => [$point[0], 100.0, 0], $seen['points'])]),
-            'Two marks are at the same place. Each needs a distance and a place of its own.' => $with(['marks' => array_map(static fn(array $mark): array => ['place' => '1 m'] + $mark, $seen['marks'])]),
+            'The car moves in too few pictures: 5, and it takes 12. Film more pictures a second, or more of the run.' => $with(
+                ['points' => array_slice($seen['points'], 0, 5)],
+            ),
+            'The car does not move along the line.' => $with(
+                ['points' => array_map(static fn(array $point): array => [$point[0], 100.0, 0], $seen['points'])],
+            ),
+            'Two marks are at the same place. Each needs a distance and a place of its own.' => $with(
+                ['marks' => array_map(static fn(array $mark): array => ['place' => '1 m'] + $mark, $seen['marks'])],
+            ),
         ] as $said => $wrong) {
             self::assertSame($said, $this->postJson($address, $wrong)->assertOk()->json('fault'));
             self::assertSame($said, $this->putJson($address, $wrong)->assertOk()->json('fault'));
@@ -74,7 +88,18 @@ final class FilmTest extends FeatureTestCase
         self::assertSame(0, $run->readings()->count());
         self::assertNull($run->refresh()->total_time);
         // What plays slower took less time.
-        $slow = $this->postJson($address, ['slower' => 4, 'seen' => json_encode(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])] + $seen, JSON_THROW_ON_ERROR)] + $sent);
+        $slow = $this->postJson(
+            $address,
+            [
+                'slower' => 4,
+                'seen' => json_encode(
+                    [
+                        'points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points']),
+                    ] + $seen,
+                    JSON_THROW_ON_ERROR,
+                ),
+            ] + $sent,
+        );
         self::assertSame($this->postJson($address, $sent)->json('figures'), $slow->json('figures'));
     }
 
@@ -85,25 +110,43 @@ final class FilmTest extends FeatureTestCase
         $scene = new FilmedScene(3);
         $sent = $this->sent($scene);
         $seen = json_decode($sent['seen'], true, 8, JSON_THROW_ON_ERROR);
-        $notes = fn(array $other): string => implode(' ', $this->postJson($address, ['seen' => json_encode($other + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertOk()->json('notes'));
+        $notes = fn(array $other): string => implode(
+            ' ',
+            $this->postJson($address, ['seen' => json_encode($other + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertOk()->json('notes'),
+        );
 
-        self::assertStringContainsString('nothing checks them', $notes(['marks' => [$seen['marks'][0], $seen['marks'][2], $seen['marks'][4]]]));
+        self::assertStringContainsString(
+            'nothing checks them',
+            $notes(['marks' => [$seen['marks'][0], $seen['marks'][2], $seen['marks'][4]]]),
+        );
         $wrong = $seen['marks'];
         $wrong[2]['u'] += 60;
         self::assertStringContainsString('A mark may be wrong', $notes(['marks' => $wrong]));
-        $early = array_values(array_filter($seen['points'], static fn(array $point): bool => $point[0] < $scene->releaseS + 0.8 * $scene->run->stopTimeS));
+        $early = array_values(
+            array_filter($seen['points'], static fn(array $point): bool => $point[0] < $scene->releaseS + 0.8 * $scene->run->stopTimeS),
+        );
         self::assertStringContainsString('The film ends before the car stood.', $notes(['points' => $early]));
         // A film that plays four times slower than somebody said disagrees with the stopwatch.
-        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '300', 'time' => '1.2'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/runs/{$run->id}",
+            ['group' => $run->car->group_id, 'distance' => '300', 'time' => '1.2'],
+        )->assertSessionHasNoErrors();
         self::assertStringNotContainsString('the stopwatch had', $notes([]));
-        self::assertStringContainsString('the stopwatch had 1.20', $notes(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])]));
+        self::assertStringContainsString(
+            'the stopwatch had 1.20',
+            $notes(['points' => array_map(static fn(array $point): array => [4 * $point[0], $point[1], $point[2]], $seen['points'])]),
+        );
     }
 
     public function testAFilmThatAgreesWithTheRecordIsKeptUnasked(): void
     {
         [$challenge, $run] = $this->filmed();
         $scene = new FilmedScene(3);
-        $run->fill(['id' => $run->id])->forceFill(['distance_m' => round($scene->run->distanceM, 2), 'distance_entered' => round(100 * $scene->run->distanceM) . ' cm'])->save();
+        $run->fill(['id' => $run->id])
+            ->forceFill(
+                ['distance_m' => round($scene->run->distanceM, 2), 'distance_entered' => round(100 * $scene->run->distanceM) . ' cm'],
+            )
+            ->save();
         $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $this->sent($scene))->assertOk()->assertJsonStructure(['go']);
     }
 
@@ -114,9 +157,15 @@ final class FilmTest extends FeatureTestCase
         $sent = $this->sent(new FilmedScene(3));
         $seen = json_decode($sent['seen'], true, 8, JSON_THROW_ON_ERROR);
         $points = array_fill(0, 30_000, [1.5, 200.25, 0]);
-        $this->postJson($address, ['seen' => json_encode(['points' => $points] + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertUnprocessable();
+        $this->postJson(
+            $address,
+            ['seen' => json_encode(['points' => $points] + $seen, JSON_THROW_ON_ERROR)] + $sent,
+        )->assertUnprocessable();
         foreach ([[[1.0, 'x', 0]], [[1.0, 2.0]], [[1.0, 2.0, 3]], [[-1.0, 2.0, 0]], [7], array_slice($points, 0, 4001)] as $wrong) {
-            $this->postJson($address, ['seen' => json_encode(['points' => $wrong] + $seen, JSON_THROW_ON_ERROR)] + $sent)->assertUnprocessable();
+            $this->postJson(
+                $address,
+                ['seen' => json_encode(['points' => $wrong] + $seen, JSON_THROW_ON_ERROR)] + $sent,
+            )->assertUnprocessable();
         }
         // One that asks without end waits; whoever logs runs does not.
         for ($i = 0; $i < 60 && $this->postJson($address, $sent)->getStatusCode() !== 429; $i++);
@@ -131,7 +180,9 @@ final class FilmTest extends FeatureTestCase
         $sent = $this->sent($scene);
         $run->void_reason = VoidReason::HitSomething;
         $run->save();
-        $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $sent + ['confirmed' => true])->assertOk()->assertJsonStructure(['go']);
+        $this->putJson("/challenges/{$challenge->id}/runs/{$run->id}/film", $sent + ['confirmed' => true])
+            ->assertOk()
+            ->assertJsonStructure(['go']);
         self::assertNull($run->refresh()->total_time, 'a void run keeps what was typed');
         self::assertSame(1, $run->readings()->count());
     }
@@ -148,11 +199,22 @@ final class FilmTest extends FeatureTestCase
         $this->settle();
         $waiting = $this->getJson("/challenges/{$challenge->id}/floor")->assertOk()->json('readings.1');
         self::assertEqualsWithDelta(100 * $scene->run->distanceM, (float) $waiting['fields']['distance'], 3.0);
-        $this->log($challenge, 'Keel', ['distance' => $waiting['fields']['distance'], 'total_time' => $waiting['fields']['total_time'], 'readings' => $waiting['ids'], 'lane' => '1'])->assertSessionHasNoErrors();
+        $this->log(
+            $challenge,
+            'Keel',
+            [
+                'distance' => $waiting['fields']['distance'], 'total_time' => $waiting['fields']['total_time'],
+                'readings' => $waiting['ids'], 'lane' => '1',
+            ],
+        )->assertSessionHasNoErrors();
         $logged = $challenge->runs()->get()->firstWhere('id', '<>', $run->id);
         self::assertNotNull($logged);
         // Now the car is known, and its mass with it.
-        $this->get("/challenges/{$challenge->id}/runs/{$logged->id}/trace")->assertOk()->assertSee('What the film said')->assertSee('Push, on average')->assertSee('Push given (above)');
+        $this->get("/challenges/{$challenge->id}/runs/{$logged->id}/trace")
+            ->assertOk()
+            ->assertSee('What the film said')
+            ->assertSee('Push, on average')
+            ->assertSee('Push given (above)');
         // A group's tablet has no lane of its own at which a film could wait.
         $this->atDevice(AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $run->car->group)[0]);
         $this->get($address)->assertNotFound();
@@ -187,7 +249,10 @@ final class FilmTest extends FeatureTestCase
             "group,nozzle bore (mm),balloon diameter (cm),mass (g),try,distance (cm)\nKeel,8,20,60,1,300\n",
         );
 
-        return [$challenge, Run::query()->whereIn('car_id', $challenge->groups()->get()->flatMap(static fn($group) => $group->cars()->pluck('id')))->sole()];
+        return [
+            $challenge,
+            Run::query()->whereIn('car_id', $challenge->groups()->get()->flatMap(static fn($group) => $group->cars()->pluck('id')))->sole(),
+        ];
     }
 
     /** @return array<string, mixed> what a browser would send, had it found the car without error */
@@ -198,13 +263,22 @@ final class FilmTest extends FeatureTestCase
         foreach ($scene->times as $at) {
             $x = $scene->placeM($at);
             [$u, $v] = $scene->lens->sees($x, $scene->acrossM($x), $scene->drawnM);
-            $points[] = [$at, (($u - $line[0]) * ($line[2] - $line[0]) + ($v - $line[1]) * ($line[3] - $line[1])) / hypot($line[2] - $line[0], $line[3] - $line[1]), 0];
+            $points[] = [
+                $at,
+                (
+                    ($u - $line[0]) * ($line[2] - $line[0]) + ($v - $line[1]) * ($line[3] - $line[1])
+                ) / hypot($line[2] - $line[0], $line[3] - $line[1]),
+                0,
+            ];
         }
 
         return [
             'seen' => json_encode([
                 'line' => $line,
-                'marks' => array_map(static fn(array $tap): array => ['u' => $tap[0], 'v' => $tap[1], 'edge' => null, 'place' => "{$tap[2]} m"], $scene->taps(5)),
+                'marks' => array_map(
+                    static fn(array $tap): array => ['u' => $tap[0], 'v' => $tap[1], 'edge' => null, 'place' => "{$tap[2]} m"],
+                    $scene->taps(5),
+                ),
                 'points' => $points,
             ], JSON_THROW_ON_ERROR),
             'slower' => 1,

@@ -21,10 +21,15 @@ final class FirstDayTest extends FeatureTestCase
     {
         $plan = ['name' => 'Hall', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '3', 'units' => 'imperial', 'lane_length' => '5'];
         $this->get('/challenges/new')->assertSee('data-imperial="ft"', false);
-        $this->post('/challenges', $plan)->assertSessionHasErrors(['lane_length' => "5\u{00A0}ft is short for a lane. Is the unit right? If it is right, save it again as it stands."]);
+        $this->post('/challenges', $plan)->assertSessionHasErrors(
+            ['lane_length' => "5\u{00A0}ft is short for a lane. Is the unit right? If it is right, save it again as it stands."],
+        );
         self::assertSame(0, $this->educator->challenges()->count());
         $asked = session('asked');
-        $this->post('/challenges', ['lane_length' => '4', 'confirmed' => $asked] + $plan)->assertSessionHasErrors('lane_length', 'another value is asked about again');
+        $this->post(
+            '/challenges',
+            ['lane_length' => '4', 'confirmed' => $asked] + $plan,
+        )->assertSessionHasErrors('lane_length', 'another value is asked about again');
         $this->post('/challenges', ['confirmed' => $asked] + $plan)->assertSessionHasNoErrors();
         self::assertSame('5 ft', $this->educator->challenges()->sole()->lane_length->text);
 
@@ -42,14 +47,27 @@ final class FirstDayTest extends FeatureTestCase
         $group = $challenge->groups()->sole();
         $path = "/challenges/{$challenge->id}/groups/{$group->id}/car";
 
-        $this->put($path, ['note' => ''])->assertRedirect($path)->assertSessionHas('status', 'Nothing is filled in, so nothing is recorded yet.');
+        $this->put($path, ['note' => ''])
+            ->assertRedirect($path)
+            ->assertSessionHas('status', 'Nothing is filled in, so nothing is recorded yet.');
         self::assertSame(0, $group->cars()->count());
-        $this->put($path, ['chassis' => 'paper cup', 'mass' => '85'])->assertSessionHasErrors(['mass' => "Mass: 85\u{00A0}oz is far more than 17.64\u{00A0}oz, the most that cars like this have. Is the unit right? If it is right, save it again as it stands."]);
+        $this->put($path, ['chassis' => 'paper cup', 'mass' => '85'])->assertSessionHasErrors(
+            ['mass' => "Mass: 85\u{00A0}oz is far more than 17.64\u{00A0}oz, the most that cars like this have. Is the unit right? If it is right, save it again as it stands."],
+        );
         $asked = (string) session('asked');
-        $this->get($path)->assertSee('data-problem="mass"', false)->assertSee('href="#f-mass"', false)->assertSee('value="85"', false)->assertSee("name=\"confirmed\" value=\"{$asked}\"", false);
-        $this->put($path, ['chassis' => 'paper cup', 'mass' => '85', 'confirmed' => $asked])->assertSessionHasNoErrors()->assertSessionHas('status', 'Pistons’ car is recorded.');
+        $this->get($path)
+            ->assertSee('data-problem="mass"', false)
+            ->assertSee('href="#f-mass"', false)
+            ->assertSee('value="85"', false)
+            ->assertSee("name=\"confirmed\" value=\"{$asked}\"", false);
+        $this->put($path, ['chassis' => 'paper cup', 'mass' => '85', 'confirmed' => $asked])
+            ->assertSessionHasNoErrors()
+            ->assertSessionHas('status', 'Pistons’ car is recorded.');
         self::assertEqualsWithDelta(2.41, (float) $group->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::Mass), 0.01);
-        $this->put($path, ['save_as' => 'version'])->assertSessionHas('status', 'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.');
+        $this->put($path, ['save_as' => 'version'])->assertSessionHas(
+            'status',
+            'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.',
+        );
         self::assertSame(1, $group->cars()->count());
         $this->get($path)->assertSee('in inches')->assertDontSee('in in unless');
     }
@@ -68,7 +86,11 @@ final class FirstDayTest extends FeatureTestCase
     public function testTheMaterialsFollowTheKitThatWasChosen(): void
     {
         $challenge = Scenario::challenge($this->educator, ['free_steps' => ['nozzle']]);
-        $kit = ['groups' => '9', 'learners' => '27', 'spares_percent' => '0', 'by_mouth' => '1', 'latex_free' => '0', 'kit_chassis' => 'paper cup', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw', 'kit_nozzle' => 'wide straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band'];
+        $kit = [
+            'groups' => '9', 'learners' => '27', 'spares_percent' => '0', 'by_mouth' => '1', 'latex_free' => '0',
+            'kit_chassis' => 'paper cup', 'kit_wheels' => 'bottle caps', 'kit_bearing' => 'bamboo skewer in a plastic straw',
+            'kit_nozzle' => 'wide straw', 'kit_balloon' => 'round 30 cm', 'kit_joint' => 'elastic band',
+        ];
         $path = "/challenges/{$challenge->id}/plan/materials";
         $this->put($path, $kit)->assertSessionHasNoErrors();
         $list = fn(): string => strip_tags((string) $this->get($path)->getContent());
@@ -86,7 +108,10 @@ final class FirstDayTest extends FeatureTestCase
         self::assertStringContainsString('Balloon pump', $list());
         self::assertStringContainsString('Ballast', $list());
         // More have come than were planned for.
-        $this->post("/challenges/{$challenge->id}/groups", ['names' => implode("\n", array_map(static fn(int $n): string => "Group {$n}", range(1, 10)))]);
+        $this->post(
+            "/challenges/{$challenge->id}/groups",
+            ['names' => implode("\n", array_map(static fn(int $n): string => "Group {$n}", range(1, 10)))],
+        );
         self::assertStringContainsString('For 27 learners in 10 groups', $list());
 
         foreach (['$0.10', '0,10 €', '£ 0.1', '0.10'] as $price) {
@@ -100,25 +125,42 @@ final class FirstDayTest extends FeatureTestCase
     {
         $challenge = Scenario::challenge($this->educator);
         $this->get("/challenges/{$challenge->id}/parts?kind=wheel")->assertSee('left empty: 0.7, as usual');
-        $this->post("/challenges/{$challenge->id}/parts", ['kind' => 'wheel', 'name' => 'cork discs', 'wheel_diameter' => '30', 'wheel_mass' => '2', 'wheel_thickness' => '10'])->assertSessionHasNoErrors();
+        $this->post(
+            "/challenges/{$challenge->id}/parts",
+            ['kind' => 'wheel', 'name' => 'cork discs', 'wheel_diameter' => '30', 'wheel_mass' => '2', 'wheel_thickness' => '10'],
+        )->assertSessionHasNoErrors();
         $part = $challenge->ownParts()->sole()->toCore();
-        self::assertSame([0.7, 0.006, 0.01], [$part->value(CarAttribute::WheelInertia), $part->value(CarAttribute::WheelLoss), $part->value(CarAttribute::WheelHub)]);
-        $this->post("/challenges/{$challenge->id}/parts", ['kind' => 'wheel', 'name' => 'no size'])->assertSessionHasErrors(['wheel_diameter', 'wheel_mass', 'wheel_thickness']);
+        self::assertSame(
+            [0.7, 0.006, 0.01],
+            [$part->value(CarAttribute::WheelInertia), $part->value(CarAttribute::WheelLoss), $part->value(CarAttribute::WheelHub)],
+        );
+        $this->post(
+            "/challenges/{$challenge->id}/parts",
+            ['kind' => 'wheel', 'name' => 'no size'],
+        )->assertSessionHasErrors(['wheel_diameter', 'wheel_mass', 'wheel_thickness']);
     }
 
     /** 600 g and 25 mm are what they are; what the model can't compute with is said, and nothing is foretold of it. */
     public function testWhatIsRecordedIsNeverChangedOnItsWayToTheModel(): void
     {
-        $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group,nozzle bore (mm),mass (g),outlets,wheels,try,distance (cm)\nHeavy,6,600,1,bottle caps,1,60\nWide,25,60,1,bottle caps,1,300\nMany,6,60,40,bottle caps,1,250\n");
+        $challenge = Scenario::withClass(
+            Scenario::challenge($this->educator),
+            "group,nozzle bore (mm),mass (g),outlets,wheels,try,distance (cm)\nHeavy,6,600,1,bottle caps,1,60\nWide,25,60,1,bottle caps,1,300\nMany,6,60,40,bottle caps,1,250\n",
+        );
         $forces = new ClassForces(ClassRecord::of($challenge));
         $car = static fn(string $group) => $challenge->groups()->where('name', $group)->sole()->newestCar();
 
         self::assertSame(0.6, $forces->of($car('Heavy'))?->model->settings->get(CarAttribute::Mass));
         self::assertSame(0.025, $forces->of($car('Wide'))?->model->settings->get(CarAttribute::NozzleBore));
         self::assertNull($forces->of($car('Many')));
-        self::assertSame([$car('Many')?->id => ['nozzle_outlets' => 40.0]], array_map(static fn(array $each): array => array_map(static fn(Beyond $of): float => $of->value, $each), $forces->beyond));
+        self::assertSame(
+            [$car('Many')?->id => ['nozzle_outlets' => 40.0]],
+            array_map(static fn(array $each): array => array_map(static fn(Beyond $of): float => $of->value, $each), $forces->beyond),
+        );
         $this->get("/challenges/{$challenge->id}/bench")->assertOk()->assertSee('Number of outlets 40 (it takes 1 to 20)');
-        $this->get("/challenges/{$challenge->id}/groups/{$car('Many')?->group_id}/car")->assertOk()->assertSee('nothing is predicted of this car');
+        $this->get("/challenges/{$challenge->id}/groups/{$car('Many')?->group_id}/car")
+            ->assertOk()
+            ->assertSee('nothing is predicted of this car');
         foreach (['/findings', '/findings/work', '/findings/beliefs', '/findings/sure', '/report', '/what-if'] as $page) {
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
         }
@@ -139,7 +181,10 @@ final class FirstDayTest extends FeatureTestCase
         self::assertGreaterThan(300, $drawn($challenge)['max']);
 
         self::assertSame([null, null], array_column($drawn($challenge)['rows'], 'interval'), 'whiskers from wall to wall say nothing');
-        $alike = Scenario::withClass(Scenario::challenge($this->educator), "group,try,distance\nKeel,1,200\nKeel,2,210\nReef,1,110\nReef,2,114\nFender,1,150\n");
+        $alike = Scenario::withClass(
+            Scenario::challenge($this->educator),
+            "group,try,distance\nKeel,1,200\nKeel,2,210\nReef,1,110\nReef,2,114\nFender,1,150\n",
+        );
         foreach (array_column($drawn($alike)['rows'], 'interval') as $row => $interval) {
             self::assertNotNull($interval, "a car with one try has its classmates' ({$row})");
             self::assertGreaterThan(0.0, $interval[0]);
@@ -149,7 +194,13 @@ final class FirstDayTest extends FeatureTestCase
     public function testWaysThatWereMissing(): void
     {
         $this->get('/challenges')->assertSee('bring the sheet in')->assertSee('/challenges/new?then=sheet', false);
-        $this->post('/challenges', ['name' => 'Hall', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '3', 'units' => 'metric', 'lane_length' => '6 m', 'then' => 'sheet']);
+        $this->post(
+            '/challenges',
+            [
+                'name' => 'Hall', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => '3', 'units' => 'metric', 'lane_length' => '6 m',
+                'then' => 'sheet',
+            ],
+        );
         $challenge = $this->educator->challenges()->sole();
         $this->get("/challenges/{$challenge->id}/sheet")->assertOk();
 
@@ -157,7 +208,10 @@ final class FirstDayTest extends FeatureTestCase
         config(['skivo.host' => '127.0.0.1']);
         $this->get("/challenges/{$challenge->id}/devices")->assertSee('Tablets can’t reach Skivo yet')->assertSee('--host 0.0.0.0');
         config(['skivo.host' => '192.168.7.9', 'skivo.port' => 8484, 'skivo.name' => 'lane.skivo.example']);
-        $this->get("/challenges/{$challenge->id}/devices")->assertSee('lane.skivo.example:8484/join')->assertSee('192.168.7.9:8484/join')->assertDontSee('localhost/join');
+        $this->get("/challenges/{$challenge->id}/devices")
+            ->assertSee('lane.skivo.example:8484/join')
+            ->assertSee('192.168.7.9:8484/join')
+            ->assertDontSee('localhost/join');
         $this->post("/challenges/{$challenge->id}/devices/codes", ['for' => 'log']);
         $this->get("/challenges/{$challenge->id}/devices")->assertSee('data-qr="http://lane.skivo.example:8484/join/', false);
     }
@@ -180,7 +234,11 @@ final class FirstDayTest extends FeatureTestCase
             $seen[$page] = true;
             $answer = $this->get($page);
             $leads = (string) $answer->headers->get('Location');
-            self::assertContains($answer->getStatusCode(), [200, 302], "{$from} leads to {$page}: " . substr((string) $answer->exception?->getMessage(), 0, 300));
+            self::assertContains(
+                $answer->getStatusCode(),
+                [200, 302],
+                "{$from} leads to {$page}: " . substr((string) $answer->exception?->getMessage(), 0, 300),
+            );
             self::assertStringNotContainsString('sign-in', $leads, "{$from} leads to {$page}");
             $links = [[], [], $leads === '' ? [] : [$leads]];
             if ($answer->getStatusCode() === 200 && str_contains((string) $answer->headers->get('Content-Type'), 'html')) {
@@ -197,7 +255,10 @@ final class FirstDayTest extends FeatureTestCase
         self::assertArrayHasKey("/challenges/{$challenge->id}/groups/{$keel->id}/at/why", $seen);
         self::assertArrayHasKey("/challenges/{$challenge->id}/groups/{$keel->id}/notebook", $seen);
         // The try that was asked about has been run meanwhile: nothing is noted under another number.
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150', 'try' => '2'])->assertSessionHas('status', 'Try 2 has been run in the meantime, so the prediction was not kept. Predict the next one.');
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/prediction", ['predicted' => '150', 'try' => '2'])->assertSessionHas(
+            'status',
+            'Try 2 has been run in the meantime, so the prediction was not kept. Predict the next one.',
+        );
         self::assertSame(0, $keel->newestCar()?->predictions()->count());
         $this->get($own)->assertSee('name="try" value="3"', false);
     }

@@ -36,7 +36,11 @@ final class GroupsOwnPathTest extends FeatureTestCase
         Auth::forgetGuards();
 
         $this->post('/join', ['code' => strtolower($code)])->assertRedirect("/join/{$code}");
-        $this->get("/join/{$code}")->assertSee('Tap your mark')->assertSee('Keel')->assertSee('Halyard')->assertDontSee('Ask to take its place');
+        $this->get("/join/{$code}")
+            ->assertSee('Tap your mark')
+            ->assertSee('Keel')
+            ->assertSee('Halyard')
+            ->assertDontSee('Ask to take its place');
         $this->get("/join/{$code}?group={$keel->id}")->assertSee('Keel')->assertDontSee('Halyard');
         $first = $this->post('/join/mark', ['code' => $code, 'group' => $keel->id])->assertRedirect('/joined');
         $this->get("/join/{$code}")->assertSee('Ask to take its place');
@@ -44,7 +48,9 @@ final class GroupsOwnPathTest extends FeatureTestCase
 
         // Known again by its cookie: it goes on, and no second device is made.
         $cookie = $first->getCookie(Device::COOKIE)?->getValue();
-        $this->withCookie(Device::COOKIE, (string) $cookie)->post('/join/mark', ['code' => $code, 'group' => $keel->id])->assertRedirect('/joined');
+        $this->withCookie(Device::COOKIE, (string) $cookie)
+            ->post('/join/mark', ['code' => $code, 'group' => $keel->id])
+            ->assertRedirect('/joined');
         self::assertSame(1, $challenge->devices()->count());
 
         // Another tablet for the same mark waits, sees nothing, and one tap of the educator lets it in.
@@ -57,7 +63,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->asEducator();
         $this->get("/challenges/{$challenge->id}/room")->assertSee('asks to be let in for Keel');
         $this->put("/challenges/{$challenge->id}/room/devices/{$second->id}/let-in")->assertRedirect();
-        self::assertSame([false, true], [$second->refresh()->is_waiting, $challenge->devices()->whereKeyNot($second->id)->sole()->revoked_at !== null]);
+        self::assertSame(
+            [false, true],
+            [$second->refresh()->is_waiting, $challenge->devices()->whereKeyNot($second->id)->sole()->revoked_at !== null],
+        );
         $this->atDevice($second);
         $this->get('/joined')->assertRedirect("/challenges/{$challenge->id}/groups/{$keel->id}/at/idea");
 
@@ -75,13 +84,24 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->entry($keel, $sent)->assertCreated()->assertJson(['id' => $id]);
         $this->entry($keel, $sent)->assertOk()->assertJson(['id' => $id]);
         $entry = Entry::query()->sole();
-        self::assertSame([EntryKind::Note, 'The left wheel wobbles.', $challenge->devices()->sole()->id], [$entry->kind, $entry->text(), $entry->device_id]);
+        self::assertSame(
+            [EntryKind::Note, 'The left wheel wobbles.', $challenge->devices()->sole()->id],
+            [$entry->kind, $entry->text(), $entry->device_id],
+        );
         self::assertEqualsWithDelta(now()->subMinutes(5)->getTimestamp(), $entry->made_at->getTimestamp(), 5);
-        $this->entry($keel, ['kind' => 'note', 'text' => 'From the future.', 'made_at' => now()->addYear()->toIso8601String()])->assertCreated();
+        $this->entry(
+            $keel,
+            ['kind' => 'note', 'text' => 'From the future.', 'made_at' => now()->addYear()->toIso8601String()],
+        )->assertCreated();
         self::assertLessThanOrEqual(now()->getTimestamp() + 1, Entry::query()->where('id', '<>', $id)->sole()->made_at->getTimestamp());
         // Without a script the form itself is sent.
-        $this->from("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")->post($this->path($keel), ['kind' => 'wish', 'text' => 'Shorter axles'])->assertRedirect();
-        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")->assertSee('The left wheel wobbles.')->assertSee('We wish:')->assertSee('Shorter axles');
+        $this->from("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")
+            ->post($this->path($keel), ['kind' => 'wish', 'text' => 'Shorter axles'])
+            ->assertRedirect();
+        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")
+            ->assertSee('The left wheel wobbles.')
+            ->assertSee('We wish:')
+            ->assertSee('Shorter axles');
         $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/change")->assertSee('Shorter axles');
         // Under another group's address it is not there.
         $other = $challenge->groups()->where('name', 'Halyard')->sole();
@@ -93,9 +113,14 @@ final class GroupsOwnPathTest extends FeatureTestCase
         [$challenge, $keel] = $this->tablet(new: true);
         $at = fn(string $station) => $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/{$station}");
         $at('idea')->assertSee('Tap a part of the car');
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['chassis' => 'corrugated card', 'wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'mass' => '58'])->assertRedirect("/challenges/{$challenge->id}/groups/{$keel->id}/at/build");
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/car",
+            ['chassis' => 'corrugated card', 'wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'mass' => '58'],
+        )->assertRedirect("/challenges/{$challenge->id}/groups/{$keel->id}/at/build");
         $at('build')->assertSee('Do one step, tick it');
-        $steps = \App\Record\ClassPlan::of($challenge)->stepsOfCar($keel->refresh()->newestCar()->choices ?? new \Skivo\Core\Car\Car())->tasks;
+        $steps = \App\Record\ClassPlan::of($challenge)->stepsOfCar(
+            $keel->refresh()->newestCar()->choices ?? new \Skivo\Core\Car\Car(),
+        )->tasks;
         foreach ($steps as $task) {
             if (!$task->step->waits()) {
                 $this->entry($keel, ['kind' => 'tick', 'step' => $task->step->value, 'done' => '1'])->assertCreated();
@@ -146,7 +171,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
             self::assertStringNotContainsString('Check the car', $why());
         }
         // Its mass is what nobody need know.
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'save_as' => 'correction']);
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/car",
+            ['wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'save_as' => 'correction'],
+        );
         $this->settle();
         self::assertStringNotContainsString('data-silence', $why());
         self::assertStringContainsString('Most of it left with the jet of air', $why());
@@ -162,7 +190,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
     public function testWhyIsSilentWhereTheModelDoesNotBearIt(): void
     {
         [$challenge, $keel] = $this->tablet(new: true);
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['chassis' => 'corrugated card', 'wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'mass' => '58']);
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/car",
+            ['chassis' => 'corrugated card', 'wheel_kind' => 'bottle caps', 'nozzle_bore' => '6', 'balloon_size' => '20', 'mass' => '58'],
+        );
         $why = fn(): string => (string) $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/why")->assertOk()->getContent();
         self::assertStringContainsString('First let your car run', $why());
         $this->log($challenge, 'Keel', ['distance' => '230', 'back' => 'group']);
@@ -228,13 +259,18 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $entry = Entry::query()->with('picture')->sole();
         self::assertSame([800, 1600], [$entry->picture?->width, $entry->picture?->height], 'upright, and no larger than anybody looks at');
         $path = "{$this->path($keel)}/{$entry->id}/photo";
-        $answer = $this->get($path)->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
+        $answer = $this->get($path)
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/jpeg')
+            ->assertHeader('X-Content-Type-Options', 'nosniff');
         $bytes = (string) $answer->getContent();
         self::assertSame([800, 1600, IMAGETYPE_JPEG], array_slice((array) getimagesizefromstring($bytes), 0, 3));
         foreach (['SECRET PLACE', 'Exif', '<?php', 'PK'] as $hidden) {
             self::assertStringNotContainsString($hidden, $bytes === '' ? $hidden : substr($bytes, 0, 2000) . substr($bytes, -2000));
         }
-        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")->assertSee("{$entry->id}/photo")->assertSee('no faces, no names');
+        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/notebook")
+            ->assertSee("{$entry->id}/photo")
+            ->assertSee('no faces, no names');
 
         // Another group's tablet, another educator, and nobody at all.
         [$other] = AdmitDevices::join($challenge, DeviceRole::Group, 'x', $challenge->groups()->where('name', 'Halyard')->sole());
@@ -271,7 +307,9 @@ final class GroupsOwnPathTest extends FeatureTestCase
         yield 'an SVG' => ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'no photo'];
         yield 'a GIF that is also a script' => ["GIF89a\x01\x00\x01\x00\x00\x00\x00;<?php echo 1;", 'no photo'];
         yield 'nothing' => ['', 'no photo'];
-        yield 'a PNG of 40,000 by 40,000 pixels' => ["\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR" . pack('NN', 40_000, 40_000) . "\x08\x02\x00\x00\x00" . pack('N', 0), 'fewer pixels'];
+        yield 'a PNG of 40,000 by 40,000 pixels' => [
+            "\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR" . pack('NN', 40_000, 40_000) . "\x08\x02\x00\x00\x00" . pack('N', 0), 'fewer pixels',
+        ];
         yield 'a JPEG that ends early' => [substr(self::drawn(40, 40), 0, 120), 'broken'];
         yield 'a zip' => ["PK\x03\x04" . str_repeat("\x00", 60), 'no photo'];
     }
@@ -282,7 +320,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
         [, $keel] = $this->tablet();
         $file = tempnam(sys_get_temp_dir(), 'photo');
         file_put_contents((string) $file, $bytes);
-        $answer = $this->entry($keel, ['kind' => 'photo', 'photo' => new UploadedFile((string) $file, 'car.jpg', 'image/jpeg', null, true)]);
+        $answer = $this->entry(
+            $keel,
+            ['kind' => 'photo', 'photo' => new UploadedFile((string) $file, 'car.jpg', 'image/jpeg', null, true)],
+        );
         if ($bytes === '' || $says !== 'broken') {
             $answer->assertUnprocessable();
             self::assertStringContainsString($says, (string) json_encode($answer->json(), JSON_UNESCAPED_UNICODE));
@@ -294,7 +335,9 @@ final class GroupsOwnPathTest extends FeatureTestCase
     {
         [, $keel] = $this->tablet();
         for ($i = 0; $i < \App\Actions\RecordEntry::MOST_PHOTOS; $i++) {
-            Entry::query()->create(['id' => (string) Str::uuid(), 'group_id' => $keel->id, 'kind' => EntryKind::Photo, 'payload' => [], 'made_at' => now()]);
+            Entry::query()->create(
+                ['id' => (string) Str::uuid(), 'group_id' => $keel->id, 'kind' => EntryKind::Photo, 'payload' => [], 'made_at' => now()],
+            );
         }
         $this->entry($keel, ['kind' => 'photo', 'photo' => $this->jpeg(40, 30)])->assertUnprocessable();
         $this->entry($keel, ['kind' => 'note', 'text' => 'There is still room for words.'])->assertCreated();
@@ -319,15 +362,25 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->entry($keel, ['kind' => 'warm_up', 'question' => 'heavier', 'answer' => 'less_far'])->assertCreated();
         $this->entry($keel, ['kind' => 'warm_up', 'question' => 'heavier', 'answer' => 'farther'])->assertCreated();
         $this->asEducator();
-        $this->get("/challenges/{$challenge->id}/room")->assertSee('waits for an adult')->assertSee('Guess')->assertSee('A car that is half as heavy again.')->assertSee('1 ×');
-        self::assertSame(['heavier' => ['farther' => 1]], \App\Pages\Room\Room::of(\App\Record\ClassRecord::of($challenge))->warmUps, 'the last answer of each group');
+        $this->get("/challenges/{$challenge->id}/room")
+            ->assertSee('waits for an adult')
+            ->assertSee('Guess')
+            ->assertSee('A car that is half as heavy again.')
+            ->assertSee('1 ×');
+        self::assertSame(
+            ['heavier' => ['farther' => 1]],
+            \App\Pages\Room\Room::of(\App\Record\ClassRecord::of($challenge))->warmUps,
+            'the last answer of each group',
+        );
         $this->put("/challenges/{$challenge->id}/room/groups/{$keel->id}/helped")->assertRedirect();
         $this->get("/challenges/{$challenge->id}/room")->assertDontSee('waits for an adult');
         $this->put("/challenges/{$challenge->id}/room/word", ['word' => 'Five minutes left'])->assertRedirect();
         $open = array_fill_keys(array_map(static fn(Station $station): string => "open_{$station->value}", Station::cases()), '1');
         $this->put("/challenges/{$challenge->id}/room/stations", ['open_guess' => '0'] + $open)->assertRedirect();
         $this->put("/challenges/{$challenge->id}/room/closing", ['open' => '1'])->assertRedirect();
-        $this->from("/challenges/{$challenge->id}/room")->put("/challenges/{$challenge->id}/room/word", ['word' => str_repeat('a', 201)])->assertSessionHasErrors('word');
+        $this->from("/challenges/{$challenge->id}/room")
+            ->put("/challenges/{$challenge->id}/room/word", ['word' => str_repeat('a', 201)])
+            ->assertSessionHasErrors('word');
         self::assertSame(['guess'], $challenge->refresh()->closed_stations);
 
         $this->atDevice($challenge->devices()->sole());
@@ -346,7 +399,11 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $page = "/challenges/{$challenge->id}/groups/{$keel->id}/at/change";
         $this->get($page)->assertOk()->assertSee('What do you want to change?');
         $challenge->update(['closed_stations' => ['change']]);
-        $this->get($page)->assertOk()->assertSee('closed just now')->assertDontSee('What do you want to change?')->assertSee('data-part="foot"', false);
+        $this->get($page)
+            ->assertOk()
+            ->assertSee('closed just now')
+            ->assertDontSee('What do you want to change?')
+            ->assertSee('data-part="foot"', false);
         // The educator looks behind it.
         $this->asEducator()->get($page)->assertOk()->assertSee('What do you want to change?');
     }
@@ -376,7 +433,12 @@ final class GroupsOwnPathTest extends FeatureTestCase
     public function testTheHelpersSheetListsTheChecksOfThisClass(): void
     {
         $challenge = $this->class();
-        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")->assertOk()->assertSee('Before a car runs')->assertSee(\App\Language\Label::of(CheckItem::Airtight))->assertDontSee(\App\Language\Label::of(CheckItem::BandClear))->assertDontSee(\App\Language\Label::of(CheckItem::HookHolds));
+        $this->get("/challenges/{$challenge->id}/plan/brief/helpers")
+            ->assertOk()
+            ->assertSee('Before a car runs')
+            ->assertSee(\App\Language\Label::of(CheckItem::Airtight))
+            ->assertDontSee(\App\Language\Label::of(CheckItem::BandClear))
+            ->assertDontSee(\App\Language\Label::of(CheckItem::HookHolds));
     }
 
     public function testTheRoomSeesATabletThatWaitsAtTheSafetySheet(): void
@@ -385,7 +447,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $challenge->forceFill(['safety_read_at' => null])->save();
         \App\Models\GroupPlace::query()->where('group_id', $keel->id)->delete();
         $this->asEducator()->get("/challenges/{$challenge->id}/room");
-        $this->atDevice($challenge->devices()->sole())->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/build")->assertOk()->assertSee('safety');
+        $this->atDevice($challenge->devices()->sole())
+            ->get("/challenges/{$challenge->id}/groups/{$keel->id}/at/build")
+            ->assertOk()
+            ->assertSee('safety');
         self::assertNotNull(\App\Models\GroupPlace::query()->find($keel->id));
     }
 
@@ -407,7 +472,15 @@ final class GroupsOwnPathTest extends FeatureTestCase
             $lines = (array) __("path.{$level}");
             array_walk_recursive($lines, static function (mixed $line) use (&$sentences): void {
                 $line = trim((string) preg_replace('/:[a-z_]+/', '3', (string) $line));
-                array_push($sentences, ...array_values(array_filter(preg_split('/(?<=[.!?:…])\s+/u', $line) ?: [], static fn(string $each): bool => preg_match('/\p{L}/u', $each) === 1)));
+                array_push(
+                    $sentences,
+                    ...array_values(
+                        array_filter(
+                            preg_split('/(?<=[.!?:…])\s+/u', $line) ?: [],
+                            static fn(string $each): bool => preg_match('/\p{L}/u', $each) === 1,
+                        ),
+                    ),
+                );
             });
             $words = $syllables = 0;
             foreach ($sentences as $sentence) {
@@ -417,7 +490,11 @@ final class GroupsOwnPathTest extends FeatureTestCase
             }
             $grade = 0.39 * $words / count($sentences) + 11.8 * $syllables / $words - 15.59;
             self::assertGreaterThan(200, $words);
-            self::assertLessThanOrEqual($most, $grade, "{$level}: {$words} words in " . count($sentences) . " sentences, {$syllables} syllables");
+            self::assertLessThanOrEqual(
+                $most,
+                $grade,
+                "{$level}: {$words} words in " . count($sentences) . " sentences, {$syllables} syllables",
+            );
         }
         self::assertSame(array_keys((array) __('path.young')), array_keys((array) __('path.older')));
         self::assertSame([1, 2, 2, 1, 3, 4], array_map(self::syllables(...), ['the', 'balloon', 'table', 'make', 'energy', 'information']));
@@ -428,7 +505,11 @@ final class GroupsOwnPathTest extends FeatureTestCase
     {
         $word = mb_strtolower($word);
         $count = preg_match_all('/[aeiouy]+/', $word);
-        if ($count > 1 && preg_match('/[^aeiouyl]e$|[^aeiouy]es$|[^aeiouytd]ed$/', $word) === 1 && preg_match('/(s|c|z|x|sh|ch|g)es$/', $word) !== 1) {
+        if (
+            $count > 1
+            && preg_match('/[^aeiouyl]e$|[^aeiouy]es$|[^aeiouytd]ed$/', $word) === 1
+            && preg_match('/(s|c|z|x|sh|ch|g)es$/', $word) !== 1
+        ) {
             $count--;
         }
 
@@ -472,7 +553,14 @@ final class GroupsOwnPathTest extends FeatureTestCase
     {
         // TIFF, little endian: two fields, the orientation and the description.
         $said = "SECRET PLACE\x00";
-        $tiff = "II*\x00\x08\x00\x00\x00\x02\x00" . pack('vvVvv', 0x0112, 3, 1, $orientation, 0) . pack('vvVV', 0x010E, 2, strlen($said), 38) . "\x00\x00\x00\x00" . $said;
+        $tiff = "II*\x00\x08\x00\x00\x00\x02\x00" . pack(
+            'vvVvv',
+            0x0112,
+            3,
+            1,
+            $orientation,
+            0,
+        ) . pack('vvVV', 0x010E, 2, strlen($said), 38) . "\x00\x00\x00\x00" . $said;
         $exif = "\xFF\xE1" . pack('n', strlen($tiff) + 8) . "Exif\x00\x00" . $tiff;
         $file = (string) tempnam(sys_get_temp_dir(), 'photo');
         file_put_contents($file, substr_replace(self::drawn($width, $height), $exif, 2, 0) . $behind);

@@ -32,7 +32,11 @@ final class HousekeepingTest extends FeatureTestCase
         $this->delete("/challenges/{$challenge->id}/for-good")->assertRedirect('/challenges');
 
         self::assertNull(Challenge::withTrashed()->find($challenge->id));
-        foreach (['groups' => 'challenge_id', 'acts' => 'challenge_id', 'devices' => 'challenge_id', 'readings' => 'challenge_id'] as $table => $column) {
+        foreach (
+            [
+                'groups' => 'challenge_id', 'acts' => 'challenge_id', 'devices' => 'challenge_id', 'readings' => 'challenge_id',
+            ] as $table => $column
+        ) {
             self::assertSame(0, DB::table($table)->where($column, $challenge->id)->count(), $table);
         }
         self::assertSame(0, DB::table('runs')->whereIn('id', $runs)->count());
@@ -79,13 +83,22 @@ final class HousekeepingTest extends FeatureTestCase
     {
         [$device] = AdmitDevices::join($this->class(), DeviceRole::Log, 'tablet');
         try {
-            DB::transaction(static fn() => DB::table('devices')->insert(['id' => $device->id, 'challenge_id' => $device->challenge_id, 'role' => 'log', 'name' => 'secret name', 'token_hash' => $device->token_hash, 'created_at' => now()]));
+            DB::transaction(
+                static fn() => DB::table('devices')->insert(
+                    [
+                        'id' => $device->id, 'challenge_id' => $device->challenge_id, 'role' => 'log', 'name' => 'secret name',
+                        'token_hash' => $device->token_hash, 'created_at' => now(),
+                    ],
+                ),
+            );
             self::fail('The id is taken.');
         } catch (QueryException $fault) {
             self::assertStringContainsString('secret name', $fault->getMessage());
             $outer = new \RuntimeException("While drawing: {$fault->getMessage()}", 0, $fault);
         }
-        $record = WithoutValues::cleaned(new LogRecord(new \DateTimeImmutable(), 'test', Level::Error, $outer->getMessage(), ['exception' => $outer]));
+        $record = WithoutValues::cleaned(
+            new LogRecord(new \DateTimeImmutable(), 'test', Level::Error, $outer->getMessage(), ['exception' => $outer]),
+        );
         $written = $record->message . json_encode($record->context, JSON_THROW_ON_ERROR);
 
         self::assertStringContainsString('Database fault 23505 in: insert into "devices"', $written);

@@ -23,8 +23,13 @@ final class KnownIdsTest extends FeatureTestCase
         $this->postJson($path, $run)->assertCreated();
         $this->postJson($path, $run)->assertOk();
         $this->postJson($path, ['distance' => '2.31 m'] + $run)->assertOk();
-        foreach ([['distance' => '245'], ['void' => 'no start', 'distance' => null], ['group' => $this->named($challenge, 'Reef')->id]] as $other) {
-            $this->postJson($path, $other + $run)->assertStatus(409)->assertJson(['known' => true])->assertJsonStructure(['questions' => ['same_run']]);
+        foreach (
+            [['distance' => '245'], ['void' => 'no start', 'distance' => null], ['group' => $this->named($challenge, 'Reef')->id]] as $other
+        ) {
+            $this->postJson($path, $other + $run)
+                ->assertStatus(409)
+                ->assertJson(['known' => true])
+                ->assertJsonStructure(['questions' => ['same_run']]);
         }
         self::assertSame([2.31], $challenge->runs()->where('runs.id', $run['id'])->pluck('distance_m')->map(floatval(...))->all());
         // As a form it is a question beside everything that was typed, under a new id.
@@ -47,13 +52,17 @@ final class KnownIdsTest extends FeatureTestCase
         $note = ['id' => (string) Str::uuid(), 'kind' => 'note', 'text' => 'The axle is too long.'];
         $this->postJson("/challenges/{$challenge->id}/groups/{$keel->id}/entries", $note)->assertCreated();
         $this->postJson("/challenges/{$challenge->id}/groups/{$keel->id}/entries", $note)->assertOk();
-        $this->postJson("/challenges/{$challenge->id}/groups/{$reef->id}/entries", $note)->assertUnprocessable()->assertJsonValidationErrors('id');
+        $this->postJson("/challenges/{$challenge->id}/groups/{$reef->id}/entries", $note)
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('id');
 
         [$one, $two] = [Scenario::race($challenge), Scenario::race($challenge)];
         $heat = array_values($one->state()->heats)[0];
         $tap = ['id' => (string) Str::uuid(), 'do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0"];
         $this->postJson("/challenges/{$challenge->id}/races/{$one->id}/events", $tap)->assertCreated();
-        $this->postJson("/challenges/{$challenge->id}/races/{$two->id}/events", $tap)->assertUnprocessable()->assertJsonValidationErrors('do');
+        $this->postJson("/challenges/{$challenge->id}/races/{$two->id}/events", $tap)
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('do');
     }
 
     public function testWhatATabletMadeForOneGroupIsThatGroupsAlsoOnceItIsHandedOn(): void
@@ -68,11 +77,17 @@ final class KnownIdsTest extends FeatureTestCase
             auth()->forgetGuards();
 
             return $this->withHeaders(['Authorization' => "Bearer {$key}", Sender::HEADER => $sender])
-                ->postJson("/challenges/{$challenge->id}/groups/{$keel->id}/entries", ['id' => (string) Str::uuid(), 'kind' => 'note', 'text' => 'Ours.'])->getStatusCode();
+                ->postJson(
+                    "/challenges/{$challenge->id}/groups/{$keel->id}/entries",
+                    ['id' => (string) Str::uuid(), 'kind' => 'note', 'text' => 'Ours.'],
+                )->getStatusCode();
         };
         self::assertSame(201, $send(Sender::of($before)));
         // No seal of this Skivo, none at all, and a device that was cut off: as if it had said nothing.
-        self::assertSame([404, 404, 404], [$send("{$before->id}." . str_repeat('0', 64)), $send(''), $send(explode('.', Sender::of($before))[0])]);
+        self::assertSame(
+            [404, 404, 404],
+            [$send("{$before->id}." . str_repeat('0', 64)), $send(''), $send(explode('.', Sender::of($before))[0])],
+        );
         $before->update(['revoked_at' => now()]);
         self::assertSame(404, $send(Sender::of($before)));
         self::assertSame(1, $keel->entries()->count());

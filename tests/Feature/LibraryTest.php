@@ -52,19 +52,32 @@ final class LibraryTest extends FeatureTestCase
         foreach ([0, 1, 2] as $number) {
             $this->post("/library/{$plan->value}");
             $classes[] = $challenge = $this->educator->challenges()->latest('id')->firstOrFail();
-            $challenge->forceFill(['safety_read_at' => now(), 'name' => "Class {$number}", 'created_at' => now()->subYears($number === 0 ? 1 : 0)])->save();
+            $challenge->forceFill(
+                ['safety_read_at' => now(), 'name' => "Class {$number}", 'created_at' => now()->subYears($number === 0 ? 1 : 0)],
+            )->save();
             Scenario::withClass($challenge, self::sheet($challenge, $plan, $number + 1));
         }
         Cache::flush();
         $address = "/challenges/{$classes[2]->id}/findings/classes";
-        $this->get($address)->assertOk()->assertSee('Over 3 classes, on average')->assertSee('A wider bore goes farther.')->assertSee('Class 0')
+        $this->get($address)
+            ->assertOk()
+            ->assertSee('Over 3 classes, on average')
+            ->assertSee('A wider bore goes farther.')
+            ->assertSee('Class 0')
             ->assertSee(now()->year . ' against ' . (now()->year - 1));
-        $this->get("{$address}?class_{$classes[2]->id}=1&class_{$classes[1]->id}=1")->assertOk()->assertSee('Over 2 classes, on average')->assertDontSee('against');
+        $this->get("{$address}?class_{$classes[2]->id}=1&class_{$classes[1]->id}=1")
+            ->assertOk()
+            ->assertSee('Over 2 classes, on average')
+            ->assertDontSee('against');
         // A colleague sees those that they were let into, and no others.
         $colleague = Scenario::educator('Colleague');
         $classes[2]->members()->create(['user_id' => $colleague->id, 'role' => MemberRole::Observer]);
         $this->flushSession();
-        $this->actingAs($colleague)->get($address)->assertOk()->assertSee('No other class that you work with asks the same yet.')->assertDontSee('Class 0');
+        $this->actingAs($colleague)
+            ->get($address)
+            ->assertOk()
+            ->assertSee('No other class that you work with asks the same yet.')
+            ->assertDontSee('Class 0');
         $this->get("/challenges/{$classes[1]->id}/findings/classes")->assertNotFound();
     }
 
@@ -72,8 +85,14 @@ final class LibraryTest extends FeatureTestCase
     private static function sheet(Challenge $challenge, LessonPlan $plan, int $seed = 1): string
     {
         $attribute = $plan->question()->attribute;
-        $sizes = [CarAttribute::NozzleBore->value => 0.007, CarAttribute::NozzleLength->value => 0.12, CarAttribute::Mass->value => 0.06, CarAttribute::BalloonSize->value => 0.2];
-        $columns = ['nozzle_bore' => 'nozzle bore (mm)', 'nozzle_length' => 'nozzle length (mm)', 'mass' => 'mass (g)', 'balloon_size' => 'balloon diameter (mm)'];
+        $sizes = [
+            CarAttribute::NozzleBore->value => 0.007, CarAttribute::NozzleLength->value => 0.12, CarAttribute::Mass->value => 0.06,
+            CarAttribute::BalloonSize->value => 0.2,
+        ];
+        $columns = [
+            'nozzle_bore' => 'nozzle bore (mm)', 'nozzle_length' => 'nozzle length (mm)', 'mass' => 'mass (g)',
+            'balloon_size' => 'balloon diameter (mm)',
+        ];
         $csv = 'group,version,' . implode(',', $columns) . ',wheels,try,distance (cm),time (s)' . "\n";
         foreach ($challenge->groups()->orderBy('position')->get() as $index => $group) {
             $own = 1.0 + 0.08 * sin(3.7 * ($index + 1) * $seed);
@@ -87,7 +106,14 @@ final class LibraryTest extends FeatureTestCase
                 for ($try = 1; $try <= $plan->tries(); $try++) {
                     $noise = $own * (1.0 + 0.03 * sin(11.3 * $try * ($index + 2) * ($which + 1) * $seed));
                     $cells = array_map(static fn(string $key): string => (string) round(1000 * $with[$key], 1), array_keys($columns));
-                    $csv .= implode(',', [$group->name, $plan->isRebuilt() ? $which + 1 : 1, ...$cells, 'bottle caps', $try, min(100 * $challenge->lane_length->quantity->si() - 1, round(100 * $run->distanceM * $noise, 1)), $plan->question()->outcome === Outcome::Time ? round($time * $noise, 2) : '']) . "\n";
+                    $csv .= implode(
+                        ',',
+                        [
+                            $group->name, $plan->isRebuilt() ? $which + 1 : 1, ...$cells, 'bottle caps', $try,
+                            min(100 * $challenge->lane_length->quantity->si() - 1, round(100 * $run->distanceM * $noise, 1)),
+                            $plan->question()->outcome === Outcome::Time ? round($time * $noise, 2) : '',
+                        ],
+                    ) . "\n";
                 }
             }
         }

@@ -42,17 +42,27 @@ final class OddClassesTest extends FeatureTestCase
     #[DataProvider('classes')]
     public function testEveryPageOfItAnswersAndSaysNoNonsense(array $distances, bool $differ): void
     {
-        $sheet = "group,version,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),balloon diameter (cm),try,distance (cm),time (s),drift (cm),drift side,load carried (g),limp mark (cm),void\n";
+        $sheet
+            = "group,version,nozzle bore (mm),mass (g),wheels,wheel diameter (mm),balloon diameter (cm),try,distance (cm),time (s),drift (cm),drift side,load carried (g),limp mark (cm),void\n";
         foreach ($distances as $car => $tries) {
             foreach ($tries as $index => $distance) {
                 $time = $index === 0 && $distance > 0 ? number_format(0.5 + $distance / 3000, 2) : '';
-                $sheet .= "Car {$car},1," . ($differ ? 5 + $car : 6) . ',' . (60 + ($differ ? 7 * ($car % 2) : 0)) . ',bottle caps,32,20,' . ($index + 1) . ",{$distance},{$time}," . ($index === 1 ? '3,left' : ',') . ',' . ($index === 0 ? 20 : '') . ',' . ($index === 0 && $distance > 1 ? round($distance / 3, 1) : '') . ",\n";
+                $sheet .= "Car {$car},1," . ($differ ? 5 + $car : 6) . ',' . (
+                    60 + ($differ ? 7 * ($car % 2) : 0)
+                ) . ',bottle caps,32,20,' . ($index + 1) . ",{$distance},{$time}," . (
+                    $index === 1 ? '3,left' : ','
+                ) . ',' . ($index === 0 ? 20 : '') . ',' . (
+                    $index === 0 && $distance > 1 ? round($distance / 3, 1) : ''
+                ) . ",\n";
             }
         }
         $sheet .= "Car 0,1,,,,,,1,,,,,,,no start\n";
         $challenge = Scenario::challenge($this->educator, [
             'awards' => [Goal::Fastest->value, Goal::Straightest->value, Goal::NearestMark->value, Goal::HeaviestLoad->value],
-            'timed_length' => Scenario::entry('1 m'), 'mark_distance' => Scenario::entry('2 m'), 'load_length' => Scenario::entry('1 m'), 'scoring' => $differ ? Scoring::Mean : Scoring::Best,
+            'timed_length' => Scenario::entry('1 m'), 'mark_distance' => Scenario::entry('2 m'), 'load_length' => Scenario::entry('1 m'),
+            'scoring' => $differ
+                ? Scoring::Mean
+                : Scoring::Best,
         ]);
         $preview = $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => $sheet])->assertOk();
         $this->post("/challenges/{$challenge->id}/sheet", ['text' => $sheet])->assertRedirect();
@@ -62,8 +72,12 @@ final class OddClassesTest extends FeatureTestCase
 
         $path = "/challenges/{$challenge->id}";
         foreach ([
-            '', '/floor', '/runs', '/findings', '/findings?tries=void', '/findings?tries=outliers', '/findings/choices', '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/work', '/findings/work?by=push', '/findings/work.svg', '/findings/class.json', '/findings/csv/answer', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/csv/work', '/findings/csv/choice', '/findings/csv/model',
-            '/report', '/report/notebooks', '/report/certificates', '/bench', '/bench/csv', '/sheet/csv', '/what-if', '/check', '/plan/timetable', "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/own",
+            '', '/floor', '/runs', '/findings', '/findings?tries=void', '/findings?tries=outliers', '/findings/choices',
+            '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/work', '/findings/work?by=push', '/findings/work.svg',
+            '/findings/class.json', '/findings/csv/answer', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/csv/work',
+            '/findings/csv/choice', '/findings/csv/model',
+            '/report', '/report/notebooks', '/report/certificates', '/bench', '/bench/csv', '/sheet/csv', '/what-if', '/check',
+            '/plan/timetable', "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/own",
         ] as $page) {
             $said = (string) $this->get($path . $page)->assertOk()->getContent();
             self::assertDoesNotMatchRegularExpression('/\bNAN\b|\bINF\b|\bnan\b|\binf\b(?!o)/', strip_tags($said), $page);

@@ -44,15 +44,27 @@ final class OneFactTest extends FeatureTestCase
     public function testAnAngleThatCannotBeToldIsToldNowhere(): void
     {
         [$challenge, $group] = $this->one();
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/check", ['parallel_first' => '80 mm', 'parallel_second' => '83 mm', 'drift_first' => '20', 'drift_second' => '300', 'drift_side' => 'left'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$group->id}/check",
+            [
+                'parallel_first' => '80 mm', 'parallel_second' => '83 mm', 'drift_first' => '20', 'drift_second' => '300',
+                'drift_side' => 'left',
+            ],
+        )->assertSessionHasNoErrors();
         self::assertStringContainsString('cannot be told yet', $this->said($challenge, "/groups/{$group->id}/check"));
         $said = $this->said($challenge, "/groups/{$group->id}/diagnosis?seen=veers");
         self::assertDoesNotMatchRegularExpression('/Measured, they are [\d.]+°/', $said);
         self::assertStringContainsString('Left and right differ by 3', $said);
         // 80 and 80 are parallel whatever lies between them.
-        $this->put("/challenges/{$challenge->id}/groups/{$group->id}/check", ['parallel_first' => '80 mm', 'parallel_second' => '80 mm'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$group->id}/check",
+            ['parallel_first' => '80 mm', 'parallel_second' => '80 mm'],
+        )->assertSessionHasNoErrors();
         self::assertStringNotContainsString('cannot be told yet', $this->said($challenge, "/groups/{$group->id}/check"));
-        self::assertStringContainsString('Measured, they are parallel', $this->said($challenge, "/groups/{$group->id}/diagnosis?seen=veers"));
+        self::assertStringContainsString(
+            'Measured, they are parallel',
+            $this->said($challenge, "/groups/{$group->id}/diagnosis?seen=veers"),
+        );
     }
 
     public function testAPlanThatIsTooShortToBuildInDoesNotFit(): void
@@ -70,8 +82,14 @@ final class OneFactTest extends FeatureTestCase
 
     public function testOneChoiceThatDiffersIsNotCalledMore(): void
     {
-        $one = Scenario::withClass(Scenario::challenge($this->educator), self::HEAD . "Keel,7,60,20,bottle caps,32,1,230\nReef,6,60,20,bottle caps,32,1,262\nCleat,8,60,20,bottle caps,32,1,310\n");
-        self::assertStringNotContainsString('Cars differ in more than one choice', $this->said($one, '/findings/choices?against=nozzle_bore'));
+        $one = Scenario::withClass(
+            Scenario::challenge($this->educator),
+            self::HEAD . "Keel,7,60,20,bottle caps,32,1,230\nReef,6,60,20,bottle caps,32,1,262\nCleat,8,60,20,bottle caps,32,1,310\n",
+        );
+        self::assertStringNotContainsString(
+            'Cars differ in more than one choice',
+            $this->said($one, '/findings/choices?against=nozzle_bore'),
+        );
         $two = $this->class();
         self::assertStringContainsString('Cars differ in more than one choice', $this->said($two, '/findings/choices?against=nozzle_bore'));
     }
@@ -96,6 +114,10 @@ final class OneFactTest extends FeatureTestCase
     {
         $html = (string) $this->get("/challenges/{$challenge->id}{$page}")->assertOk()->getContent();
 
-        return (string) preg_replace('/[\s\x{00A0}]+/u', ' ', html_entity_decode(strip_tags((string) preg_replace('~<(script|style)\b.*?</\1>~s', '', $html))));
+        return (string) preg_replace(
+            '/[\s\x{00A0}]+/u',
+            ' ',
+            html_entity_decode(strip_tags((string) preg_replace('~<(script|style)\b.*?</\1>~s', '', $html))),
+        );
     }
 }

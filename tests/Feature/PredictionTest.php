@@ -42,10 +42,17 @@ final class PredictionTest extends FeatureTestCase
     {
         $reef = $this->challenge->groups()->where('name', 'Reef')->firstOrFail();
         $this->foretell($reef, '200');
-        self::assertSame([2, 2], [Prediction::query()->sole()->try, Prediction::query()->sole()->car->version], 'of the second try of the second version');
+        self::assertSame(
+            [2, 2],
+            [Prediction::query()->sole()->try, Prediction::query()->sole()->car->version],
+            'of the second try of the second version',
+        );
         $reef->cars()->create(['version' => 3]);
         $this->foretell($reef, '300');
-        self::assertSame([1, 3], [Prediction::query()->latest('id')->firstOrFail()->try, Prediction::query()->latest('id')->firstOrFail()->car->version]);
+        self::assertSame(
+            [1, 3],
+            [Prediction::query()->latest('id')->firstOrFail()->try, Prediction::query()->latest('id')->firstOrFail()->car->version],
+        );
         self::assertSame([$reef->id], array_keys($this->read()->open));
         self::assertSame('300 cm', $this->read()->open[$reef->id]->distance->text);
     }
@@ -63,7 +70,9 @@ final class PredictionTest extends FeatureTestCase
         [, $key] = AdmitDevices::join($this->challenge, DeviceRole::Log, 'helper');
         auth()->forgetGuards();
         auth('web')->logout();
-        $this->withHeaders(['Authorization' => "Bearer {$key}"])->put("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/prediction", ['predicted' => '140'])->assertRedirect();
+        $this->withHeaders(['Authorization' => "Bearer {$key}"])
+            ->put("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/prediction", ['predicted' => '140'])
+            ->assertRedirect();
         self::assertSame(1, Prediction::query()->count());
     }
 
@@ -93,7 +102,14 @@ final class PredictionTest extends FeatureTestCase
         foreach ([[$this->keel, [[1, '218'], [3, '141']]], [$bowline, [[1, '379'], [2, '346'], [3, '352']]]] as [$group, $said]) {
             foreach ($said as [$try, $distance]) {
                 $run = $group->runs()->where('try', $try)->whereNull('void_reason')->first();
-                $group->newestCar()?->predictions()->create(['try' => $try, 'distance' => Scenario::entry("{$distance} cm"), 'made_at' => ($run->logged_at ?? now())->subMinute()]);
+                $group->newestCar()
+                    ?->predictions()
+                    ->create(
+                        [
+                            'try' => $try, 'distance' => Scenario::entry("{$distance} cm"),
+                            'made_at' => ($run->logged_at ?? now())->subMinute(),
+                        ],
+                    );
             }
         }
         $this->log($this->challenge, 'Keel', ['distance' => '131']);
@@ -103,19 +119,29 @@ final class PredictionTest extends FeatureTestCase
         self::assertEqualsWithDelta(0.55 / 3, $read->foresights[$bowline->id]->typicalMiss(), 1e-9);
         self::assertEqualsWithDelta(0.5, $read->foresights[$bowline->id]->improvement(), 1e-9);
         self::assertEqualsWithDelta(0.9, $read->foresights[$this->keel->id]->improvement(), 1e-9);
-        $this->get("/challenges/{$this->challenge->id}/findings/awards")->assertSeeText('Bowline predicted best,')->assertSee("90\u{00A0}cm closer")->assertSee("75\u{00A0}cm on the first");
+        $this->get("/challenges/{$this->challenge->id}/findings/awards")
+            ->assertSeeText('Bowline predicted best,')
+            ->assertSee("90\u{00A0}cm closer")
+            ->assertSee("75\u{00A0}cm on the first");
     }
 
     public function testTheTabletOfAGroupShowsWhatItSaid(): void
     {
-        $this->get("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/own")->assertOk()->assertSee('How far will try 3 go?')->assertSee('That is our prediction');
+        $this->get("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/own")
+            ->assertOk()
+            ->assertSee('How far will try 3 go?')
+            ->assertSee('That is our prediction');
         $this->foretell($this->keel, '140');
-        $this->get("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/own")->assertSee('Change our prediction')->assertSee('value="140 cm"', false);
+        $this->get("/challenges/{$this->challenge->id}/groups/{$this->keel->id}/own")
+            ->assertSee('Change our prediction')
+            ->assertSee('value="140 cm"', false);
     }
 
     private function foretell(Group $group, string $distance): void
     {
-        $this->put("/challenges/{$this->challenge->id}/groups/{$group->id}/prediction", ['predicted' => $distance])->assertRedirect()->assertSessionHasNoErrors();
+        $this->put("/challenges/{$this->challenge->id}/groups/{$group->id}/prediction", ['predicted' => $distance])
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
     }
 
     private function read(): PredictionsReading

@@ -32,13 +32,19 @@ final class PrivacyTest extends FeatureTestCase
             DB::table('groups')->where('challenge_id', $challenge->id)->update(['updated_at' => $long]);
             DB::table('cars')->whereIn('group_id', $challenge->groups()->pluck('id'))->update(['updated_at' => $long]);
         }
-        DB::table('runs')->whereIn('car_id', DB::table('cars')->whereIn('group_id', $old->groups()->pluck('id'))->pluck('id'))->update(['updated_at' => $long]);
+        DB::table('runs')->whereIn(
+            'car_id',
+            DB::table('cars')->whereIn('group_id', $old->groups()->pluck('id'))->pluck('id'),
+        )->update(['updated_at' => $long]);
         DB::table('acts')->where('challenge_id', $old->id)->update(['made_at' => $long]);
         app(PurgeRemoved::class)();
         self::assertSame(3, Challenge::query()->whereKey([$old->id, $used->id, $new->id])->count(), 'no rule, no limit');
         config(['skivo.retention_months' => 18]);
         app(PurgeRemoved::class)();
-        self::assertEqualsCanonicalizing([$used->id, $new->id], Challenge::query()->whereKey([$old->id, $used->id, $new->id])->pluck('id')->all());
+        self::assertEqualsCanonicalizing(
+            [$used->id, $new->id],
+            Challenge::query()->whereKey([$old->id, $used->id, $new->id])->pluck('id')->all(),
+        );
         $this->post("/challenges/{$old->id}/restore")->assertSessionHasNoErrors();
         self::assertNotNull(Challenge::query()->find($old->id));
         app(PurgeRemoved::class)();
@@ -48,7 +54,9 @@ final class PrivacyTest extends FeatureTestCase
     public function testAnAccountGoesWithEverythingAndLeavesNoNameElsewhere(): void
     {
         $challenge = $this->class();
-        $colleague = User::query()->create(['name' => 'Leaves the school', 'email' => 'leaves@skivo.example', 'password' => 'a long enough password']);
+        $colleague = User::query()->create(
+            ['name' => 'Leaves the school', 'email' => 'leaves@skivo.example', 'password' => 'a long enough password'],
+        );
         $challenge->members()->create(['user_id' => $colleague->id, 'role' => 'co-teacher']);
         $this->flushSession();
         Auth::forgetGuards();

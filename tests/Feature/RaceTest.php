@@ -32,7 +32,11 @@ final class RaceTest extends FeatureTestCase
         // Four cars all against all meet six times; of two of them there is one heat, by any way.
         $page->assertSeeInOrder(['Everyone against everyone', '6', 'Winner stays on']);
         $ticked = $challenge->groups()->limit(2)->pluck('id')->mapWithKeys(static fn(int $id): array => ["car_{$id}" => '1'])->all();
-        $this->get("/challenges/{$challenge->id}/races/fits?" . http_build_query(['kind' => 'knockout', 'minutes' => '1', 'heat_min' => '2', ...$ticked]))
+        $this->get(
+            "/challenges/{$challenge->id}/races/fits?" . http_build_query(
+                ['kind' => 'knockout', 'minutes' => '1', 'heat_min' => '2', ...$ticked],
+            ),
+        )
             ->assertOk()->assertSee('Side by side')->assertSee('too long for 1 min')->assertSee('doesn’t fit even two cars');
         $this->get("/challenges/{$challenge->id}/races/fits?kind=knockout")->assertSee('Choose at least two cars.');
     }
@@ -46,12 +50,18 @@ final class RaceTest extends FeatureTestCase
         $length = (float) RaceOffer::lengthM(ClassRecord::of($challenge));
         self::assertLessThanOrEqual($least, $length);
         self::assertGreaterThan($least - 0.1, $length);
-        $this->get("/challenges/{$challenge->id}/races")->assertSee('name="length"', false)->assertSee('value="' . $challenge->units->show($length, Scale::Lane) . '"', false)->assertDontSee('stop before');
+        $this->get("/challenges/{$challenge->id}/races")
+            ->assertSee('name="length"', false)
+            ->assertSee('value="' . $challenge->units->show($length, Scale::Lane) . '"', false)
+            ->assertDontSee('stop before');
         $shortest = $challenge->groups()->findOrFail(array_search($least, $means, true))->name;
         $this->get("/challenges/{$challenge->id}/races/fits?length=3&wins=across")->assertSee("{$shortest}")->assertSee('stop before');
         $this->get("/challenges/{$challenge->id}/races/fits?length=3&wins=farther")->assertDontSee('stop before');
         // Where somebody stands at the line, nobody races across one.
-        $challenge->runs()->where('car_id', $challenge->groups()->where('name', $shortest)->sole()->currentCar()?->id)->where('distance_m', '>', 0)->update(['distance_m' => 0.2, 'distance_entered' => '20 cm']);
+        $challenge->runs()
+            ->where('car_id', $challenge->groups()->where('name', $shortest)->sole()->currentCar()?->id)
+            ->where('distance_m', '>', 0)
+            ->update(['distance_m' => 0.2, 'distance_entered' => '20 cm']);
         self::assertNull(RaceOffer::lengthM(ClassRecord::of($challenge->refresh())));
     }
 
@@ -59,10 +69,20 @@ final class RaceTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $this->from("/challenges/{$challenge->id}/races");
-        $this->set($challenge, ['kind' => 'side_by_side'])->assertSessionHasErrors(['cars' => 'Side by side is for two cars. Choose two, or another kind of race.']);
-        $this->set($challenge, ['length' => ''])->assertSessionHasErrors(['length' => 'Say the length that is first to be crossed, such as 3 m.']);
-        $this->set($challenge, ['lot' => '0', 'repair_min' => '-1', 'lanes' => 'two'])->assertSessionHasErrors(['lot', 'repair_min', 'lanes']);
-        $this->post("/challenges/{$challenge->id}/races", $this->rules() + ["car_{$challenge->groups()->value('id')}" => '1'])->assertSessionHasErrors('cars');
+        $this->set($challenge, ['kind' => 'side_by_side'])->assertSessionHasErrors(
+            ['cars' => 'Side by side is for two cars. Choose two, or another kind of race.'],
+        );
+        $this->set($challenge, ['length' => ''])->assertSessionHasErrors(
+            ['length' => 'Say the length that is first to be crossed, such as 3 m.'],
+        );
+        $this->set(
+            $challenge,
+            ['lot' => '0', 'repair_min' => '-1', 'lanes' => 'two'],
+        )->assertSessionHasErrors(['lot', 'repair_min', 'lanes']);
+        $this->post(
+            "/challenges/{$challenge->id}/races",
+            $this->rules() + ["car_{$challenge->groups()->value('id')}" => '1'],
+        )->assertSessionHasErrors('cars');
         self::assertSame(0, $challenge->races()->count());
         $this->followingRedirects()->set($challenge, ['length' => 'far', 'repair_min' => '7'])->assertSee('value="7"', false);
     }
@@ -83,7 +103,10 @@ final class RaceTest extends FeatureTestCase
             $this->put("/challenges/{$challenge->id}/races/{$one->id}", ['do' => $do])->assertSessionHasErrors('do');
         }
         self::assertSame($lot, $one->refresh()->lot);
-        $this->put("/challenges/{$challenge->id}/races/{$other->id}", ['do' => 'remove'])->assertRedirect("/challenges/{$challenge->id}/races");
+        $this->put(
+            "/challenges/{$challenge->id}/races/{$other->id}",
+            ['do' => 'remove'],
+        )->assertRedirect("/challenges/{$challenge->id}/races");
         self::assertModelMissing($other);
         $this->put("/challenges/{$challenge->id}/races/{$one->id}", ['do' => 'nonsense'])->assertNotFound();
     }
@@ -127,14 +150,22 @@ final class RaceTest extends FeatureTestCase
         $before = ClassRecord::of($challenge)->standings()->leader()?->score;
         // What is typed decides with the tap, or is asked about.
         $typed = ["time_{$heat->key}_{$heat->a}" => '1.2', "time_{$heat->key}_{$heat->b}" => '0.9'];
-        $this->tapJson($race, ['do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0"] + $typed)->assertStatus(422)->assertJsonValidationErrors('do');
-        $this->tapJson($race, ['do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0", "time_{$heat->key}_{$heat->a}" => 'soon'])->assertStatus(422);
+        $this->tapJson($race, ['do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0"] + $typed)
+            ->assertStatus(422)
+            ->assertJsonValidationErrors('do');
+        $this->tapJson(
+            $race,
+            ['do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0", "time_{$heat->key}_{$heat->a}" => 'soon'],
+        )->assertStatus(422);
         self::assertSame(0, $race->events()->count());
         $id = (string) Str::uuid();
         $typed["time_{$heat->key}_{$heat->a}"] = '0.85';
         $this->tapJson($race, ['id' => $id, 'do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0"] + $typed)->assertCreated();
         $run = Run::query()->findOrFail(RaceEvent::runId($id, (int) $heat->a));
-        self::assertSame([RunKind::Heat, $race->id, 0.85, 1.0, true], [$run->kind, $run->race_id, $run->time?->quantity->si(), $run->distance?->quantity->si(), $run->past_end]);
+        self::assertSame(
+            [RunKind::Heat, $race->id, 0.85, 1.0, true],
+            [$run->kind, $run->race_id, $run->time?->quantity->si(), $run->distance?->quantity->si(), $run->past_end],
+        );
         self::assertSame($before, ClassRecord::of($challenge)->standings()->leader()?->score);
         self::assertCount(1, ClassRecord::of($challenge)->tries($run->car)->heats);
 
@@ -155,7 +186,10 @@ final class RaceTest extends FeatureTestCase
         $typed = ["distance_{$heat->key}_{$heat->a}" => '3.1 m', "distance_{$heat->key}_{$heat->b}" => '290'];
         $this->tapJson($race, ['do' => "won:{$heat->key}:{$heat->b}:{$heat->a}:0"] + $typed)->assertStatus(422);
         $this->tapJson($race, ['do' => "won:{$heat->key}:{$heat->a}:{$heat->b}:0"] + $typed)->assertCreated();
-        self::assertSame([2.9, 3.1], Run::query()->where('race_id', $race->id)->orderBy('distance_m')->pluck('distance_m')->map(floatval(...))->all());
+        self::assertSame(
+            [2.9, 3.1],
+            Run::query()->where('race_id', $race->id)->orderBy('distance_m')->pluck('distance_m')->map(floatval(...))->all(),
+        );
         self::assertSame('3.1 m', Run::query()->where('race_id', $race->id)->where('distance_m', '>', 3)->sole()->distance?->text);
     }
 
@@ -167,7 +201,9 @@ final class RaceTest extends FeatureTestCase
         $this->tapJson($given, ['do' => "repair:{$heat->a}"])->assertCreated();
         $state = $given->refresh()->load('events')->state();
         self::assertNotSame($heat->key, $state->now[0]->key, 'the other heat goes first');
-        $this->get("/challenges/{$challenge->id}/races/{$given->id}")->assertSee('when ' . Group::query()->find((int) $heat->a)?->name . ' is repaired');
+        $this->get("/challenges/{$challenge->id}/races/{$given->id}")->assertSee(
+            'when ' . Group::query()->find((int) $heat->a)?->name . ' is repaired',
+        );
 
         $loses = $this->race($challenge, ['broken' => 'loses']);
         $heat = $loses->state()->now[0];
@@ -212,7 +248,10 @@ final class RaceTest extends FeatureTestCase
         $this->put("/challenges/{$challenge->id}/races/{$race->id}", ['do' => 'end'])->assertRedirect();
         $this->settle();
         $this->get("/board/{$token}/state")->assertSee('Next up');
-        $this->put("/challenges/{$challenge->id}/races/{$race->id}", ['do' => 'open'])->assertSessionHas('status', 'The race is open again.');
+        $this->put(
+            "/challenges/{$challenge->id}/races/{$race->id}",
+            ['do' => 'open'],
+        )->assertSessionHas('status', 'The race is open again.');
         self::assertNull($race->refresh()->ended_at);
     }
 
@@ -230,7 +269,10 @@ final class RaceTest extends FeatureTestCase
         $this->post("/challenges/{$challenge->id}/races", ['kind' => 'side_by_side'] + $this->rules() + $two)->assertSessionHasNoErrors();
         $race = $challenge->races()->firstOrFail();
         $this->tap_($race, 'together');
-        $this->get("/challenges/{$challenge->id}/races/{$race->id}")->assertSee('Heat 1: who was first across?')->assertSee('It is run again.')->assertSee('together, run again');
+        $this->get("/challenges/{$challenge->id}/races/{$race->id}")
+            ->assertSee('Heat 1: who was first across?')
+            ->assertSee('It is run again.')
+            ->assertSee('together, run again');
         $this->tap_($race->refresh()->load('events'), 'won');
         self::assertTrue($race->refresh()->load('events')->state()->isOver());
     }
@@ -240,7 +282,9 @@ final class RaceTest extends FeatureTestCase
         $challenge = $this->class();
         $race = $this->race($challenge);
         $challenge->groups()->findOrFail($race->entrants[0])->delete();
-        $this->get("/challenges/{$challenge->id}/races/{$race->id}")->assertOk()->assertSee((new RaceReading($race))->name((string) $race->entrants[0]));
+        $this->get("/challenges/{$challenge->id}/races/{$race->id}")
+            ->assertOk()
+            ->assertSee((new RaceReading($race))->name((string) $race->entrants[0]));
         $this->tapJson($race, ['do' => 'out:' . $race->entrants[0]])->assertCreated();
         self::assertSame(EventKind::Out, $race->events()->sole()->kind);
     }
@@ -256,13 +300,23 @@ final class RaceTest extends FeatureTestCase
     /** @param array<string, string> $differently */
     private function set(Challenge $challenge, array $differently): TestResponse
     {
-        return $this->post("/challenges/{$challenge->id}/races", $differently + $this->rules() + $challenge->groups()->pluck('id')->mapWithKeys(static fn(int $id): array => ["car_{$id}" => '1'])->all());
+        return $this->post(
+            "/challenges/{$challenge->id}/races",
+            $differently + $this->rules() + $challenge
+                ->groups()
+                ->pluck('id')
+                ->mapWithKeys(static fn(int $id): array => ["car_{$id}" => '1'])
+                ->all(),
+        );
     }
 
     /** @return array<string, string> */
     private function rules(): array
     {
-        return ['kind' => 'knockout', 'best_of' => '1', 'wins' => 'across', 'length' => '3 m', 'order' => 'lot', 'lanes' => '4', 'repair_min' => '3', 'broken' => 'time'];
+        return [
+            'kind' => 'knockout', 'best_of' => '1', 'wins' => 'across', 'length' => '3 m', 'order' => 'lot', 'lanes' => '4',
+            'repair_min' => '3', 'broken' => 'time',
+        ];
     }
 
     /** In the first heat that is on: the first of it wins, or what is said. */
@@ -270,7 +324,10 @@ final class RaceTest extends FeatureTestCase
     {
         $heat = $race->state()->now[0];
         $seen = $heat->winsA + $heat->winsB + $heat->again;
-        $this->post("/challenges/{$race->challenge_id}/races/{$race->id}/events", ['do' => "{$what}:{$heat->key}:{$heat->a}:{$heat->b}:{$seen}"])->assertSessionHasNoErrors();
+        $this->post(
+            "/challenges/{$race->challenge_id}/races/{$race->id}/events",
+            ['do' => "{$what}:{$heat->key}:{$heat->a}:{$heat->b}:{$seen}"],
+        )->assertSessionHasNoErrors();
     }
 
     /** @param array<string, string> $typed */

@@ -40,7 +40,11 @@ final class ReadingTest extends FeatureTestCase
         $this->settle();
         $waiting = $this->asEducator()->getJson("/challenges/{$this->challenge->id}/floor")->assertOk()->json('readings');
         self::assertSame(['time' => '1.234'], $waiting[1]['fields']);
-        $this->log($this->challenge, 'Keel', ['distance' => '140', 'time' => '1.234', 'lane' => '1', 'readings' => $waiting[1]['ids'], 'note' => 'gated'])->assertSessionHasNoErrors();
+        $this->log(
+            $this->challenge,
+            'Keel',
+            ['distance' => '140', 'time' => '1.234', 'lane' => '1', 'readings' => $waiting[1]['ids'], 'note' => 'gated'],
+        )->assertSessionHasNoErrors();
         $run = $this->challenge->runs()->where('note', 'gated')->sole();
         self::assertSame(2, $run->readings()->count());
         self::assertSame(0, $this->challenge->readings()->whereNull('run_id')->count());
@@ -50,7 +54,10 @@ final class ReadingTest extends FeatureTestCase
     public static function standIns(): iterable
     {
         yield 'gate' => ['timing-gate.php --missing 0 --double 1', ['time' => '/^1\.0\d\d$/']];
-        yield 'sensor' => ['motion-sensor.php', ['distance' => '/^\d+ cm$/', 'total_time' => '/^\d\.\d{3}$/', 'limp' => '/^\d+ cm$/', 'time' => '/^1\.[01]\d\d$/']];
+        yield 'sensor' => [
+            'motion-sensor.php',
+            ['distance' => '/^\d+ cm$/', 'total_time' => '/^\d\.\d{3}$/', 'limp' => '/^\d+ cm$/', 'time' => '/^1\.[01]\d\d$/'],
+        ];
     }
 
     /** @param array<string, string> $fields */
@@ -58,7 +65,11 @@ final class ReadingTest extends FeatureTestCase
     public function testTheStandInsPostWhatFillsARun(string $command, array $fields): void
     {
         $body = (string) shell_exec('php ' . dirname(__DIR__, 2) . "/devices/{$command} --print --seed 5");
-        $this->post('/api/readings', json_decode($body, true), ['Authorization' => "Bearer {$this->token}", 'Accept' => 'application/json'])->assertCreated();
+        $this->post(
+            '/api/readings',
+            json_decode($body, true),
+            ['Authorization' => "Bearer {$this->token}", 'Accept' => 'application/json'],
+        )->assertCreated();
         $this->settle();
         $waiting = $this->asEducator()->getJson("/challenges/{$this->challenge->id}/floor")->json('readings');
 
@@ -71,10 +82,17 @@ final class ReadingTest extends FeatureTestCase
     public function testTheScaleIsOfferedOnTheBuildSheet(): void
     {
         $body = (string) shell_exec('php ' . dirname(__DIR__, 2) . '/devices/kitchen-scale.php --print --mass 57.8 --noise 0');
-        $this->post('/api/readings', json_decode($body, true), ['Authorization' => "Bearer {$this->token}", 'Accept' => 'application/json'])->assertCreated();
+        $this->post(
+            '/api/readings',
+            json_decode($body, true),
+            ['Authorization' => "Bearer {$this->token}", 'Accept' => 'application/json'],
+        )->assertCreated();
         $group = $this->challenge->groups()->firstOrFail();
 
-        $this->asEducator()->get("/challenges/{$this->challenge->id}/groups/{$group->id}/car")->assertSee('The scale showed')->assertSee('data-value="58 g"', false);
+        $this->asEducator()
+            ->get("/challenges/{$this->challenge->id}/groups/{$group->id}/car")
+            ->assertSee('The scale showed')
+            ->assertSee('data-value="58 g"', false);
     }
 
     public function testATraceIsDrawnAndAFileIsBroughtIn(): void
@@ -84,7 +102,13 @@ final class ReadingTest extends FeatureTestCase
         $path = "/challenges/{$this->challenge->id}/runs/{$run->id}/trace";
         $this->get($path)->assertOk()->assertSee('No trace was taken of this run');
         $body = json_decode((string) shell_exec('php ' . dirname(__DIR__, 2) . '/devices/motion-sensor.php --print --seed 2'), true);
-        $csv = "t (ms);x (cm)\n" . implode("\n", array_map(static fn(array $point): string => str_replace('.', ',', 1000 * $point[0] . ';' . 100 * $point[1]), $body['readings'][0]['points']));
+        $csv = "t (ms);x (cm)\n" . implode(
+            "\n",
+            array_map(
+                static fn(array $point): string => str_replace('.', ',', 1000 * $point[0] . ';' . 100 * $point[1]),
+                $body['readings'][0]['points'],
+            ),
+        );
         $this->post($path, ['file' => UploadedFile::fake()->createWithContent('trace.csv', $csv)])->assertSessionHasNoErrors();
 
         self::assertEqualsWithDelta($body['readings'][0]['points'][40], $run->readings()->sole()->data['points'][40], 1e-9);
@@ -118,16 +142,22 @@ final class ReadingTest extends FeatureTestCase
     #[DataProvider('malicious')]
     public function testWhatCannotBeIsRefusedAndNothingOfItStored(array $wrong, string $field): void
     {
-        $this->readings([$this->gate(0.0, 1.0), $wrong + $this->gate(1.0, 2.0)])->assertStatus(422)->assertJsonValidationErrors(str_replace('.0', '.1', preg_replace('/^readings\.0/', 'readings.0', $field) ?? ''));
+        $this->readings([$this->gate(0.0, 1.0), $wrong + $this->gate(1.0, 2.0)])
+            ->assertStatus(422)
+            ->assertJsonValidationErrors(str_replace('.0', '.1', preg_replace('/^readings\.0/', 'readings.0', $field) ?? ''));
         self::assertSame(0, Reading::query()->where('challenge_id', $this->challenge->id)->count());
     }
 
     public function testAsMuchAsIsAllowedAtOnceIsTakenAndNotOnePointMore(): void
     {
-        $trace = fn(int $points): array => ['kind' => 'trace', 'points' => array_map(static fn(int $i): array => [$i / 100, $i / 1000], range(1, $points))] + $this->gate(0.0, 1.0);
+        $trace = fn(int $points): array => [
+            'kind' => 'trace', 'points' => array_map(static fn(int $i): array => [$i / 100, $i / 1000], range(1, $points)),
+        ] + $this->gate(0.0, 1.0);
         $most = array_map(static fn(): array => ['id' => (string) Str::uuid()] + $trace(5000), range(1, 10));
         $this->readings($most)->assertCreated()->assertJson(['taken' => 10]);
-        $this->readings([...$most, ['id' => (string) Str::uuid()] + $trace(12)])->assertUnprocessable()->assertJsonValidationErrors('readings');
+        $this->readings([...$most, ['id' => (string) Str::uuid()] + $trace(12)])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('readings');
         self::assertSame(10, Reading::query()->where('challenge_id', $this->challenge->id)->count());
     }
 
@@ -135,10 +165,18 @@ final class ReadingTest extends FeatureTestCase
     {
         Auth::forgetGuards();
         $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]])->assertUnauthorized();
-        $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]], ['Authorization' => 'Bearer ' . Str::random(40)])->assertUnauthorized();
+        $this->postJson(
+            '/api/readings',
+            ['readings' => [$this->gate(0.0, 1.0)]],
+            ['Authorization' => 'Bearer ' . Str::random(40)],
+        )->assertUnauthorized();
         [, $board] = AdmitDevices::join($this->challenge, DeviceRole::Board, 'board');
         Auth::forgetGuards();
-        $this->postJson('/api/readings', ['readings' => [$this->gate(0.0, 1.0)]], ['Authorization' => "Bearer {$board}"])->assertForbidden();
+        $this->postJson(
+            '/api/readings',
+            ['readings' => [$this->gate(0.0, 1.0)]],
+            ['Authorization' => "Bearer {$board}"],
+        )->assertForbidden();
         Device::query()->where('role', 'instrument')->update(['revoked_at' => now()]);
         Auth::forgetGuards();
         $this->readings([$this->gate(0.0, 1.0)])->assertUnauthorized();
@@ -147,8 +185,24 @@ final class ReadingTest extends FeatureTestCase
 
     public function testMalformedBodiesAreRefused(): void
     {
-        foreach (['', '[]', '{"readings":{}}', '{"readings":"x"}', '{not json', '{"readings":' . str_repeat('[', 600) . str_repeat(']', 600) . '}'] as $body) {
-            $status = $this->call('POST', '/api/readings', [], [], [], ['HTTP_AUTHORIZATION' => "Bearer {$this->token}", 'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body)->getStatusCode();
+        foreach (
+            [
+                '', '[]', '{"readings":{}}', '{"readings":"x"}', '{not json',
+                '{"readings":' . str_repeat('[', 600) . str_repeat(']', 600) . '}',
+            ] as $body
+        ) {
+            $status = $this->call(
+                'POST',
+                '/api/readings',
+                [],
+                [],
+                [],
+                [
+                    'HTTP_AUTHORIZATION' => "Bearer {$this->token}", 'CONTENT_TYPE' => 'application/json',
+                    'HTTP_ACCEPT' => 'application/json',
+                ],
+                $body,
+            )->getStatusCode();
             self::assertSame(422, $status, mb_strimwidth($body, 0, 30));
         }
         $this->readings(array_fill(0, 101, $this->gate(0.0, 1.0)))->assertStatus(422);
@@ -167,7 +221,10 @@ final class ReadingTest extends FeatureTestCase
     /** @return array<string, mixed> */
     private function gate(float $place, float $at): array
     {
-        return ['id' => (string) Str::uuid7(), 'kind' => 'gate', 'lane' => 1, 'position_m' => $place, 't_s' => $at, 'at' => gmdate('Y-m-d\TH:i:s.000\Z')];
+        return [
+            'id' => (string) Str::uuid7(), 'kind' => 'gate', 'lane' => 1, 'position_m' => $place, 't_s' => $at,
+            'at' => gmdate('Y-m-d\TH:i:s.000\Z'),
+        ];
     }
 
     /** @param list<array<string, mixed>> $readings */

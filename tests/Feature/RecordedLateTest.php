@@ -19,7 +19,10 @@ final class RecordedLateTest extends FeatureTestCase
     /** @return array<string, array{string}> */
     public static function ways(): array
     {
-        return ['the table of all cars' => ['table'], 'one car' => ['car'], 'a class sheet' => ['sheet'], 'the group’s own tablet' => ['tablet']];
+        return [
+            'the table of all cars' => ['table'], 'one car' => ['car'], 'a class sheet' => ['sheet'],
+            'the group’s own tablet' => ['tablet'],
+        ];
     }
 
     #[DataProvider('ways')]
@@ -29,7 +32,12 @@ final class RecordedLateTest extends FeatureTestCase
         $this->record($challenge, $reef, $way, ['nozzle_bore' => '8', 'mass' => '84'])->assertSessionHasNoErrors();
         self::assertSame([1, 3, 0.084], $this->stands($reef));
         // What was not known is added, and the runs stay with it.
-        $this->record($challenge, $reef, $way, ['nozzle_bore' => '8', 'mass' => '84', 'wheel_diameter' => '30'])->assertSessionHasNoErrors();
+        $this->record(
+            $challenge,
+            $reef,
+            $way,
+            ['nozzle_bore' => '8', 'mass' => '84', 'wheel_diameter' => '30'],
+        )->assertSessionHasNoErrors();
         self::assertSame([1, 3, 0.084], $this->stands($reef));
         self::assertSame(0.03, $reef->newestCar()?->choices->number(CarAttribute::WheelDiameter));
     }
@@ -49,7 +57,12 @@ final class RecordedLateTest extends FeatureTestCase
         $answer->assertSessionHasErrors('save_as');
         self::assertSame([1, 3, 0.084], $this->stands($reef));
         $this->followRedirects($answer)->assertSee('or only these notes were wrong')->assertSee('value="92"', false);
-        $this->record($challenge, $reef, $way, ['nozzle_bore' => '8', 'mass' => '92', 'save_as' => 'correction'])->assertSessionHasNoErrors();
+        $this->record(
+            $challenge,
+            $reef,
+            $way,
+            ['nozzle_bore' => '8', 'mass' => '92', 'save_as' => 'correction'],
+        )->assertSessionHasNoErrors();
         self::assertSame([1, 3, 0.092], $this->stands($reef));
         $this->record($challenge, $reef, $way, ['nozzle_bore' => '8', 'mass' => '99', 'save_as' => 'version'])->assertSessionHasNoErrors();
         self::assertSame([2, 0, 0.099], $this->stands($reef));
@@ -79,7 +92,10 @@ final class RecordedLateTest extends FeatureTestCase
     public function testTheTableAsksOnceForAllCarsThatChangedAndSavesNoneBefore(): void
     {
         [$challenge, $reef, $keel] = $this->atTheLane();
-        $table = fn(string $reefs, string $keels): array => ['columns' => 'mass', "name_{$reef->id}" => 'Reef', "name_{$keel->id}" => 'Keel', "mass_{$reef->id}" => $reefs, "mass_{$keel->id}" => $keels];
+        $table = fn(string $reefs, string $keels): array => [
+            'columns' => 'mass', "name_{$reef->id}" => 'Reef', "name_{$keel->id}" => 'Keel', "mass_{$reef->id}" => $reefs,
+            "mass_{$keel->id}" => $keels,
+        ];
         $page = "/challenges/{$challenge->id}/cars";
         $this->put($page, $table('84', '60'))->assertSessionHasNoErrors();
         $answer = $this->put($page, $table('92', '66'))->assertSessionHasErrors('save_as');
@@ -118,7 +134,10 @@ final class RecordedLateTest extends FeatureTestCase
         }
         if ($way === 'sheet') {
             $names = ['nozzle_bore' => 'nozzle bore (mm)', 'mass' => 'mass (g)', 'wheel_diameter' => 'wheel diameter (mm)'];
-            $text = implode(',', ['group', ...array_map(static fn(string $key): string => $names[$key], array_keys($fields))]) . "\nReef," . implode(',', $fields);
+            $text = implode(
+                ',',
+                ['group', ...array_map(static fn(string $key): string => $names[$key], array_keys($fields))],
+            ) . "\nReef," . implode(',', $fields);
             $preview = $this->post("{$path}/sheet/preview", ['text' => $text])->assertOk();
             $answer = $this->post("{$path}/sheet", ['text' => $text]);
             $answer->isRedirect() ? $preview->assertSee('Store all of it') : $preview->assertDontSee('Store all of it');

@@ -22,12 +22,19 @@ final class ReportTest extends FeatureTestCase
     public function testATieIsSharedAndACloseCallIsSaid(): void
     {
         $tied = $this->of("group,try,distance\nA,1,300\nA,2,310\nB,1,310\nB,2,300\nC,1,100\nC,2,101\n");
-        $page = (string) $this->get("/challenges/{$tied->id}/report/certificates")->assertOk()->assertSee('side by side with B')->assertSee('side by side with A')->getContent();
+        $page = (string) $this->get("/challenges/{$tied->id}/report/certificates")
+            ->assertOk()
+            ->assertSee('side by side with B')
+            ->assertSee('side by side with A')
+            ->getContent();
         self::assertSame(3, substr_count($page, 'class="certificate"'), 'two that share the first place, and the third');
         self::assertStringNotContainsString('Second', $page);
 
         $close = $this->of("group,try,distance\nA,1,300\nA,2,330\nB,1,310\nB,2,300\nC,1,100\nC,2,101\n");
-        $this->get("/challenges/{$close->id}/report/certificates")->assertSee('side by side with B')->assertSee('side by side with A')->assertDontSee('too close');
+        $this->get("/challenges/{$close->id}/report/certificates")
+            ->assertSee('side by side with B')
+            ->assertSee('side by side with A')
+            ->assertDontSee('too close');
         $clear = $this->of("group,try,distance\nA,1,300\nA,2,301\nB,1,100\nB,2,101\n");
         $this->get("/challenges/{$clear->id}/report/certificates")->assertDontSee('side by side');
     }
@@ -42,7 +49,9 @@ final class ReportTest extends FeatureTestCase
             "group,try,distance (cm),time (s)\nA,1,300,1.5\nA,2,304,1.4\nB,1,250,0.9\nB,2,246,0.8\n",
         );
         $page = $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk();
-        $page->assertSeeInOrder(['First: farthest', 'A', "302\u{00A0}cm", 'Second: farthest', 'B', 'First: fastest over', 'B', "0.85\u{00A0}s"]);
+        $page->assertSeeInOrder(
+            ['First: farthest', 'A', "302\u{00A0}cm", 'Second: farthest', 'B', 'First: fastest over', 'B', "0.85\u{00A0}s"],
+        );
         self::assertSame(4, substr_count((string) $page->getContent(), 'class="certificate"'), 'nobody’s drift was measured');
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertSee("118.9\u{00A0}in");
@@ -50,13 +59,30 @@ final class ReportTest extends FeatureTestCase
 
     public function testStrengthsAndAwardsOfTheEducatorsOwn(): void
     {
-        $challenge = $this->of("group,version,try,distance,void\nA,1,1,300,\nA,1,2,304,\nA,2,1,400,\nA,2,2,404,\nB,1,1,,wheel off\nB,1,1,250,\nB,1,2,246,\n");
+        $challenge = $this->of(
+            "group,version,try,distance,void\nA,1,1,300,\nA,1,2,304,\nA,2,1,400,\nA,2,2,404,\nB,1,1,,wheel off\nB,1,1,250,\nB,1,2,246,\n",
+        );
         $page = "/challenges/{$challenge->id}/report/certificates";
-        $this->get($page)->assertSeeInOrder(['First: farthest', 'Second: farthest', 'Most improved', 'A', "from 302\u{00A0}cm to 402\u{00A0}cm", 'Best repair', 'B', "first wheel off, then 250\u{00A0}cm"]);
+        $this->get($page)->assertSeeInOrder(
+            [
+                'First: farthest', 'Second: farthest', 'Most improved', 'A', "from 302\u{00A0}cm to 402\u{00A0}cm", 'Best repair', 'B',
+                "first wheel off, then 250\u{00A0}cm",
+            ],
+        );
         $b = $challenge->groups()->where('name', 'B')->sole();
-        $this->from($page)->put("/challenges/{$challenge->id}/report/awards", ['award_title' => '', 'award_group' => $b->id])->assertSessionHasErrors(['award_title' => 'Say what the award is for.']);
-        $this->from($page)->put("/challenges/{$challenge->id}/report/awards", ['award_title' => 'Best teamwork', 'award_group' => $this->class()->groups()->value('id')])->assertSessionHasErrors(['award_group' => 'Choose a group of this class.']);
-        $this->put("/challenges/{$challenge->id}/report/awards", ['award_title' => 'Best <teamwork>', 'award_group' => $b->id])->assertRedirect($page);
+        $this->from($page)
+            ->put("/challenges/{$challenge->id}/report/awards", ['award_title' => '', 'award_group' => $b->id])
+            ->assertSessionHasErrors(['award_title' => 'Say what the award is for.']);
+        $this->from($page)
+            ->put(
+                "/challenges/{$challenge->id}/report/awards",
+                ['award_title' => 'Best teamwork', 'award_group' => $this->class()->groups()->value('id')],
+            )
+            ->assertSessionHasErrors(['award_group' => 'Choose a group of this class.']);
+        $this->put(
+            "/challenges/{$challenge->id}/report/awards",
+            ['award_title' => 'Best <teamwork>', 'award_group' => $b->id],
+        )->assertRedirect($page);
         $this->get($page)->assertSee('Best <teamwork>')->assertDontSee('Best <teamwork>', false);
         $this->put("/challenges/{$challenge->id}/report/awards", ['remove' => '0'])->assertRedirect($page);
         self::assertSame([], $challenge->refresh()->own_awards);
@@ -77,20 +103,33 @@ final class ReportTest extends FeatureTestCase
         $reef->cars()->where('version', 2)->update(['reason' => 'The old straw was too thin.']);
         $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
         $page = $this->get("/challenges/{$challenge->id}/report/notebooks?group={$reef->id}")->assertOk();
-        $page->assertSeeInOrder(['Reef', 'Our car, version 2', 'What we changed, and why', 'ozzle bore 6 to 7', 'The old straw was too thin.', 'Our runs', "168\u{00A0}cm", 'v2, 1', "233\u{00A0}cm", 'Why did it go as far']);
+        $page->assertSeeInOrder(
+            [
+                'Reef', 'Our car, version 2', 'What we changed, and why', 'ozzle bore 6 to 7', 'The old straw was too thin.', 'Our runs',
+                "168\u{00A0}cm", 'v2, 1', "233\u{00A0}cm", 'Why did it go as far',
+            ],
+        );
         $page->assertDontSee($keel->name . '</span></h2>', false);
-        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$keel->id}")->assertSee('void: no start')->assertSee('Nothing since the first run.');
+        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$keel->id}")
+            ->assertSee('void: no start')
+            ->assertSee('Nothing since the first run.');
         // A group that recorded nothing gets a sheet to draw on.
         $bare = Scenario::withClass(Scenario::challenge($this->educator), "group\nEmpty\n");
         $this->get("/challenges/{$bare->id}/report/notebooks")->assertSee('Draw it here.');
         // Another class's group is none of this one.
-        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$bare->groups()->value('id')}")->assertOk()->assertDontSee('Our car');
+        $this->get("/challenges/{$challenge->id}/report/notebooks?group={$bare->groups()->value('id')}")
+            ->assertOk()
+            ->assertDontSee('Our car');
     }
 
     public function testAReportOfNothingSaysWhatToDo(): void
     {
         $challenge = Scenario::challenge($this->educator);
-        $this->get("/challenges/{$challenge->id}/report")->assertOk()->assertSee('Nothing to say yet.')->assertSee('Too few cars ran for that to be said.')->assertSee('Which car goes farther when one thing on it is changed?');
+        $this->get("/challenges/{$challenge->id}/report")
+            ->assertOk()
+            ->assertSee('Nothing to say yet.')
+            ->assertSee('Too few cars ran for that to be said.')
+            ->assertSee('Which car goes farther when one thing on it is changed?');
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSee('No award has a first yet');
         $this->get("/challenges/{$challenge->id}/report/notebooks")->assertOk()->assertSee('There are no groups yet.');
     }
@@ -110,11 +149,20 @@ final class ReportTest extends FeatureTestCase
         $challenge = $this->class();
         $challenge->groups()->where('name', 'Bowline')->update(['name' => '=1+1']);
         foreach (['findings/csv/choice?against=nozzle_bore', 'findings/csv/model'] as $file) {
-            $csv = (string) $this->get("/challenges/{$challenge->id}/{$file}")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=UTF-8')->getContent();
+            $csv = (string) $this->get("/challenges/{$challenge->id}/{$file}")
+                ->assertOk()
+                ->assertHeader('Content-Type', 'text/csv; charset=UTF-8')
+                ->getContent();
             self::assertStringContainsString("'=1+1,1,", $csv, $file);
         }
-        $this->put("/challenges/{$challenge->id}/groups/{$challenge->groups()->where('name', '=1+1')->value('id')}/bench/spin", ['r0_0' => '4']);
-        self::assertStringContainsString("'=1+1,1,\"Wheel spin\",1,\"Turns for\",\"4 s\",4", (string) $this->get("/challenges/{$challenge->id}/bench/csv")->getContent());
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$challenge->groups()->where('name', '=1+1')->value('id')}/bench/spin",
+            ['r0_0' => '4'],
+        );
+        self::assertStringContainsString(
+            "'=1+1,1,\"Wheel spin\",1,\"Turns for\",\"4 s\",4",
+            (string) $this->get("/challenges/{$challenge->id}/bench/csv")->getContent(),
+        );
     }
 
     public function testTheNumbersOfAFileAreThoseOfThePage(): void

@@ -18,9 +18,15 @@ final class RunTest extends FeatureTestCase
             ->assertSessionHas('status', "Logged: Keel, try 3, 137\u{00A0}cm, 62.50\u{00A0}s.");
 
         $run = $challenge->runs()->where('note', 'straight')->sole();
-        self::assertSame([3, '4 ft 6 in', 1.3716, 62.5], [$run->try, $run->distance?->text, $run->distance?->quantity->si(), $run->time?->quantity->si()]);
+        self::assertSame(
+            [3, '4 ft 6 in', 1.3716, 62.5],
+            [$run->try, $run->distance?->text, $run->distance?->quantity->si(), $run->time?->quantity->si()],
+        );
         $reef = $challenge->groups()->where('name', 'Reef')->value('id');
-        $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(["value=\"{$reef}\"", 'data-try="try 2 of 3"', 'data-lane="1"', 'selected'], false);
+        $this->get("/challenges/{$challenge->id}")->assertSeeInOrder(
+            ["value=\"{$reef}\"", 'data-try="try 2 of 3"', 'data-lane="1"', 'selected'],
+            false,
+        );
     }
 
     public function testARunNeedsADistanceOrAReason(): void
@@ -31,7 +37,9 @@ final class RunTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}")->assertSee('kept');
         $this->log($challenge, 'Keel', ['void' => 'wheel off'])->assertSessionHasNoErrors();
         $this->log($challenge, 'Keel', ['void' => 'bored'])->assertSessionHasErrors('void');
-        $this->log($challenge, 'Keel', ['distance' => '200 m'])->assertSessionHasErrors(['distance' => "A distance can be at most 100\u{00A0}m. Check the unit."]);
+        $this->log($challenge, 'Keel', ['distance' => '200 m'])->assertSessionHasErrors(
+            ['distance' => "A distance can be at most 100\u{00A0}m. Check the unit."],
+        );
         $this->log($challenge, 'Keel', ['distance' => '200', 'time' => '0'])->assertSessionHasErrors('time');
     }
 
@@ -41,7 +49,14 @@ final class RunTest extends FeatureTestCase
         $this->log($challenge, 'Keel', ['void' => 'burst']);
         $this->log($challenge, 'Keel', ['distance' => '140']);
 
-        self::assertSame([3, 3], $challenge->runs()->whereHas('car.group', static fn($groups) => $groups->where('name', 'Keel'))->where('try', 3)->pluck('try')->all());
+        self::assertSame(
+            [3, 3],
+            $challenge->runs()
+                ->whereHas('car.group', static fn($groups) => $groups->where('name', 'Keel'))
+                ->where('try', 3)
+                ->pluck('try')
+                ->all(),
+        );
         $this->get("/challenges/{$challenge->id}")->assertSee('3 of 3, 2 void');
     }
 
@@ -61,7 +76,9 @@ final class RunTest extends FeatureTestCase
         $challenge = $this->class();
         $foreign = Scenario::withClass(Scenario::challenge(Scenario::educator('Another')))->runs()->firstOrFail();
 
-        $this->log($challenge, 'Keel', ['id' => $foreign->id, 'distance' => '140'])->assertSessionHasErrors('id')->assertSessionMissing('status');
+        $this->log($challenge, 'Keel', ['id' => $foreign->id, 'distance' => '140'])
+            ->assertSessionHasErrors('id')
+            ->assertSessionMissing('status');
     }
 
     public function testTriesBeyondTheRuleAreExtra(): void
@@ -96,7 +113,10 @@ final class RunTest extends FeatureTestCase
         $path = "/challenges/{$challenge->id}/runs";
 
         $this->get("{$path}?edit={$run->id}")->assertSee('Save the correction')->assertSee('420 cm');
-        $this->put("{$path}/{$run->id}", ['group' => $halyard, 'distance' => '402 cm', 'time' => '', 'void' => '', 'note' => 'misread'])->assertSessionHasNoErrors();
+        $this->put(
+            "{$path}/{$run->id}",
+            ['group' => $halyard, 'distance' => '402 cm', 'time' => '', 'void' => '', 'note' => 'misread'],
+        )->assertSessionHasNoErrors();
 
         $change = $run->changes()->sole();
         self::assertSame(['420 cm', '402 cm'], [$change->before['distance_entered'], $change->after['distance_entered']]);
@@ -112,7 +132,9 @@ final class RunTest extends FeatureTestCase
         $challenge = $this->class();
         $run = $challenge->runs()->where('distance_m', 4.2)->sole();
         $path = "/challenges/{$challenge->id}/runs";
-        $this->from("{$path}?edit={$run->id}")->put("{$path}/{$run->id}", ['group' => $run->car->group_id, 'distance' => 'four'])->assertSessionHasErrors('distance');
+        $this->from("{$path}?edit={$run->id}")
+            ->put("{$path}/{$run->id}", ['group' => $run->car->group_id, 'distance' => 'four'])
+            ->assertSessionHasErrors('distance');
 
         $this->get("{$path}?edit={$run->id}")->assertSee('value="four"', false);
         self::assertSame(4.2, $run->refresh()->distance?->quantity->si());
@@ -123,7 +145,10 @@ final class RunTest extends FeatureTestCase
         $challenge = $this->class();
         $run = $challenge->runs()->where('distance_m', 4.2)->sole();
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
-        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $keel->id, 'distance' => '420 cm'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/runs/{$run->id}",
+            ['group' => $keel->id, 'distance' => '420 cm'],
+        )->assertSessionHasNoErrors();
 
         $run->refresh()->load('car');
         self::assertSame([$keel->id, 3], [$run->car->group_id, $run->try]);
@@ -133,7 +158,10 @@ final class RunTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $run = $challenge->runs()->whereNotNull('void_reason')->sole();
-        $this->put("/challenges/{$challenge->id}/runs/{$run->id}", ['group' => $run->car->group_id, 'distance' => '125', 'void' => ''])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/runs/{$run->id}",
+            ['group' => $run->car->group_id, 'distance' => '125', 'void' => ''],
+        )->assertSessionHasNoErrors();
 
         self::assertSame(3, $run->refresh()->try);
     }
@@ -175,7 +203,10 @@ final class RunTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}")->assertSee('Nothing has run yet.');
         $this->log($challenge, 'Keel', ['distance' => '140'])->assertSessionHasNoErrors();
 
-        self::assertSame(1, Run::query()->whereHas('car.group', static fn($groups) => $groups->where('challenge_id', $challenge->id))->count());
+        self::assertSame(
+            1,
+            Run::query()->whereHas('car.group', static fn($groups) => $groups->where('challenge_id', $challenge->id))->count(),
+        );
         $this->get("/challenges/{$challenge->id}")->assertSee('not recorded')->assertSee('one try: no spread yet');
     }
 

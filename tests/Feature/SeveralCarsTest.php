@@ -22,15 +22,24 @@ final class SeveralCarsTest extends FeatureTestCase
         $own = "/challenges/{$challenge->id}/groups/{$keel->id}/own";
         [$tablet] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $keel);
         $this->atDevice($tablet)->get($own)->assertOk()->assertSee('More than one car?');
-        $this->from($own)->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => ''])->assertSessionHasErrors(['car_name' => 'Give the car a name, such as Arrow.']);
-        $this->from($own)->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => ' Arrow '])->assertRedirect($own)->assertSessionHas('status', 'Keel · Arrow is in. It has a build sheet and runs of its own.');
-        $this->from($own)->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => 'arrow'])->assertSessionHasErrors(['car_name' => 'This group has a car of that name. Choose another name.']);
+        $this->from($own)
+            ->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => ''])
+            ->assertSessionHasErrors(['car_name' => 'Give the car a name, such as Arrow.']);
+        $this->from($own)
+            ->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => ' Arrow '])
+            ->assertRedirect($own)
+            ->assertSessionHas('status', 'Keel · Arrow is in. It has a build sheet and runs of its own.');
+        $this->from($own)
+            ->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => 'arrow'])
+            ->assertSessionHasErrors(['car_name' => 'This group has a car of that name. Choose another name.']);
         $arrow = $this->named($challenge, 'Keel · Arrow');
         self::assertSame([$keel->mark, $keel->id, false], [$arrow->mark, $arrow->of_group_id, $arrow->is_nominated]);
 
         // Its tablet sees it, records it, logs its runs, and comes back to it.
         $this->get("/challenges/{$challenge->id}/groups/{$arrow->id}/own")->assertOk()->assertSee('Keel · Arrow');
-        $this->log($challenge, 'Keel · Arrow', ['distance' => '433'])->assertRedirect("/challenges/{$challenge->id}/groups/{$arrow->id}/own");
+        $this->log($challenge, 'Keel · Arrow', ['distance' => '433'])->assertRedirect(
+            "/challenges/{$challenge->id}/groups/{$arrow->id}/own",
+        );
         // Another group's does not.
         $reef = $this->named($challenge, 'Reef');
         [$other] = AdmitDevices::join($challenge, DeviceRole::Group, 'tablet', $reef);
@@ -38,19 +47,29 @@ final class SeveralCarsTest extends FeatureTestCase
         $this->put("/challenges/{$challenge->id}/groups/{$arrow->id}/nominate")->assertNotFound();
 
         for ($car = 3; $car <= 4; $car++) {
-            $this->asEducator()->post("/challenges/{$challenge->id}/groups/{$arrow->id}/cars", ['car_name' => "Car {$car}"])->assertSessionHasNoErrors();
+            $this->asEducator()
+                ->post("/challenges/{$challenge->id}/groups/{$arrow->id}/cars", ['car_name' => "Car {$car}"])
+                ->assertSessionHasNoErrors();
         }
-        $this->post("/challenges/{$challenge->id}/groups/{$keel->id}/cars", ['car_name' => 'One more'])->assertSessionHasErrors(['car_name' => 'A group has 4 cars at most.']);
+        $this->post(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/cars",
+            ['car_name' => 'One more'],
+        )->assertSessionHasErrors(['car_name' => 'A group has 4 cars at most.']);
     }
 
     public function testOnlyTheNominatedCarHasAPlace(): void
     {
         [$challenge, $keel, $arrow] = $this->withArrow();
-        $ranks = fn(): array => collect(ClassRecord::of($challenge)->lines())->mapWithKeys(static fn($line): array => [$line->group->name => $line->standing->rank])->all();
+        $ranks = fn(): array => collect(ClassRecord::of($challenge)->lines())->mapWithKeys(
+            static fn($line): array => [$line->group->name => $line->standing->rank],
+        )->all();
         self::assertSame(['Halyard' => 1, 'Bowline' => 2, 'Reef' => 3, 'Keel' => 4, 'Keel · Arrow' => null], $ranks());
         $this->get("/challenges/{$challenge->id}")->assertOk()->assertSee('Keel · Arrow');
 
-        $this->put("/challenges/{$challenge->id}/groups/{$arrow->id}/nominate")->assertSessionHas('status', 'Keel · Arrow is the car that counts for awards.');
+        $this->put("/challenges/{$challenge->id}/groups/{$arrow->id}/nominate")->assertSessionHas(
+            'status',
+            'Keel · Arrow is the car that counts for awards.',
+        );
         self::assertSame(['Keel · Arrow' => 1, 'Halyard' => 2, 'Bowline' => 3, 'Reef' => 4, 'Keel' => null], $ranks());
         $this->get("/challenges/{$challenge->id}/findings/awards")->assertOk()->assertSee('Keel · Arrow');
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSee('Keel · Arrow');
@@ -70,7 +89,12 @@ final class SeveralCarsTest extends FeatureTestCase
         self::assertSame([(string) $arrow->id, 1, false], $byCar[(string) $keel->newestCar()?->id]);
         self::assertSame([(string) $arrow->id, 2, true], $byCar[(string) $arrow->newestCar()?->id]);
         self::assertCount(4, array_unique(array_map(static fn($car): string => $car->group, $cars)));
-        foreach (['findings', 'findings/choices', 'findings/work', 'findings/sure', 'report', 'groups', 'room', 'devices/cards', 'cars', "groups/{$arrow->id}", "groups/{$arrow->id}/at/why"] as $page) {
+        foreach (
+            [
+                'findings', 'findings/choices', 'findings/work', 'findings/sure', 'report', 'groups', 'room', 'devices/cards', 'cars',
+                "groups/{$arrow->id}", "groups/{$arrow->id}/at/why",
+            ] as $page
+        ) {
             $this->get("/challenges/{$challenge->id}/{$page}")->assertOk();
         }
         $this->get("/challenges/{$challenge->id}/devices/cards")->assertDontSee('Arrow');
@@ -79,9 +103,15 @@ final class SeveralCarsTest extends FeatureTestCase
     public function testARenamedGroupRenamesItsCars(): void
     {
         [$challenge, $keel, $arrow] = $this->withArrow();
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}", ['name' => 'Rudder', 'mark' => 'star-open'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}",
+            ['name' => 'Rudder', 'mark' => 'star-open'],
+        )->assertSessionHasNoErrors();
         self::assertSame(['Rudder · Arrow', 'star-open'], [$arrow->refresh()->name, $arrow->mark]);
-        $this->put("/challenges/{$challenge->id}/groups/{$arrow->id}", ['name' => 'Rudder · Dart', 'mark' => 'star-open'])->assertSessionHasNoErrors();
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$arrow->id}",
+            ['name' => 'Rudder · Dart', 'mark' => 'star-open'],
+        )->assertSessionHasNoErrors();
         self::assertSame('Rudder · Dart', $arrow->refresh()->name);
         // With its cars a group goes, and comes back.
         $this->delete("/challenges/{$challenge->id}/groups/{$keel->id}");

@@ -99,14 +99,21 @@ final class SharingTest extends FeatureTestCase
         $this->post("/schools/{$school->id}/plans/{$challenge->id}")->assertNotFound();
         $this->post($link)->assertRedirect("/schools/{$school->id}");
         $this->get("/schools/{$school->id}")->assertOk()->assertSee($challenge->name);
-        $part = $challenge->ownParts()->create(['kind' => PartKind::Nozzle, 'name' => 'bubble tea straw', 'values' => ['nozzle_bore' => 0.011], 'traits' => [], 'origin' => 'own']);
+        $part = $challenge->ownParts()->create(
+            [
+                'kind' => PartKind::Nozzle, 'name' => 'bubble tea straw', 'values' => ['nozzle_bore' => 0.011], 'traits' => [],
+                'origin' => 'own',
+            ],
+        );
         $other = Scenario::challenge($colleague);
         $this->get("/challenges/{$other->id}/parts")->assertOk()->assertSee('bubble tea straw');
         $this->post("/challenges/{$other->id}/parts/shared/{$part->id}")->assertSessionHasNoErrors();
         $this->post("/challenges/{$other->id}/parts/shared/{$part->id}")->assertSessionHasNoErrors();
         self::assertSame(0.011, $other->ownParts()->sole()->values['nozzle_bore']);
         $this->as(Scenario::educator('Elsewhere'));
-        $this->post('/challenges/' . Scenario::challenge(User::query()->where('name', 'Elsewhere')->sole())->id . "/parts/shared/{$part->id}")->assertNotFound();
+        $this->post(
+            '/challenges/' . Scenario::challenge(User::query()->where('name', 'Elsewhere')->sole())->id . "/parts/shared/{$part->id}",
+        )->assertNotFound();
         $this->as($colleague);
         $other->delete();
         $this->post("/schools/{$school->id}/plans/{$challenge->id}")->assertRedirect();
@@ -134,9 +141,18 @@ final class SharingTest extends FeatureTestCase
         $challenge = Scenario::challenge($user);
         $this->as($user)->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])->assertUnauthorized();
         self::assertSame(0, $user->signIns()->count());
-        $this->flushHeaders()->withHeader('User-Agent', 'Mozilla/5.0 (iPad; CPU OS 17_0) Safari/605')->as($user)->get('/account')->assertOk()->assertSee('Safari, iPad')->assertSee('this browser');
+        $this->flushHeaders()
+            ->withHeader('User-Agent', 'Mozilla/5.0 (iPad; CPU OS 17_0) Safari/605')
+            ->as($user)
+            ->get('/account')
+            ->assertOk()
+            ->assertSee('Safari, iPad')
+            ->assertSee('this browser');
         $first = $user->signIns()->sole();
-        $this->as($user)->withSession(['sign_in' => $first->id])->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])->assertOk();
+        $this->as($user)
+            ->withSession(['sign_in' => $first->id])
+            ->getJson("/challenges/{$challenge->id}/floor", ['X-Beside' => '1'])
+            ->assertOk();
         self::assertSame(1, $user->signIns()->count());
         $this->as($user)->withSession(['sign_in' => $first->id]);
         $elsewhere = $user->signIns()->create(['browser' => 'Firefox, Windows', 'seen_at' => now()]);
@@ -164,14 +180,25 @@ final class SharingTest extends FeatureTestCase
         self::assertSame(0, $user->signIns()->count());
     }
 
-    /** A password that somebody else knows opened more than pages: tokens end with it, if so wished, and always with a new one from the machine. */
+    /**
+     * A password that somebody else knows opened more than pages: tokens end with it, if so wished, and always with a new one from the
+     * machine.
+     */
     public function testTokensEndWithThePassword(): void
     {
         $user = User::query()->create(['name' => 'Tokens', 'email' => 'tokens@skivo.example', 'password' => 'a long enough password']);
         $this->as($user);
-        $token = fn(): string => (string) $this->post('/account/tokens', ['token_name' => 'Sheet', 'scope_records' => 1])->assertSessionHasNoErrors()->getSession()->get('token');
-        $open = fn(string $token): bool => $this->getJson('/api/v1/challenges', ['Authorization' => "Bearer {$token}"])->getStatusCode() === 200;
-        $change = fn(string $from, string $to, array $also) => $this->as($user->refresh())->put('/account/password', ['current_password' => $from, 'password' => $to, 'password_confirmation' => $to] + $also)->assertSessionHasNoErrors();
+        $token = fn(): string => (string) $this->post('/account/tokens', ['token_name' => 'Sheet', 'scope_records' => 1])
+            ->assertSessionHasNoErrors()
+            ->getSession()
+            ->get('token');
+        $open = fn(string $token): bool => $this->getJson(
+            '/api/v1/challenges',
+            ['Authorization' => "Bearer {$token}"],
+        )->getStatusCode() === 200;
+        $change = fn(string $from, string $to, array $also) => $this->as($user->refresh())
+            ->put('/account/password', ['current_password' => $from, 'password' => $to, 'password_confirmation' => $to] + $also)
+            ->assertSessionHasNoErrors();
         $held = $token();
         self::assertTrue($open($held));
         $this->as($user)->get('/account')->assertSee('Also end the tokens');
@@ -191,7 +218,11 @@ final class SharingTest extends FeatureTestCase
         $user = User::query()->create(['name' => 'Listed', 'email' => 'listed@skivo.example', 'password' => 'a long enough password']);
         $this->flushSession();
         Auth::forgetGuards();
-        $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long enough password'], ['X-Beside' => '1'])->assertRedirect('/challenges');
+        $this->post(
+            '/sign-in',
+            ['email' => $user->email, 'password' => 'a long enough password'],
+            ['X-Beside' => '1'],
+        )->assertRedirect('/challenges');
         self::assertSame(1, $user->signIns()->count());
         $this->get('/challenges', ['X-Beside' => '1'])->assertOk();
         $user->signIns()->update(['ended_at' => now()]);
@@ -230,6 +261,10 @@ final class SharingTest extends FeatureTestCase
 
     private function invite(Challenge $challenge, string $role): string
     {
-        return (string) $this->as($this->educator)->post("/challenges/{$challenge->id}/sharing/links", ['role' => $role])->assertSessionHasNoErrors()->getSession()->get('link');
+        return (string) $this->as($this->educator)
+            ->post("/challenges/{$challenge->id}/sharing/links", ['role' => $role])
+            ->assertSessionHasNoErrors()
+            ->getSession()
+            ->get('link');
     }
 }

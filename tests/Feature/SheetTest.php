@@ -56,7 +56,10 @@ final class SheetTest extends FeatureTestCase
     public function testTheSameSheetTwiceAddsNothing(): void
     {
         $challenge = $this->class();
-        $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => Scenario::SHEET])->assertSee('All of it is on record already.');
+        $this->post(
+            "/challenges/{$challenge->id}/sheet/preview",
+            ['text' => Scenario::SHEET],
+        )->assertSee('All of it is on record already.');
         $this->post("/challenges/{$challenge->id}/sheet", ['text' => Scenario::SHEET]);
 
         self::assertSame(12, $challenge->runs()->count());
@@ -65,7 +68,10 @@ final class SheetTest extends FeatureTestCase
     public function testWhatContradictsTheRecordIsNamed(): void
     {
         $challenge = $this->class();
-        $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => "group,mass (g),try,distance (cm)\nKeel,60,1,118\nBowline,58,2,999\nnew,1,1,1"])
+        $this->post(
+            "/challenges/{$challenge->id}/sheet/preview",
+            ['text' => "group,mass (g),try,distance (cm)\nKeel,60,1,118\nBowline,58,2,999\nnew,1,1,1"],
+        )
             ->assertSee('Keel, version 1, is on record with a different value')
             ->assertSee('Bowline has another run on record as try 2');
     }
@@ -92,7 +98,10 @@ final class SheetTest extends FeatureTestCase
     public function testNothingGivenIsSaid(): void
     {
         $challenge = Scenario::challenge($this->educator);
-        $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => ' '])->assertSessionHasErrors(['file' => 'Choose a CSV file, or paste the sheet.']);
+        $this->post(
+            "/challenges/{$challenge->id}/sheet/preview",
+            ['text' => ' '],
+        )->assertSessionHasErrors(['file' => 'Choose a CSV file, or paste the sheet.']);
         $big = UploadedFile::fake()->createWithContent('big.csv', str_repeat("group\n", 200_000));
         $this->post("/challenges/{$challenge->id}/sheet/preview", ['file' => $big])->assertOk()->assertSee('larger than 1 MB');
     }

@@ -19,9 +19,18 @@ final class TakeHomeTest extends FeatureTestCase
         $group = $this->named($challenge, 'Bowline');
         Cache::flush();
         $answer = (string) $this->get("/challenges/{$challenge->id}/findings")->getContent();
-        $this->post("/challenges/{$challenge->id}/home/groups/{$group->id}", ['until' => now()->subDay()->format('Y-m-d')])->assertSessionHasErrors('until');
-        $this->post("/challenges/{$challenge->id}/home/groups/{$group->id}", ['until' => now()->addDays(90)->format('Y-m-d')])->assertSessionHasErrors('until');
-        $link = $this->post("/challenges/{$challenge->id}/home/groups/{$group->id}", ['until' => now()->addDays(7)->format('Y-m-d')])->assertSessionHasNoErrors()->getSession()->get('link');
+        $this->post(
+            "/challenges/{$challenge->id}/home/groups/{$group->id}",
+            ['until' => now()->subDay()->format('Y-m-d')],
+        )->assertSessionHasErrors('until');
+        $this->post(
+            "/challenges/{$challenge->id}/home/groups/{$group->id}",
+            ['until' => now()->addDays(90)->format('Y-m-d')],
+        )->assertSessionHasErrors('until');
+        $link = $this->post("/challenges/{$challenge->id}/home/groups/{$group->id}", ['until' => now()->addDays(7)->format('Y-m-d')])
+            ->assertSessionHasNoErrors()
+            ->getSession()
+            ->get('link');
         $this->atHome();
         $this->get($link)->assertOk()->assertSee('Bowline at home')->assertDontSee('Halyard');
         $this->post($link, ['kind' => 'run', 'distance' => ''])->assertSessionHasErrors('distance');
@@ -29,13 +38,22 @@ final class TakeHomeTest extends FeatureTestCase
         $this->post($link, ['kind' => 'run', 'distance' => '300', 'mass' => '90 kg'])->assertSessionHasErrors('mass');
         $this->post($link, ['kind' => 'nothing'])->assertSessionHasErrors('kind');
         $this->atHome();
-        $this->post($link, ['kind' => 'run', 'distance' => '410', 'nozzle_bore' => '9 mm', 'text' => 'In the hall'])->assertSessionHasNoErrors();
+        $this->post(
+            $link,
+            ['kind' => 'run', 'distance' => '410', 'nozzle_bore' => '9 mm', 'text' => 'In the hall'],
+        )->assertSessionHasNoErrors();
         $this->post($link, ['kind' => 'note', 'text' => 'It likes the kitchen floor.'])->assertSessionHasNoErrors();
         $picture = imagecreatetruecolor(60, 40);
         ob_start();
         imagepng($picture);
-        $this->post($link, ['kind' => 'photo', 'photo' => UploadedFile::fake()->createWithContent('car.png', (string) ob_get_clean())])->assertSessionHasNoErrors();
-        $this->post($link, ['kind' => 'photo', 'photo' => UploadedFile::fake()->createWithContent('car.png', 'none')])->assertSessionHasErrors('photo');
+        $this->post(
+            $link,
+            ['kind' => 'photo', 'photo' => UploadedFile::fake()->createWithContent('car.png', (string) ob_get_clean())],
+        )->assertSessionHasNoErrors();
+        $this->post(
+            $link,
+            ['kind' => 'photo', 'photo' => UploadedFile::fake()->createWithContent('car.png', 'none')],
+        )->assertSessionHasErrors('photo');
         $this->atHome();
         $this->get($link)->assertSee('410')->assertSee('waits for your teacher');
 
@@ -66,7 +84,12 @@ final class TakeHomeTest extends FeatureTestCase
     {
         $challenge = $this->class();
         [$one, $other] = [$this->named($challenge, 'Bowline'), $this->named($challenge, 'Halyard')];
-        $make = fn(int $group): string => (string) $this->post("/challenges/{$challenge->id}/home/groups/{$group}", ['until' => now()->addDays(7)->format('Y-m-d')])->getSession()->get('link');
+        $make = fn(int $group): string => (string) $this->post(
+            "/challenges/{$challenge->id}/home/groups/{$group}",
+            ['until' => now()->addDays(7)->format('Y-m-d')],
+        )
+            ->getSession()
+            ->get('link');
         [$first, $second, $third] = [$make($one->id), $make($one->id), $make($other->id)];
         $this->atHome();
         $this->get($first)->assertSee('This link opens nothing any more.');

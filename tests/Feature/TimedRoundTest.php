@@ -20,7 +20,9 @@ final class TimedRoundTest extends FeatureTestCase
     public function testTheLongestLengthThatEveryCarReachesIsProposed(): void
     {
         $challenge = $this->withTries();
-        $this->get("/challenges/{$challenge->id}")->assertOk()->assertSee("Every try so far reached 131\u{00A0}cm (Keel was shortest). So every car can be timed over 1\u{00A0}m.");
+        $this->get("/challenges/{$challenge->id}")
+            ->assertOk()
+            ->assertSee("Every try so far reached 131\u{00A0}cm (Keel was shortest). So every car can be timed over 1\u{00A0}m.");
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
         $this->get("/challenges/{$challenge->id}")->assertSee("timed over 4\u{00A0}ft");
         $empty = Scenario::challenge($this->educator);
@@ -31,7 +33,11 @@ final class TimedRoundTest extends FeatureTestCase
     public function testTimedRunsComeAfterTheTriesAndTheirTimesCountForTheFastestAlone(): void
     {
         $challenge = $this->withTries();
-        $this->from("/challenges/{$challenge->id}")->put("/challenges/{$challenge->id}/timed-round", ['timed_over' => '', 'rounds' => '9'])->assertSessionHasErrors(['timed_over' => 'Say the length that is timed, such as 1 m.', 'rounds' => 'Timed runs are from 1 to 5.']);
+        $this->from("/challenges/{$challenge->id}")
+            ->put("/challenges/{$challenge->id}/timed-round", ['timed_over' => '', 'rounds' => '9'])
+            ->assertSessionHasErrors(
+                ['timed_over' => 'Say the length that is timed, such as 1 m.', 'rounds' => 'Timed runs are from 1 to 5.'],
+            );
         $this->put("/challenges/{$challenge->id}/timed-round", ['timed_over' => '1', 'rounds' => '2'])->assertRedirect();
         $challenge->refresh();
         self::assertSame([2, '1 m', true], [$challenge->timed_rounds, $challenge->timed_length?->text, $challenge->isAfter(Goal::Fastest)]);
@@ -47,7 +53,12 @@ final class TimedRoundTest extends FeatureTestCase
         $fastest = $record->standingsFor($challenge->award(Goal::Fastest))->leader();
         self::assertSame([1.25, (string) $this->named($challenge, 'Bowline')->id], [$fastest?->score, $fastest?->entrant->id]);
         self::assertSame(2.5, $record->measure(Outcome::Time, $this->named($challenge, 'Keel')->newestCar())?->mean());
-        self::assertEqualsWithDelta(1.41, $record->measure(Outcome::Distance, $this->named($challenge, 'Keel')->newestCar())?->mean(), 1e-9, 'how far it went in the timed round counts for nothing');
+        self::assertEqualsWithDelta(
+            1.41,
+            $record->measure(Outcome::Distance, $this->named($challenge, 'Keel')->newestCar())?->mean(),
+            1e-9,
+            'how far it went in the timed round counts for nothing',
+        );
 
         // A run without a time needs its distance, and a void one is made again.
         $this->log($challenge, 'Keel', ['practice' => '0'])->assertSessionHasErrors('distance');
@@ -60,13 +71,19 @@ final class TimedRoundTest extends FeatureTestCase
         }
         $this->get("/challenges/{$challenge->id}/runs")->assertSee('timed run 2');
         $this->get("/challenges/{$challenge->id}/sheet/csv")->assertSee('timed');
-        $this->delete("/challenges/{$challenge->id}/timed-round")->assertSessionHas('status', 'The timed round is out. What was timed stays on record.');
+        $this->delete("/challenges/{$challenge->id}/timed-round")->assertSessionHas(
+            'status',
+            'The timed round is out. What was timed stays on record.',
+        );
         self::assertSame(1.25, ClassRecord::of($challenge->refresh())->standingsFor($challenge->award(Goal::Fastest))->leader()?->score);
     }
 
     public function testTimesThatAreTakenWithTheTriesStand(): void
     {
-        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['timed_length' => Scenario::entry('1 m')]), "group,try,distance,time\nKeel,1,300,1.2\n");
+        $challenge = Scenario::withClass(
+            Scenario::challenge($this->educator, ['timed_length' => Scenario::entry('1 m')]),
+            "group,try,distance,time\nKeel,1,300,1.2\n",
+        );
         $this->get("/challenges/{$challenge->id}")->assertSee('This class times its tries already');
     }
 
@@ -74,7 +91,10 @@ final class TimedRoundTest extends FeatureTestCase
     {
         $challenge = $this->withTries();
         $challenge->update(['practice_runs' => 1, 'timed_rounds' => 1, 'timed_length' => Scenario::entry('1 m')]);
-        $this->get("/challenges/{$challenge->id}/plan/timetable")->assertOk()->assertSee('1 practice run, 2 tries and 1 timed run')->assertSeeInOrder(['practice 1', 'try 1', 'try 2', 'timed run 1']);
+        $this->get("/challenges/{$challenge->id}/plan/timetable")
+            ->assertOk()
+            ->assertSee('1 practice run, 2 tries and 1 timed run')
+            ->assertSeeInOrder(['practice 1', 'try 1', 'try 2', 'timed run 1']);
     }
 
     private function withTries(): Challenge

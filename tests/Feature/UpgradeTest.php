@@ -28,7 +28,12 @@ final class UpgradeTest extends TestCase
             'balloon_size_m' => 0.62, 'balloon_size_entered' => '62 cm', 'balloon_measured_as' => 'circumference',
             'nozzle_outlets' => 3, 'nozzle_angle' => -15, 'nozzle_kind' => 'wide straw', 'wheel_mount' => 'fixed to the axle',
         ]);
-        DB::table('own_parts')->insert(['challenge_id' => $challenge, 'kind' => 'wheel', 'name' => 'cork lids', 'values' => json_encode(['diameter_m' => 0.04, 'hub_m' => 0.01]), 'origin' => 'your own']);
+        DB::table('own_parts')->insert(
+            [
+                'challenge_id' => $challenge, 'kind' => 'wheel', 'name' => 'cork lids',
+                'values' => json_encode(['diameter_m' => 0.04, 'hub_m' => 0.01]), 'origin' => 'your own',
+            ],
+        );
         // As at the end of a transaction.
         DB::statement('SET CONSTRAINTS ALL IMMEDIATE');
         DB::statement('SET CONSTRAINTS ALL DEFERRED');
@@ -40,7 +45,10 @@ final class UpgradeTest extends TestCase
         self::assertSame([0.05669904625, '2 oz'], [$choices->number(CarAttribute::Mass), $choices->quantities['mass']->text]);
         self::assertEqualsWithDelta(0.62 / M_PI, $choices->balloonDiameterM(), 1e-12);
         self::assertSame([3.0, -15.0], [$choices->number(CarAttribute::NozzleOutlets), $choices->number(CarAttribute::NozzleAngle)]);
-        self::assertSame(['wide straw', 'fixed to the axle', 'as it was'], [$choices->kind(CarAttribute::NozzleKind), $choices->kind(CarAttribute::WheelMount), $choices->note]);
+        self::assertSame(
+            ['wide straw', 'fixed to the axle', 'as it was'],
+            [$choices->kind(CarAttribute::NozzleKind), $choices->kind(CarAttribute::WheelMount), $choices->note],
+        );
         self::assertCount(7, (array) json_decode((string) DB::table('cars')->value('choices')));
         $part = OwnPart::query()->sole()->toCore();
         self::assertSame([0.04, 0.01], [$part->value(CarAttribute::WheelDiameter), $part->value(CarAttribute::WheelHub)]);
@@ -51,15 +59,30 @@ final class UpgradeTest extends TestCase
     {
         $this->migrateTo('000011');
         [, $group] = $this->challengeWithAGroup();
-        foreach (['[]', '"far"', '{"mass": {"si": -0.1, "typed": "-100 g"}}', '{"mass": {"si": 0.1}}', '{"mass": {"typed": "100 g"}}', '{"mass": true}', '{"mass": [1]}', '{"balloon_size": {"si": 0.2, "typed": "20 cm"}}'] as $wrong) {
+        foreach (
+            [
+                '[]', '"far"', '{"mass": {"si": -0.1, "typed": "-100 g"}}', '{"mass": {"si": 0.1}}', '{"mass": {"typed": "100 g"}}',
+                '{"mass": true}', '{"mass": [1]}', '{"balloon_size": {"si": 0.2, "typed": "20 cm"}}',
+            ] as $wrong
+        ) {
             try {
-                DB::transaction(static fn() => DB::table('cars')->insert(['group_id' => $group, 'version' => 1, 'choices' => $wrong, 'created_at' => now(), 'updated_at' => now()]));
+                DB::transaction(
+                    static fn() => DB::table('cars')->insert(
+                        ['group_id' => $group, 'version' => 1, 'choices' => $wrong, 'created_at' => now(), 'updated_at' => now()],
+                    ),
+                );
                 self::fail("{$wrong} was stored.");
             } catch (QueryException $refused) {
                 self::assertSame('23514', $refused->getCode(), $refused->getMessage());
             }
         }
-        DB::table('cars')->insert(['group_id' => $group, 'version' => 1, 'choices' => '{"mass": {"si": 0.1, "typed": "100 g"}, "joint": "tape", "balloons": 2}', 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('cars')->insert(
+            [
+                'group_id' => $group, 'version' => 1,
+                'choices' => '{"mass": {"si": 0.1, "typed": "100 g"}, "joint": "tape", "balloons": 2}', 'created_at' => now(),
+                'updated_at' => now(),
+            ],
+        );
         self::assertSame(2.0, Car::query()->sole()->choices->number(CarAttribute::Balloons));
     }
 
@@ -82,12 +105,22 @@ final class UpgradeTest extends TestCase
     /** @return array{int, int} their ids */
     private function challengeWithAGroup(): array
     {
-        $user = DB::table('users')->insertGetId(['name' => 'One', 'email' => 'one@example.org', 'password' => 'x', 'created_at' => now(), 'updated_at' => now()]);
+        $user = DB::table('users')->insertGetId(
+            ['name' => 'One', 'email' => 'one@example.org', 'password' => 'x', 'created_at' => now(), 'updated_at' => now()],
+        );
         $challenge = DB::table('challenges')->insertGetId([
             'user_id' => $user, 'name' => 'Old', 'goal' => 'farthest', 'scoring' => 'mean', 'tries' => 3, 'units' => 'metric',
             'lane_length_m' => 6.0, 'lane_length_entered' => '6 m', 'created_at' => now(), 'updated_at' => now(),
         ]);
 
-        return [$challenge, DB::table('groups')->insertGetId(['challenge_id' => $challenge, 'name' => 'Keel', 'mark' => 'sail-solid', 'position' => 1, 'created_at' => now(), 'updated_at' => now()])];
+        return [
+            $challenge,
+            DB::table('groups')->insertGetId(
+                [
+                    'challenge_id' => $challenge, 'name' => 'Keel', 'mark' => 'sail-solid', 'position' => 1, 'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+            ),
+        ];
     }
 }

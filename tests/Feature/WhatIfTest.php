@@ -25,10 +25,17 @@ final class WhatIfTest extends FeatureTestCase
         $challenge = $this->class();
         $car = $challenge->groups()->where('name', 'Halyard')->sole()->cars()->sole();
 
-        $this->get("/challenges/{$challenge->id}/what-if")->assertOk()->assertSee('Halyard')->assertSee('"designs":{"a":{"workmanship":0.0', false)->assertSee('"balloon_pressure":', false);
+        $this->get("/challenges/{$challenge->id}/what-if")
+            ->assertOk()
+            ->assertSee('Halyard')
+            ->assertSee('"designs":{"a":{"workmanship":0.0', false)
+            ->assertSee('"balloon_pressure":', false);
         $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()
             ->assertSee('2 of 33 values measured', false)->assertSee('"nozzle_bore":0.009', false)->assertSee('Which is which');
-        $this->get("/challenges/{$challenge->id}/what-if?a=nozzle_bore:0.007&b=nonsense&c=nozzle_bore:9")->assertOk()->assertSee('"designs":{"a":{"nozzle_bore":0.007,', false)->assertDontSee('nonsense');
+        $this->get("/challenges/{$challenge->id}/what-if?a=nozzle_bore:0.007&b=nonsense&c=nozzle_bore:9")
+            ->assertOk()
+            ->assertSee('"designs":{"a":{"nozzle_bore":0.007,', false)
+            ->assertDontSee('nonsense');
     }
 
     public function testADesignIsRunInTheUnitsOfTheClass(): void
@@ -44,16 +51,26 @@ final class WhatIfTest extends FeatureTestCase
         self::assertCount(122, $answer['trajectory']);
 
         $this->put("/challenges/{$challenge->id}/units", ['units' => 'imperial']);
-        self::assertEqualsWithDelta($run->distanceM / 0.0254, $this->ask($challenge, 'run', 'd=nozzle_bore:0.008,mass:0.05')->json('distance'), 0.01);
+        self::assertEqualsWithDelta(
+            $run->distanceM / 0.0254,
+            $this->ask($challenge, 'run', 'd=nozzle_bore:0.008,mass:0.05')->json('distance'),
+            0.01,
+        );
     }
 
     public function testASchoolIsRightForTheCarInHand(): void
     {
         $challenge = $this->class();
-        $said = fn(string $design): string => json_encode($this->ask($challenge, 'run', "d={$design}")->json('said'), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        $said = fn(string $design): string => json_encode(
+            $this->ask($challenge, 'run', "d={$design}")->json('said'),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+        );
 
         self::assertStringContainsString('Rolling takes most of the push', $said('rolling_coefficient:0.1'));
-        self::assertStringContainsString('a wider nozzle helps', $this->ask($challenge, 'sweep', 'd=rolling_coefficient:0.1')->json('schools')[1]);
+        self::assertStringContainsString(
+            'a wider nozzle helps',
+            $this->ask($challenge, 'sweep', 'd=rolling_coefficient:0.1')->json('schools')[1],
+        );
         self::assertStringContainsString('Air takes most of the push', $said('rolling_coefficient:0.004,mass:0.02,balloon_size:0.3'));
         self::assertStringContainsString('It does not start.', $said('rolling_coefficient:0.4,mass:0.3'));
     }
@@ -61,7 +78,12 @@ final class WhatIfTest extends FeatureTestCase
     public function testADesignThatCannotBeIsSaid(): void
     {
         $challenge = $this->class();
-        $this->ask($challenge, 'run', 'd=nozzle_bore:9')->assertStatus(422)->assertJsonPath('message', "Nozzle bore must be from 1\u{00A0}mm to 100\u{00A0}mm on this car. Turn it back, or change what limits it.");
+        $this->ask($challenge, 'run', 'd=nozzle_bore:9')
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'message',
+                "Nozzle bore must be from 1\u{00A0}mm to 100\u{00A0}mm on this car. Turn it back, or change what limits it.",
+            );
         $this->ask($challenge, 'run', 'd=wings:2')->assertStatus(422);
         $this->ask($challenge, 'sweep', 'd=bore:NAN')->assertStatus(422);
     }
@@ -83,10 +105,16 @@ final class WhatIfTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $path = "/challenges/{$challenge->id}/parts";
-        $part = ['kind' => 'wheel', 'name' => 'Bottle caps', 'wheel_diameter' => '2,9 cm', 'wheel_mass' => '2', 'wheel_inertia' => '0.7', 'wheel_loss' => '0,02', 'wheel_thickness' => '14'];
+        $part = [
+            'kind' => 'wheel', 'name' => 'Bottle caps', 'wheel_diameter' => '2,9 cm', 'wheel_mass' => '2', 'wheel_inertia' => '0.7',
+            'wheel_loss' => '0,02', 'wheel_thickness' => '14',
+        ];
         $this->post($path, $part)->assertSessionHasNoErrors();
         $this->post($path, $part)->assertSessionHasErrors('name');
-        $this->post($path, ['name' => 'Others', 'wheel_mass' => '2 m', 'wheel_loss' => '7'] + $part)->assertSessionHasErrors(['wheel_mass', 'wheel_loss']);
+        $this->post(
+            $path,
+            ['name' => 'Others', 'wheel_mass' => '2 m', 'wheel_loss' => '7'] + $part,
+        )->assertSessionHasErrors(['wheel_mass', 'wheel_loss']);
 
         $own = OwnPart::query()->where('challenge_id', $challenge->id)->sole();
         self::assertSame(0.029, $own->values['wheel_diameter']);
@@ -99,7 +127,9 @@ final class WhatIfTest extends FeatureTestCase
     public function testPartsOfAnotherChallengeAreLeftAlone(): void
     {
         $foreign = Scenario::challenge($this->educator);
-        $part = $foreign->ownParts()->create(['kind' => 'surface', 'name' => 'Ice', 'values' => ['added_loss' => 0.0], 'origin' => 'your own']);
+        $part = $foreign->ownParts()->create(
+            ['kind' => 'surface', 'name' => 'Ice', 'values' => ['added_loss' => 0.0], 'origin' => 'your own'],
+        );
 
         $this->delete('/challenges/' . $this->class()->id . "/parts/{$part->id}")->assertNotFound();
         self::assertTrue($part->exists());
@@ -114,7 +144,12 @@ final class WhatIfTest extends FeatureTestCase
         self::assertArrayNotHasKey('trajectory', $report);
         self::assertCount(122, json_decode($this->simulate(self::DESIGN, '--trajectory')[1], true, 16, JSON_THROW_ON_ERROR)['trajectory']);
 
-        foreach (['{"balloon":{}}' => 'nozzle is missing', '' => 'not JSON', str_replace('0.06,"rolling', '60,"rolling', self::DESIGN) => 'car.mass_kg must be from'] as $design => $message) {
+        foreach (
+            [
+                '{"balloon":{}}' => 'nozzle is missing', '' => 'not JSON',
+                str_replace('0.06,"rolling', '60,"rolling', self::DESIGN) => 'car.mass_kg must be from',
+            ] as $design => $message
+        ) {
             [$status, $said] = $this->simulate((string) $design);
             self::assertSame(2, $status);
             self::assertStringContainsString($message, $said);
@@ -126,7 +161,10 @@ final class WhatIfTest extends FeatureTestCase
     {
         $validator = new Validator();
         $schema = static fn(string $name): string => (string) file_get_contents(dirname(__DIR__, 2) . "/docs/{$name}.schema.json");
-        $run = json_decode(json_encode(RunReport::of(Simulator::run(DesignReader::read(self::DESIGN), withTrajectory: true)), JSON_THROW_ON_ERROR), false);
+        $run = json_decode(
+            json_encode(RunReport::of(Simulator::run(DesignReader::read(self::DESIGN), withTrajectory: true)), JSON_THROW_ON_ERROR),
+            false,
+        );
 
         self::assertTrue($validator->validate(json_decode(self::DESIGN), $schema('design'))->isValid());
         self::assertTrue($validator->validate($run, $schema('run'))->isValid());
@@ -139,7 +177,8 @@ final class WhatIfTest extends FeatureTestCase
 
     public function testTheCommandRunsACarWithAWoundBand(): void
     {
-        $design = '{"elastic":{"relaxed_length_m":0.24,"section_area_m2":3e-6,"installed_length_m":0.2,"turns":8},"drive":{"axle_radius_m":0.002,"wheel_radius_m":0.02,"driven_load_share":0.6},"car":{"mass_kg":0.07,"rolling_coefficient":0.01}}';
+        $design
+            = '{"elastic":{"relaxed_length_m":0.24,"section_area_m2":3e-6,"installed_length_m":0.2,"turns":8},"drive":{"axle_radius_m":0.002,"wheel_radius_m":0.02,"driven_load_share":0.6},"car":{"mass_kg":0.07,"rolling_coefficient":0.01}}';
         [$status, $said] = $this->simulate($design);
         self::assertSame(0, $status, $said);
         $validator = new Validator();
@@ -180,7 +219,9 @@ final class WhatIfTest extends FeatureTestCase
         $this->getJson(preg_replace('/by=\w+/', 'by=another', $address))->assertForbidden();
 
         $this->post('/sign-out');
-        $this->getJson($address)->assertForbidden()->assertJsonPath('message', 'This page is signed out, or has been open for more than a day. Open it again.');
+        $this->getJson($address)
+            ->assertForbidden()
+            ->assertJsonPath('message', 'This page is signed out, or has been open for more than a day. Open it again.');
     }
 
     private function ask(Challenge $challenge, string $what, string $query): TestResponse
@@ -194,7 +235,11 @@ final class WhatIfTest extends FeatureTestCase
     /** @return array{int, string} */
     private function simulate(string $design, string ...$options): array
     {
-        $process = proc_open([dirname(__DIR__, 2) . '/bin/skivo', 'simulate', '-', ...$options], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            [dirname(__DIR__, 2) . '/bin/skivo', 'simulate', '-', ...$options],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], $design);
         fclose($pipes[0]);

@@ -32,8 +32,12 @@ final class WordingTest extends FeatureTestCase
     public static function classes(): iterable
     {
         yield 'nobody' => ['', [], ['No groups yet. Add them under Build; then their runs can be logged here.']];
-        yield 'nothing has run' => ["group\nA\nB\n", [], ['Nothing has run yet. Log the first run at the foot of the page.', '0 of 6 tries are in.']];
-        yield 'a lone runner' => ["group,try,distance\nA,1,300\n", [], ["A leads with 300\u{00A0}cm.", '1 of 3 tries are in. Still to run: A.']];
+        yield 'nothing has run' => [
+            "group\nA\nB\n", [], ['Nothing has run yet. Log the first run at the foot of the page.', '0 of 6 tries are in.'],
+        ];
+        yield 'a lone runner' => [
+            "group,try,distance\nA,1,300\n", [], ["A leads with 300\u{00A0}cm.", '1 of 3 tries are in. Still to run: A.'],
+        ];
         yield 'one try each' => ["group,try,distance\nA,1,300\nB,1,250\n", [], [
             "A leads with 300\u{00A0}cm, 50\u{00A0}cm ahead of B.",
             'One try each: no spread yet. Until a car has a second try, nothing tells luck from a better car.',
@@ -44,7 +48,9 @@ final class WordingTest extends FeatureTestCase
             'Clearly farther than every other car, at 95 %.',
             '4 of 4 tries are in.',
         ]];
-        yield 'too close, by the best' => ["group,try,distance\nA,1,300\nA,2,260\nB,1,290\nB,2,270\n", ['tries' => 2, 'scoring' => 'best'], [
+        yield 'too close, by the best' => ["group,try,distance\nA,1,300\nA,2,260\nB,1,290\nB,2,270\n", [
+            'tries' => 2, 'scoring' => 'best',
+        ], [
             "A leads with 300\u{00A0}cm, 10\u{00A0}cm ahead of B.",
             'Too close to call: B could be as good as A, at 95 %.',
             'The best decides the places; closeness is judged on the means.',
@@ -78,7 +84,9 @@ final class WordingTest extends FeatureTestCase
         $challenge = Scenario::challenge($this->educator, ['surface' => 'vinyl', 'scoring' => 'median', 'tries' => 5]);
         self::assertSame("Farthest · median of 5 tries · lane 6\u{00A0}m · vinyl", StandingWords::rule($challenge));
 
-        $challenge->fill(['goal' => 'fastest', 'timed_length' => $challenge->lane_length, 'tries' => 1, 'surface' => null, 'units' => 'imperial']);
+        $challenge->fill(
+            ['goal' => 'fastest', 'timed_length' => $challenge->lane_length, 'tries' => 1, 'surface' => null, 'units' => 'imperial'],
+        );
         self::assertSame("Fastest over 19.69\u{00A0}ft · 1 try · lane 19.69\u{00A0}ft", StandingWords::rule($challenge));
     }
 
@@ -101,8 +109,30 @@ final class WordingTest extends FeatureTestCase
             CarWords::parts($full, UnitSystem::Metric),
         );
         self::assertSame('not recorded', CarWords::brief(null, UnitSystem::Metric));
-        self::assertSame('partly recorded', CarWords::brief($choices(Scenario::withClass(Scenario::challenge($this->educator), "group,chassis\nA,card\n")), UnitSystem::Metric));
-        self::assertSame(["mass 58\u{00A0}g to none"], array_slice(CarWords::differences($full, new Car($full->quantities === [] ? [] : array_diff_key($full->quantities, ['mass' => true]), $full->counts, $full->kinds, $full->balloonMeasuredAs), UnitSystem::Metric), 0, 1));
+        self::assertSame(
+            'partly recorded',
+            CarWords::brief(
+                $choices(Scenario::withClass(Scenario::challenge($this->educator), "group,chassis\nA,card\n")),
+                UnitSystem::Metric,
+            ),
+        );
+        self::assertSame(
+            ["mass 58\u{00A0}g to none"],
+            array_slice(
+                CarWords::differences(
+                    $full,
+                    new Car(
+                        $full->quantities === [] ? [] : array_diff_key($full->quantities, ['mass' => true]),
+                        $full->counts,
+                        $full->kinds,
+                        $full->balloonMeasuredAs,
+                    ),
+                    UnitSystem::Metric,
+                ),
+                0,
+                1,
+            ),
+        );
     }
 
     public function testARunInAFewWords(): void

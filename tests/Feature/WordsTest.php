@@ -107,7 +107,10 @@ final class WordsTest extends FeatureTestCase
         $lines = array_keys($this->lines());
         $sources = '';
         foreach (['app', 'core', 'resources/views', 'tests/Spoken.php', 'database/seeders', 'routes'] as $folder) {
-            $sources .= implode("\n", array_map(file_get_contents(...), is_file(base_path($folder)) ? [base_path($folder)] : $this->files(base_path($folder))));
+            $sources .= implode(
+                "\n",
+                array_map(file_get_contents(...), is_file(base_path($folder)) ? [base_path($folder)] : $this->files(base_path($folder))),
+            );
         }
         preg_match_all('/[\'"]([a-z_]+(?:\.[A-Za-z0-9_{}\$>()-]+)+)[\'"]/', $sources, $found);
         foreach ($this->scripts() as $code) {
@@ -116,7 +119,10 @@ final class WordsTest extends FeatureTestCase
         }
         $used = array_unique($found[1]);
         // "diagnosis.cause.{$cause->key}.why" stands for every line of that shape.
-        $patterns = array_map(static fn(string $use): string => '/^' . preg_replace('/\\\\\{.*?\\\\\}/', '[^.]+', preg_quote($use, '/')) . '(?:\.|$)/', array_filter($used, static fn(string $use): bool => str_contains($use, '{')));
+        $patterns = array_map(
+            static fn(string $use): string => '/^' . preg_replace('/\\\\\{.*?\\\\\}/', '[^.]+', preg_quote($use, '/')) . '(?:\.|$)/',
+            array_filter($used, static fn(string $use): bool => str_contains($use, '{')),
+        );
         $exact = array_flip($used);
         $files = array_map(static fn(string $file): string => basename($file, '.php'), glob(lang_path('en/*.php')) ?: []);
 
@@ -137,8 +143,13 @@ final class WordsTest extends FeatureTestCase
         });
         self::assertSame([], array_values($unused), 'lines that nothing says');
 
-        $missing = array_filter($used, static fn(string $use): bool => !str_contains($use, '{') && in_array(explode('.', $use)[0], $files, true)
-            && preg_match(self::NO_LINES, $use) !== 1 && !in_array($use, $lines, true) && trans($use) === $use && Route::has($use) === false && !view()->exists($use));
+        $missing = array_filter($used, static fn(string $use): bool => !str_contains($use, '{') && in_array(
+            explode('.', $use)[0],
+            $files,
+            true,
+        )
+            && preg_match(self::NO_LINES, $use) !== 1 && !in_array($use, $lines, true)
+            && trans($use) === $use && Route::has($use) === false && !view()->exists($use));
         self::assertSame([], array_values($missing), 'lines that are said and don’t exist');
     }
 
@@ -153,8 +164,18 @@ final class WordsTest extends FeatureTestCase
             $inExceptions = false;
             foreach (\PhpToken::tokenize((string) file_get_contents($file)) as $token) {
                 // What an exception says to a programmer, to the end of its statement.
-                $inExceptions = ($inExceptions || preg_match('/(Exception|Fault|OutOfRangeException|self)$/', $token->text) === 1 && $token->is([T_STRING, T_NAME_FULLY_QUALIFIED])) && $token->text !== ';';
-                if (!$inExceptions && $token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]) && preg_match('/[A-Za-z]+ [a-z]+ [a-z]+ [a-z]+/', $token->text) === 1 && !in_array(basename($file), self::STORED_NAMES, true)) {
+                $inExceptions = (
+                    $inExceptions
+                        || preg_match('/(Exception|Fault|OutOfRangeException|self)$/', $token->text) === 1
+                        && $token->is([T_STRING, T_NAME_FULLY_QUALIFIED])
+                )
+                    && $token->text !== ';';
+                if (
+                    !$inExceptions
+                    && $token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE])
+                    && preg_match('/[A-Za-z]+ [a-z]+ [a-z]+ [a-z]+/', $token->text) === 1
+                    && !in_array(basename($file), self::STORED_NAMES, true)
+                ) {
                     $found[] = basename($file) . ": {$token->text}";
                 }
             }
@@ -162,7 +183,10 @@ final class WordsTest extends FeatureTestCase
         foreach ($this->scripts() as $file => $code) {
             preg_match_all('/([\'"`])((?:(?!\1)[^\\\\\n])*)\1/', $code, $strings);
             foreach ($strings[2] as $string) {
-                if (preg_match('/\b[A-Za-z]{2,} [a-z]{2,}(?: [a-z]+)?\b/', $string) === 1 && preg_match('/[<>{}=;()\[\]#]|^[\w-]+( [\w-]+)*$|^\./', $string) !== 1) {
+                if (
+                    preg_match('/\b[A-Za-z]{2,} [a-z]{2,}(?: [a-z]+)?\b/', $string) === 1
+                    && preg_match('/[<>{}=;()\[\]#]|^[\w-]+( [\w-]+)*$|^\./', $string) !== 1
+                ) {
                     $found[] = basename($file) . ": {$string}";
                 }
             }
@@ -175,7 +199,11 @@ final class WordsTest extends FeatureTestCase
     {
         $scripts = [];
         foreach ([...(glob(resource_path('js/*/*.js')) ?: []), ...(glob(resource_path('js/*.js')) ?: [])] as $file) {
-            $scripts[$file] = (string) preg_replace(['~/\*.*?\*/~s', '~^\s*//.*$|(?<=[;,{}]) //.*$~m'], '', (string) file_get_contents($file));
+            $scripts[$file] = (string) preg_replace(
+                ['~/\*.*?\*/~s', '~^\s*//.*$|(?<=[;,{}]) //.*$~m'],
+                '',
+                (string) file_get_contents($file),
+            );
         }
 
         return $scripts;
@@ -200,11 +228,16 @@ final class WordsTest extends FeatureTestCase
     /** Every line with its letters replaced, but for its places and its markup. */
     private function speakPseudo(): void
     {
-        $letters = array_combine(range('a', 'z'), mb_str_split('ăƀćđĕƒģĥĭĵķļɱńŏƥɋŕśţŭʋŵχŷž')) + array_combine(range('A', 'Z'), mb_str_split('ĂƁĆĐĔƑĢĤĬĴĶĻƜŃŎƤɊŔŚŢŬƲŴΧŶŽ'));
+        $letters = array_combine(
+            range('a', 'z'),
+            mb_str_split('ăƀćđĕƒģĥĭĵķļɱńŏƥɋŕśţŭʋŵχŷž'),
+        ) + array_combine(range('A', 'Z'), mb_str_split('ĂƁĆĐĔƑĢĤĬĴĶĻƜŃŎƤɊŔŚŢŬƲŴΧŶŽ'));
         $pseudo = [];
         foreach ($this->lines() as $key => $line) {
             $pseudo[$key] = implode('', array_map(
-                static fn(string $part): string => preg_match('/^(<.*>|:[A-Za-z_0-9]+|&\w+;|\|)$/s', $part) === 1 ? $part : strtr($part, $letters),
+                static fn(string $part): string => preg_match('/^(<.*>|:[A-Za-z_0-9]+|&\w+;|\|)$/s', $part) === 1
+                    ? $part
+                    : strtr($part, $letters),
                 preg_split('/(<[^>]*>|:[A-Za-z_0-9]+|&\w+;|\|)/', $line, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [],
             ));
         }
@@ -238,13 +271,25 @@ final class WordsTest extends FeatureTestCase
         $base = "/challenges/{$challenge->id}";
 
         return [
-            '/challenges', '/challenges/new', '/account', $base, "{$base}/runs", "{$base}/runs?edit={$run->id}", "{$base}/plan", "{$base}/plan/materials", "{$base}/plan/materials/labels",
-            "{$base}/plan/cuts", "{$base}/plan/steps", "{$base}/plan/steps/booklet", "{$base}/plan/steps/templates", "{$base}/plan/materials/note", "{$base}/groups/{$group->id}/steps", "{$base}/plan/timetable", "{$base}/plan/safety", "{$base}/plan/brief/class", "{$base}/plan/brief/helpers", "{$base}/groups", "{$base}/groups/{$group->id}",
-            "{$base}/groups/{$group->id}/car", "{$base}/groups/{$rebuilt->id}/car/versions", "{$base}/groups/{$group->id}/own", "{$base}/check", "{$base}/check/tolerances",
-            "{$base}/groups/{$group->id}/check", "{$base}/groups/{$group->id}/diagnosis?seen=veers", "{$base}/groups/{$group->id}/diagnosis?seen=does-not-start", "{$base}/bench",
-            "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet", "{$base}/findings", "{$base}/findings/choices", "{$base}/findings/work", "{$base}/findings/beliefs", "{$base}/cars", "{$base}/groups/{$group->id}/why",
-            "{$base}/findings/choices?against=wheel_kind", "{$base}/findings/sure", "{$base}/findings/awards", "{$base}/report", "{$base}/report/notebooks", "{$base}/report/certificates", "{$base}/runs/{$run->id}/trace",
-            ...array_map(static fn(string $station): string => "{$base}/groups/{$rebuilt->id}/at/{$station}", ['idea', 'build', 'check', 'guess', 'why', 'change']), "{$base}/groups/{$rebuilt->id}/notebook", "{$base}/room", "{$base}/devices/cards", "{$base}/races", "{$base}/races/{$race->id}",
+            '/challenges', '/challenges/new', '/account', $base, "{$base}/runs", "{$base}/runs?edit={$run->id}", "{$base}/plan",
+            "{$base}/plan/materials", "{$base}/plan/materials/labels",
+            "{$base}/plan/cuts", "{$base}/plan/steps", "{$base}/plan/steps/booklet", "{$base}/plan/steps/templates",
+            "{$base}/plan/materials/note", "{$base}/groups/{$group->id}/steps", "{$base}/plan/timetable", "{$base}/plan/safety",
+            "{$base}/plan/brief/class", "{$base}/plan/brief/helpers", "{$base}/groups", "{$base}/groups/{$group->id}",
+            "{$base}/groups/{$group->id}/car", "{$base}/groups/{$rebuilt->id}/car/versions", "{$base}/groups/{$group->id}/own",
+            "{$base}/check", "{$base}/check/tolerances",
+            "{$base}/groups/{$group->id}/check", "{$base}/groups/{$group->id}/diagnosis?seen=veers",
+            "{$base}/groups/{$group->id}/diagnosis?seen=does-not-start", "{$base}/bench",
+            "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet",
+            "{$base}/findings", "{$base}/findings/choices", "{$base}/findings/work", "{$base}/findings/beliefs", "{$base}/cars",
+            "{$base}/groups/{$group->id}/why",
+            "{$base}/findings/choices?against=wheel_kind", "{$base}/findings/sure", "{$base}/findings/awards", "{$base}/report",
+            "{$base}/report/notebooks", "{$base}/report/certificates", "{$base}/runs/{$run->id}/trace",
+            ...array_map(
+                static fn(string $station): string => "{$base}/groups/{$rebuilt->id}/at/{$station}",
+                ['idea', 'build', 'check', 'guess', 'why', 'change'],
+            ),
+            "{$base}/groups/{$rebuilt->id}/notebook", "{$base}/room", "{$base}/devices/cards", "{$base}/races", "{$base}/races/{$race->id}",
         ];
     }
 
@@ -254,11 +299,21 @@ final class WordsTest extends FeatureTestCase
         $html = (string) preg_replace('~<(script|style|template|time)\b.*?</\1>|<!--.*?-->|<(code|kbd)\b.*?</\2>~s', ' ', $html);
         preg_match_all('~\b(?:aria-label|title|placeholder|alt|aria-valuetext)="([^"]*)"~', $html, $attributes);
         preg_match_all('~<input[^>]*\bvalue="([^"]*)"~', $html, $values);
-        $text = html_entity_decode(strip_tags((string) preg_replace('~<[^>]+>~', "\n", $html)) . "\n" . implode("\n", $attributes[1]), ENT_QUOTES | ENT_HTML5);
-        $own = [...array_merge(...array_map(static fn($part): array => [$part->name, ...$part->alsoCalled], Catalogue::standard()->parts)), ...array_column(Joint::cases(), 'value'), ...array_map(static fn(Column $column): string => $column->name, Column::all())];
+        $text = html_entity_decode(
+            strip_tags((string) preg_replace('~<[^>]+>~', "\n", $html)) . "\n" . implode("\n", $attributes[1]),
+            ENT_QUOTES | ENT_HTML5,
+        );
+        $own = [
+            ...array_merge(...array_map(static fn($part): array => [$part->name, ...$part->alsoCalled], Catalogue::standard()->parts)),
+            ...array_column(Joint::cases(), 'value'), ...array_map(static fn(Column $column): string => $column->name, Column::all()),
+        ];
         usort($own, static fn(string $a, string $b): int => strlen($b) <=> strlen($a));
         $text = str_ireplace($own, ' ', $text);
-        $text = (string) preg_replace('/\b(?:' . implode('|', self::SAME_EVERYWHERE) . ')\b|[\w.+-]+@[\w.-]+|https?:\S+|\b\w+\.\w+\b/u', ' ', $text);
+        $text = (string) preg_replace(
+            '/\b(?:' . implode('|', self::SAME_EVERYWHERE) . ')\b|[\w.+-]+@[\w.-]+|https?:\S+|\b\w+\.\w+\b/u',
+            ' ',
+            $text,
+        );
         preg_match_all('/(?<![\p{L}\p{M}])[A-Za-z]{3,}(?![\p{L}\p{M}])(?:[ ,]+[A-Za-z]{2,}(?![\p{L}\p{M}]))*/u', $text, $found);
 
         return array_values(array_unique($found[0]));

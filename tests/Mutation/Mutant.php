@@ -88,6 +88,8 @@ final readonly class Mutant
      */
     private static function before(array $tokens, int $place): ?\PhpToken
     {
-        return $place >= 4 && $tokens[$place - 1]->text === '=' && $tokens[$place - 2]->text === 'strict_types' ? $tokens[$place - 4] : null;
+        return $place >= 4 && $tokens[$place - 1]->text === '=' && $tokens[$place - 2]->text === 'strict_types'
+            ? $tokens[$place - 4]
+            : null;
     }
 }

@@ -64,7 +64,11 @@ $try = static function (Mutant $mutant, string $file, string $suite) use ($root,
     $class = $mutant->className("{$root}/core");
     $tests = $suite === 'named' ? $naming($class) : [];
     $process = new Process(
-        [PHP_BINARY, '-d', 'memory_limit=512M', 'vendor/bin/phpunit', ...($tests === [] ? ['--testsuite', $suite === 'named' ? 'core' : $suite] : $tests), '--bootstrap', 'tests/Mutation/bootstrap.php', '--stop-on-defect', '--no-progress', '--no-output'],
+        [
+            PHP_BINARY, '-d', 'memory_limit=512M', 'vendor/bin/phpunit',
+            ...($tests === [] ? ['--testsuite', $suite === 'named' ? 'core' : $suite] : $tests), '--bootstrap',
+            'tests/Mutation/bootstrap.php', '--stop-on-defect', '--no-progress', '--no-output',
+        ],
         $root,
         ['MUTANT_CLASS' => $class, 'MUTANT_FILE' => $file],
         timeout: SECONDS,

@@ -33,7 +33,8 @@ final class CheckShiftsTest extends TestCase
         $classes = array_map(fn(): array => $this->classOf([0.5, 0.0, 0.3, 0.0]), range(1, 5));
         $shifts = CheckShifts::over(array_map(CheckedCars::of(...), $classes));
         $plain = array_map(static fn(array $class): array => array_map(static fn(array $car): array => [
-            array_map(static fn(CheckItem $item): int => (int) in_array($item, $car[0], true), CheckShifts::LOOKED_AT), $car[1]->value, $car[1]->standardUncertainty,
+            array_map(static fn(CheckItem $item): int => (int) in_array($item, $car[0], true), CheckShifts::LOOKED_AT), $car[1]->value,
+            $car[1]->standardUncertainty,
         ], $class), $classes);
         // A column for each class takes its middle out; the prior is one over its variance on the diagonal.
         $expected = SciPy::ask(
@@ -81,19 +82,30 @@ final class CheckShiftsTest extends TestCase
         self::assertSame(0, CheckShifts::over([CheckedCars::of([[[CheckItem::Wobble], $read]])])->cars);
         self::assertSame([], CheckShifts::over([CheckedCars::of([[[], $read], [[], new Estimate(-3.0, 0.1)]])])->shifts);
         // However strong the other classes, no car is shifted out of sight.
-        self::assertSame(1.5, (new CheckShifts(['spin' => new Estimate(1.0, 0.1), 'wobble' => new Estimate(1.0, 0.1)], 9))->of([CheckItem::Spin, CheckItem::Wobble]));
+        self::assertSame(
+            1.5,
+            (
+                new CheckShifts(['spin' => new Estimate(1.0, 0.1), 'wobble' => new Estimate(1.0, 0.1)], 9)
+            )->of([CheckItem::Spin, CheckItem::Wobble]),
+        );
     }
 
     public function testAFailedCheckShiftsWhatIsNotMeasuredYet(): void
     {
         $table = DistanceTable::of(Settings::of([]), new KeptInMemory());
         $shift = log(1.6);
-        $of = static fn(Evidence $car, Evidence ...$others): float => (new Workmanship([$car, ...$others]))->forecast($car)->friction - $table->partsFriction;
+        $of = static fn(Evidence $car, Evidence ...$others): float => (
+            new Workmanship([$car, ...$others])
+        )->forecast($car)->friction - $table->partsFriction;
         $usual = $of(new Evidence('a', $table));
         self::assertEqualsWithDelta(1.6 * $usual, $of(new Evidence('a', $table, shift: $shift)), 0.01 * $usual);
         // A measured car is where it was measured, whatever it failed; and says so of itself.
         $measured = new Estimate(0.08, 0.003, 8.0);
-        self::assertEqualsWithDelta($of(new Evidence('a', $table, $measured)), $of(new Evidence('a', $table, $measured, shift: $shift)), 0.002);
+        self::assertEqualsWithDelta(
+            $of(new Evidence('a', $table, $measured)),
+            $of(new Evidence('a', $table, $measured, shift: $shift)),
+            0.002,
+        );
         $failed = new Evidence('a', $table, $measured, shift: $shift);
         $reading = (new Workmanship([$failed]))->reading($failed);
         self::assertEqualsWithDelta(log(0.08 - $table->partsFriction), $reading->value ?? 0.0, 0.03);

@@ -71,7 +71,13 @@ final class ClaimsRatesTest extends TestCase
                 array_push($effects, ...Effect::all($cars, new NoAdjustment(), $outcome));
             }
             $several = SeveralFactors::of(ComparedCar::newest($cars));
-            $claims = Claims::of($effects, $several, Trends::among($cars)->pValues, $question, ['distance' => 3.0, 'time' => 1.2, 'straightness' => 0.03]);
+            $claims = Claims::of(
+                $effects,
+                $several,
+                Trends::among($cars)->pValues,
+                $question,
+                ['distance' => 3.0, 'time' => 1.2, 'straightness' => 0.03],
+            );
             $said = false;
             foreach ($effects as $effect) {
                 $isWrong = in_array($claims->verdict($effect), [Answer::More, Answer::Less], true);
@@ -83,7 +89,13 @@ final class ClaimsRatesTest extends TestCase
                 }
             }
             $slopes = array_filter($several->factors, $claims->slope(...));
-            $trends = array_filter(CarAttribute::explaining(), static fn(CarAttribute $factor): bool => array_filter(Outcome::cases(), static fn(Outcome $outcome): bool => $claims->trend($factor, $outcome)) !== []);
+            $trends = array_filter(
+                CarAttribute::explaining(),
+                static fn(CarAttribute $factor): bool => array_filter(
+                    Outcome::cases(),
+                    static fn(Outcome $outcome): bool => $claims->trend($factor, $outcome),
+                ) !== [],
+            );
             $wrongClaims += (int) ($said || $slopes !== [] || $trends !== []);
         }
         $error = 2 * sqrt(0.05 * 0.95 / $classes);
@@ -95,15 +107,42 @@ final class ClaimsRatesTest extends TestCase
     /** @return iterable<string, array{0: \Closure(self): list<ComparedCar>, 1: float, 2?: float}> a class in which a wider bore goes 50 cm farther, how often that is seen at least, and how unequal scatter is */
     public static function designs(): iterable
     {
-        yield 'four of eight with the other bore' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.45];
-        yield 'four rebuilt, rebuilding by nothing' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.0), 0.98];
-        yield 'four rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.9];
+        yield 'four of eight with the other bore' => [
+            static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.45,
+        ];
+        yield 'four rebuilt, rebuilding by nothing' => [
+            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.0), 0.98,
+        ];
+        yield 'four rebuilt' => [
+            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.9,
+        ];
         yield 'eight rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [0.006, 0.008], 0.1), 0.98];
-        yield 'four rebuilt, unequal scatter' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.85, 0.4];
-        yield 'four of eight, unequal scatter' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.42, 0.4];
-        yield 'both ways, four rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006 + 0.002 * ($group % 2), 0.008 - 0.002 * ($group % 2)] : [0.006 + 0.002 * ($group % 2)], 0.1), 0.9];
-        yield 'two groups changed alike' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 2 ? [0.006, 0.008] : [0.006], 0.1), 0.2];
-        yield 'two groups changed alike, three times' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 2 ? [0.006, 0.008, 0.008, 0.008] : [0.006 + 0.002 * ($group % 2)], 0.1), 0.3];
+        yield 'four rebuilt, unequal scatter' => [
+            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.85,
+            0.4,
+        ];
+        yield 'four of eight, unequal scatter' => [
+            static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.42, 0.4,
+        ];
+        yield 'both ways, four rebuilt' => [
+            static fn(self $of): array => $of->classOf(
+                static fn(int $group): array => $group < 4
+                    ? [0.006 + 0.002 * ($group % 2), 0.008 - 0.002 * ($group % 2)]
+                    : [0.006 + 0.002 * ($group % 2)],
+                0.1,
+            ),
+            0.9,
+        ];
+        yield 'two groups changed alike' => [
+            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 2 ? [0.006, 0.008] : [0.006], 0.1), 0.2,
+        ];
+        yield 'two groups changed alike, three times' => [
+            static fn(self $of): array => $of->classOf(
+                static fn(int $group): array => $group < 2 ? [0.006, 0.008, 0.008, 0.008] : [0.006 + 0.002 * ($group % 2)],
+                0.1,
+            ),
+            0.3,
+        ];
     }
 
     /** @param \Closure(self): list<ComparedCar> $make */
@@ -174,14 +213,29 @@ final class ClaimsRatesTest extends TestCase
     private function onALane(array $cars): array
     {
         $runs = array_map(fn(ComparedCar $car): array => array_map(
-            fn(float $distance, int $index): Run => new Run((string) $index, $index + 1, min($distance, $this->laneM), pastEnd: $distance > $this->laneM),
+            fn(float $distance, int $index): Run => new Run(
+                (string) $index,
+                $index + 1,
+                min($distance, $this->laneM),
+                pastEnd: $distance > $this->laneM,
+            ),
             $car->sample->values,
             array_keys($car->sample->values),
         ), $cars);
-        $tries = ClassTries::of($runs, static fn(array $own, ?float $scatter): Tries => $scatter === null ? new Tries($own, 3) : new Tries($own, 3, scatter: $scatter));
+        $tries = ClassTries::of(
+            $runs,
+            static fn(array $own, ?float $scatter): Tries => $scatter === null ? new Tries($own, 3) : new Tries($own, 3, scatter: $scatter),
+        );
 
         return array_map(
-            static fn(ComparedCar $car, Tries $own): ComparedCar => new ComparedCar($car->id, $car->group, $car->version, $car->choices, $own->distances() ?? $car->sample, $car->others),
+            static fn(ComparedCar $car, Tries $own): ComparedCar => new ComparedCar(
+                $car->id,
+                $car->group,
+                $car->version,
+                $car->choices,
+                $own->distances() ?? $car->sample,
+                $car->others,
+            ),
             $cars,
             $tries,
         );
@@ -189,8 +243,13 @@ final class ClaimsRatesTest extends TestCase
 
     private function car(int $group, int $version, float $bore, float $mass, string $wheels, float $truth): ComparedCar
     {
-        $entry = static fn(CarAttribute $attribute, float $si): Entry => new Entry(Quantity::fromSi($si, $attribute->dimension()), (string) $si);
-        $tries = fn(float $about, float $scatter): Sample => new Sample(array_map(fn(): float => $about + $scatter * $this->normal(), [1, 2, 3]));
+        $entry = static fn(CarAttribute $attribute, float $si): Entry => new Entry(
+            Quantity::fromSi($si, $attribute->dimension()),
+            (string) $si,
+        );
+        $tries = fn(float $about, float $scatter): Sample => new Sample(
+            array_map(fn(): float => $about + $scatter * $this->normal(), [1, 2, 3]),
+        );
 
         return new ComparedCar(
             "{$group}-{$version}",
@@ -206,7 +265,10 @@ final class ClaimsRatesTest extends TestCase
                 [CarAttribute::WheelKind->value => $wheels],
             ),
             $tries($truth, self::OF_TRIES_M * exp($this->unequal * $this->normal())),
-            [Outcome::Time->value => $tries(1.2 + 0.1 * $this->normal(), 0.05), Outcome::Straightness->value => $tries(0.03 + 0.01 * $this->normal(), 0.01)],
+            [
+                Outcome::Time->value => $tries(1.2 + 0.1 * $this->normal(), 0.05),
+                Outcome::Straightness->value => $tries(0.03 + 0.01 * $this->normal(), 0.01),
+            ],
         );
     }
 }

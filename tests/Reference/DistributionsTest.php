@@ -99,7 +99,12 @@ final class DistributionsTest extends TestCase
             $actual = [Normal::cumulative($z), Normal::density($z), Gamma::digamma($x), Gamma::trigamma($x), Gamma::pentagamma($x)];
             foreach ($actual as $which => $value) {
                 // ψ has a zero, and far out in the tail only so many digits are to be had.
-                self::assertEqualsWithDelta($expected[$index][$which], $value, self::TOLERANCE * max(abs($expected[$index][$which]), $which === 2 ? 1.0 : 1e-2), "{$which} at {$z} {$x}");
+                self::assertEqualsWithDelta(
+                    $expected[$index][$which],
+                    $value,
+                    self::TOLERANCE * max(abs($expected[$index][$which]), $which === 2 ? 1.0 : 1e-2),
+                    "{$which} at {$z} {$x}",
+                );
             }
             self::assertRelative($x, Gamma::inverseTrigamma(Gamma::trigamma($x)), 1e-8, "inverse at {$x}");
         }
@@ -115,7 +120,12 @@ final class DistributionsTest extends TestCase
                     cases.append([k, nu, q]); expected.append(float(stats.studentized_range.sf(q, k, nu)))
             PY);
         foreach ($cases as $index => [$means, $degrees, $q]) {
-            self::assertEqualsWithDelta($expected[$index], (new StudentizedRange((int) $means, $degrees))->upperTail($q), 2e-5, "{$means} {$degrees} {$q}");
+            self::assertEqualsWithDelta(
+                $expected[$index],
+                (new StudentizedRange((int) $means, $degrees))->upperTail($q),
+                2e-5,
+                "{$means} {$degrees} {$q}",
+            );
         }
         // The 5 % points of the usual tables, from memory.
         foreach ([[3, 10.0, 3.88], [10, 20.0, 5.01], [4, INF, 3.63]] as [$means, $degrees, $q]) {
@@ -130,7 +140,9 @@ final class DistributionsTest extends TestCase
     public function testModeratedVariancesAgainstSciPy(): void
     {
         $cars = [];
-        foreach ([[3.1, 2.9, 3.0], [2.0, 2.02], [4.0, 3.2, 4.9], [2.5, 2.52, 2.49], [1.8, 2.3], [5.0, 5.02, 4.99, 5.01], [3.3]] as $values) {
+        foreach (
+            [[3.1, 2.9, 3.0], [2.0, 2.02], [4.0, 3.2, 4.9], [2.5, 2.52, 2.49], [1.8, 2.3], [5.0, 5.02, 4.99, 5.01], [3.3]] as $values
+        ) {
             $cars[] = new Sample($values);
         }
         $expected = SciPy::ask(

@@ -78,7 +78,8 @@ final class FilmRatesTest extends TestCase
         proc_close($node);
         $share = static fn(array $of): float => array_sum(array_map(intval(...), $of)) / count($of);
         $found = json_encode([
-            'near' => array_map($share, $near), 'tenth' => array_map($share, $tenth), 'covered' => array_map($share, $covered), 'refused' => $refused,
+            'near' => array_map($share, $near), 'tenth' => array_map($share, $tenth), 'covered' => array_map($share, $covered),
+            'refused' => $refused,
         ], JSON_THROW_ON_ERROR);
         self::assertLessThanOrEqual(0.03 * $scenes, count($refused), $found);
         foreach ([...array_values(array_map($share, $near)), ...array_values(array_map($share, $tenth))] as $rate) {
@@ -98,7 +99,10 @@ final class FilmRatesTest extends TestCase
         $taps = $seed % 2 === 0 ? $scene->tapsOnEdges(4) : $scene->taps(5);
         try {
             return FilmedRun::of(
-                array_map(static fn(array $each): FilmPoint => new FilmPoint($each['time'], $each['at'] / self::WIDTH * $line->lengthPx), $found),
+                array_map(
+                    static fn(array $each): FilmPoint => new FilmPoint($each['time'], $each['at'] / self::WIDTH * $line->lengthPx),
+                    $found,
+                ),
                 LaneScale::of($line, array_map(static fn(array $tap): FilmMark => new FilmMark(...$tap), $taps)),
                 FilmedCar::of($scene->settings),
                 new Sight($scene->drawnM < 0.012 ? 0.005 : 0.022, $scene->cameraM * (1.0 + self::CAMERA[$seed % 5])),

@@ -88,7 +88,11 @@ final class FindingsStatisticsTest extends TestCase
             ['rebuilt' => $rebuilt, 'sets' => $sets],
         );
         foreach ($effects as $index => $effect) {
-            foreach ([$effect->perUnit(), $effect->perUnitInterval()?->low, $effect->perUnitInterval()?->high, $effect->pValue] as $which => $value) {
+            foreach (
+                [
+                    $effect->perUnit(), $effect->perUnitInterval()?->low, $effect->perUnitInterval()?->high, $effect->pValue,
+                ] as $which => $value
+            ) {
                 self::assertRelative($expected[$index][$which], (float) $value, 1e-7, "case {$index}, value {$which}");
             }
         }
@@ -97,7 +101,9 @@ final class FindingsStatisticsTest extends TestCase
     /** @param list<ComparedCar> $cars */
     private function ofBore(array $cars): Effect
     {
-        return array_values(array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === CarAttribute::NozzleBore))[0];
+        return array_values(
+            array_filter(Effect::all($cars), static fn(Effect $each): bool => $each->factor === CarAttribute::NozzleBore),
+        )[0];
     }
 
     public function testSeveralFactorsAgainstNumPy(): void
@@ -126,7 +132,11 @@ final class FindingsStatisticsTest extends TestCase
         );
         self::assertTrue($several->isSeparable());
         foreach ([0, 1] as $j) {
-            foreach ([$several->slopes[$j], $several->intervals[$j]->low, $several->intervals[$j]->high, $several->pValues[$j]] as $which => $value) {
+            foreach (
+                [
+                    $several->slopes[$j], $several->intervals[$j]->low, $several->intervals[$j]->high, $several->pValues[$j],
+                ] as $which => $value
+            ) {
                 self::assertRelative($expected[$j][$which], $value, 1e-7, "factor {$j}, value {$which}");
             }
         }
@@ -142,12 +152,19 @@ final class FindingsStatisticsTest extends TestCase
             for ($i = 0; $i < 12; $i++) {
                 $bore = mt_rand(4, 9) / 1000;
                 $mass = mt_rand(0, 3) === 0 ? 0.05 : 6 * $bore + mt_rand(1, 9) / 1000;
-                [$wheels, $mount] = [['caps', 'lids', 'discs'][($i + mt_rand(0, 1)) % 3], ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 3) === 0 ? 0 : $i % 2]];
+                [$wheels, $mount] = [
+                    ['caps', 'lids', 'discs'][($i + mt_rand(0, 1)) % 3],
+                    ['fixed to the axle', 'spinning on the axle'][mt_rand(0, 3) === 0 ? 0 : $i % 2],
+                ];
                 $cars[] = $this->car("{$i}", $bore, $mass, [1.0], $wheels, $mount);
                 $data[] = [$bore, $mass, $wheels, $mount];
             }
             $cases[] = $data;
-            $shares[] = [Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::Mass), Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::WheelKind), Confounding::shareOf($cars, CarAttribute::WheelKind, CarAttribute::WheelMount)];
+            $shares[] = [
+                Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::Mass),
+                Confounding::shareOf($cars, CarAttribute::NozzleBore, CarAttribute::WheelKind),
+                Confounding::shareOf($cars, CarAttribute::WheelKind, CarAttribute::WheelMount),
+            ];
         }
         $expected = SciPy::ask(
             <<<'PY'
@@ -176,7 +193,10 @@ final class FindingsStatisticsTest extends TestCase
         $samples = $cases = [];
         for ($car = 0; $car < 7; $car++) {
             $mean = 1 + $car / 2;
-            $cases[] = array_map(static fn(int $try): float => $mean * (1 + mt_rand(-100, 100) / 2000 + ($car === 3 && $try === 1 ? 0.4 : 0.0)), range(1, 3 + $car % 2));
+            $cases[] = array_map(
+                static fn(int $try): float => $mean * (1 + mt_rand(-100, 100) / 2000 + ($car === 3 && $try === 1 ? 0.4 : 0.0)),
+                range(1, 3 + $car % 2),
+            );
             $samples[] = new Sample($cases[$car]);
         }
         [$expected, $critical] = SciPy::ask(
@@ -204,7 +224,16 @@ final class FindingsStatisticsTest extends TestCase
     public function testUncertaintiesOfTheBenchAgainstAMonteCarlo(): void
     {
         // GUM supplement 1 (JCGM 101:2008): draw the inputs and look at the result; here 400,000 draws of a coast-down.
-        $car = new Circumstances(0.06, 0.0005, 1.05, 1.1, new Estimate(0.04, 0.004), static fn(float $diameter): float => 2000.0, 0.6, static fn(float $turns): float => 0.1 * $turns);
+        $car = new Circumstances(
+            0.06,
+            0.0005,
+            1.05,
+            1.1,
+            new Estimate(0.04, 0.004),
+            static fn(float $diameter): float => 2000.0,
+            0.6,
+            static fn(float $turns): float => 0.1 * $turns,
+        );
         $exact = new Repeatability(['coast-down' => [0.0, 1e12], 'first-stretch' => [0.0, 1e12]]);
         $coast = BenchTest::CoastDown->result([[0.5, 0.6, 0.8]], $car, $exact);
         $stretch = BenchTest::FirstStretch->result([[0.6, 1.1]], $car, $exact);
@@ -225,8 +254,16 @@ final class FindingsStatisticsTest extends TestCase
     }
 
     /** @param non-empty-list<float> $values */
-    private function car(string $id, float $boreM, float $massKg, array $values, string $wheels = 'caps', string $mount = 'fixed to the axle', ?string $group = null, int $version = 1): ComparedCar
-    {
+    private function car(
+        string $id,
+        float $boreM,
+        float $massKg,
+        array $values,
+        string $wheels = 'caps',
+        string $mount = 'fixed to the axle',
+        ?string $group = null,
+        int $version = 1,
+    ): ComparedCar {
         $entry = static fn(CarAttribute $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), "{$si}");
 
         return new ComparedCar(
@@ -235,7 +272,8 @@ final class FindingsStatisticsTest extends TestCase
             $version,
             new Car(
                 [
-                    CarAttribute::NozzleBore->value => $entry(CarAttribute::NozzleBore, $boreM), CarAttribute::Mass->value => $entry(CarAttribute::Mass, $massKg),
+                    CarAttribute::NozzleBore->value => $entry(CarAttribute::NozzleBore, $boreM),
+                    CarAttribute::Mass->value => $entry(CarAttribute::Mass, $massKg),
                     CarAttribute::BalloonSize->value => $entry(CarAttribute::BalloonSize, 0.2),
                 ],
                 [],

@@ -34,14 +34,26 @@ final class ForecastTest extends TestCase
     public function testTheTableSaysWhatTheSimulatorDoes(): void
     {
         $kept = new KeptInMemory();
-        foreach ([[], ['nozzle_bore' => 0.012], ['nozzle_bore' => 0.004], ['mass' => 0.2], ['nozzle_angle' => 20.0], ['nozzle_outlets' => 3.0], ['balloon_pressure' => 1.3]] as $values) {
+        foreach (
+            [
+                [], ['nozzle_bore' => 0.012], ['nozzle_bore' => 0.004], ['mass' => 0.2], ['nozzle_angle' => 20.0],
+                ['nozzle_outlets' => 3.0], ['balloon_pressure' => 1.3],
+            ] as $values
+        ) {
             $settings = Settings::of($values);
             $table = DistanceTable::of($settings, $kept);
             self::assertEqualsWithDelta($settings->rollingCoefficient(), $table->partsFriction, 1e-12);
             foreach ([0.01, 0.02, 0.03, 0.05, 0.08, 0.12, 0.2] as $friction) {
                 foreach ([0.5, 0.65, 0.8, 1.0, 1.2] as $pressure) {
-                    $distance = Simulator::run($settings->with(CarAttribute::RollingCoefficient, $friction)->design(1.0, $pressure))->distanceM;
-                    self::assertEqualsWithDelta($distance, $table->distanceM($friction, $pressure), 0.04 * $distance + 0.02, json_encode([$values, $friction, $pressure]) ?: '');
+                    $distance = Simulator::run(
+                        $settings->with(CarAttribute::RollingCoefficient, $friction)->design(1.0, $pressure),
+                    )->distanceM;
+                    self::assertEqualsWithDelta(
+                        $distance,
+                        $table->distanceM($friction, $pressure),
+                        0.04 * $distance + 0.02,
+                        json_encode([$values, $friction, $pressure]) ?: '',
+                    );
                 }
             }
         }
@@ -51,15 +63,27 @@ final class ForecastTest extends TestCase
     public function testTheTableOfABandSaysWhatTheSimulatorDoes(): void
     {
         $kept = new KeptInMemory();
-        $band = ['band_width' => 0.001, 'band_thickness' => 0.0008, 'chain_length' => 0.12, 'installed_length' => 0.11, 'mass' => 0.056, 'wheel_diameter' => 0.032, 'turns_wound' => 24.0, 'grip' => 0.86];
+        $band = [
+            'band_width' => 0.001, 'band_thickness' => 0.0008, 'chain_length' => 0.12, 'installed_length' => 0.11, 'mass' => 0.056,
+            'wheel_diameter' => 0.032, 'turns_wound' => 24.0, 'grip' => 0.86,
+        ];
         $slips = 0;
-        foreach ([[], ['turns_wound' => 30.0], ['turns_wound' => 12.0, 'grip' => 0.35], ['wheel_diameter' => 0.06], ['band_end' => 1.0]] as $values) {
+        foreach (
+            [
+                [], ['turns_wound' => 30.0], ['turns_wound' => 12.0, 'grip' => 0.35], ['wheel_diameter' => 0.06], ['band_end' => 1.0],
+            ] as $values
+        ) {
             $settings = Settings::of($values + $band, EnergySource::ElasticBand);
             $table = DistanceTable::of($settings, $kept);
             foreach ([0.01, 0.03, 0.08, 0.12, 0.2] as $friction) {
                 foreach ([0.5, 0.7, 0.9, 1.0, 1.1, 1.3, 1.7] as $pull) {
                     $run = $settings->with(CarAttribute::RollingCoefficient, $friction)->run(strength: $pull);
-                    self::assertEqualsWithDelta($run->distanceM, $table->distanceM($friction, $pull), 0.09 * $run->distanceM + 0.03, json_encode([$values, $friction, $pull]) ?: '');
+                    self::assertEqualsWithDelta(
+                        $run->distanceM,
+                        $table->distanceM($friction, $pull),
+                        0.09 * $run->distanceM + 0.03,
+                        json_encode([$values, $friction, $pull]) ?: '',
+                    );
                     $slips += $run->energy->slip > 0.0 ? 1 : 0;
                 }
             }
@@ -70,7 +94,10 @@ final class ForecastTest extends TestCase
     /** A mixture of normal distributions and of tries that do not start, by SciPy's own distribution function. */
     public function testTheSpreadOfOneMoreTryAgainstSciPy(): void
     {
-        $cases = [[[0 => 1.0], 0.0, 0.08], [[-20 => 1.0, 10 => 2.0, 30 => 0.5], 0.3, 0.05], [[5 => 1.0, 6 => 1.0], 4.0, 0.2], [[40 => 0.2], 0.001, 0.03]];
+        $cases = [
+            [[0 => 1.0], 0.0, 0.08], [[-20 => 1.0, 10 => 2.0, 30 => 0.5], 0.3, 0.05], [[5 => 1.0, 6 => 1.0], 4.0, 0.2],
+            [[40 => 0.2], 0.001, 0.03],
+        ];
         $shares = [0.025, 0.25, 0.5, 0.75, 0.975];
         $expected = SciPy::ask(
             <<<'PY'
@@ -81,11 +108,22 @@ final class ForecastTest extends TestCase
                 F = lambda y: none + float(np.sum(w * stats.norm.cdf((y - d) / (s * d))))
                 out.append([0.0 if q <= none else brentq(lambda y: F(y) - q, 1e-6, 100) for q in data['shares']])
             PY,
-            ['cases' => array_map(static fn(array $case): array => [array_map(null, array_keys($case[0]), array_values($case[0])), $case[1], $case[2]], $cases), 'shares' => $shares],
+            [
+                'cases' => array_map(
+                    static fn(array $case): array => [array_map(null, array_keys($case[0]), array_values($case[0])), $case[1], $case[2]],
+                    $cases,
+                ),
+                'shares' => $shares,
+            ],
         );
         foreach ($cases as $index => [$weights, $noStart, $scatter]) {
             foreach ($shares as $which => $share) {
-                self::assertEqualsWithDelta($expected[$index][$which], (new Spread($weights, $noStart, $scatter))->quantile($share), 0.01 * $expected[$index][$which], "case {$index}, {$share}");
+                self::assertEqualsWithDelta(
+                    $expected[$index][$which],
+                    (new Spread($weights, $noStart, $scatter))->quantile($share),
+                    0.01 * $expected[$index][$which],
+                    "case {$index}, {$share}",
+                );
             }
         }
         self::assertSame(0.0, (new Spread([], 1.0, 0.1))->quantile(0.9), 'a car that never starts');
@@ -119,7 +157,13 @@ final class ForecastTest extends TestCase
             pred = np.cumsum((w[..., None] * P).sum((0, 1)))
             out = [float(np.exp(q(p, c - w.sum(1) / 2, mu))) for p in (0.5, 0.025, 0.975)] + [float(np.exp(np.interp(0.5, pred, lw)))]
             PY,
-            ['parts' => $table->partsFriction, 'measured' => array_map(static fn(array $each): array => [$each[0], $each[1], is_infinite($each[2]) ? null : $each[2]], $measured)],
+            [
+                'parts' => $table->partsFriction,
+                'measured' => array_map(
+                    static fn(array $each): array => [$each[0], $each[1], is_infinite($each[2]) ? null : $each[2]],
+                    $measured,
+                ),
+            ],
         );
         $hands = $workmanship->hands();
         self::assertEqualsWithDelta($usual, $hands->workmanship, 0.04 * $usual);
@@ -151,7 +195,8 @@ final class ForecastTest extends TestCase
     {
         $kept = new KeptInMemory();
         $designs = array_map(static fn(array $values): Settings => Settings::of($values), [
-            ['nozzle_bore' => 0.006, 'mass' => 0.06], ['nozzle_bore' => 0.007, 'mass' => 0.055], ['nozzle_bore' => 0.008, 'mass' => 0.075], ['nozzle_bore' => 0.009, 'mass' => 0.065],
+            ['nozzle_bore' => 0.006, 'mass' => 0.06], ['nozzle_bore' => 0.007, 'mass' => 0.055], ['nozzle_bore' => 0.008, 'mass' => 0.075],
+            ['nozzle_bore' => 0.009, 'mass' => 0.065],
         ]);
         $covered = $cars = 0;
         for ($class = 0; $class < self::many(60); $class++) {
@@ -160,7 +205,10 @@ final class ForecastTest extends TestCase
             for ($car = 0; $car < 8; $car++) {
                 $settings = $designs[$car % 4];
                 $friction = min(1.0, $settings->rollingCoefficient() + $workmanship * exp($spread * $this->normal()));
-                $run = Simulator::run($settings->with(CarAttribute::RollingCoefficient, $friction)->design(1.0, exp($pressure + 0.1 * $this->normal())), 1e-3);
+                $run = Simulator::run(
+                    $settings->with(CarAttribute::RollingCoefficient, $friction)->design(1.0, exp($pressure + 0.1 * $this->normal())),
+                    1e-3,
+                );
                 $tries[$car] = max(0.0, $run->distanceM * (1.0 + self::SCATTER * $this->normal()));
                 $error = 0.05 / sqrt(3) * $friction;
                 $evidence[$car] = new Evidence(
@@ -205,6 +253,9 @@ final class ForecastTest extends TestCase
         $bare = new Evidence('b', $table);
         $class = new Workmanship([$bare]);
         $once = $class->stateOf($bare)->onceMeasured($table->partsFriction, 0.04)->forecast($table);
-        self::assertLessThan($class->forecast($bare)->band95->high - $class->forecast($bare)->band95->low, $once->band95->high - $once->band95->low);
+        self::assertLessThan(
+            $class->forecast($bare)->band95->high - $class->forecast($bare)->band95->low,
+            $once->band95->high - $once->band95->low,
+        );
     }
 }

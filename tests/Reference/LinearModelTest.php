@@ -20,7 +20,10 @@ final class LinearModelTest extends TestCase
      */
     public function testLongley(): void
     {
-        $rows = array_map(static fn(string $line): array => array_map(floatval(...), str_getcsv($line, ',', '"', '')), array_slice((array) file(__DIR__ . '/data/longley.csv', FILE_IGNORE_NEW_LINES), 1));
+        $rows = array_map(
+            static fn(string $line): array => array_map(floatval(...), str_getcsv($line, ',', '"', '')),
+            array_slice((array) file(__DIR__ . '/data/longley.csv', FILE_IGNORE_NEW_LINES), 1),
+        );
         $model = LinearModel::fit(
             array_map(static fn(array $row): array => [1.0, ...array_slice($row, 1)], $rows),
             array_map(static fn(array $row): float => $row[0], $rows),
@@ -30,7 +33,8 @@ final class LinearModelTest extends TestCase
         self::assertCount(16, $rows);
         foreach ([
             [-3482258.63459582, 890420.383607373], [15.0618722713733, 84.9149257747669], [-0.358191792925910e-01, 0.334910077722432e-01],
-            [-2.02022980381683, 0.488399681651699], [-1.03322686717359, 0.214274163161675], [-0.511041056535807e-01, 0.226073200069370], [1829.15146461355, 455.478499142212],
+            [-2.02022980381683, 0.488399681651699], [-1.03322686717359, 0.214274163161675], [-0.511041056535807e-01, 0.226073200069370],
+            [1829.15146461355, 455.478499142212],
         ] as $column => [$coefficient, $error]) {
             self::assertRelative($coefficient, $model->coefficients[$column], 1e-8, "coefficient {$column}");
             self::assertRelative($error, $model->errors[$column], 1e-8, "error {$column}");
@@ -46,7 +50,10 @@ final class LinearModelTest extends TestCase
         $cases = [];
         foreach (range(1, 40) as $case) {
             $columns = 1 + $case % 5;
-            $rows = array_map(static fn(): array => array_map(static fn(): float => $draw(), range(1, $columns)), range(1, $columns + 2 + $case % 20));
+            $rows = array_map(
+                static fn(): array => array_map(static fn(): float => $draw(), range(1, $columns)),
+                range(1, $columns + 2 + $case % 20),
+            );
             $cases[] = [$rows, array_map(static fn(): float => $draw(), $rows)];
         }
         $expected = SciPy::ask(

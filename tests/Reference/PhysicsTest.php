@@ -147,10 +147,17 @@ final class PhysicsTest extends TestCase
     /** A light car in thick air comes to √((T − R)/k) while the balloon blows on. */
     public function testTerminalSpeed(): void
     {
-        $run = Simulator::run(new Design(new Balloon(0.06, 0.00025, 0.3), new Nozzle([new Tube(0.003)]), new Vehicle(0.005, 0.01, 0.0, 1.0, 0.05)), withTrajectory: true);
+        $run = Simulator::run(
+            new Design(new Balloon(0.06, 0.00025, 0.3), new Nozzle([new Tube(0.003)]), new Vehicle(0.005, 0.01, 0.0, 1.0, 0.05)),
+            withTrajectory: true,
+        );
         $moment = $run->trajectory[20];
 
-        self::assertRelative(sqrt(($moment->thrustN - $moment->resistanceN) / ($moment->dragN / $moment->speedMS ** 2)), $moment->speedMS, 0.02);
+        self::assertRelative(
+            sqrt(($moment->thrustN - $moment->resistanceN) / ($moment->dragN / $moment->speedMS ** 2)),
+            $moment->speedMS,
+            0.02,
+        );
     }
 
     /** Thrust is twice pressure times outlet, less losses: T = 2·p·A/K. */
@@ -171,8 +178,14 @@ final class PhysicsTest extends TestCase
         $free = new Vehicle(0.03, 0.006, 0.004, 1.0, 0.003);
         $stiff = new Vehicle(0.12, 0.15, 0.004, 1.0, 0.003);
 
-        self::assertGreaterThan(Simulator::run(new Design($large, $widest, $free))->distanceM, Simulator::run(new Design($large, $stepped, $free))->distanceM);
-        self::assertLessThan(Simulator::run(new Design($large, $widest, $stiff))->distanceM, Simulator::run(new Design($large, $stepped, $stiff))->distanceM);
+        self::assertGreaterThan(
+            Simulator::run(new Design($large, $widest, $free))->distanceM,
+            Simulator::run(new Design($large, $stepped, $free))->distanceM,
+        );
+        self::assertLessThan(
+            Simulator::run(new Design($large, $widest, $stiff))->distanceM,
+            Simulator::run(new Design($large, $stepped, $stiff))->distanceM,
+        );
     }
 
     public function testTheFarthestMassIsNotTheLightest(): void

@@ -75,7 +75,9 @@ final class PooledClassesTest extends TestCase
         self::assertLessThan(0.99, $covered / $trials);
         self::assertLessThan(0.05 + $error, $wrong / $trials, 'a wrong answer');
         self::assertLessThan(0.05 + 0.01 + $error, $changed / $trials, 'a change from year to year where there is none');
-        $apart === 0.0 ? self::assertLessThan(0.05 + $error, $differ / $trials, 'classes that do not differ') : self::assertGreaterThan(0.5, $differ / $trials);
+        $apart === 0.0
+            ? self::assertLessThan(0.05 + $error, $differ / $trials, 'classes that do not differ')
+            : self::assertGreaterThan(0.5, $differ / $trials);
     }
 
     public function testOneClassSaysWhatItSaysAlone(): void
@@ -108,10 +110,16 @@ final class PooledClassesTest extends TestCase
         $trials = self::many(240);
         $right = $wrong = $claimed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
-            $answer = Answer::of(Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome, null, new NoAdjustment()), ($one + $other) / 2);
+            $answer = Answer::of(
+                Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome, null, new NoAdjustment()),
+                ($one + $other) / 2,
+            );
             $right += (int) ($answer === $says);
             $wrong += (int) in_array($answer, [$says === Answer::More ? Answer::Less : Answer::More, Answer::HardlyMatters], true);
-            $nothing = Answer::of(Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome, null, new NoAdjustment()), $one);
+            $nothing = Answer::of(
+                Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome, null, new NoAdjustment()),
+                $one,
+            );
             $claimed += (int) in_array($nothing, [Answer::More, Answer::Less], true);
         }
         self::assertGreaterThan(0.8, $right / $trials, "{$plan->value}: {$one} and {$other}");
@@ -127,7 +135,15 @@ final class PooledClassesTest extends TestCase
             $own = 1.0 + self::GROUPS * $this->normal();
             foreach ($plan->isRebuilt() ? [0, 1] : [$group % 2] as $which) {
                 $true = ($which === 0 ? $one : $other) * $own * (1.0 + self::REBUILT * $this->normal());
-                $cars[] = $this->car($group, $plan->isRebuilt() ? $which + 1 : 1, $plan->question()->attribute, $plan->values()[$which], $true, $plan->tries(), $plan->question()->outcome);
+                $cars[] = $this->car(
+                    $group,
+                    $plan->isRebuilt() ? $which + 1 : 1,
+                    $plan->question()->attribute,
+                    $plan->values()[$which],
+                    $true,
+                    $plan->tries(),
+                    $plan->question()->outcome,
+                );
             }
         }
 
@@ -155,24 +171,53 @@ final class PooledClassesTest extends TestCase
         for ($group = 1; $group <= $rebuilt; $group++) {
             $own = 3.0 + 0.3 * $this->normal();
             foreach ([0.006, 0.008] as $which => $bore) {
-                $cars[] = $this->car($group, $which + 1, CarAttribute::NozzleBore, $bore, $own + $which * $true + 0.1 * $this->normal(), 3, Outcome::Distance);
+                $cars[] = $this->car(
+                    $group,
+                    $which + 1,
+                    CarAttribute::NozzleBore,
+                    $bore,
+                    $own + $which * $true + 0.1 * $this->normal(),
+                    3,
+                    Outcome::Distance,
+                );
             }
         }
 
         return Effect::of($cars, CarAttribute::NozzleBore, Outcome::Distance, null, new NoAdjustment());
     }
 
-    private function car(int $group, int $version, CarAttribute $attribute, float $value, float $true, int $tries, Outcome $outcome): ComparedCar
-    {
+    private function car(
+        int $group,
+        int $version,
+        CarAttribute $attribute,
+        float $value,
+        float $true,
+        int $tries,
+        Outcome $outcome,
+    ): ComparedCar {
         $entry = static fn(CarAttribute $of, float $si): Entry => new Entry(Quantity::fromSi($si, $of->dimension()), (string) $si);
         $sample = new Sample(array_map(fn(): float => $true * (1.0 + self::TRIES * $this->normal()), range(1, $tries)));
-        $sizes = [CarAttribute::NozzleBore->value => 0.007, CarAttribute::Mass->value => 0.06, CarAttribute::BalloonSize->value => 0.2, $attribute->value => $value];
+        $sizes = [
+            CarAttribute::NozzleBore->value => 0.007, CarAttribute::Mass->value => 0.06, CarAttribute::BalloonSize->value => 0.2,
+            $attribute->value => $value,
+        ];
 
         return new ComparedCar(
             "{$group}-{$version}",
             (string) $group,
             $version,
-            new Car(array_combine(array_keys($sizes), array_map(static fn(string $key, float $si): Entry => $entry(CarAttribute::from($key), $si), array_keys($sizes), $sizes)), [], [CarAttribute::WheelKind->value => 'bottle caps']),
+            new Car(
+                array_combine(
+                    array_keys($sizes),
+                    array_map(
+                        static fn(string $key, float $si): Entry => $entry(CarAttribute::from($key), $si),
+                        array_keys($sizes),
+                        $sizes,
+                    ),
+                ),
+                [],
+                [CarAttribute::WheelKind->value => 'bottle caps'],
+            ),
             $outcome === Outcome::Distance ? $sample : new Sample(array_fill(0, $tries, 3.0)),
             $outcome === Outcome::Distance ? [] : [$outcome->value => $sample],
         );

@@ -29,11 +29,25 @@ final class RunModelTest extends TestCase
             'no start' => ['car' => ['mass_kg' => 0.4, 'rolling_coefficient' => 0.05]],
             'breakaway holds it' => ['car' => ['mass_kg' => 0.1, 'rolling_coefficient' => 0.07, 'breakaway_ratio' => 1.3]],
             'stops while it blows' => ['car' => ['rolling_coefficient' => 0.12], 'start' => ['speed_m_s' => 1.5]],
-            'stepped tubes' => ['nozzle' => ['segments' => [['bore_m' => 0.0127, 'length_m' => 0.1], ['bore_m' => 0.0095, 'length_m' => 0.1], ['bore_m' => 0.00635, 'length_m' => 0.1]]]],
-            'tubes that widen' => ['nozzle' => ['segments' => [['bore_m' => 0.004, 'length_m' => 0.05], ['bore_m' => 0.008, 'length_m' => 0.1]]]],
+            'stepped tubes' => [
+                'nozzle' => [
+                    'segments' => [
+                        ['bore_m' => 0.0127, 'length_m' => 0.1], ['bore_m' => 0.0095, 'length_m' => 0.1],
+                        ['bore_m' => 0.00635, 'length_m' => 0.1],
+                    ],
+                ],
+            ],
+            'tubes that widen' => [
+                'nozzle' => ['segments' => [['bore_m' => 0.004, 'length_m' => 0.05], ['bore_m' => 0.008, 'length_m' => 0.1]]],
+            ],
             'a bundle' => ['nozzle' => ['parallel' => 5, 'segments' => [['bore_m' => 0.005, 'length_m' => 0.12]]]],
-            'a long thin tube' => ['nozzle' => ['segments' => [['bore_m' => 0.002, 'length_m' => 0.4]]], 'car' => ['mass_kg' => 0.02, 'rolling_coefficient' => 0.005]],
-            'no tube at all' => ['nozzle' => ['segments' => [['bore_m' => 0.009, 'length_m' => 0.0]], 'entry_loss' => 0.05, 'extra_loss' => 0.3]],
+            'a long thin tube' => [
+                'nozzle' => ['segments' => [['bore_m' => 0.002, 'length_m' => 0.4]]],
+                'car' => ['mass_kg' => 0.02, 'rolling_coefficient' => 0.005],
+            ],
+            'no tube at all' => [
+                'nozzle' => ['segments' => [['bore_m' => 0.009, 'length_m' => 0.0]], 'entry_loss' => 0.05, 'extra_loss' => 0.3],
+            ],
             'two balloons' => ['balloon' => ['count' => 2, 'inflated_diameter_m' => 0.22], 'car' => ['mass_kg' => 0.09]],
             'blowing downwards' => ['nozzle' => ['angle_deg' => 25]],
             'blowing upwards' => ['nozzle' => ['angle_deg' => -15]],
@@ -43,7 +57,12 @@ final class RunModelTest extends TestCase
             'filled by mouth' => ['balloon' => ['filled_by' => 'mouth'], 'air' => ['temperature_c' => 12]],
             'hot humid air' => ['air' => ['temperature_c' => 38, 'pressure_pa' => 99000, 'relative_humidity' => 0.95]],
             'cold mountain air' => ['air' => ['temperature_c' => -5, 'pressure_pa' => 70000, 'relative_humidity' => 0.2]],
-            'a stiff large balloon' => ['balloon' => ['relaxed_diameter_m' => 0.09, 'film_thickness_m' => 0.0003, 'inflated_diameter_m' => 0.32, 'hardening' => 0.03], 'car' => ['body_drag_area_m2' => 0.01]],
+            'a stiff large balloon' => [
+                'balloon' => [
+                    'relaxed_diameter_m' => 0.09, 'film_thickness_m' => 0.0003, 'inflated_diameter_m' => 0.32, 'hardening' => 0.03,
+                ],
+                'car' => ['body_drag_area_m2' => 0.01],
+            ],
         ];
     }
 
@@ -70,7 +89,9 @@ final class RunModelTest extends TestCase
     public function testTheWorkedDesignToSixDigits(): void
     {
         $expected = self::solved()['the worked design']['initial'];
-        $actual = RunReport::of(Simulator::run(DesignReader::read(json_encode(self::design('the worked design'), JSON_THROW_ON_ERROR))))['initial'];
+        $actual = RunReport::of(
+            Simulator::run(DesignReader::read(json_encode(self::design('the worked design'), JSON_THROW_ON_ERROR))),
+        )['initial'];
 
         foreach ($expected as $key => $value) {
             self::assertRelative($value, $actual[$key], 1e-6, $key);
@@ -98,7 +119,9 @@ final class RunModelTest extends TestCase
     private static function solved(): array
     {
         return self::$solved ??= SciPy::ask(
-            "sys.path.insert(0, '" . __DIR__ . "')\nimport run_model\nout = {name: run_model.solve(design) for name, design in data.items()}",
+            "sys.path.insert(0, '"
+                . __DIR__
+                . "')\nimport run_model\nout = {name: run_model.solve(design) for name, design in data.items()}",
             array_combine(array_keys(self::differences()), array_map(self::design(...), array_keys(self::differences()))),
         );
     }

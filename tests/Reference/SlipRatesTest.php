@@ -36,7 +36,8 @@ final class SlipRatesTest extends TestCase
             $friction = $uniform(0.02, 0.06);
             $truths = array_map(static fn(): float => Simulator::run(Settings::of([
                 CarAttribute::NozzleBore->value => $uniform(0.005, 0.01), CarAttribute::Mass->value => $uniform(0.045, 0.11),
-                CarAttribute::BalloonSize->value => $uniform(0.16, 0.22), CarAttribute::RollingCoefficient->value => $friction * exp(0.25 * $normal()),
+                CarAttribute::BalloonSize->value => $uniform(0.16, 0.22),
+                CarAttribute::RollingCoefficient->value => $friction * exp(0.25 * $normal()),
             ])->design(), 1e-4)->distanceM, range(1, 9));
             // The lane is laid for the farthest, in whole metres.
             $lane = max(3.0, ceil(max($truths) * $uniform(1.0, 1.4)));
@@ -51,9 +52,19 @@ final class SlipRatesTest extends TestCase
                     }
                     $middle = $truth * exp(0.3 * $normal());
                     // Half of the classes recorded their cars first, so that something is predicted of them.
-                    $forecast = $class % 2 === 0 ? null : new Forecast(0.0, $middle, new Interval(0.8 * $middle, 1.25 * $middle), new Interval(0.5 * $middle, 2.0 * $middle), 0.05, 1.0);
+                    $forecast = $class % 2 === 0
+                        ? null
+                        : new Forecast(
+                            0.0,
+                            $middle,
+                            new Interval(0.8 * $middle, 1.25 * $middle),
+                            new Interval(0.5 * $middle, 2.0 * $middle),
+                            0.05,
+                            1.0,
+                        );
                     $expected = ExpectedDistance::of($runs[$car], $forecast, array_merge(...array_diff_key($runs, [$car => true])), $lane);
-                    $asks = static fn(float $number): bool => $number * $unit->inSiRoughly() > 1.25 * $lane || $expected->slip($number * $unit->inSiRoughly(), $unit) !== null;
+                    $asks = static fn(float $number): bool => $number * $unit->inSiRoughly() > 1.25 * $lane
+                        || $expected->slip($number * $unit->inSiRoughly(), $unit) !== null;
                     $ordinary++;
                     $asked += $asks($typed) ? 1 : 0;
                     foreach ([
@@ -89,7 +100,14 @@ final class SlipRatesTest extends TestCase
         // 11.5 among 111 to 125 in: feet. 9.9 after three tries near 119 in: feet, or a digit that is lost.
         $inches = array_map(static fn(float $in): float => 0.0254 * $in, [111.0, 118.0, 125.0, 121.0]);
         self::assertSame(Unit::Foot, ExpectedDistance::of([], null, $inches, 6.0)->slip(0.0254 * 11.5, Unit::Inch)?->in);
-        self::assertNotNull(ExpectedDistance::of(array_map(static fn(float $in): float => 0.0254 * $in, [119.0, 120.0, 118.0]), null, $inches, 6.0)->slip(0.0254 * 9.9, Unit::Inch));
+        self::assertNotNull(
+            ExpectedDistance::of(
+                array_map(static fn(float $in): float => 0.0254 * $in, [119.0, 120.0, 118.0]),
+                null,
+                $inches,
+                6.0,
+            )->slip(0.0254 * 9.9, Unit::Inch),
+        );
         // 4.88 in the place of 415 cm.
         self::assertSame(Unit::Metre, ExpectedDistance::of([4.0, 4.3], null, [], 6.0)->slip(0.0488, Unit::Centimetre)?->in);
         // What is as it may be is not asked about: a short run, a long one, a first one on a long lane.

@@ -160,7 +160,9 @@ final class StandingsRatesTest extends TestCase
         $first = 0;
         for ($again = 0; $again < 80; $again++) {
             $scores = array_map(
-                static fn(array $distances): float => $scoring === Scoring::Best ? max($distances) : array_sum($distances) / count($distances),
+                static fn(array $distances): float => $scoring === Scoring::Best
+                    ? max($distances)
+                    : array_sum($distances) / count($distances),
                 $this->runsOf($truth, $scatters, 3),
             );
             $first += (int) ($scores[$car] === max($scores));
@@ -217,7 +219,12 @@ final class StandingsRatesTest extends TestCase
     private function standings(array $runs, Scoring $scoring = Scoring::Mean): Standings
     {
         $own = array_map(fn(array $distances): array => array_map(
-            fn(int $try, float $distance): Run => new Run((string) $try, $try, min($distance, $this->laneM), pastEnd: $distance > $this->laneM),
+            fn(int $try, float $distance): Run => new Run(
+                (string) $try,
+                $try,
+                min($distance, $this->laneM),
+                pastEnd: $distance > $this->laneM,
+            ),
             range(1, count($distances)),
             $distances,
         ), $runs);

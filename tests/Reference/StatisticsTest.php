@@ -50,7 +50,10 @@ final class StatisticsTest extends TestCase
             self::assertNotNull($line);
             $actual = [
                 $line->slope, $line->intercept, $line->slopeError(), $line->rSquared,
-                $line->slopeInterval()?->low, $line->slopeInterval()?->high, $line->lineInterval($at)?->low, $line->predictionInterval($at)?->high,
+                $line->slopeInterval()?->low, $line
+                    ->slopeInterval()?->high, $line
+                    ->lineInterval($at)?->low, $line
+                    ->predictionInterval($at)?->high,
             ];
             foreach ($actual as $which => $value) {
                 self::assertRelative($expected[$index][$which], (float) $value, 1e-8, "case {$index}, value {$which}");
@@ -102,7 +105,10 @@ final class StatisticsTest extends TestCase
             PY);
         foreach ($cases as $index => $values) {
             $sample = new Sample($values);
-            $actual = [$sample->mean(), $sample->median(), $sample->standardDeviation(), $sample->meanInterval()?->low, $sample->meanInterval()?->high];
+            $actual = [
+                $sample->mean(), $sample->median(), $sample->standardDeviation(), $sample->meanInterval()?->low,
+                $sample->meanInterval()?->high,
+            ];
             foreach ($actual as $which => $value) {
                 self::assertRelative($expected[$index][$which], (float) $value, 1e-9, "value {$which}");
             }
@@ -112,7 +118,10 @@ final class StatisticsTest extends TestCase
     /** The likeliest mean of values of which some are only bounds, with a known scatter, by a general-purpose optimiser. */
     public function testTheMeanOfCensoredValuesAgainstSciPy(): void
     {
-        $cases = [[[5.2, 5.6, 6.0], [2], 0.4], [[4.0, 6.0, 6.0], [1, 2], 0.5], [[5.9, 5.8, 6.0], [2], 0.1], [[6.0, 5.1], [0], 0.45], [[3.0, 3.2, 2.0], [2], 0.25]];
+        $cases = [
+            [[5.2, 5.6, 6.0], [2], 0.4], [[4.0, 6.0, 6.0], [1, 2], 0.5], [[5.9, 5.8, 6.0], [2], 0.1], [[6.0, 5.1], [0], 0.45],
+            [[3.0, 3.2, 2.0], [2], 0.25],
+        ];
         $expected = SciPy::ask(
             <<<'PY'
             from scipy import optimize
@@ -128,7 +137,9 @@ final class StatisticsTest extends TestCase
             $completed = Censored::complete($values, $atLeast, $deviation);
             self::assertRelative($expected[$index], (new Sample($completed))->mean(), 1e-6, "case {$index}");
             foreach ($values as $i => $value) {
-                in_array($i, $atLeast, true) ? self::assertGreaterThanOrEqual($value, $completed[$i]) : self::assertSame($value, $completed[$i]);
+                in_array($i, $atLeast, true)
+                    ? self::assertGreaterThanOrEqual($value, $completed[$i])
+                    : self::assertSame($value, $completed[$i]);
             }
         }
     }

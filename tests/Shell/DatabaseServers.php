@@ -17,7 +17,10 @@ final class DatabaseServers
     public const ADDRESSES = ['a' => '127.0.0.1', 'b' => '127.0.0.2', 'c' => '127.0.0.3'];
 
     private const BIN = '/usr/lib/postgresql/15/bin';
-    private const SECRETS = ['postgres' => 'of the administrator', 'skivo' => 'of the owner', 'skivo_app' => 'of the application', 'skivo_replica' => 'of the standbys'];
+    private const SECRETS = [
+        'postgres' => 'of the administrator', 'skivo' => 'of the owner', 'skivo_app' => 'of the application',
+        'skivo_replica' => 'of the standbys',
+    ];
 
     /** @param string $folder that PostgreSQL's user may write into */
     public function __construct(private readonly string $folder, public readonly int $port) {}
@@ -42,7 +45,9 @@ final class DatabaseServers
      */
     public static function asItsUser(array $words): array
     {
-        return posix_geteuid() === 0 ? ['setpriv', '--reuid=postgres', '--regid=postgres', '--init-groups', 'env', 'HOME=/tmp', ...$words] : $words;
+        return posix_geteuid() === 0
+            ? ['setpriv', '--reuid=postgres', '--regid=postgres', '--init-groups', 'env', 'HOME=/tmp', ...$words]
+            : $words;
     }
 
     public static function secret(string $role): string
@@ -56,13 +61,27 @@ final class DatabaseServers
         $secret = "{$this->folder}/secret";
         file_put_contents($secret, self::SECRETS['postgres']);
         chmod($secret, 0644);
-        $this->run([self::BIN . '/initdb', '-D', $this->data('a'), '-U', 'postgres', '--auth=scram-sha-256', "--pwfile={$secret}", '--encoding=UTF8', '--locale=C.UTF-8']);
+        $this->run(
+            [
+                self::BIN . '/initdb', '-D', $this->data('a'), '-U', 'postgres', '--auth=scram-sha-256', "--pwfile={$secret}",
+                '--encoding=UTF8', '--locale=C.UTF-8',
+            ],
+        );
         file_put_contents("{$this->data('a')}/postgresql.conf", "\ninclude 'skivo.conf'\n", FILE_APPEND);
         $this->settle('a');
         // Nobody is there yet to confirm.
         $this->boot('a', '-c synchronous_standby_names=');
         foreach (['skivo', 'skivo_app', 'skivo_replica'] as $role) {
-            $this->sql('a', 'postgres', sprintf("CREATE ROLE %s LOGIN %s PASSWORD '%s'", $role, $role === 'skivo_replica' ? 'REPLICATION' : '', self::SECRETS[$role]));
+            $this->sql(
+                'a',
+                'postgres',
+                sprintf(
+                    "CREATE ROLE %s LOGIN %s PASSWORD '%s'",
+                    $role,
+                    $role === 'skivo_replica' ? 'REPLICATION' : '',
+                    self::SECRETS[$role],
+                ),
+            );
         }
         $this->sql('a', 'postgres', 'CREATE DATABASE skivo OWNER skivo');
         foreach (['b', 'c'] as $name) {
@@ -108,7 +127,14 @@ final class DatabaseServers
     /** Of those that are left, the one that has received the most: what was confirmed is on it. */
     public function farthest(string ...$names): string
     {
-        $come = array_map(fn(string $name): string => (string) $this->sql($name, 'postgres', "SELECT lpad((pg_last_wal_receive_lsn() - '0/0')::text, 20, '0')"), $names);
+        $come = array_map(
+            fn(string $name): string => (string) $this->sql(
+                $name,
+                'postgres',
+                "SELECT lpad((pg_last_wal_receive_lsn() - '0/0')::text, 20, '0')",
+            ),
+            $names,
+        );
         arsort($come);
 
         return $names[array_key_first($come)];
@@ -121,7 +147,11 @@ final class DatabaseServers
 
     public function follow(string $name, string $primary): void
     {
-        $this->sql($name, 'postgres', sprintf("ALTER SYSTEM SET primary_conninfo = '%s'", str_replace("'", "''", $this->whereTo($primary))));
+        $this->sql(
+            $name,
+            'postgres',
+            sprintf("ALTER SYSTEM SET primary_conninfo = '%s'", str_replace("'", "''", $this->whereTo($primary))),
+        );
         $this->sql($name, 'postgres', 'SELECT pg_reload_conf()');
     }
 
@@ -141,11 +171,15 @@ final class DatabaseServers
         // Before its first checkpoint, the new primary does not say that a time of its own began.
         $this->sql($primary, 'postgres', 'CHECKPOINT');
         $this->run([
-            self::BIN . '/pg_rewind', '-D', $this->data($name), '-R', "--source-server={$this->whereTo($primary, 'postgres')} dbname=postgres",
+            self::BIN . '/pg_rewind', '-D', $this->data($name), '-R',
+            "--source-server={$this->whereTo($primary, 'postgres')} dbname=postgres",
         ]);
         // What it had copied of the other's own settings.
         $this->settle($name);
-        file_put_contents("{$this->data($name)}/postgresql.auto.conf", "primary_conninfo = '" . str_replace("'", "''", $this->whereTo($primary)) . "'\n");
+        file_put_contents(
+            "{$this->data($name)}/postgresql.auto.conf",
+            "primary_conninfo = '" . str_replace("'", "''", $this->whereTo($primary)) . "'\n",
+        );
     }
 
     /** Whether a standby has all that the primary has written until now. */
@@ -164,7 +198,12 @@ final class DatabaseServers
 
     public function open(string $name, string $database): PDO
     {
-        return new PDO('pgsql:host=' . self::ADDRESSES[$name] . ";port={$this->port};dbname={$database}", 'postgres', self::SECRETS['postgres'], [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        return new PDO(
+            'pgsql:host=' . self::ADDRESSES[$name] . ";port={$this->port};dbname={$database}",
+            'postgres',
+            self::SECRETS['postgres'],
+            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
     }
 
     public function stop(): void
@@ -199,7 +238,12 @@ final class DatabaseServers
     private function run(array $words): void
     {
         // Into a file: what starts in the background would keep a pipe open.
-        $process = proc_open(self::asItsUser($words), [['file', '/dev/null', 'r'], ['file', "{$this->folder}/said", 'w'], ['file', "{$this->folder}/said", 'a']], $pipes, '/');
+        $process = proc_open(
+            self::asItsUser($words),
+            [['file', '/dev/null', 'r'], ['file', "{$this->folder}/said", 'w'], ['file', "{$this->folder}/said", 'a']],
+            $pipes,
+            '/',
+        );
         if ($process === false || proc_close($process) !== 0) {
             throw new RuntimeException(implode(' ', $words) . "\n" . file_get_contents("{$this->folder}/said"));
         }

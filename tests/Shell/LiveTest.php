@@ -37,14 +37,26 @@ final class LiveTest extends TestCase
         self::assertSame(0, $status, $said);
         $settings = parse_ini_file("{$this->var}/.env", false, INI_SCANNER_RAW);
         self::assertIsArray($settings);
-        $signed = static fn(int $challenge): string => "/live/{$challenge}?signature=" . hash_hmac('sha256', "/live/{$challenge}", $settings['APP_KEY']);
-        $get = fn(string $path, ?string $tag = null, string $method = 'GET'): array => $this->ask("http://127.0.0.1:{$port}{$path}", $tag === null ? [] : ["If-None-Match: {$tag}"], $method);
+        $signed = static fn(int $challenge): string => "/live/{$challenge}?signature=" . hash_hmac(
+            'sha256',
+            "/live/{$challenge}",
+            $settings['APP_KEY'],
+        );
+        $get = fn(string $path, ?string $tag = null, string $method = 'GET'): array => $this->ask(
+            "http://127.0.0.1:{$port}{$path}",
+            $tag === null ? [] : ["If-None-Match: {$tag}"],
+            $method,
+        );
         [$first, $headers, $body] = $get($signed(1));
         self::assertSame(200, $first);
         self::assertMatchesRegularExpression('/^"\d+"$/', $body);
         self::assertSame($body, $headers['etag']);
         self::assertSame('Skivo', $headers['x-served-by']);
-        self::assertSame($headers['etag'], $this->ask("http://127.0.0.1:{$port}{$signed(1)}", ['Accept-Encoding: gzip'])[1]['etag'], 'as browsers ask, too');
+        self::assertSame(
+            $headers['etag'],
+            $this->ask("http://127.0.0.1:{$port}{$signed(1)}", ['Accept-Encoding: gzip'])[1]['etag'],
+            'as browsers ask, too',
+        );
         self::assertArrayNotHasKey('set-cookie', $headers, 'no session is begun');
         self::assertSame([304, ''], [$get($signed(1), $body)[0], $get($signed(1), $body)[2]]);
         // Something changes, and the number with it.
@@ -59,7 +71,9 @@ final class LiveTest extends TestCase
         self::assertSame(403, $get($signed(1) . '&also=1')[0]);
         self::assertSame(405, $get($signed(1), null, 'POST')[0]);
         // Connections that died are made anew.
-        $this->database('skivo', 'skivo_app', $settings['DB_PASSWORD'])->exec('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE usename = current_user AND pid <> pg_backend_pid()');
+        $this->database('skivo', 'skivo_app', $settings['DB_PASSWORD'])->exec(
+            'SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE usename = current_user AND pid <> pg_backend_pid()',
+        );
         $answers = array_map(static fn(): int => $get($signed(1))[0], range(1, 20));
         self::assertSame([200], array_values(array_unique($answers)));
         if (getenv('LIVE_SPEED') !== false) {
@@ -90,7 +104,10 @@ final class LiveTest extends TestCase
         $join('onTheWall', 'board');
         $join('elsewhere', 'log', '2');
         $ask = function (string $token, string $query = '') use ($port): array {
-            [$status, $headers, $body] = $this->ask("http://127.0.0.1:{$port}/challenges/1/floor{$query}", ['Accept: application/json', 'X-Beside: yes', "Authorization: Bearer {$token}"]);
+            [$status, $headers, $body] = $this->ask(
+                "http://127.0.0.1:{$port}/challenges/1/floor{$query}",
+                ['Accept: application/json', 'X-Beside: yes', "Authorization: Bearer {$token}"],
+            );
 
             return [$status, $headers, json_decode($body, true)];
         };
@@ -106,7 +123,10 @@ final class LiveTest extends TestCase
         // As browsers send it.
         $key = (string) base64_decode(substr($settings['APP_KEY'], strlen('base64:')), true);
         $cookie = (new Encrypter($key, 'AES-256-CBC'))->encryptString(CookieValuePrefix::create('skivo_device', $key) . 'atTheLane');
-        [$status, , $body] = $this->ask("http://127.0.0.1:{$port}/challenges/1/floor", ['Accept: application/json', 'X-Beside: yes', 'Cookie: skivo_device=' . urlencode($cookie)]);
+        [$status, , $body] = $this->ask(
+            "http://127.0.0.1:{$port}/challenges/1/floor",
+            ['Accept: application/json', 'X-Beside: yes', 'Cookie: skivo_device=' . urlencode($cookie)],
+        );
         self::assertSame([200, $told], [$status, json_decode($body, true)]);
         // By whom it may not be seen, it is not.
         self::assertSame([404, 401], [$ask('elsewhere')[0], $ask('nobody')[0]]);

@@ -210,7 +210,12 @@ final class NeverLostTest extends TestCase
     public function testItStartsAgainAndAgainUnderTraffic(): void
     {
         $this->start(self::MANY_GROUPS);
-        $traffic = new Traffic("{$this->site}/challenges/{$this->challenge}/runs", ["Cookie: {$this->cookies()}", "X-CSRF-TOKEN: {$this->token}"], $this->groups, self::DEVICES);
+        $traffic = new Traffic(
+            "{$this->site}/challenges/{$this->challenge}/runs",
+            ["Cookie: {$this->cookies()}", "X-CSRF-TOKEN: {$this->token}"],
+            $this->groups,
+            self::DEVICES,
+        );
         for ($start = 1; $start <= self::STARTS; $start++) {
             $traffic->goOn(self::DEVICES);
             $said = "{$this->var}/start-{$start}";
@@ -234,7 +239,9 @@ final class NeverLostTest extends TestCase
     {
         [$status, $said] = $this->skivo('start', '--port', (string) $this->port, '--empty');
         self::assertSame(0, $status, $said);
-        $this->challenge = $this->makeClass(implode("\n", array_map(static fn(int $number): string => "Group {$number}", range(1, $groups))));
+        $this->challenge = $this->makeClass(
+            implode("\n", array_map(static fn(int $number): string => "Group {$number}", range(1, $groups))),
+        );
         $this->groups = array_map(intval(...), $this->owner()->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
         self::assertCount($groups, $this->groups);
     }

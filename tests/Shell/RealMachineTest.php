@@ -50,7 +50,9 @@ final class RealMachineTest extends TestCase
         self::assertSame(0, $this->skivo('backup', $dump)[0]);
         self::assertSame(0, $this->skivo('restore', $dump, '--yes')[0]);
         // As an older one left it.
-        $this->owner()->exec("DELETE FROM migrations WHERE migration = '2026_01_01_000028_learners_in_all'; ALTER TABLE plans DROP COLUMN learners");
+        $this->owner()->exec(
+            "DELETE FROM migrations WHERE migration = '2026_01_01_000028_learners_in_all'; ALTER TABLE plans DROP COLUMN learners",
+        );
         [$status, $said] = $this->skivo('start', '--empty');
         self::assertSame(0, $status, $said);
         self::assertStringContainsString('Updating the database', $said);
@@ -61,7 +63,10 @@ final class RealMachineTest extends TestCase
         self::assertSame(0, $this->skivo('start', '--empty')[0]);
         $secrets[] = $this->setting('DB_PASSWORD');
         self::assertNotContains('of-another-day', $secrets);
-        self::assertSame('1', (string) $this->database('skivo', 'skivo_app', $this->setting('DB_PASSWORD'))->query('SELECT 1')->fetchColumn());
+        self::assertSame(
+            '1',
+            (string) $this->database('skivo', 'skivo_app', $this->setting('DB_PASSWORD'))->query('SELECT 1')->fetchColumn(),
+        );
         touch("{$seen}.stop");
         proc_close($watch);
         $arguments = (string) file_get_contents($seen);
@@ -82,12 +87,21 @@ final class RealMachineTest extends TestCase
         self::assertSame(0, $this->skivo('backup', '--into', "{$this->var}/nights")[0]);
 
         // Its database is killed while one connection works on: that keeps a new one from starting.
-        $busy = proc_open(['env', 'PGCONNECT_TIMEOUT=5', '/usr/lib/postgresql/15/bin/psql', '-h', '127.0.0.1', '-p', $this->setting('DB_PORT'), '-U', 'skivo_app', '-d', 'skivo', '-c',
-            'SELECT count(*) FROM generate_series(1, 3000000000) AS a'], [2 => ['file', '/dev/null', 'a']], $pipes, null, ['PGPASSWORD' => $this->setting('DB_PASSWORD')] + getenv());
+        $asks = [
+            'env', 'PGCONNECT_TIMEOUT=5', '/usr/lib/postgresql/15/bin/psql', '-h', '127.0.0.1', '-p', $this->setting('DB_PORT'),
+            '-U', 'skivo_app', '-d', 'skivo', '-c', 'SELECT count(*) FROM generate_series(1, 3000000000) AS a',
+        ];
+        $busy = proc_open($asks, [2 => ['file', '/dev/null', 'a']], $pipes, null, [
+            'PGPASSWORD' => $this->setting('DB_PASSWORD'),
+        ] + getenv());
         self::assertIsResource($busy);
         do {
             usleep(20_000);
-            $works = (int) $this->owner()->query("SELECT count(*) FROM pg_stat_activity WHERE state = 'active' AND query LIKE '%generate_series(1, 3000000000)%' AND usename = 'skivo_app'")->fetchColumn();
+            $works = (int) $this->owner()
+                ->query(
+                    "SELECT count(*) FROM pg_stat_activity WHERE state = 'active' AND query LIKE '%generate_series(1, 3000000000)%' AND usename = 'skivo_app'",
+                )
+                ->fetchColumn();
         } while ($works === 0);
         posix_kill(PowerCut::pidIn("{$this->cluster()}/postmaster.pid"), SIGKILL);
         [$status, $said] = $this->skivo('start', '--empty');
@@ -100,7 +114,10 @@ final class RealMachineTest extends TestCase
         $innocent = proc_open(['sleep', '600'], [], $pipes);
         self::assertIsResource($innocent);
         $number = proc_get_status($innocent)['pid'];
-        file_put_contents("{$this->cluster()}/postmaster.pid", "{$number}\n{$this->cluster()}\n" . time() . "\n{$this->setting('DB_PORT')}\n\n127.0.0.1\n  1 1\nready   \n");
+        file_put_contents(
+            "{$this->cluster()}/postmaster.pid",
+            "{$number}\n{$this->cluster()}\n" . time() . "\n{$this->setting('DB_PORT')}\n\n127.0.0.1\n  1 1\nready   \n",
+        );
         [$status, $said] = $this->skivo('start', '--empty');
         self::assertSame(0, $status, $said);
         self::assertTrue(proc_get_status($innocent)['running']);
@@ -111,7 +128,10 @@ final class RealMachineTest extends TestCase
         $this->environment = ['LEAST_ROOM_MB' => '999999999'];
         [$status, $said] = $this->skivo('start', '--empty');
         self::assertSame(1, $status);
-        self::assertMatchesRegularExpression('/the disk that holds .* is full: \d+ MB are free, and Skivo needs 999999999 MB\. Make room/', $said);
+        self::assertMatchesRegularExpression(
+            '/the disk that holds .* is full: \d+ MB are free, and Skivo needs 999999999 MB\. Make room/',
+            $said,
+        );
     }
 
     /** A fresh machine updates itself in its first minutes: that is waited for, and said; another fault is not. */
@@ -132,12 +152,20 @@ final class RealMachineTest extends TestCase
             file_put_contents("{$stub}/apt-get.says", $says);
             file_put_contents("{$stub}/apt-get.fails", (string) $fails);
             @unlink("{$stub}/apt-get.count");
-            exec('PATH=' . escapeshellarg($stub) . ':$PATH VAR=' . escapeshellarg($this->var) . ' ROOT=' . escapeshellarg(dirname(__DIR__, 2))
-                . ' APT_WAITS_S=0.01 bash -c ' . escapeshellarg('set -euo pipefail; . "$ROOT/deploy/common.sh"; as_root=(); apt_get install something') . ' 2>&1', $said, $status);
+            exec('PATH=' . escapeshellarg($stub) . ':$PATH VAR=' . escapeshellarg($this->var)
+                . ' ROOT=' . escapeshellarg(dirname(__DIR__, 2))
+                . ' APT_WAITS_S=0.01 bash -c ' . escapeshellarg(
+                    'set -euo pipefail; . "$ROOT/deploy/common.sh"; as_root=(); apt_get install something',
+                ) . ' 2>&1', $said, $status);
 
             return [$status, implode("\n", $said), (int) file_get_contents("{$stub}/apt-get.count")];
         };
-        foreach (['E: Could not get lock /var/lib/dpkg/lock-frontend. It is held by process 811 (unattended-upgr)', 'E: Unable to lock directory /var/lib/apt/lists/'] as $held) {
+        foreach (
+            [
+                'E: Could not get lock /var/lib/dpkg/lock-frontend. It is held by process 811 (unattended-upgr)',
+                'E: Unable to lock directory /var/lib/apt/lists/',
+            ] as $held
+        ) {
             [$status, $said, $asked] = $run($held, 3);
             self::assertSame([0, 4], [$status, $asked]);
             self::assertSame(1, substr_count($said, 'another program is installing packages'));

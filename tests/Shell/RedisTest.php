@@ -59,7 +59,11 @@ final class RedisTest extends TestCase
 
     private function startRedis(): void
     {
-        $redis = proc_open(['redis-server', '--port', (string) $this->redisPort, '--bind', '127.0.0.1', '--save', '', '--dir', $this->var], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $redis = proc_open(
+            ['redis-server', '--port', (string) $this->redisPort, '--bind', '127.0.0.1', '--save', '', '--dir', $this->var],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         self::assertIsResource($redis);
         $this->redis = $redis;
         for ($tries = 0; $tries < 200 && @fsockopen('127.0.0.1', $this->redisPort) === false; $tries++) {

@@ -46,7 +46,12 @@ final class SchoolServerTest extends TestCase
         file_put_contents("{$this->var}/.env", "SESSION_SECURE_COOKIE=true\nTRUSTED_PROXIES=127.0.0.1\n", FILE_APPEND);
         [$status, $said] = $this->skivo('start', '--port', (string) $inner, '--name', self::NAME);
         self::assertSame(0, $status, $said);
-        $this->nginx = $this->nginx('nginx-tls.conf', "{$this->var}/tls", $outer, ['listen 80' => "listen 127.0.0.1:{$plain}", '127.0.0.1:8484' => "127.0.0.1:{$inner}"]);
+        $this->nginx = $this->nginx(
+            'nginx-tls.conf',
+            "{$this->var}/tls",
+            $outer,
+            ['listen 80' => "listen 127.0.0.1:{$plain}", '127.0.0.1:8484' => "127.0.0.1:{$inner}"],
+        );
 
         [$redirect, $headers] = $this->ask("http://127.0.0.1:{$plain}/challenges", self::AS_NAMED);
         self::assertSame(301, $redirect);
@@ -58,11 +63,20 @@ final class SchoolServerTest extends TestCase
         self::assertSame(200, $status);
         self::assertStringContainsString('max-age=', $headers['strict-transport-security']);
         self::assertStringContainsStringIgnoringCase('secure', $headers['set-cookie']);
-        self::assertStringNotContainsString('http://', (string) preg_replace('~xmlns(:\w+)?="[^"]*"~', '', $page), 'nothing on it is asked for in the clear');
+        self::assertStringNotContainsString(
+            'http://',
+            (string) preg_replace('~xmlns(:\w+)?="[^"]*"~', '', $page),
+            'nothing on it is asked for in the clear',
+        );
         // Somebody else's word on who asks is not taken, and another name opens nothing.
         self::assertSame(421, $this->ask("http://127.0.0.1:{$inner}/sign-in", ['Host: evil.example'])[0]);
         self::assertStringContainsString(":{$inner}", $this->ask("http://127.0.0.1:{$inner}/challenges", self::AS_NAMED)[1]['location']);
-        $sends = fn(string $address, int $megabytes): int => $this->ask($address, [...self::AS_NAMED, 'Content-Type: application/octet-stream'], 'POST', str_repeat('x', $megabytes * 1_000_000))[0];
+        $sends = fn(string $address, int $megabytes): int => $this->ask(
+            $address,
+            [...self::AS_NAMED, 'Content-Type: application/octet-stream'],
+            'POST',
+            str_repeat('x', $megabytes * 1_000_000),
+        )[0];
         // As much as a class's archive may be gets as far as the application, and more does not.
         self::assertSame([419, 413, 413], [
             $sends("https://127.0.0.1:{$outer}/challenges/archive", 40), $sends("https://127.0.0.1:{$outer}/challenges/archive", 120),

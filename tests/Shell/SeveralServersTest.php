@@ -60,7 +60,11 @@ final class SeveralServersTest extends TestCase
         $this->databases = new DatabaseServers(DatabaseServers::folder("{$this->var}/databases"), $this->freePort());
         $this->databases->start();
         foreach ([1, 2] as $number) {
-            $this->poolers[] = $pooler = new Pooler(DatabaseServers::folder("{$this->var}/pooler{$number}"), $this->freePort(), $this->databases->port);
+            $this->poolers[] = $pooler = new Pooler(
+                DatabaseServers::folder("{$this->var}/pooler{$number}"),
+                $this->freePort(),
+                $this->databases->port,
+            );
             $pooler->points('a');
             $pooler->start();
             $this->servers[] = "{$this->var}/server{$number}";
@@ -91,7 +95,10 @@ final class SeveralServersTest extends TestCase
         $this->openBrowser('https://' . self::NAME . ":{$this->port}");
         curl_setopt($this->client, CURLOPT_RESOLVE, [self::NAME . ":{$this->port}:127.0.0.1"]);
         $this->challenge = $this->makeClass(implode("\n", array_map(static fn(int $i): string => "Group {$i}", range(1, self::GROUPS))));
-        $this->groups = array_map(intval(...), $this->databases->open('a', 'skivo')->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN));
+        $this->groups = array_map(
+            intval(...),
+            $this->databases->open('a', 'skivo')->query('SELECT id FROM groups ORDER BY id')->fetchAll(PDO::FETCH_COLUMN),
+        );
 
         $traffic = $this->traffic();
         $this->says($traffic);
@@ -105,9 +112,22 @@ final class SeveralServersTest extends TestCase
         $this->isThereOnce($traffic->confirmed, $primary);
         $tries = $this->databases->sql($primary, 'skivo', 'SELECT count(*) - count(DISTINCT (car_id, try)) FROM runs');
         self::assertSame(0, (int) $tries, 'each has a try of its own');
-        self::assertSame([], array_diff(array_keys($traffic->statuses), [0, 200, 201, 502, 503, 504]), 'a part that is away is no fault, and said as what it is');
+        self::assertSame(
+            [],
+            array_diff(array_keys($traffic->statuses), [0, 200, 201, 502, 503, 504]),
+            'a part that is away is no fault, and said as what it is',
+        );
         if (getenv('SERVERS_SAY') !== false) {
-            fwrite(STDERR, sprintf("%d runs confirmed, %d sendings again %s, longest silence %.1f s\n", count($traffic->confirmed), $traffic->again, json_encode($traffic->statuses), $traffic->silence));
+            fwrite(
+                STDERR,
+                sprintf(
+                    "%d runs confirmed, %d sendings again %s, longest silence %.1f s\n",
+                    count($traffic->confirmed),
+                    $traffic->again,
+                    json_encode($traffic->statuses),
+                    $traffic->silence,
+                ),
+            );
         }
         $this->aBackupComesBack($traffic->confirmed, $primary);
     }
@@ -120,14 +140,28 @@ final class SeveralServersTest extends TestCase
             return;
         }
         [$log, $logSlow] = self::medianAndSlow($traffic->took);
-        fwrite(STDERR, sprintf("%d devices that never rest: a run is confirmed in %.0f ms (median), %.0f ms (95 %%)\n", self::DEVICES, 1e3 * $log, 1e3 * $logSlow));
+        fwrite(
+            STDERR,
+            sprintf(
+                "%d devices that never rest: a run is confirmed in %.0f ms (median), %.0f ms (95 %%)\n",
+                self::DEVICES,
+                1e3 * $log,
+                1e3 * $logSlow,
+            ),
+        );
         $page = html_entity_decode($this->page("/challenges/{$this->challenge}"));
         foreach (['live', 'state'] as $asked) {
             self::assertSame(1, preg_match("~data-{$asked}=\"([^\"]+)\"~", $page, $found), $page);
             $times = [];
             for ($i = 0; $i < self::POLLS; $i++) {
                 $client = curl_copy_handle($this->client);
-                curl_setopt_array($client, [CURLOPT_URL => $this->site . $found[1], CURLOPT_HTTPGET => true, CURLOPT_COOKIELIST => 'ALL', CURLOPT_HTTPHEADER => ['Accept: application/json', 'X-Beside: yes', "Cookie: {$this->cookies()}"]]);
+                curl_setopt_array(
+                    $client,
+                    [
+                        CURLOPT_URL => $this->site . $found[1], CURLOPT_HTTPGET => true, CURLOPT_COOKIELIST => 'ALL',
+                        CURLOPT_HTTPHEADER => ['Accept: application/json', 'X-Beside: yes', "Cookie: {$this->cookies()}"],
+                    ],
+                );
                 curl_exec($client);
                 self::assertSame(200, curl_getinfo($client, CURLINFO_RESPONSE_CODE), $asked);
                 $times[] = curl_getinfo($client, CURLINFO_STARTTRANSFER_TIME) - curl_getinfo($client, CURLINFO_PRETRANSFER_TIME);
@@ -228,7 +262,11 @@ final class SeveralServersTest extends TestCase
         $traffic->goOnUntil(fn(): bool => $this->waitAt($cutOff) > 0, 30.0);
         $traffic->goOn(self::RUNS, 120.0);
         self::assertGreaterThan(0, $this->waitAt($cutOff), 'the old one lives, and is asked');
-        self::assertSame('t', $this->databases->sql($cutOff, 'postgres', "SELECT CASE WHEN pg_is_in_recovery() THEN 'f' ELSE 't' END"), 'and takes itself for the primary');
+        self::assertSame(
+            't',
+            $this->databases->sql($cutOff, 'postgres', "SELECT CASE WHEN pg_is_in_recovery() THEN 'f' ELSE 't' END"),
+            'and takes itself for the primary',
+        );
         $this->poolers[1]->points($primary);
         $this->databases->kill($cutOff);
         $traffic->goOn(self::RUNS);
@@ -244,7 +282,14 @@ final class SeveralServersTest extends TestCase
         $top = $this->var;
         $this->var = $this->servers[0];
         $this->environment = ['DB_OWNER_PASSWORD' => DatabaseServers::secret('skivo')];
-        [$status, $said] = $this->skivoOf($root, 'migrate', '--host', DatabaseServers::ADDRESSES[$primary], '--port', (string) $this->databases->port);
+        [$status, $said] = $this->skivoOf(
+            $root,
+            'migrate',
+            '--host',
+            DatabaseServers::ADDRESSES[$primary],
+            '--port',
+            (string) $this->databases->port,
+        );
         $this->environment = [];
         $this->var = $top;
         self::assertSame(0, $status, $said);
@@ -321,7 +366,14 @@ final class SeveralServersTest extends TestCase
         $top = $this->var;
         $this->var = $this->servers[0];
         $this->environment = ['DB_OWNER_PASSWORD' => DatabaseServers::secret('skivo')];
-        [$status, $said] = $this->skivoOf("{$top}/next", 'migrate', '--host', DatabaseServers::ADDRESSES[$primary], '--port', (string) $this->databases->port);
+        [$status, $said] = $this->skivoOf(
+            "{$top}/next",
+            'migrate',
+            '--host',
+            DatabaseServers::ADDRESSES[$primary],
+            '--port',
+            (string) $this->databases->port,
+        );
         self::assertSame(0, $status, $said);
         $this->environment = [];
         $this->var = $top;
@@ -345,7 +397,11 @@ final class SeveralServersTest extends TestCase
     /** How many writings wait at a primary for a standby, or for one that does. */
     private function waitAt(string $primary): int
     {
-        return (int) $this->databases->sql($primary, 'skivo', "SELECT count(*) FROM pg_stat_activity WHERE wait_event = 'SyncRep' OR wait_event_type = 'Lock'");
+        return (int) $this->databases->sql(
+            $primary,
+            'skivo',
+            "SELECT count(*) FROM pg_stat_activity WHERE wait_event = 'SyncRep' OR wait_event_type = 'Lock'",
+        );
     }
 
     /** @param list<string> $confirmed ids of runs */
@@ -360,7 +416,12 @@ final class SeveralServersTest extends TestCase
 
     private function traffic(): Traffic
     {
-        return new Traffic("https://127.0.0.1:{$this->port}/challenges/{$this->challenge}/runs", ['Host: ' . self::NAME, "Cookie: {$this->cookies()}", "X-CSRF-TOKEN: {$this->token}"], $this->groups, self::DEVICES);
+        return new Traffic(
+            "https://127.0.0.1:{$this->port}/challenges/{$this->challenge}/runs",
+            ['Host: ' . self::NAME, "Cookie: {$this->cookies()}", "X-CSRF-TOKEN: {$this->token}"],
+            $this->groups,
+            self::DEVICES,
+        );
     }
 
     private function aBackupGoesThroughThePooler(): void
@@ -372,7 +433,11 @@ final class SeveralServersTest extends TestCase
         self::assertStringContainsString('1 educators, 1 challenges, 39 groups', $said);
         self::assertStringContainsString('restore it there', $this->skivoOf("{$top}/next", 'restore', "{$top}/all.dump", '--yes')[1]);
         $this->var = $top;
-        self::assertSame([200], array_values(array_unique(array_map(fn(): int => $this->asks(), range(1, 12)))), 'what it set for itself stays with it');
+        self::assertSame(
+            [200],
+            array_values(array_unique(array_map(fn(): int => $this->asks(), range(1, 12)))),
+            'what it set for itself stays with it',
+        );
     }
 
     /** The first of them brings the database up to date, straight at the primary; both have one key. */
@@ -384,7 +449,8 @@ final class SeveralServersTest extends TestCase
             chmod($folder, 0755);
             $pooler = (string) $this->poolers[$number]->port;
             file_put_contents("{$folder}/.env", implode("\n", [
-                "APP_KEY={$key}", 'DB_HOST=127.0.0.1', "DB_PORT={$pooler}", 'DB_USERNAME=skivo_app', 'DB_PASSWORD="' . DatabaseServers::secret('skivo_app') . '"',
+                "APP_KEY={$key}", 'DB_HOST=127.0.0.1', "DB_PORT={$pooler}", 'DB_USERNAME=skivo_app',
+                'DB_PASSWORD="' . DatabaseServers::secret('skivo_app') . '"',
                 'DB_BACKUP_DATABASE=skivo_backup',
                 'CACHE_STORE=database', 'SESSION_DRIVER=shared', 'SESSION_SECURE_COOKIE=true', 'TRUSTED_PROXIES=127.0.0.1', '',
             ]));
@@ -406,7 +472,15 @@ final class SeveralServersTest extends TestCase
     {
         $top = $this->var;
         $this->var = $this->servers[$number];
-        [$status, $said] = $this->skivoOf($root ?? dirname(__DIR__, 2), 'start', '--empty', '--port', (string) $this->ports[$number], '--name', self::NAME);
+        [$status, $said] = $this->skivoOf(
+            $root ?? dirname(__DIR__, 2),
+            'start',
+            '--empty',
+            '--port',
+            (string) $this->ports[$number],
+            '--name',
+            self::NAME,
+        );
         $this->var = $top;
         self::assertSame(0, $status, $said);
     }
@@ -421,7 +495,8 @@ final class SeveralServersTest extends TestCase
     private function startBalancer(): void
     {
         $this->balancer = $this->nginx('nginx-balancer.conf', "{$this->var}/balancer", $this->port, [
-            'listen 80' => "listen 127.0.0.1:{$this->freePort()}", '10.0.0.21:8484' => "127.0.0.1:{$this->ports[0]}", '10.0.0.22:8484' => "127.0.0.1:{$this->ports[1]}",
+            'listen 80' => "listen 127.0.0.1:{$this->freePort()}", '10.0.0.21:8484' => "127.0.0.1:{$this->ports[0]}",
+            '10.0.0.22:8484' => "127.0.0.1:{$this->ports[1]}",
         ]);
     }
 
@@ -438,7 +513,13 @@ final class SeveralServersTest extends TestCase
     private function asks(string $page = ''): int
     {
         $client = curl_copy_handle($this->client);
-        curl_setopt_array($client, [CURLOPT_URL => "{$this->site}/challenges/{$this->challenge}{$page}", CURLOPT_HTTPGET => true, CURLOPT_COOKIELIST => 'ALL', CURLOPT_HTTPHEADER => ["Cookie: {$this->cookies()}"]]);
+        curl_setopt_array(
+            $client,
+            [
+                CURLOPT_URL => "{$this->site}/challenges/{$this->challenge}{$page}", CURLOPT_HTTPGET => true, CURLOPT_COOKIELIST => 'ALL',
+                CURLOPT_HTTPHEADER => ["Cookie: {$this->cookies()}"],
+            ],
+        );
         curl_exec($client);
 
         return curl_getinfo($client, CURLINFO_RESPONSE_CODE);

@@ -88,7 +88,10 @@ final class StartTest extends TestCase
 
         [$status, $said] = $this->skivo('start', '--port', (string) $taken, '--empty');
         self::assertSame(1, $status);
-        self::assertMatchesRegularExpression("/port {$taken} on 127.0.0.1 is taken by php\\S* \\(process " . getmypid() . ', in .*Nothing was changed/', $said);
+        self::assertMatchesRegularExpression(
+            "/port {$taken} on 127.0.0.1 is taken by php\\S* \\(process " . getmypid() . ', in .*Nothing was changed/',
+            $said,
+        );
         self::assertStringNotContainsString('Creating the database', $said);
 
         $port = $this->freePort();
@@ -103,7 +106,9 @@ final class StartTest extends TestCase
         self::assertStringContainsString('Sign in', $this->page($port), 'what runs goes on');
 
         // The mark that the database is whole is lost: what it holds is not.
-        $this->owner()->exec("INSERT INTO users (name, email, password, created_at, updated_at) VALUES ('Tester', 'tester@skivo.example', 'x', now(), now())");
+        $this->owner()->exec(
+            "INSERT INTO users (name, email, password, created_at, updated_at) VALUES ('Tester', 'tester@skivo.example', 'x', now(), now())",
+        );
         self::assertSame(0, $this->skivo('stop')[0]);
         unlink("{$this->cluster()}/skivo-ready");
         [$status, $said] = $this->skivo('start', '--empty');
@@ -127,7 +132,10 @@ final class StartTest extends TestCase
         [$status, $said] = $this->skivo('start', '--empty');
         self::assertSame(1, $status, $said);
         self::assertStringContainsString("the database 'skivo' is not there any more", $said);
-        self::assertSame(0, (int) $this->owner('postgres')->query("SELECT count(*) FROM pg_database WHERE datname = 'skivo'")->fetchColumn());
+        self::assertSame(
+            0,
+            (int) $this->owner('postgres')->query("SELECT count(*) FROM pg_database WHERE datname = 'skivo'")->fetchColumn(),
+        );
     }
 
     public function testAStopDuringAStartWaitsForItAndBothComeToAnEnd(): void
@@ -149,12 +157,23 @@ final class StartTest extends TestCase
     public function testTheServerHoldsOutAgainstTheNetworkItIsOpenTo(): void
     {
         $port = $this->freePort();
-        [$status, $said] = $this->skivo('start', '--port', (string) $port, '--host', '0.0.0.0', '--name', 'boathouse.skivo.example', '--empty');
+        [$status, $said] = $this->skivo(
+            'start',
+            '--port',
+            (string) $port,
+            '--host',
+            '0.0.0.0',
+            '--name',
+            'boathouse.skivo.example',
+            '--empty',
+        );
         self::assertSame(0, $status, $said);
         self::assertStringContainsString('anyone on the same network can now open this page', $said);
 
         // Names: its own addresses and those given; any other is a page elsewhere that had its name point here.
-        $answers = fn(string $host): int => (int) shell_exec("curl -s -o /dev/null -w '%{http_code}' -H 'Host: {$host}' http://127.0.0.1:{$port}/sign-in");
+        $answers = fn(string $host): int => (int) shell_exec(
+            "curl -s -o /dev/null -w '%{http_code}' -H 'Host: {$host}' http://127.0.0.1:{$port}/sign-in",
+        );
         foreach (["127.0.0.1:{$port}", "localhost:{$port}", 'boathouse.skivo.example', gethostname() . '.local'] as $ours) {
             self::assertSame(200, $answers($ours), $ours);
         }
@@ -179,9 +198,23 @@ final class StartTest extends TestCase
         $jar = "{$this->var}/cookies";
         $page = (string) shell_exec('curl -s -c ' . escapeshellarg($jar) . " http://127.0.0.1:{$port}/register");
         self::assertSame(1, preg_match('/name="_token" value="(\w+)"/', $page, $token));
-        $form = http_build_query(['_token' => $token[1], 'name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password', 'password_confirmation' => 'a long password']);
-        shell_exec('curl -s -o /dev/null -b ' . escapeshellarg($jar) . ' -c ' . escapeshellarg($jar) . " --data '{$form}' http://127.0.0.1:{$port}/register");
-        self::assertStringContainsString('Welcome, Tester', (string) shell_exec('curl -s -b ' . escapeshellarg($jar) . " http://127.0.0.1:{$port}/challenges"));
+        $form = http_build_query(
+            [
+                '_token' => $token[1], 'name' => 'Tester', 'email' => 'tester@skivo.example', 'password' => 'a long password',
+                'password_confirmation' => 'a long password',
+            ],
+        );
+        shell_exec(
+            'curl -s -o /dev/null -b '
+                . escapeshellarg($jar)
+                . ' -c '
+                . escapeshellarg($jar)
+                . " --data '{$form}' http://127.0.0.1:{$port}/register",
+        );
+        self::assertStringContainsString(
+            'Welcome, Tester',
+            (string) shell_exec('curl -s -b ' . escapeshellarg($jar) . " http://127.0.0.1:{$port}/challenges"),
+        );
         self::assertSame(1, $sessions());
         // What a page asks beside a person's doings neither stores the session nor uses up what is to be said next.
         $file = glob("{$this->var}/storage/framework/sessions/*")[0];
@@ -190,7 +223,18 @@ final class StartTest extends TestCase
         self::assertSame($before, (string) file_get_contents($file));
 
         // More connections than a school has devices, each of which never ends its request.
-        $half = proc_open(['bash', '-c', 'ulimit -n 4096; exec php -r ' . escapeshellarg('for ($i = 0; $i < 1100; $i++) { $s = stream_socket_client("tcp://127.0.0.1:' . $port . '"); fwrite($s, "GET / HTTP/1.1\r\nHost: x"); $all[] = $s; } echo "open\n"; fgets(STDIN);')], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
+        $half = proc_open(
+            [
+                'bash', '-c',
+                'ulimit -n 4096; exec php -r ' . escapeshellarg(
+                    'for ($i = 0; $i < 1100; $i++) { $s = stream_socket_client("tcp://127.0.0.1:'
+                        . $port
+                        . '"); fwrite($s, "GET / HTTP/1.1\r\nHost: x"); $all[] = $s; } echo "open\n"; fgets(STDIN);',
+                ),
+            ],
+            [['pipe', 'r'], ['pipe', 'w'], STDERR],
+            $pipes,
+        );
         self::assertIsResource($half);
         self::assertSame("open\n", fgets($pipes[1]));
         for ($tablet = 0; $tablet < 40; $tablet++) {
@@ -204,8 +248,15 @@ final class StartTest extends TestCase
         self::assertIsArray($settings);
         $app = new PDO("pgsql:host=127.0.0.1;port={$settings['DB_PORT']};dbname=skivo", $settings['DB_USERNAME'], $settings['DB_PASSWORD']);
         self::assertSame(1, (int) $app->query('SELECT count(*) FROM users')->fetchColumn());
-        self::assertFalse((bool) $app->query('SELECT rolsuper OR rolcreatedb OR rolcreaterole FROM pg_roles WHERE rolname = current_user')->fetchColumn());
-        self::assertSame(0, (int) $app->query('SELECT count(*) FROM pg_class WHERE relowner = (SELECT oid FROM pg_roles WHERE rolname = current_user)')->fetchColumn());
+        self::assertFalse(
+            (bool) $app->query('SELECT rolsuper OR rolcreatedb OR rolcreaterole FROM pg_roles WHERE rolname = current_user')->fetchColumn(),
+        );
+        self::assertSame(
+            0,
+            (int) $app->query(
+                'SELECT count(*) FROM pg_class WHERE relowner = (SELECT oid FROM pg_roles WHERE rolname = current_user)',
+            )->fetchColumn(),
+        );
         self::assertStringNotContainsString($settings['DB_PASSWORD'], (string) file_get_contents("{$this->var}/.owner"));
 
         // Deleted by whoever looks after the machine.
@@ -222,7 +273,12 @@ final class StartTest extends TestCase
         $root = dirname(__DIR__, 2);
         $copy = "{$this->var}/our class";
         mkdir($copy, 0755);
-        foreach (['app', 'artisan', 'bin', 'bootstrap', 'composer.json', 'config', 'core', 'database', 'deploy', 'package.json', 'package-lock.json', 'php-packages.txt', 'public', 'resources', 'routes', 'vendor', 'vite.config.js'] as $each) {
+        foreach (
+            [
+                'app', 'artisan', 'bin', 'bootstrap', 'composer.json', 'config', 'core', 'database', 'deploy', 'package.json',
+                'package-lock.json', 'php-packages.txt', 'public', 'resources', 'routes', 'vendor', 'vite.config.js',
+            ] as $each
+        ) {
             $this->copy("{$root}/{$each}", "{$copy}/{$each}");
         }
         mkdir("{$copy}/node_modules/vite", 0755, true);

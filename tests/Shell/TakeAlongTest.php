@@ -59,7 +59,9 @@ final class TakeAlongTest extends TestCase
         self::assertCount(3, $kept);
         self::assertContains('skivo-2026-01-04.dump', $kept);
         self::assertNotContains('skivo-2026-01-02.dump', $kept);
-        $newest = (string) array_values(array_filter((array) glob("{$nights}/*"), static fn(string|false $each): bool => filesize((string) $each) > 1000))[0];
+        $newest = (string) array_values(
+            array_filter((array) glob("{$nights}/*"), static fn(string|false $each): bool => filesize((string) $each) > 1000),
+        )[0];
         // A rehearsal says whether it is whole, and touches nothing.
         [$status, $said] = $this->skivo('restore', '--rehearse', $newest);
         self::assertSame(0, $status, $said);

@@ -43,8 +43,12 @@ final class Traffic
      * @param list<string> $headers with which a run is sent
      * @param list<int> $groups
      */
-    public function __construct(private readonly string $address, private readonly array $headers, private readonly array $groups, int $devices)
-    {
+    public function __construct(
+        private readonly string $address,
+        private readonly array $headers,
+        private readonly array $groups,
+        int $devices,
+    ) {
         $this->all = curl_multi_init();
         $this->heard = microtime(true);
         for ($i = 0; $i < $devices; $i++) {
@@ -74,7 +78,9 @@ final class Traffic
         $giveUp = microtime(true) + $patienceS;
         while (!$is()) {
             if (microtime(true) > $giveUp) {
-                throw new RuntimeException(count($this->confirmed) . ' runs were confirmed, and then none in ' . round(microtime(true) - $this->heard, 1) . ' s');
+                throw new RuntimeException(
+                    count($this->confirmed) . ' runs were confirmed, and then none in ' . round(microtime(true) - $this->heard, 1) . ' s',
+                );
             }
             $this->turn();
         }
@@ -135,10 +141,13 @@ final class Traffic
     {
         ['client' => $client, 'id' => $id, 'number' => $number] = $this->devices[$key];
         curl_setopt_array($client, [
-            CURLOPT_URL => $this->address, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => self::PATIENCE_S, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
+            CURLOPT_URL => $this->address, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => self::PATIENCE_S,
+            CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
             CURLOPT_POST => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', ...$this->headers],
             // No two alike: what looks like one run sent twice is asked about.
-            CURLOPT_POSTFIELDS => json_encode(['id' => $id, 'group' => $this->groups[$number % count($this->groups)], 'distance' => (string) (100 + $number % 400)]),
+            CURLOPT_POSTFIELDS => json_encode(
+                ['id' => $id, 'group' => $this->groups[$number % count($this->groups)], 'distance' => (string) (100 + $number % 400)],
+            ),
         ]);
         curl_multi_add_handle($this->all, $client);
     }

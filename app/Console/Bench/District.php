@@ -29,8 +29,13 @@ final class District
         $last = (int) DB::table('challenges')->max('id');
         self::copy('challenges', [], "FROM challenges t, generate_series(1, {$count}) WHERE t.id = {$like->id}");
         // Each new class has the groups of the one, each new group its cars, and each new car its runs: known by their names and versions.
-        self::copy('groups', ['challenge_id' => 'c.id'], "FROM challenges c, groups t WHERE c.id > {$last} AND t.challenge_id = {$like->id}");
-        $groups = "FROM challenges c JOIN groups g ON g.challenge_id = c.id JOIN groups o ON o.challenge_id = {$like->id} AND o.name = g.name";
+        self::copy(
+            'groups',
+            ['challenge_id' => 'c.id'],
+            "FROM challenges c, groups t WHERE c.id > {$last} AND t.challenge_id = {$like->id}",
+        );
+        $groups
+            = "FROM challenges c JOIN groups g ON g.challenge_id = c.id JOIN groups o ON o.challenge_id = {$like->id} AND o.name = g.name";
         self::copy('cars', ['group_id' => 'g.id'], "{$groups} JOIN cars t ON t.group_id = o.id WHERE c.id > {$last}");
         self::copy(
             'runs',

@@ -131,7 +131,14 @@ final class RunDay
                 count($stored) - count($this->confirmed) + $lost,
                 $this->odd,
             ),
-            '  ' . implode('; ', array_map($this->figures(...), ['log', 'poll', 'state', 'page'], ['logging a run', 'an unchanged poll', 'what changed at the lane', 'a group’s page'])),
+            '  ' . implode(
+                '; ',
+                array_map(
+                    $this->figures(...),
+                    ['log', 'poll', 'state', 'page'],
+                    ['logging a run', 'an unchanged poll', 'what changed at the lane', 'a group’s page'],
+                ),
+            ),
         ];
     }
 
@@ -151,13 +158,18 @@ final class RunDay
     private function add(Challenge $challenge, array $groups, string $asks, string $key, float $due, ?Group $own = null): void
     {
         $client = curl_init();
-        curl_setopt_array($client, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HEADER => true, CURLOPT_ENCODING => '']);
+        curl_setopt_array(
+            $client,
+            [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HEADER => true, CURLOPT_ENCODING => ''],
+        );
         $token = '';
         $page = "{$this->site}/challenges/{$challenge->id}";
         if ($asks === 'log') {
             // A page of its own, with its session.
             curl_setopt_array($client, [CURLOPT_URL => $page, CURLOPT_HTTPHEADER => ["Authorization: Bearer {$key}"]]);
-            $token = preg_match('/name="_token" value="(\w+)"/', (string) curl_exec($client), $found) === 1 ? $found[1] : throw new RuntimeException('The class has no page.');
+            $token = preg_match('/name="_token" value="(\w+)"/', (string) curl_exec($client), $found) === 1
+                ? $found[1]
+                : throw new RuntimeException('The class has no page.');
         }
         $live = $this->site . URL::signedRoute('live', ['live' => $challenge->id], absolute: false);
         $this->devices[spl_object_id($client)] = new BenchDevice(
@@ -166,7 +178,7 @@ final class RunDay
             $live,
             array_map(static fn(Group $group): int => $group->id, $groups),
             // Beside its session's cookie, a device that logs says its token by itself.
-            [$asks === 'log' ? "Authorization: Bearer {$key}" : 'Cookie: ' . Device::COOKIE . '=' . urlencode(Crypt::encryptString(CookieValuePrefix::create(Device::COOKIE, Crypt::getKey()) . $key))],
+            [$asks === 'log' ? "Authorization: Bearer {$key}" : self::cookie($key)],
             $token,
             $own === null ? null : "{$page}/groups/{$own->id}/own",
             $asks,
@@ -179,14 +191,20 @@ final class RunDay
         if ($device->asks === 'log') {
             $device->id = (string) Str::uuid();
             $this->sent++;
-            $run = ['id' => $device->id, 'group' => $device->groups[array_rand($device->groups)], 'distance' => (string) (random_int(2300, 2700) / 10), 'note' => self::NOTE];
+            $run = [
+                'id' => $device->id, 'group' => $device->groups[array_rand($device->groups)],
+                'distance' => (string) (random_int(2300, 2700) / 10), 'note' => self::NOTE,
+            ];
             curl_setopt($device->client, CURLOPT_POSTFIELDS, json_encode($run, JSON_THROW_ON_ERROR));
         }
         [$address, $headers] = match ($device->asks) {
             'poll' => [$device->live, ["If-None-Match: {$device->tag}"]],
             'state' => ["{$device->page}/floor", ['Accept: application/json', 'X-Beside: yes', ...$device->knownBy]],
             'page' => [$device->own ?? $device->page, ['Accept: text/html', 'X-Beside: yes', ...$device->knownBy]],
-            default => ["{$device->page}/runs", ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$device->token}", ...$device->knownBy]],
+            default => [
+                "{$device->page}/runs",
+                ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$device->token}", ...$device->knownBy],
+            ],
         };
         curl_setopt($device->client, CURLOPT_URL, $address);
         curl_setopt($device->client, CURLOPT_HTTPHEADER, $headers);
@@ -225,5 +243,12 @@ final class RunDay
         $this->questions += $isQuestion ? 1 : 0;
         $this->odd += $isAsExpected || $isQuestion ? 0 : 1;
         [$device->asks, $device->due] = [$asks, $due];
+    }
+
+    private static function cookie(string $token): string
+    {
+        $value = CookieValuePrefix::create(Device::COOKIE, Crypt::getKey()) . $token;
+
+        return 'Cookie: ' . Device::COOKIE . '=' . urlencode(Crypt::encryptString($value));
     }
 }

@@ -25,7 +25,9 @@ final class Administrator extends Command
             return self::FAILURE;
         }
         $account->administrator($user, !$this->option('no'));
-        $this->info($this->option('no') ? "{$email} is an administrator no longer." : "{$email} is an administrator: Menu, Account has the backup.");
+        $this->info(
+            $this->option('no') ? "{$email} is an administrator no longer." : "{$email} is an administrator: Menu, Account has the backup.",
+        );
 
         return self::SUCCESS;
     }

@@ -56,7 +56,10 @@ final class Bench extends Command
 
     private const TURNS = 480;
 
-    /** A busy run day of one class: screens at the lane, tablets of groups, devices that log, and how often each of those does (s): far more often than a lane can run a car. */
+    /**
+     * A busy run day of one class: screens at the lane, tablets of groups, devices that log, and how often each of those does (s): far more
+     * often than a lane can run a car.
+     */
     private const ONE_CLASS = [10, 20, 10, 10.0];
 
     /**
@@ -119,7 +122,8 @@ final class Bench extends Command
         $stations = array_column(array_filter(Station::cases(), static fn(Station $station): bool => $station !== Station::Run), 'value');
         $this->pages($client, $kernel, $educator, $challenge, $static, [
             'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => "{$own}/car",
-            'own page' => "{$own}/own", ...array_combine($stations, array_map(static fn(string $station): string => "{$own}/at/{$station}", $stations)),
+            'own page' => "{$own}/own",
+            ...array_combine($stations, array_map(static fn(string $station): string => "{$own}/at/{$station}", $stations)),
             'notebook' => "{$own}/notebook", 'room' => '/room',
             'checks' => '/check', 'bench' => '/bench', 'materials' => '/plan/materials', 'timetable' => '/plan/timetable',
         ]);
@@ -223,7 +227,8 @@ final class Bench extends Command
             ),
         );
 
-        $program = 'import sys, json, time; sys.path.insert(0, sys.argv[1]); import run_model; d = json.load(sys.stdin); ' . 'f = lambda: [run_model.solve(x, "RK45", 1e-6, 1e-9, False) for x in d]; f(); t = time.perf_counter(); [f() for _ in range(3)]; '
+        $program = 'import sys, json, time; sys.path.insert(0, sys.argv[1]); import run_model; d = json.load(sys.stdin); '
+            . 'f = lambda: [run_model.solve(x, "RK45", 1e-6, 1e-9, False) for x in d]; f(); t = time.perf_counter(); [f() for _ in range(3)]; '
             . 'print((time.perf_counter() - t) * 1000 / 3 / len(d))';
         $scipy = Process::input(json_encode(array_map($this->json(...), $designs), JSON_THROW_ON_ERROR))
             ->run(['/usr/bin/python3', '-c', $program, base_path('tests/Reference')]);
@@ -320,19 +325,35 @@ final class Bench extends Command
     /** The same pages, with one class stored and with so many that a million runs are. */
     private function district(Client $client, Kernel $kernel, User $educator, Challenge $challenge): void
     {
-        $pages = ['challenges' => '/challenges', 'class page' => '', 'groups' => '/groups', 'every run' => '/runs', 'findings' => '/findings', 'report' => '/report'];
+        $pages = [
+            'challenges' => '/challenges', 'class page' => '', 'groups' => '/groups', 'every run' => '/runs', 'findings' => '/findings',
+            'report' => '/report',
+        ];
         $path = static fn(string $page): string => $page === '/challenges' ? $page : "/challenges/{$challenge->id}{$page}";
         $one = array_map(fn(string $page): array => $this->time($client, $path($page)), $pages);
         $begun = hrtime(true);
         $runs = District::fill($challenge, self::CLASSES);
-        $this->line(sprintf('%s runs of %s classes are stored (in %.0f s).', number_format($runs), number_format(Challenge::query()->count()), (hrtime(true) - $begun) / 1e9));
+        $this->line(
+            sprintf(
+                '%s runs of %s classes are stored (in %.0f s).',
+                number_format($runs),
+                number_format(Challenge::query()->count()),
+                (hrtime(true) - $begun) / 1e9,
+            ),
+        );
         // What is anybody else's is not this educator's.
-        $others = User::query()->create(['name' => 'Others', 'email' => Str::lower(Str::random(12)) . '@skivo.example', 'password' => Str::random(20)]);
+        $others = User::query()->create(
+            ['name' => 'Others', 'email' => Str::lower(Str::random(12)) . '@skivo.example', 'password' => Str::random(20)],
+        );
         DB::table('challenges')->where('user_id', $educator->id)->where('id', '<>', $challenge->id)->update(['user_id' => $others->id]);
         $rows = [];
         foreach ($pages as $name => $page) {
             $many = $this->time($client, $path($page));
-            $rows[] = [$name, ...$this->figures($one[$name]), ...$this->figures($many), number_format($this->quantile($many, 0.5) / $this->quantile($one[$name], 0.5), 2), (string) $this->queries($kernel, $educator, $path($page))];
+            $rows[] = [
+                $name, ...$this->figures($one[$name]), ...$this->figures($many),
+                number_format($this->quantile($many, 0.5) / $this->quantile($one[$name], 0.5), 2),
+                (string) $this->queries($kernel, $educator, $path($page)),
+            ];
         }
         $this->table(['page', 'one class', '95 %', 'the district', '95 %', 'ratio', 'queries'], $rows);
     }
@@ -347,12 +368,15 @@ final class Bench extends Command
 
     private function sheet(int $runs, int $groups = self::GROUPS): string
     {
-        $csv = "group,nozzle,nozzle bore (mm),outlets,nozzle length (cm),balloon diameter (cm),mass (g),wheels,wheel diameter (mm),wheel mount,chassis,try,distance (cm),time (s)\n";
+        $csv
+            = "group,nozzle,nozzle bore (mm),outlets,nozzle length (cm),balloon diameter (cm),mass (g),wheels,wheel diameter (mm),wheel mount,chassis,try,distance (cm),time (s)\n";
         for ($group = 1; $group <= $groups; $group++) {
             for ($try = 1; $try <= max(1, $runs); $try++) {
                 $distance = 120 + 9 * $group + (37 * $try * $group) % 41;
                 $csv .= sprintf(
-                    $runs === 0 ? "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,,,\n" : "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n",
+                    $runs === 0
+                        ? "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,,,\n"
+                        : "Group %d,straw,%d,1,12,%d,%d,caps,32,fixed,card,%d,%d,%.2f\n",
                     $group,
                     4 + $group % 7,
                     17 + $group % 5,

@@ -12,7 +12,8 @@ use Illuminate\Console\Command;
 /** Deletes a challenge or an account for good, by whoever looks after the machine. */
 final class Delete extends Command
 {
-    protected $signature = 'skivo:delete {what : challenge or account} {which : the number in the address of the challenge, or the email of the account} {--yes : without asking}';
+    protected $signature
+        = 'skivo:delete {what : challenge or account} {which : the number in the address of the challenge, or the email of the account} {--yes : without asking}';
 
     protected $description = 'Delete a challenge or an account for good, with all that hangs on it';
 

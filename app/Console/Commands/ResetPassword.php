@@ -30,7 +30,9 @@ final class ResetPassword extends Command
         $password = Str::lower(Str::random(self::LETTERS));
         $account->password($user, $password);
         $this->info("The new password of {$email}: {$password}");
-        $this->info('Tell it to them, and let them change it under Menu, Account. Wherever they were signed in, they are no longer, and their tokens for programs open nothing any more.');
+        $this->info(
+            'Tell it to them, and let them change it under Menu, Account. Wherever they were signed in, they are no longer, and their tokens for programs open nothing any more.',
+        );
 
         return self::SUCCESS;
     }

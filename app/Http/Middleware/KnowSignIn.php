@@ -23,7 +23,9 @@ final class KnowSignIn
             $request->session()->invalidate();
             $request->session()->regenerateToken();
 
-            return $request->expectsJson() ? response()->json(['message' => __('account.done.you_are_signed_out')], 401) : redirect()->route('sign-in');
+            return $request->expectsJson()
+                ? response()->json(['message' => __('account.done.you_are_signed_out')], 401)
+                : redirect()->route('sign-in');
         }
 
         return $next($request);

@@ -24,7 +24,10 @@ final class AccountController
         /** @var User $user */
         $user = $request->user();
 
-        return view('account.edit', ['signIns' => $user->signIns()->get(), 'here' => SignedIn::here($request), 'tokens' => $user->apiTokens()->get()]);
+        return view(
+            'account.edit',
+            ['signIns' => $user->signIns()->get(), 'here' => SignedIn::here($request), 'tokens' => $user->apiTokens()->get()],
+        );
     }
 
     /** A token for a program. */

@@ -21,7 +21,10 @@ final readonly class SignedIn
 
     /** What browsers and systems call themselves, the more particular first. */
     private const BROWSERS = ['Edg' => 'Edge', 'Firefox' => 'Firefox', 'Chrome' => 'Chrome', 'Safari' => 'Safari'];
-    private const SYSTEMS = ['Android' => 'Android', 'iPhone' => 'iPhone', 'iPad' => 'iPad', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS' => 'macOS', 'Linux' => 'Linux'];
+    private const SYSTEMS = [
+        'Android' => 'Android', 'iPhone' => 'iPhone', 'iPad' => 'iPad', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS' => 'macOS',
+        'Linux' => 'Linux',
+    ];
 
     /** Notes a sign-in as it is made, so that it can be ended whatever is asked by it. */
     public static function note(Request $request, User $user): SignIn

@@ -89,7 +89,11 @@ final class ApiController
 
     public function findings(Request $request, Challenge $challenge): JsonResponse
     {
-        return $this->held($request, $challenge, static fn(): array => FindingsReport::of(ClassFindings::of(ClassRecord::of($challenge))->found));
+        return $this->held(
+            $request,
+            $challenge,
+            static fn(): array => FindingsReport::of(ClassFindings::of(ClassRecord::of($challenge))->found),
+        );
     }
 
     /** The document that describes all of this. */

@@ -21,7 +21,10 @@ final class BoardController
         $challenge = $this->challenge($token);
         $record = ClassRecord::of($challenge);
 
-        return view('board.show', ['challenge' => $challenge, 'record' => $record, 'board' => FloorState::board($record), 'token' => $token]);
+        return view(
+            'board.show',
+            ['challenge' => $challenge, 'record' => $record, 'board' => FloorState::board($record), 'token' => $token],
+        );
     }
 
     public function state(string $token): JsonResponse

@@ -19,7 +19,11 @@ final readonly class BoardStart
     public static function of(ClassRecord $record): self
     {
         return new self(
-            $record->challenge->joinCodes()->where('role', DeviceRole::Group)->whereNull('group_id')->where('expires_at', '>', now())->value('code'),
+            $record->challenge->joinCodes()
+                ->where('role', DeviceRole::Group)
+                ->whereNull('group_id')
+                ->where('expires_at', '>', now())
+                ->value('code'),
             Room::tally($record->groups->pluck('id'), EntryKind::WarmUp, array_column(WarmUp::cases(), 'value')),
         );
     }

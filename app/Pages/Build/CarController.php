@@ -63,7 +63,9 @@ final class CarController
             )->reorder('measured_at', 'desc')->first(),
             'reading' => new CarReading($shown, $plan, $kit, $car->allowances ?? []),
             'price' => PriceWords::of($record, $shown, $car),
-            'own' => $request->user() instanceof Device ? new GroupsOwnPath($record, $record->groups->firstWhere('id', $group->id) ?? $group, $plan) : null,
+            'own' => $request->user() instanceof Device
+                ? new GroupsOwnPath($record, $record->groups->firstWhere('id', $group->id) ?? $group, $plan)
+                : null,
             'tape' => self::tape($record, $shown),
         ]);
     }
@@ -93,7 +95,9 @@ final class CarController
                 is_string($edition) ? $edition : null,
             );
         } catch (ChangedOrCorrectedException) {
-            return redirect()->to(self::sheet($challenge, $group))->withInput()->withErrors(['save_as' => Text::of('build.car.changed_or_corrected')]);
+            return redirect()->to(self::sheet($challenge, $group))
+                ->withInput()
+                ->withErrors(['save_as' => Text::of('build.car.changed_or_corrected')]);
         } catch (CarHasChangedException $changed) {
             $last = $changed->car->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
 
@@ -203,7 +207,9 @@ final class CarController
     {
         $forecast = DesignForecast::of($record, $car);
 
-        return $forecast === null ? null : new GuessTape($record->challenge->units, $record->challenge->lane_length->quantity->si(), $forecast);
+        return $forecast === null
+            ? null
+            : new GuessTape($record->challenge->units, $record->challenge->lane_length->quantity->si(), $forecast);
     }
 
     private static function sheet(Challenge $challenge, Group $group): string

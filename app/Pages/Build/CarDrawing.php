@@ -54,7 +54,11 @@ final readonly class CarDrawing
         $this->nozzleYM = $l->nozzleAxis();
         $this->exit = $l->tubes()[0];
         $this->rearM = min($l->source->blows() ? $this->exit['x'] : 0.0, $l->rearAxle - $wheel, 0) - self::ROOM_BEHIND_M;
-        $length = max($l->source->blows() ? $this->balloonXM + $r : 0.0, $l->chassisLength, $l->frontAxle() + $wheel) + self::ROOM_BEFORE_M - $this->rearM;
+        $length = max(
+            $l->source->blows() ? $this->balloonXM + $r : 0.0,
+            $l->chassisLength,
+            $l->frontAxle() + $wheel,
+        ) + self::ROOM_BEFORE_M - $this->rearM;
         $half = max($r, ($l->frontTrack + $l->wheelThickness) / 2, $l->frontAxleLength / 2, $l->rearAxleLength / 2, $l->chassisWidth / 2);
         $top = max($l->source->blows() ? $this->balloonYM + $r : 0.0, 2 * $wheel, $l->chassisTop());
         $this->scale = min((self::WIDTH - 20) / $length, 215 / ($top + 0.005), $isFromAbove ? 235 / (2 * $half) : INF);
@@ -126,7 +130,8 @@ final readonly class CarDrawing
 
         return match (true) {
             $l->form->isRound() => $this->along(fn(float $x): array => [
-                $middle + $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth, $middle - $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth,
+                $middle + $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth,
+                $middle - $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth,
             ], $this->y(...)),
             $l->form === ChassisForm::FoldedPlate => "M{$this->x(0)} {$this->y($bottom)}L{$this->x($l->chassisLength)} {$this->y($bottom)}"
                 . "L{$this->x($l->chassisLength)} {$this->y($middle)}Q{$this->x($l->chassisLength / 2)} {$this->y($top + ($top - $middle))} {$this->x(0)} {$this->y($middle)}Z",
@@ -135,9 +140,12 @@ final readonly class CarDrawing
                 ...match ($l->nose) {
                     NoseShape::Flat => [[$l->chassisLength, $top], [$l->chassisLength, $bottom]],
                     NoseShape::Wedge => [[$l->chassisLength - $nose, $top], [$l->chassisLength, $bottom]],
-                    NoseShape::Point => [[$l->chassisLength - $nose, $top], [$l->chassisLength, $middle], [$l->chassisLength - $nose, $bottom]],
+                    NoseShape::Point => [
+                        [$l->chassisLength - $nose, $top], [$l->chassisLength, $middle], [$l->chassisLength - $nose, $bottom],
+                    ],
                     NoseShape::Round => array_map(static fn(int $step): array => [
-                        $l->chassisLength - $nose / 2 + $nose / 2 * sin(M_PI * $step / 8), $middle + ($top - $middle) * cos(M_PI * $step / 8),
+                        $l->chassisLength - $nose / 2 + $nose / 2 * sin(M_PI * $step / 8),
+                        $middle + ($top - $middle) * cos(M_PI * $step / 8),
                     ], range(0, 8)),
                 },
             ], $this->y(...)),
@@ -259,7 +267,10 @@ final readonly class CarDrawing
             Spot::Balloon => [[$this->x($this->balloonXM), $this->y($this->balloonYM - $this->balloonRadiusM)]],
             Spot::Neck => [[$this->x($l->neck()), $this->y($this->nozzleYM)]],
             Spot::Hook => [[$this->x($l->hook()), $this->y($l->hookHeight())], [$this->x($l->hook()), $this->z($l->hookOffset)]],
-            Spot::Band => [[$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->y(($l->hookHeight() + $this->wheelRadiusM) / 2)], [$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->z(0.0)]],
+            Spot::Band => [
+                [$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->y(($l->hookHeight() + $this->wheelRadiusM) / 2)],
+                [$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->z(0.0)],
+            ],
             Spot::Nozzle => [[$this->x($this->exit['x']), $this->y($this->nozzleYM)]],
         };
     }

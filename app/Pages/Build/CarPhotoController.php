@@ -76,7 +76,11 @@ final class CarPhotoController
     {
         $half = ($length->interval()->high - $length->interval()->low) / 2;
 
-        return self::figure($length->value, $part, $units) . ' ± ' . self::figure($half, $part, $units) . "\u{00A0}{$units->symbol(self::scale($part))}";
+        return self::figure(
+            $length->value,
+            $part,
+            $units,
+        ) . ' ± ' . self::figure($half, $part, $units) . "\u{00A0}{$units->symbol(self::scale($part))}";
     }
 
     private static function figure(float $metres, CarAttribute $part, UnitSystem $units): string

@@ -47,7 +47,9 @@ final class CarPhotoRequest extends FormRequest
             'known.*.length' => ['required', 'string', 'max:40', $length],
             'parts' => ['present', 'array', 'max:' . self::MOST],
             'parts.*.px' => $px,
-            'parts.*.part' => ['required', Rule::in(array_map(static fn(CarAttribute $part): string => $part->value, CarPhotoController::MEASURED))],
+            'parts.*.part' => [
+                'required', Rule::in(array_map(static fn(CarAttribute $part): string => $part->value, CarPhotoController::MEASURED)),
+            ],
             'per_screen_px' => ['required', 'numeric', 'between:0.001,1000'],
         ];
     }

@@ -130,7 +130,8 @@ final class CarRequest extends FormRequest
 
         return $nominal === null || $across === null || !$isAcross || $across <= self::MOST_OF_NOMINAL * $nominal ? [] : [
             CarAttribute::BalloonSize->value => $words->say(new Remark('quantity.slip.around', [
-                'nominal' => new Shown($nominal, Scale::Body), 'value' => new Shown($across, Scale::Body), 'across' => new Shown($across / M_PI, Scale::Body, 1),
+                'nominal' => new Shown($nominal, Scale::Body), 'value' => new Shown($across, Scale::Body),
+                'across' => new Shown($across / M_PI, Scale::Body, 1),
             ])),
         ];
     }

@@ -81,6 +81,9 @@ final class CarsController
         $usual = $challenge->rules()->recorded($challenge->asks);
         $more = array_filter($request->columns(), static fn(CarAttribute $each): bool => !in_array($each, $usual, true));
 
-        return route('cars.all', [$challenge] + array_fill_keys(array_map(static fn(CarAttribute $each): string => "more_{$each->value}", $more), '1'));
+        return route(
+            'cars.all',
+            [$challenge] + array_fill_keys(array_map(static fn(CarAttribute $each): string => "more_{$each->value}", $more), '1'),
+        );
     }
 }

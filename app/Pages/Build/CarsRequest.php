@@ -77,7 +77,9 @@ final class CarsRequest extends FormRequest
     {
         $sent = explode(',', $this->string('columns')->toString());
 
-        return array_values(array_filter(CarAttribute::recorded(), static fn(CarAttribute $each): bool => in_array($each->value, $sent, true)));
+        return array_values(
+            array_filter(CarAttribute::recorded(), static fn(CarAttribute $each): bool => in_array($each->value, $sent, true)),
+        );
     }
 
     /** @return array<int, Car> by the id of the group: what is on record, with what the table had in its place */
@@ -100,7 +102,9 @@ final class CarsRequest extends FormRequest
     /** @return array<int, string> by the id of the group */
     public function names(): array
     {
-        return $this->groups()->mapWithKeys(fn(Group $group): array => [$group->id => $this->string("name_{$group->id}")->toString()])->all();
+        return $this->groups()
+            ->mapWithKeys(fn(Group $group): array => [$group->id => $this->string("name_{$group->id}")->toString()])
+            ->all();
     }
 
     /** @return array<int, string> by the id of the group: which car in which edition the table showed */
@@ -156,7 +160,12 @@ final class CarsRequest extends FormRequest
         return function (string $attribute, mixed $value, Closure $fail) use ($group): void {
             foreach ($this->groups() as $other) {
                 $theirs = $this->input("name_{$other->id}");
-                if ($other->id < $group->id && is_string($theirs) && is_string($value) && ClassSheet::groupKey($theirs) === ClassSheet::groupKey($value)) {
+                if (
+                    $other->id < $group->id
+                    && is_string($theirs)
+                    && is_string($value)
+                    && ClassSheet::groupKey($theirs) === ClassSheet::groupKey($value)
+                ) {
                     $fail(Text::of('build.form.another_group_has_this_name_tell'));
                 }
             }

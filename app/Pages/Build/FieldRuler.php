@@ -38,7 +38,9 @@ final readonly class FieldRuler
         }
         $own = $car->number($attribute);
         $usual = $kit->number($attribute) ?? $ruler->typical ?? ($range[0] + $range[1]) / 2;
-        $fractions = $units === UnitSystem::Imperial && $attribute->dimension() === \Skivo\Core\Measurement\Dimension::Length && $scale !== Scale::Angle;
+        $fractions = $units === UnitSystem::Imperial
+            && $attribute->dimension() === \Skivo\Core\Measurement\Dimension::Length
+            && $scale !== Scale::Angle;
         $step = $fractions ? self::SIXTEENTH_M : ($ruler->step ?? ($scale === Scale::Part ? 0.0005 : 0.001));
         $shown = static fn(float $si): float => round($units->fromSi($si, $scale), 4);
 

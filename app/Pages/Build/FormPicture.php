@@ -24,7 +24,10 @@ final readonly class FormPicture
         $widths = $form->widths();
         $last = max(1, count($widths) - 1);
         $side = static fn(int $sign): array => array_map(
-            static fn(int $i): string => round(4 + self::LENGTH * $i / $last, 1) . ' ' . round(self::HEIGHT / 2 + $sign * $half * $widths[$i], 1),
+            static fn(int $i): string => round(4 + self::LENGTH * $i / $last, 1) . ' ' . round(
+                self::HEIGHT / 2 + $sign * $half * $widths[$i],
+                1,
+            ),
             range(0, $last),
         );
 

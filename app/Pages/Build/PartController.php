@@ -32,7 +32,11 @@ final class PartController
             'fits' => Fits::in($challenge->catalogue()),
             // What has its like here already is not offered again.
             'shared' => OwnPart::sharedWith($user)->where('challenge_id', '<>', $challenge->id)->orderBy('kind')->orderBy('name')->get()
-                ->reject(static fn(OwnPart $part): bool => $own->contains(static fn(OwnPart $has): bool => $has->kind === $part->kind && $has->name === $part->name))
+                ->reject(
+                    static fn(OwnPart $part): bool => $own->contains(
+                        static fn(OwnPart $has): bool => $has->kind === $part->kind && $has->name === $part->name,
+                    ),
+                )
                 ->unique(static fn(OwnPart $part): string => "{$part->kind->value} {$part->name}"),
         ]);
     }
@@ -45,7 +49,10 @@ final class PartController
         $shared = OwnPart::sharedWith($user)->findOrFail($part);
         $parts->copy($challenge, $shared);
 
-        return redirect()->route('parts.index', $challenge)->with('status', Text::of('what_if.done.is_in_the_parts_list_of', ['part' => $shared->name]));
+        return redirect()->route('parts.index', $challenge)->with(
+            'status',
+            Text::of('what_if.done.is_in_the_parts_list_of', ['part' => $shared->name]),
+        );
     }
 
     public function store(PartRequest $request, Challenge $challenge, ChangeParts $parts): RedirectResponse

@@ -36,7 +36,10 @@ final readonly class PartOffer
         $shown = static fn(Part $part, CarAttribute $each): string => $part->find($each) === null || $each->scale() === null
             ? ''
             : str_replace("\u{00A0}", ' ', $units->show($part->value($each), $each->scale()));
-        $asked = array_filter(CarAttribute::ofPart($kind), static fn(CarAttribute $each): bool => $each->step() !== null && $each->isQuantity());
+        $asked = array_filter(
+            CarAttribute::ofPart($kind),
+            static fn(CarAttribute $each): bool => $each->step() !== null && $each->isQuantity(),
+        );
         $offers = array_map(static fn(Part $part): self => new self(
             $part,
             $named->isKind() ? $part->name : $shown($part, $named),

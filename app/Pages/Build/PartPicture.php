@@ -79,7 +79,10 @@ final readonly class PartPicture
         [$length, $half] = [$this->size(CarAttribute::ChassisLength), $this->size(CarAttribute::ChassisWidth) / 2];
         $left = (self::WIDTH - $length) / 2;
         $side = static fn(int $sign): array => array_map(
-            static fn(int $i): string => round($left + $length * $i / $last, 2) . ' ' . round(self::HEIGHT / 2 + $sign * $half * $widths[$i], 2),
+            static fn(int $i): string => round($left + $length * $i / $last, 2) . ' ' . round(
+                self::HEIGHT / 2 + $sign * $half * $widths[$i],
+                2,
+            ),
             range(0, $last),
         );
 
@@ -93,7 +96,9 @@ final readonly class PartPicture
             PartKind::Chassis => [$part->value(CarAttribute::ChassisLength), $part->value(CarAttribute::ChassisWidth)],
             PartKind::Wheel => array_fill(0, 2, $part->value(CarAttribute::WheelDiameter)),
             PartKind::Balloon => [1.15 * $part->value(CarAttribute::BalloonNominal), $part->value(CarAttribute::BalloonNominal)],
-            PartKind::Nozzle => [$part->value(CarAttribute::NozzleLength), $part->find(CarAttribute::WidestBore) ?? $part->value(CarAttribute::NozzleBore)],
+            PartKind::Nozzle => [
+                $part->value(CarAttribute::NozzleLength), $part->find(CarAttribute::WidestBore) ?? $part->value(CarAttribute::NozzleBore),
+            ],
             PartKind::Bearing => array_fill(0, 2, 1.3 * $part->value(CarAttribute::BearingBore)),
             PartKind::Surface => [1.0, 1.0],
         };

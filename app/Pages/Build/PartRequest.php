@@ -64,7 +64,12 @@ final class PartRequest extends FormRequest
             $value = match (true) {
                 // Of a wheel without one, the hub is as thick as the rim; tubes that are not there stay away.
                 $typed === '' && $attribute === CarAttribute::WheelHub => $values[CarAttribute::WheelThickness->value],
-                $typed === '' && in_array($attribute, [CarAttribute::WheelBore, CarAttribute::NozzleOutside, CarAttribute::WiderOutside], true) => null,
+                $typed === ''
+                    && in_array(
+                        $attribute,
+                        [CarAttribute::WheelBore, CarAttribute::NozzleOutside, CarAttribute::WiderOutside],
+                        true,
+                    ) => null,
                 $typed === '' => Catalogue::standard()->usual($kind)->find($attribute),
                 $unit === null => (float) str_replace(',', '.', $typed),
                 default => ReadsAs::read($typed, $unit)?->quantity->si(),
@@ -76,7 +81,8 @@ final class PartRequest extends FormRequest
         $traits = array_intersect(array_column(PartTrait::of($kind), 'value'), (array) $this->input('traits', []));
 
         return [
-            'kind' => $kind, 'name' => $this->string('name')->toString(), 'values' => $values, 'traits' => array_values($traits), 'origin' => OwnPart::ORIGIN,
+            'kind' => $kind, 'name' => $this->string('name')->toString(), 'values' => $values, 'traits' => array_values($traits),
+            'origin' => OwnPart::ORIGIN,
             'form' => $kind === PartKind::Chassis ? $this->enum('form', ChassisForm::class) : null,
         ];
     }

@@ -36,14 +36,26 @@ final readonly class PriceWords
         $challenge = $record->challenge;
         $carried = ($car->number(CarAttribute::ExtrasMass) ?? 0.0) + ($car->number(CarAttribute::DecorationMass) ?? 0.0);
         try {
-            $model = CarModel::of($car, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+            $model = CarModel::of(
+                $car,
+                $challenge->catalogue(),
+                $challenge->surface,
+                $challenge->air_temperature_c,
+                $challenge->pumpCurve(),
+            );
         } catch (BeyondModelException) {
             return null;
         }
         $forecast = ClassFindings::of($record)->found->forecast;
         $state = $forecast->states[$recorded->id ?? 0] ?? $forecast->usual();
-        [$model, $load] = $carried > 0.0 ? [$model, $carried] : [$model->with(CarAttribute::Mass, $mass + self::SMALL_LOAD_KG), self::SMALL_LOAD_KG];
-        $price = WorkedOut::from('price', [$model, $state, $load], static fn(): ?AttachmentPrice => AttachmentPrice::of($model, $state, $load));
+        [$model, $load] = $carried > 0.0
+            ? [$model, $carried]
+            : [$model->with(CarAttribute::Mass, $mass + self::SMALL_LOAD_KG), self::SMALL_LOAD_KG];
+        $price = WorkedOut::from(
+            'price',
+            [$model, $state, $load],
+            static fn(): ?AttachmentPrice => AttachmentPrice::of($model, $state, $load),
+        );
         if ($price === null) {
             return null;
         }

@@ -57,10 +57,12 @@ final readonly class BenchWords
                 Text::of('bench.bench_words.stand_only_the_driven_axle'), Text::of('bench.bench_words.then_the_other_axle'),
             ],
             BenchTest::Grip => [
-                Text::of('bench.bench_words.hold_the_driven_wheels'), Text::of('bench.bench_words.pull_until_it_gives_way'), Text::of('bench.bench_words.go_on_pulling'),
+                Text::of('bench.bench_words.hold_the_driven_wheels'), Text::of('bench.bench_words.pull_until_it_gives_way'),
+                Text::of('bench.bench_words.go_on_pulling'),
             ],
             BenchTest::BandPull => [
-                Text::of('bench.bench_words.unhook_the_band_and_hook_a_scale'), Text::of('bench.bench_words.wind_and_read'), Text::of('bench.bench_words.let_it_back_and_read'), Text::of('bench.bench_words.at_three_turns_or_more'),
+                Text::of('bench.bench_words.unhook_the_band_and_hook_a_scale'), Text::of('bench.bench_words.wind_and_read'),
+                Text::of('bench.bench_words.let_it_back_and_read'), Text::of('bench.bench_words.at_three_turns_or_more'),
             ],
             BenchTest::Spin => [Text::of('bench.bench_words.lift_the_car_flick_the_wheel')],
         };
@@ -169,7 +171,9 @@ final readonly class BenchWords
         }
         if ($forces->thrustIsMeasured()) {
             $said[] = Text::of(
-                $forces->model->source()->winds() ? 'bench.bench_words.is_pushed_by_what_a_usual_band' : 'bench.bench_words.is_pushed_by_what_a_usual',
+                $forces->model->source()->winds()
+                    ? 'bench.bench_words.is_pushed_by_what_a_usual_band'
+                    : 'bench.bench_words.is_pushed_by_what_a_usual',
                 ['thrust' => self::times($forces->thrust->value / max(1e-9, $forces->modelThrust->value))],
             );
         }

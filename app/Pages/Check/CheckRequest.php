@@ -106,7 +106,11 @@ final class CheckRequest extends FormRequest
         $questions = [];
         foreach (CheckItem::cases() as $item) {
             $key = self::key($item);
-            foreach (['first' => [$item->expected(), $item->scale()], 'second' => [$item->expectedSecond(), self::secondScale($item)]] as $which => [$expected, $scale]) {
+            foreach (
+                [
+                    'first' => [$item->expected(), $item->scale()], 'second' => [$item->expectedSecond(), self::secondScale($item)],
+                ] as $which => [$expected, $scale]
+            ) {
                 if ($expected !== null && $scale !== null) {
                     $questions["{$key}_{$which}"] = $this->slipIn("{$key}_{$which}", $expected, $this->unit($scale), $scale);
                 }

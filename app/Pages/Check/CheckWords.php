@@ -42,7 +42,10 @@ final readonly class CheckWords
 
         return Text::of(
             'check.check_words.good',
-            ['good' => $good, 'cure' => $fix === [] ? '.' : Text::of('check.check_words.mend_it', ['fix' => Lists::or(array_values($fix))])],
+            [
+                'good' => $good,
+                'cure' => $fix === [] ? '.' : Text::of('check.check_words.mend_it', ['fix' => Lists::or(array_values($fix))]),
+            ],
         );
     }
 

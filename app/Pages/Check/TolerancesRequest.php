@@ -79,7 +79,8 @@ final class TolerancesRequest extends FormRequest
             $tolerance = $this->tolerance($item);
             if (!$tolerance->equals($item->usualTolerance())) {
                 $own[$item->value] = [
-                    'goodFrom' => $tolerance->goodFrom, 'goodTo' => $tolerance->goodTo, 'fixBelow' => $tolerance->fixBelow, 'fixAbove' => $tolerance->fixAbove,
+                    'goodFrom' => $tolerance->goodFrom, 'goodTo' => $tolerance->goodTo, 'fixBelow' => $tolerance->fixBelow,
+                    'fixAbove' => $tolerance->fixAbove,
                 ];
             }
         }

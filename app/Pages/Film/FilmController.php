@@ -76,7 +76,9 @@ final class FilmController
         $record->film($challenge, $run, Actor::of($request), $film->run->trace, $kept, FilmWords::of($film, $challenge)->record());
         session()->flash('status', Text::of('film.done.kept'));
 
-        return new JsonResponse(['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : $this->home($challenge, $run)]);
+        return new JsonResponse(
+            ['go' => $request->user() instanceof User ? route('trace.show', [$challenge, $run]) : $this->home($challenge, $run)],
+        );
     }
 
     /** Before its run is logged: it waits at its lane, and fills the run that is logged there next. */
@@ -150,7 +152,10 @@ final class FilmController
         $last = $units->fromSi($film->scale->placeM($film->scale->line->lengthPx), Scale::Lane);
         $ticks = [];
         for ($each = 0; $each <= min(60.0, $last); $each++) {
-            $ticks[] = [$film->scale->alongPx($each / $units->fromSi(1.0, Scale::Lane)), $each === 0 ? '0' : "{$each}\u{00A0}{$units->symbol(Scale::Lane)}"];
+            $ticks[] = [
+                $film->scale->alongPx($each / $units->fromSi(1.0, Scale::Lane)),
+                $each === 0 ? '0' : "{$each}\u{00A0}{$units->symbol(Scale::Lane)}",
+            ];
         }
 
         return $ticks;

@@ -68,7 +68,8 @@ final class FilmRequest extends FormRequest
     public function rules(): array
     {
         $px = 'between:' . -self::MOST_PX . ',' . self::MOST_PX;
-        $place = fn(float $greatest): ReadsAs => new ReadsAs($this->unit(Scale::Lane), static fn(float $si): ?Remark => $si <= $greatest ? null
+        $place
+            = fn(float $greatest): ReadsAs => new ReadsAs($this->unit(Scale::Lane), static fn(float $si): ?Remark => $si <= $greatest ? null
             : new Remark('film.form.too_far', ['greatest' => new Shown($greatest, Scale::Lane)]), $this->units());
         $height = fn(float $least, float $greatest): ReadsAs => new ReadsAs(
             $this->unit(Scale::Body),
@@ -119,7 +120,14 @@ final class FilmRequest extends FormRequest
 
     public function seen(): SeenFilm
     {
-        return new SeenFilm($this->line(), $this->marks(), $this->points(), $this->sight(), max(1.0, (float) $this->input('slower', 1)), (float) $this->input('lift', 0));
+        return new SeenFilm(
+            $this->line(),
+            $this->marks(),
+            $this->points(),
+            $this->sight(),
+            max(1.0, (float) $this->input('slower', 1)),
+            (float) $this->input('lift', 0),
+        );
     }
 
     private function line(): FilmLine
@@ -152,7 +160,10 @@ final class FilmRequest extends FormRequest
     private function sight(): Sight
     {
         $usual = new Sight();
-        $read = fn(string $key, float $usual): float => ReadsAs::read($this->input($key), $this->unit(Scale::Body))?->quantity->si() ?? $usual;
+        $read = fn(string $key, float $usual): float => ReadsAs::read(
+            $this->input($key),
+            $this->unit(Scale::Body),
+        )?->quantity->si() ?? $usual;
 
         return new Sight($read('followed', $usual->heightM), $read('camera', $usual->cameraM));
     }

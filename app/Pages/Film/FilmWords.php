@@ -30,7 +30,13 @@ final readonly class FilmWords
     private const TAPE_M = 0.03;
     private const TAPE_SHARE = 0.02;
 
-    private function __construct(private FilmedRun $film, private LaneScale $scale, private UnitSystem $units, private ?float $timedM, private bool $isThroughBody) {}
+    private function __construct(
+        private FilmedRun $film,
+        private LaneScale $scale,
+        private UnitSystem $units,
+        private ?float $timedM,
+        private bool $isThroughBody,
+    ) {}
 
     public static function of(FilmReading $film, Challenge $challenge): self
     {
@@ -45,7 +51,10 @@ final readonly class FilmWords
             $rows[] = [Text::of('film.says.push'), $this->isFigure($this->film->push)
                 ? $this->pair($this->film->push->times(1000.0), 0) . "\u{00A0}mN" : Text::of('film.says.not_told')];
         }
-        $rows[] = [Text::of('film.says.friction'), $this->isFigure($this->film->friction) ? $this->pair($this->film->friction, 3) : Text::of('film.says.not_told')];
+        $rows[] = [
+            Text::of('film.says.friction'),
+            $this->isFigure($this->film->friction) ? $this->pair($this->film->friction, 3) : Text::of('film.says.not_told'),
+        ];
 
         return $rows;
     }
@@ -54,7 +63,10 @@ final readonly class FilmWords
     public function ofAnyCar(): array
     {
         $lane = $this->units->symbol(Scale::Lane);
-        $length = fn(Estimate $of): string => $this->pair($of->times($this->units->fromSi(1.0, Scale::Distance)), 0) . "\u{00A0}" . $this->units->symbol(Scale::Distance);
+        $length = fn(Estimate $of): string => $this->pair(
+            $of->times($this->units->fromSi(1.0, Scale::Distance)),
+            0,
+        ) . "\u{00A0}" . $this->units->symbol(Scale::Distance);
         $seconds = fn(Estimate $of): string => $this->pair($of, 2) . "\u{00A0}s";
         $rows = [[Text::of('film.says.stopped_at'), $length($this->film->distance)]];
         if ($this->film->limpAt !== null && $this->film->limpAfter !== null) {
@@ -69,7 +81,10 @@ final readonly class FilmWords
             ];
         }
         $rows[] = [Text::of('film.says.lasted'), $seconds($this->film->lasts)];
-        $rows[] = [Text::of('film.says.top_speed'), $this->pair($this->film->topSpeed->times($this->units->fromSi(1.0, Scale::Lane)), 2) . "\u{00A0}{$lane}/s"];
+        $rows[] = [
+            Text::of('film.says.top_speed'),
+            $this->pair($this->film->topSpeed->times($this->units->fromSi(1.0, Scale::Lane)), 2) . "\u{00A0}{$lane}/s",
+        ];
 
         return $rows;
     }
@@ -83,7 +98,12 @@ final readonly class FilmWords
     {
         $miss = $this->units->show($this->scale->greatestMissM(), Scale::Distance, 1);
         $notes = [$this->scale->isChecked()
-            ? Text::of($this->scale->greatestMissM() > self::BENT * max(1.0, $this->film->distance->value) ? 'film.notes.bent' : 'film.notes.marks', ['miss' => $miss])
+            ? Text::of(
+                $this->scale->greatestMissM() > self::BENT * max(1.0, $this->film->distance->value)
+                    ? 'film.notes.bent'
+                    : 'film.notes.marks',
+                ['miss' => $miss],
+            )
             : Text::of('film.notes.nothing_checks')];
         if ($this->isThroughBody) {
             $notes[] = Text::of('film.notes.through_body');
@@ -93,7 +113,10 @@ final readonly class FilmWords
         }
         $time = $this->timedM === null || $timed === null ? null : $this->film->timeAt($this->timedM);
         if ($time !== null && $timed !== null && abs($time - $timed->quantity->si()) > self::BY_HAND_S) {
-            $notes[] = Text::of('film.notes.other_clock', ['film' => number_format($time, 2), 'hand' => number_format($timed->quantity->si(), 2)]);
+            $notes[] = Text::of(
+                'film.notes.other_clock',
+                ['film' => number_format($time, 2), 'hand' => number_format($timed->quantity->si(), 2)],
+            );
         }
 
         return $notes;
@@ -109,7 +132,8 @@ final readonly class FilmWords
         $may = hypot(3.0 * $filmed->standardUncertainty, max(self::TAPE_M, self::TAPE_SHARE * $filmed->value));
 
         return abs($onRecord->quantity->si() - $filmed->value) <= $may ? null : Text::of('film.says.which_is_right', [
-            'film' => $this->units->show($filmed->value, Scale::Distance), 'record' => $this->units->show($onRecord->quantity->si(), Scale::Distance),
+            'film' => $this->units->show($filmed->value, Scale::Distance),
+            'record' => $this->units->show($onRecord->quantity->si(), Scale::Distance),
         ]);
     }
 
@@ -144,7 +168,9 @@ final readonly class FilmWords
 
         return array_map(
             static fn(Entry $entry): string => $entry->text,
-            array_filter(['distance' => $record->distance, 'time' => $record->time, 'limp' => $record->limp, 'total_time' => $record->totalTime]),
+            array_filter(
+                ['distance' => $record->distance, 'time' => $record->time, 'limp' => $record->limp, 'total_time' => $record->totalTime],
+            ),
         );
     }
 

@@ -69,7 +69,10 @@ final readonly class TraceDrawing
             ? array_map(fn(TracePoint $point): array => [
                 $point->placeM, max(0.0, $this->length($point->accelerationMS2)), max(0.0, -$this->length($point->accelerationMS2)),
             ], $way)
-            : array_map(static fn(array $at): array => [$at[0], 1000.0 * $at[1], 1000.0 * $at[2]], $reading->film->run->forces($reading->film->car));
+            : array_map(
+                static fn(array $at): array => [$at[0], 1000.0 * $at[1], 1000.0 * $at[2]],
+                $reading->film->run->forces($reading->film->car),
+            );
         $sizes = array_map(static fn(array $at): float => max($at[1], $at[2]), $this->given);
         sort($sizes);
         $this->gain = max(0.01, self::BEYOND * $sizes[(int) (self::USUAL * (count($sizes) - 1))]);
@@ -123,7 +126,10 @@ final readonly class TraceDrawing
     /** @return list<array{y: float, value: float}> */
     public function speedLines(): array
     {
-        return array_map(fn(float $at): array => ['y' => $this->speedY($at), 'value' => $at], self::steps(0.0, $this->greatest, self::MOST_LINES));
+        return array_map(
+            fn(float $at): array => ['y' => $this->speedY($at), 'value' => $at],
+            self::steps(0.0, $this->greatest, self::MOST_LINES),
+        );
     }
 
     /** @return list<array{y: float, value: float}> */
@@ -151,7 +157,10 @@ final readonly class TraceDrawing
     public function gainArea(int $sign): string
     {
         $zero = $this->gainY(0.0);
-        $points = implode(' ', array_map(fn(array $at): string => "{$this->x($at[0])},{$this->gainY($sign === 1 ? $at[1] : -$at[2])}", $this->given));
+        $points = implode(
+            ' ',
+            array_map(fn(array $at): string => "{$this->x($at[0])},{$this->gainY($sign === 1 ? $at[1] : -$at[2])}", $this->given),
+        );
 
         return "{$this->x($this->given[0][0])},{$zero} {$points} {$this->x($this->given[count($this->given) - 1][0])},{$zero}";
     }

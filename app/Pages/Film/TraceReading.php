@@ -37,7 +37,12 @@ final readonly class TraceReading
             return null;
         }
         try {
-            $settings = CarModel::of($run->car->choices, $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c)->settings;
+            $settings = CarModel::of(
+                $run->car->choices,
+                $challenge->catalogue(),
+                $challenge->surface,
+                $challenge->air_temperature_c,
+            )->settings;
         } catch (BeyondModelException) {
             $settings = null;
         }

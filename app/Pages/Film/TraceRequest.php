@@ -26,7 +26,9 @@ final class TraceRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'file.required' => Text::of('trace.form.choose_a_csv_file'), 'file.max' => Text::of('trace.form.the_file_is_larger_than_1'), 'file.*' => Text::of(
+            'file.required' => Text::of('trace.form.choose_a_csv_file'), 'file.max' => Text::of(
+                'trace.form.the_file_is_larger_than_1',
+            ), 'file.*' => Text::of(
                 'trace.form.the_file_did_not_arrive_whole',
             ),
         ];

@@ -88,7 +88,11 @@ final readonly class AnswerFigure
         return array_values(array_filter(
             $this->findings->found->cars,
             fn(ComparedCar $car): bool => $this->effect->from === null
-                || in_array($this->kindOf((string) $car->choices->explanation($this->effect->factor)), [$this->effect->from, $this->effect->to], true),
+                || in_array(
+                    $this->kindOf((string) $car->choices->explanation($this->effect->factor)),
+                    [$this->effect->from, $this->effect->to],
+                    true,
+                ),
         ));
     }
 
@@ -109,8 +113,13 @@ final readonly class AnswerFigure
     {
         $kinds = [];
         foreach ($this->effect->from === null ? [] : [$this->effect->from, (string) $this->effect->to] as $place => $kind) {
-            $ys = array_map(static fn(Alike $each): float => $each->y, array_filter($this->alike(), static fn(Alike $each): bool => $each->x === (float) $place));
-            $kinds[] = ['kind' => $kind, 'mean' => $ys === [] ? 0.0 : $this->outcomeIn(array_sum($ys) / count($ys)), 'low' => null, 'high' => null];
+            $ys = array_map(
+                static fn(Alike $each): float => $each->y,
+                array_filter($this->alike(), static fn(Alike $each): bool => $each->x === (float) $place),
+            );
+            $kinds[] = [
+                'kind' => $kind, 'mean' => $ys === [] ? 0.0 : $this->outcomeIn(array_sum($ys) / count($ys)), 'low' => null, 'high' => null,
+            ];
         }
 
         return $kinds;

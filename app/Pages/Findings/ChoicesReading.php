@@ -40,7 +40,9 @@ final readonly class ChoicesReading
             ));
             if ($values === []) {
                 $unknown[] = $factor;
-            } elseif (array_filter($values, static fn(float|string $value): bool => !Difference::isSame($factor, $value, $values[0])) === []) {
+            } elseif (
+                array_filter($values, static fn(float|string $value): bool => !Difference::isSame($factor, $value, $values[0])) === []
+            ) {
                 $same[] = $factor;
             } else {
                 array_push($rows, ...$this->rowsOf($factor, count($values)));
@@ -82,7 +84,13 @@ final readonly class ChoicesReading
             $this->found->confounded,
         )));
         $rows = array_map(
-            fn(Effect $effect): ChoiceReading => new ChoiceReading($factor, $effect, $this->found->claims->verdict($effect), $alongWith, $cars),
+            fn(Effect $effect): ChoiceReading => new ChoiceReading(
+                $factor,
+                $effect,
+                $this->found->claims->verdict($effect),
+                $alongWith,
+                $cars,
+            ),
             $this->effects($factor),
         );
 

@@ -26,7 +26,11 @@ final readonly class ClassesDrawing
             array_push($ends, $pooled->spanOf($effect), $own->low ?? 0.0, $own->high ?? 0.0);
         }
         // One class that can hardly tell must not squeeze all others.
-        $most = 4.0 * max(abs($pooled->interval->low), abs($pooled->interval->high), ...array_map(static fn(Effect $effect): float => abs($pooled->spanOf($effect)), array_values($pooled->effects)));
+        $most = 4.0 * max(
+            abs($pooled->interval->low),
+            abs($pooled->interval->high),
+            ...array_map(static fn(Effect $effect): float => abs($pooled->spanOf($effect)), array_values($pooled->effects)),
+        );
         [$this->low, $this->high] = [max(-$most, min($ends)), min($most, max($ends))];
     }
 
@@ -55,7 +59,9 @@ final readonly class ClassesDrawing
     public function lozenge(): string
     {
         $y = $this->y(count($this->pooled->effects));
-        [$low, $mean, $high] = [$this->x($this->pooled->interval->low), $this->x($this->pooled->mean), $this->x($this->pooled->interval->high)];
+        [$low, $mean, $high] = [
+            $this->x($this->pooled->interval->low), $this->x($this->pooled->mean), $this->x($this->pooled->interval->high),
+        ];
 
         return "{$low},{$y} {$mean}," . ($y - 10) . " {$high},{$y} {$mean}," . ($y + 10);
     }

@@ -46,12 +46,16 @@ final readonly class DoseDrawing
             $curve[] = "{$x($fill)},{$y(max(0.0, $dose->curve[0] + $dose->curve[1] * $fill + $dose->curve[2] * $fill ** 2))}";
         }
         $this->curve = implode(' ', $curve);
-        $this->top = $dose->interval === null ? null : [$x($dose->interval->low), round($x($dose->interval->high) - $x($dose->interval->low), 1)];
+        $this->top = $dose->interval === null
+            ? null
+            : [$x($dose->interval->low), round($x($dose->interval->high) - $x($dose->interval->low), 1)];
         $said = [];
         foreach ($fills as $fill) {
-            $said[$dose->of === CarAttribute::TurnsWound ? $units->show($fill, Scale::Turns) : $units->show($fill, Scale::Body)] = $x($fill);
+            $said[$units->show($fill, $dose->of === CarAttribute::TurnsWound ? Scale::Turns : Scale::Body)] = $x($fill);
         }
         $this->fills = array_map(static fn(string $words, float $at): array => [$at, $words], array_keys($said), array_values($said));
-        $this->heights = [[$y(0.0), $units->figure(0.0, Scale::Distance)], [$y($farthest / 1.1) + 4.0, $units->show($farthest / 1.1, Scale::Distance)]];
+        $this->heights = [
+            [$y(0.0), $units->figure(0.0, Scale::Distance)], [$y($farthest / 1.1) + 4.0, $units->show($farthest / 1.1, Scale::Distance)],
+        ];
     }
 }

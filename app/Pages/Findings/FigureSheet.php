@@ -67,7 +67,8 @@ final readonly class FigureSheet
                 Text::of('findings.figure_sheet.version'),
                 $asked === null ? '' : Label::of($asked->factor) . $symbol($units->symbol($asked->factor->scale() ?? Scale::Count)),
                 Text::of('findings.figure_sheet.mean', [
-                    'outcome' => Label::of($asked->outcome ?? Outcome::Distance), 'unit' => $units->symbol(($asked->outcome ?? Outcome::Distance)->scale()),
+                    'outcome' => Label::of($asked->outcome ?? Outcome::Distance),
+                    'unit' => $units->symbol(($asked->outcome ?? Outcome::Distance)->scale()),
                 ]),
                 Text::of('findings.figure_sheet.tries'),
                 Text::of('findings.figure_sheet.compared'),

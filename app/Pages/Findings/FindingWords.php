@@ -59,15 +59,21 @@ final readonly class FindingWords
             : $group->name . ($group->cars->count() > 1 ? Text::of('findings.finding_words.version', ['version' => $model->version]) : '');
     }
 
-    /** Whether a medium fill takes a car farthest: only where the top lies inside what was tried, at the level that all such claims share. */
+    /**
+     * Whether a medium fill takes a car farthest: only where the top lies inside what was tried, at the level that all such claims share.
+     */
     public function dose(Dose $dose): string
     {
         $isTurns = $dose->of === CarAttribute::TurnsWound;
         $show = fn(float $best): string => $isTurns ? (string) round($best) : $this->units->show($best, Scale::Body);
         $said = $dose->best === null || $dose->interval === null
-            ? Text::of($isTurns ? 'findings.dose.cant_tell_turns' : 'findings.dose.cant_tell', ['car' => $this->name($dose->car), 'tries' => count($dose->points)])
+            ? Text::of(
+                $isTurns ? 'findings.dose.cant_tell_turns' : 'findings.dose.cant_tell',
+                ['car' => $this->name($dose->car), 'tries' => count($dose->points)],
+            )
             : Text::of($isTurns ? 'findings.dose.best_turns' : 'findings.dose.best', [
-                'car' => $this->name($dose->car), 'best' => $show($dose->best), 'low' => $show($dose->interval->low), 'high' => $show($dose->interval->high),
+                'car' => $this->name($dose->car), 'best' => $show($dose->best), 'low' => $show($dose->interval->low),
+                'high' => $show($dose->interval->high),
             ]);
         $spins = $isTurns ? $this->spinsFrom($dose) : null;
 
@@ -204,7 +210,8 @@ final readonly class FindingWords
             : FactorWords::one($effect->factor, true);
         $does = $isOfKinds ? 'kind' : ($isMore ? 'more' : 'less');
         $lead = match ($verdict) {
-            Answer::More, Answer::Less => Text::of("findings.effect.{$outcome}.does_{$does}", ['what' => $isOfKinds ? $what : Str::ucfirst($what)]),
+            Answer::More,
+            Answer::Less => Text::of("findings.effect.{$outcome}.does_{$does}", ['what' => $isOfKinds ? $what : Str::ucfirst($what)]),
             Answer::Hint => Text::of("findings.effect.{$outcome}.may_do_{$does}", ['what' => $what]),
             Answer::HardlyMatters => Text::of("findings.effect.{$outcome}.hardly", ['factor' => Label::title($effect->factor)]),
             Answer::CannotTell => Text::of(
@@ -451,7 +458,9 @@ final readonly class FindingWords
     /** @return list<string> the cars behind what the page says first */
     public function behindHeadline(): array
     {
-        $told = $this->found->question === null ? array_values(array_filter($this->found->effects, $this->isTold(...))) : [$this->found->asked];
+        $told = $this->found->question === null
+            ? array_values(array_filter($this->found->effects, $this->isTold(...)))
+            : [$this->found->asked];
 
         return ($told[0] ?? null)?->cars() ?? array_map(static fn(ComparedCar $car): string => $car->id, $this->found->cars);
     }
@@ -503,7 +512,10 @@ final readonly class FindingWords
     /** As in "push 330 mN · held back by 81 mN". */
     public function forces(Work $work): string
     {
-        return Text::of('findings.work.push_and_hold', ['push' => self::millinewtons($work->pushN), 'hold' => self::millinewtons($work->holdN)]);
+        return Text::of(
+            'findings.work.push_and_hold',
+            ['push' => self::millinewtons($work->pushN), 'hold' => self::millinewtons($work->holdN)],
+        );
     }
 
     /** The two blocks of a car, for who can't see them. */

@@ -88,7 +88,8 @@ final class FindingsController
         $reading = PooledReading::of($user, $challenge, $chosen);
 
         return view('findings.classes', [
-            'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'reading' => $reading, 'words' => new PooledWords($reading, $challenge->units),
+            'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'reading' => $reading,
+            'words' => new PooledWords($reading, $challenge->units),
         ]);
     }
 
@@ -136,7 +137,9 @@ final class FindingsController
         return view('findings.sources', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
             'sources' => new SourceWords($challenge->units, $findings->found->sources),
-            'effects' => collect($findings->found->effects)->filter(static fn(Effect $effect): bool => $effect->factor === CarAttribute::EnergySource)
+            'effects' => collect($findings->found->effects)->filter(
+                static fn(Effect $effect): bool => $effect->factor === CarAttribute::EnergySource,
+            )
                 ->sortBy(static fn(Effect $effect): int => (int) array_search($effect->outcome, Outcome::cases(), true))->values()->all(),
         ]);
     }
@@ -192,7 +195,10 @@ final class FindingsController
             $challenge->lane_length?->quantity->si(),
         );
 
-        return response($json . "\n")->header('Content-Type', 'application/json')->header('Content-Disposition', 'attachment; filename="class.json"');
+        return response($json . "\n")->header('Content-Type', 'application/json')->header(
+            'Content-Disposition',
+            'attachment; filename="class.json"',
+        );
     }
 
     /** @return array{ClassRecord, RelationReading} */

@@ -45,7 +45,10 @@ final readonly class ModelWords
             $show = static fn(float $si): string => $setting->scale() === null ? (string) +$si : $units->show($si, $setting->scale());
             $said[] = Text::of(
                 'findings.model_words.it_takes_to',
-                ['setting' => Label::title($setting), 'value' => $show($value->value), 'least' => $show($value->least), 'greatest' => $show($value->greatest)],
+                [
+                    'setting' => Label::title($setting), 'value' => $show($value->value), 'least' => $show($value->least),
+                    'greatest' => $show($value->greatest),
+                ],
             );
         }
 
@@ -75,7 +78,10 @@ final readonly class ModelWords
                 ),
         ];
         $forces = $this->findings->found->forecast->forces;
-        $judged = array_filter($this->judged(), static fn(array $row): bool => ($forces[$row[0]->id] ?? null)?->frictionIsMeasured() !== true);
+        $judged = array_filter(
+            $this->judged(),
+            static fn(array $row): bool => ($forces[$row[0]->id] ?? null)?->frictionIsMeasured() !== true,
+        );
         if ($judged !== []) {
             $inside = count(array_filter($judged, static fn(array $row): bool => $row[1]->band95->contains($row[0]->sample->mean())));
             $said[] = new Sentence(
@@ -110,7 +116,10 @@ final readonly class ModelWords
 
         return new Sentence(
             Text::of('findings.model_words.failed_checks_change'),
-            Text::of('findings.model_words.over_other_classes', ['each' => Lists::and($each, 9), 'cars' => Text::plural('findings.model_words.cars', $shifts->cars)]),
+            Text::of(
+                'findings.model_words.over_other_classes',
+                ['each' => Lists::and($each, 9), 'cars' => Text::plural('findings.model_words.cars', $shifts->cars)],
+            ),
         );
     }
 
@@ -156,7 +165,11 @@ final readonly class ModelWords
                             'low' => $this->words->distance($before->band95->low),
                             'high' => $this->words->distance($before->band95->high),
                             'noted' => $noted === []
-                                ? ' ' . Text::of($short ? 'findings.model_words.nothing_is_noted_of_it_check' : 'findings.model_words.measure_its_friction_it_may_be')
+                                ? ' ' . Text::of(
+                                    $short
+                                        ? 'findings.model_words.nothing_is_noted_of_it_check'
+                                        : 'findings.model_words.measure_its_friction_it_may_be',
+                                )
                                 : ' ' . Text::of('findings.model_words.noted', ['noted' => Lists::and($noted, 9)]),
                         ],
                     ),

@@ -90,7 +90,10 @@ final readonly class PooledReading
     /** @return Collection<int, Challenge> */
     private static function askedTheSame(User $user, Challenge $challenge): Collection
     {
-        $same = ['asks' => $challenge->asks?->value, 'asks_outcome' => $challenge->asks_outcome?->value, 'asks_from' => $challenge->asks_from, 'asks_to' => $challenge->asks_to];
+        $same = [
+            'asks' => $challenge->asks?->value, 'asks_outcome' => $challenge->asks_outcome?->value, 'asks_from' => $challenge->asks_from,
+            'asks_to' => $challenge->asks_to,
+        ];
         if ($challenge->asks === null) {
             return new Collection();
         }

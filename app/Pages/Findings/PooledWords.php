@@ -28,7 +28,10 @@ final readonly class PooledWords
         $lead = match ($pooled->answer($this->reading->typical())) {
             Answer::HardlyMatters => Text::of("findings.effect.{$outcome}.hardly", ['factor' => Label::title($pooled->factor)]),
             Answer::CannotTell, Answer::Hint => Text::of("findings.effect.{$outcome}.cannot", ['factor' => Label::title($pooled->factor)]),
-            default => Text::of("findings.effect.{$outcome}.does_{$does}", ['what' => Str::ucfirst(FactorWords::one($pooled->factor, true))]),
+            default => Text::of(
+                "findings.effect.{$outcome}.does_{$does}",
+                ['what' => Str::ucfirst(FactorWords::one($pooled->factor, true))],
+            ),
         };
 
         return new Sentence($lead, Text::of('library.classes.said', [
@@ -44,7 +47,10 @@ final readonly class PooledWords
     public function differ(PooledEffect $pooled): ?string
     {
         return $pooled->differ === null ? null
-            : Text::of($pooled->classesDiffer() ? 'library.classes.differ' : 'library.classes.alike', ['p' => Figure::of(round($pooled->differ, 3))]);
+            : Text::of(
+                $pooled->classesDiffer() ? 'library.classes.differ' : 'library.classes.alike',
+                ['p' => Figure::of(round($pooled->differ, 3))],
+            );
     }
 
     /** This year's classes against those before. */
@@ -74,7 +80,10 @@ final readonly class PooledWords
 
     public function interval(Interval $interval, PooledEffect $pooled): string
     {
-        return Text::of('library.classes.from_to', ['low' => $this->signed($interval->low, $pooled), 'high' => $this->signed($interval->high, $pooled)]);
+        return Text::of(
+            'library.classes.from_to',
+            ['low' => $this->signed($interval->low, $pooled), 'high' => $this->signed($interval->high, $pooled)],
+        );
     }
 
     public function signed(float $si, PooledEffect $pooled): string

@@ -168,7 +168,8 @@ final readonly class RelationReading
         [$carLow, $carHigh] = $ends($line->predictionInterval($x));
 
         return [
-            'x' => $this->factorIn($x), 'y' => $this->outcomeIn($line->at($x)), 'low' => $low, 'high' => $high, 'carLow' => $carLow, 'carHigh' => $carHigh,
+            'x' => $this->factorIn($x), 'y' => $this->outcomeIn($line->at($x)), 'low' => $low, 'high' => $high, 'carLow' => $carLow,
+            'carHigh' => $carHigh,
         ];
     }
 }

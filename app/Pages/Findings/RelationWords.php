@@ -86,7 +86,8 @@ final readonly class RelationWords
             Text::of(
                 'findings.relation_words.cars_from_to_one_point_a',
                 [
-                    'cars' => $cars, 'label' => $label, 'least' => $this->reading->showFactor(min($xs)), 'most' => $this->reading->showFactor(max($xs)), 'caution' => $cars < 6
+                    'cars' => $cars, 'label' => $label, 'least' => $this->reading->showFactor(min($xs)),
+                    'most' => $this->reading->showFactor(max($xs)), 'caution' => $cars < 6
                         ? ' ' . Text::of('findings.relation_words.that_is_few_one_odd_car')
                         : '',
                 ],

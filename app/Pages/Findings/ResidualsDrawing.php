@@ -44,7 +44,12 @@ final readonly class ResidualsDrawing
                 ];
             }
         }
-        $this->most = max([self::LEAST_SHOWN, ...array_map(static fn(array $car): float => min(self::MOST_SHOWN, max(abs($car['off']), abs($car['high']))), $cars)]);
+        $this->most = max(
+            [
+                self::LEAST_SHOWN,
+                ...array_map(static fn(array $car): float => min(self::MOST_SHOWN, max(abs($car['off']), abs($car['high']))), $cars),
+            ],
+        );
         $this->cars = $cars;
     }
 

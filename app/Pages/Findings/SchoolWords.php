@@ -35,7 +35,10 @@ final readonly class SchoolWords
     /** What some say, of the outcome that it is said of. */
     public function claim(Ruling $ruling): string
     {
-        return Label::of($ruling->school, $ruling->outcome === $ruling->school->outcomes()[0] ? 'claim' : "{$ruling->outcome->value}_claim");
+        return Label::of(
+            $ruling->school,
+            $ruling->outcome === $ruling->school->outcomes()[0] ? 'claim' : "{$ruling->outcome->value}_claim",
+        );
     }
 
     /** The data behind it, or what is missing. */

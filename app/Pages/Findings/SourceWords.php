@@ -33,7 +33,10 @@ final readonly class SourceWords
                 }
             }
             if ($of !== []) {
-                $all[$measure] = ['most' => max(array_map(static fn(Likely $likely): float => min($likely->high, 2.5 * $likely->value), $of)), 'of' => $of];
+                $all[$measure] = [
+                    'most' => max(array_map(static fn(Likely $likely): float => min($likely->high, 2.5 * $likely->value), $of)),
+                    'of' => $of,
+                ];
             }
         }
 
@@ -60,7 +63,10 @@ final readonly class SourceWords
     /** As in "40 to 60 %". */
     public function between(string $measure, Likely $likely): string
     {
-        return Text::of('findings.sources.between', ['low' => $this->value($measure, max(0.0, $likely->low)), 'high' => $this->value($measure, $likely->high)]);
+        return Text::of(
+            'findings.sources.between',
+            ['low' => $this->value($measure, max(0.0, $likely->low)), 'high' => $this->value($measure, $likely->high)],
+        );
     }
 
     /** @return array<string, \Closure(SourceUse): ?Likely> */

@@ -33,7 +33,9 @@ final readonly class WorkDrawing
     public function __construct(private UnitSystem $units, public array $works)
     {
         $this->longestM = self::ROOM * max([1e-6, ...array_map(static fn(Work $work): float => $work->distanceM, array_values($works))]);
-        $this->strongestN = max([1e-9, ...array_map(static fn(Work $work): float => max($work->pushN, $work->holdN), array_values($works))]);
+        $this->strongestN = max(
+            [1e-9, ...array_map(static fn(Work $work): float => max($work->pushN, $work->holdN), array_values($works))],
+        );
     }
 
     /** What a push is called here, of cars that are all driven by balloons or not. */

@@ -29,7 +29,9 @@ final readonly class CheckStation
         foreach ($items as $each) {
             $verdicts[$each->value] = $card?->verdict($each);
         }
-        $open = array_values(array_filter($items, static fn(CheckItem $each): bool => ($card?->verdict($each) ?? CheckVerdict::Fix) === CheckVerdict::Fix));
+        $open = array_values(
+            array_filter($items, static fn(CheckItem $each): bool => ($card?->verdict($each) ?? CheckVerdict::Fix) === CheckVerdict::Fix),
+        );
         $item = CheckItem::tryFrom($wanted) ?? $open[0] ?? CheckItem::Spin;
         $later = array_values(array_filter($open, static fn(CheckItem $each): bool => $each !== $item));
 

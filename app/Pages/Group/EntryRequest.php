@@ -51,16 +51,23 @@ final class EntryRequest extends FormRequest
         return ['kind' => ['required', Rule::enum(EntryKind::class)]] + self::ruleOfIdAndMoment() + match ($this->kind()) {
             EntryKind::Tick => ['step' => ['required', Rule::enum(BuildStep::class)], 'done' => ['required', 'boolean']],
             EntryKind::Guess => [
-                'predicted' => ['required', 'string', 'max:60', new ReadsAs($this->distanceUnit(), Limits::distanceComplaint(...), $this->units())],
+                'predicted' => [
+                    'required', 'string', 'max:60', new ReadsAs($this->distanceUnit(), Limits::distanceComplaint(...), $this->units()),
+                ],
                 'reason' => ['nullable', 'string', 'max:500'], 'direction' => ['nullable', Rule::enum(Direction::class)],
             ],
             EntryKind::Note, EntryKind::Wish => ['text' => ['required', 'string', 'max:' . Limits::NOTE_CHARACTERS]],
             EntryKind::Sketch => ['strokes' => ['required', 'string', 'max:600000']],
             EntryKind::Photo => ['photo' => ['required', 'file'], 'text' => ['nullable', 'string', 'max:200']],
             EntryKind::Check => $this->checkRules(),
-            EntryKind::WarmUp => ['question' => ['required', Rule::enum(WarmUp::class)], 'answer' => ['required', Rule::enum(Direction::class)]],
+            EntryKind::WarmUp => [
+                'question' => ['required', Rule::enum(WarmUp::class)], 'answer' => ['required', Rule::enum(Direction::class)],
+            ],
             EntryKind::Why => ['run' => ['required', 'uuid']],
-            EntryKind::Closing => ['question' => ['required', Rule::enum(Closing::class)], 'answer' => ['required', Rule::in($this->enum('question', Closing::class)?->answers() ?? [])]],
+            EntryKind::Closing => [
+                'question' => ['required', Rule::enum(Closing::class)],
+                'answer' => ['required', Rule::in($this->enum('question', Closing::class)?->answers() ?? [])],
+            ],
             EntryKind::Help => ['wants' => ['required', 'boolean']],
             null => [],
         };
@@ -76,11 +83,17 @@ final class EntryRequest extends FormRequest
             'reason.max' => Text::of('path.form.too_long'),
             'strokes.*' => Text::of('path.form.draw_something'),
             'photo.*' => Text::of('path.form.choose_a_photo'),
-            ...array_fill_keys(['first.required', 'first.string', 'second.required', 'second.string'], Text::of('path.form.type_what_you_read')),
+            ...array_fill_keys(
+                ['first.required', 'first.string', 'second.required', 'second.string'],
+                Text::of('path.form.type_what_you_read'),
+            ),
             'answer.*' => Text::of('path.form.tap_one'),
             'yes.*' => Text::of('path.form.tap_one'),
             // What no hand on the page can get wrong. A quantity is left out: its rule says itself what is wrong with it.
-            ...array_fill_keys(array_map(static fn(string $field): string => "{$field}.*", self::BY_THE_PAGE), Text::of('path.form.this_page_is_old')),
+            ...array_fill_keys(
+                array_map(static fn(string $field): string => "{$field}.*", self::BY_THE_PAGE),
+                Text::of('path.form.this_page_is_old'),
+            ),
         ];
     }
 
@@ -122,16 +135,29 @@ final class EntryRequest extends FormRequest
         [$challenge, $group] = [$this->route('challenge'), $this->route('group')];
         $asked = match (true) {
             $this->kind() === EntryKind::Guess && $challenge instanceof Challenge && $group instanceof Group => [
-                'predicted' => $this->slipIn('predicted', ExpectedRun::of($challenge, $group)->atLeast(PredictionRequest::OF_A_GUESS), $this->distanceUnit(), Scale::Distance),
+                'predicted' => $this->slipIn(
+                    'predicted',
+                    ExpectedRun::of($challenge, $group)->atLeast(PredictionRequest::OF_A_GUESS),
+                    $this->distanceUnit(),
+                    Scale::Distance,
+                ),
             ],
             $this->kind() === EntryKind::Check && $item !== null => array_map(
-                fn(array $of): ?string => $of[0] === null || $of[1] === null ? null : $this->slipIn($of[2], $of[0], $this->unitOf($of[1]), $of[1]),
-                ['first' => [$item->expected(), $item->scale(), 'first'], 'second' => [$item->expectedSecond(), CheckRequest::secondScale($item), 'second']],
+                fn(array $of): ?string => $of[0] === null || $of[1] === null
+                    ? null
+                    : $this->slipIn($of[2], $of[0], $this->unitOf($of[1]), $of[1]),
+                [
+                    'first' => [$item->expected(), $item->scale(), 'first'],
+                    'second' => [$item->expectedSecond(), CheckRequest::secondScale($item), 'second'],
+                ],
             ),
             default => [],
         };
 
-        return array_diff_key(array_filter($asked, static fn(?string $each): bool => $each !== null), array_flip(explode(',', (string) $this->input('confirmed'))));
+        return array_diff_key(
+            array_filter($asked, static fn(?string $each): bool => $each !== null),
+            array_flip(explode(',', (string) $this->input('confirmed'))),
+        );
     }
 
     public function guess(): ?Length
@@ -166,7 +192,9 @@ final class EntryRequest extends FormRequest
         $file = $this->file('photo');
         $photo = $file instanceof UploadedFile && $file->isValid() ? Photo::read($file->getRealPath()) : 'broken';
 
-        return $photo instanceof Photo ? $photo : throw ValidationException::withMessages(['photo' => Text::of("path.photo_fault.{$photo}")]);
+        return $photo instanceof Photo
+            ? $photo
+            : throw ValidationException::withMessages(['photo' => Text::of("path.photo_fault.{$photo}")]);
     }
 
     /** @return list<array{pen: string, points: list<array{int, int}>}> */

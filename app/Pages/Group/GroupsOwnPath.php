@@ -71,13 +71,21 @@ final readonly class GroupsOwnPath
         $last = $this->lastRun();
         $this->path = new GroupPath(
             hasCar: !$this->car->isEmpty(),
-            stepsLeft: count(array_filter($this->tasks, fn(BuildTask $task): bool => !$task->step->waits() && !in_array($task->step->value, $this->ticked, true))),
+            stepsLeft: count(
+                array_filter(
+                    $this->tasks,
+                    fn(BuildTask $task): bool => !$task->step->waits() && !in_array($task->step->value, $this->ticked, true),
+                ),
+            ),
             isChecked: $newest !== null && $newest->checkReadings->isNotEmpty(),
             fixes: count($this->card?->with(CheckVerdict::Fix) ?? []),
             hasGuessed: $this->guess !== null,
             runs: $this->tries->made(),
             hasTriesLeft: $this->tries->made() < $record->challenge->tries,
-            knowsWhy: $last === null || $this->entries->contains(static fn(Entry $entry): bool => $entry->kind === EntryKind::Why && $entry->run_id === $last->id),
+            knowsWhy: $last === null
+                || $this->entries->contains(
+                    static fn(Entry $entry): bool => $entry->kind === EntryKind::Why && $entry->run_id === $last->id,
+                ),
             closed: array_values(array_filter(array_map(Station::tryFrom(...), $record->challenge->closed_stations))),
         );
     }
@@ -117,7 +125,9 @@ final readonly class GroupsOwnPath
     /** @return Collection<int, Entry> */
     public function wishes(): Collection
     {
-        return $this->entries->filter(static fn(Entry $entry): bool => $entry->kind === EntryKind::Wish && $entry->hidden_at === null)->values();
+        return $this->entries->filter(
+            static fn(Entry $entry): bool => $entry->kind === EntryKind::Wish && $entry->hidden_at === null,
+        )->values();
     }
 
     /** @return array<string, string> the last answer to each warm-up question, by its value */
@@ -150,7 +160,11 @@ final readonly class GroupsOwnPath
     {
         $ticks = [];
         foreach ($this->entries as $entry) {
-            if ($entry->kind === EntryKind::Tick && ($entry->car_id === $car || $entry->car_id === null) && BuildStep::tryFrom($entry->text('step')) !== null) {
+            if (
+                $entry->kind === EntryKind::Tick
+                && ($entry->car_id === $car || $entry->car_id === null)
+                && BuildStep::tryFrom($entry->text('step')) !== null
+            ) {
                 $ticks[$entry->text('step')] = ($entry->payload['done'] ?? false) === true;
             }
         }

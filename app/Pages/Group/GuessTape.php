@@ -8,7 +8,10 @@ use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 
-/** The lane's tape as a group sees it when it guesses: as wide as there is room, with where such a car usually stops as a wide band. In percent. */
+/**
+ * The lane's tape as a group sees it when it guesses: as wide as there is room, with where such a car usually stops as a wide band. In
+ * percent.
+ */
 final readonly class GuessTape
 {
     private const MOST_LINES = 14;
@@ -23,7 +26,9 @@ final readonly class GuessTape
     {
         $this->middle = (int) round($units->fromSi($laneM / 2, Scale::Distance));
         $low = $forecast === null ? 0.0 : min($laneM, $forecast->band95->low);
-        $this->band = $forecast === null || $forecast->noStart > 0.5 ? null : [$this->x($low), $this->x(min($laneM, $forecast->band95->high) - $low)];
+        $this->band = $forecast === null || $forecast->noStart > 0.5
+            ? null
+            : [$this->x($low), $this->x(min($laneM, $forecast->band95->high) - $low)];
     }
 
     public function unit(): string

@@ -49,8 +49,14 @@ final readonly class Notebook
     /** What a group wrote, drew and photographed, as it may leave the notebook: pictures only after an educator has looked at them. */
     public static function written(Group $group): self
     {
-        $entries = $group->loadMissing('entries.picture')->entries->filter(static fn(Entry $entry): bool => $entry->kind->isWritten() && $entry->mayLeaveTheNotebook());
+        $entries = $group->loadMissing('entries.picture')->entries->filter(
+            static fn(Entry $entry): bool => $entry->kind->isWritten() && $entry->mayLeaveTheNotebook(),
+        );
 
-        return new self(array_values($entries->map(static fn(Entry $entry): array => ['at' => $entry->made_at, 'what' => $entry, 'before' => null])->all()));
+        return new self(
+            array_values(
+                $entries->map(static fn(Entry $entry): array => ['at' => $entry->made_at, 'what' => $entry, 'before' => null])->all(),
+            ),
+        );
     }
 }

@@ -53,7 +53,10 @@ final class OwnGroupController
     {
         $change->rename($group, $request->string('name')->toString(), $group->mark);
 
-        return redirect()->route('groups.own', [$challenge, $group])->with('status', Text::of('device.group.you_are', ['group' => $group->name]));
+        return redirect()->route('groups.own', [$challenge, $group])->with(
+            'status',
+            Text::of('device.group.you_are', ['group' => $group->name]),
+        );
     }
 
     /** One more car of a group, by a name of its own. */
@@ -61,7 +64,10 @@ final class OwnGroupController
     {
         [$car] = $add($challenge, [$request->carName()]);
 
-        return redirect()->back(fallback: route('groups.own', [$challenge, $car]))->with('status', Text::of('device.group.car_added', ['car' => $car->name]));
+        return redirect()->back(fallback: route('groups.own', [$challenge, $car]))->with(
+            'status',
+            Text::of('device.group.car_added', ['car' => $car->name]),
+        );
     }
 
     /** Which of a group's cars counts for awards. */
@@ -69,7 +75,10 @@ final class OwnGroupController
     {
         $change->nominate($group);
 
-        return redirect()->back(fallback: route('groups.own', [$challenge, $group]))->with('status', Text::of('device.group.car_counts', ['car' => $group->name]));
+        return redirect()->back(fallback: route('groups.own', [$challenge, $group]))->with(
+            'status',
+            Text::of('device.group.car_counts', ['car' => $group->name]),
+        );
     }
 
     /** The answer to the class's question, once the educator tells it. */

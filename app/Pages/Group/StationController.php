@@ -112,7 +112,10 @@ final class StationController
         }
 
         return $request->expectsJson()
-            ? response()->json(['id' => $entry->id, 'said' => Text::of("path.saved.{$kind->value}")], $entry->wasRecentlyCreated ? 201 : 200)
+            ? response()->json(
+                ['id' => $entry->id, 'said' => Text::of("path.saved.{$kind->value}")],
+                $entry->wasRecentlyCreated ? 201 : 200,
+            )
             : redirect()->back()->with('status', Text::of("path.saved.{$kind->value}"));
     }
 
@@ -124,7 +127,8 @@ final class StationController
         abort_if($jpeg === null, 404);
 
         return response((string) stream_get_contents($jpeg), 200, [
-            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=3600', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline',
+            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=3600', 'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'inline',
         ]);
     }
 
@@ -132,7 +136,8 @@ final class StationController
     public function sketch(Challenge $challenge, Group $group, Entry $entry): Response
     {
         return response($entry->sketch()?->svg() ?? abort(404), 200, [
-            'Content-Type' => 'image/svg+xml', 'Content-Disposition' => 'attachment; filename="sketch.svg"', 'X-Content-Type-Options' => 'nosniff',
+            'Content-Type' => 'image/svg+xml', 'Content-Disposition' => 'attachment; filename="sketch.svg"',
+            'X-Content-Type-Options' => 'nosniff',
         ]);
     }
 

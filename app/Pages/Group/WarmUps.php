@@ -31,7 +31,13 @@ final readonly class WarmUps
     {
         $challenge = $own->record->challenge;
         try {
-            $kit = CarModel::of($own->plan->kitCar(), $challenge->catalogue(), $challenge->surface, $challenge->air_temperature_c, $challenge->pumpCurve());
+            $kit = CarModel::of(
+                $own->plan->kitCar(),
+                $challenge->catalogue(),
+                $challenge->surface,
+                $challenge->air_temperature_c,
+                $challenge->pumpCurve(),
+            );
         } catch (BeyondModelException) {
             return new self([]);
         }

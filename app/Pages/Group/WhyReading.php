@@ -103,6 +103,7 @@ final readonly class WhyReading
     /** Whether the forecast holds for a run: not for one that it calls out of the ordinary. */
     private static function isBorne(float $distanceM, Forecast $forecast): bool
     {
-        return $distanceM >= max($forecast->band95->low, $forecast->medianM / self::ODD) && $distanceM <= min($forecast->band95->high, $forecast->medianM * self::ODD);
+        return $distanceM >= max($forecast->band95->low, $forecast->medianM / self::ODD)
+            && $distanceM <= min($forecast->band95->high, $forecast->medianM * self::ODD);
     }
 }

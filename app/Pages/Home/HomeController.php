@@ -48,7 +48,8 @@ final class HomeController
         $links = HomeLink::query()->whereIn('group_id', $record->groups->pluck('id'))->with('items')->orderByDesc('id')->get();
 
         return view('home.class', [
-            'challenge' => $challenge, 'record' => $record, 'atHome' => new AtHome($record, $links), 'until' => now()->addDays(self::USUAL_D),
+            'challenge' => $challenge, 'record' => $record, 'atHome' => new AtHome($record, $links),
+            'until' => now()->addDays(self::USUAL_D),
         ]);
     }
 
@@ -84,13 +85,16 @@ final class HomeController
         abort_if($jpeg === null, 404);
 
         return response((string) stream_get_contents($jpeg), 200, [
-            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=3600', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline',
+            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=3600', 'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'inline',
         ]);
     }
 
     private function item(Challenge $challenge, string $id): HomeItem
     {
-        return HomeItem::query()->select(HomeItem::COLUMNS)->whereIn('home_link_id', $this->links($challenge)->pluck('id'))->findOrFail($id);
+        return HomeItem::query()->select(HomeItem::COLUMNS)
+            ->whereIn('home_link_id', $this->links($challenge)->pluck('id'))
+            ->findOrFail($id);
     }
 
     /** @return Builder<HomeLink> */

@@ -50,14 +50,18 @@ final class HomeItemRequest extends FormRequest
             'kind' => ['required', Rule::in(['run', 'note', 'photo'])],
             'distance' => [Rule::requiredIf($kind === 'run'), 'nullable', 'string', 'max:40', new ReadsAs(
                 $units->unit(Scale::Distance) ?? Unit::Centimetre,
-                static fn(float $si): ?Remark => $si > 0.0 && $si <= self::LONGEST_RUN_M ? null : new Remark('home.form.how_far_up_to', ['greatest' => new Shown(self::LONGEST_RUN_M, Scale::Lane)]),
+                static fn(float $si): ?Remark => $si > 0.0 && $si <= self::LONGEST_RUN_M
+                    ? null
+                    : new Remark('home.form.how_far_up_to', ['greatest' => new Shown(self::LONGEST_RUN_M, Scale::Lane)]),
                 $units,
             )],
             'text' => [Rule::requiredIf($kind === 'note'), 'nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
             'photo' => [Rule::requiredIf($kind === 'photo'), 'nullable', 'file', 'max:' . self::LARGEST_KB, $this->isPhoto(...)],
         ];
         foreach (self::CHOICES as $choice) {
-            $rules[$choice->value] = ['nullable', 'string', 'max:40', new ReadsAs($choice->bareUnit($units) ?? Unit::Millimetre, $choice->complaint(...), $units)];
+            $rules[$choice->value] = [
+                'nullable', 'string', 'max:40', new ReadsAs($choice->bareUnit($units) ?? Unit::Millimetre, $choice->complaint(...), $units),
+            ];
         }
 
         return $rules;
@@ -104,7 +108,14 @@ final class HomeItemRequest extends FormRequest
         $units = $group->challenge->units;
         $unit = $units->unit(Scale::Distance) ?? Unit::Centimetre;
         // At home the floor is another, and as long as the flat.
-        $asked = ['distance' => $this->slipIn('distance', ExpectedRun::of($group->challenge, $group)->atLeast(PredictionRequest::OF_A_GUESS), $unit, Scale::Distance)];
+        $asked = [
+            'distance' => $this->slipIn(
+                'distance',
+                ExpectedRun::of($group->challenge, $group)->atLeast(PredictionRequest::OF_A_GUESS),
+                $unit,
+                Scale::Distance,
+            ),
+        ];
 
         return array_filter($asked, static fn(?string $each): bool => $each !== null)
             + CarRequest::unusual(TypedCar::read($this->only(array_column(self::CHOICES, 'value')), $units, true), $this->words());

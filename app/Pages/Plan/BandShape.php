@@ -27,7 +27,10 @@ final readonly class BandShape
         $l = $this->layout;
         [$x, $y] = [$this->x, $this->across];
         $scale = abs($x(1.0) - $x(0.0));
-        $radius = max(self::LEAST_RADIUS, $scale * ($l->windingDiameter / 2 + $l->bandThickness * max(1, min(self::MOST_TURNS, $l->turns ?? 0)) / 2));
+        $radius = max(
+            self::LEAST_RADIUS,
+            $scale * ($l->windingDiameter / 2 + $l->bandThickness * max(1, min(self::MOST_TURNS, $l->turns ?? 0)) / 2),
+        );
         [$hookX, $hookY] = [$x($l->hook()), $y($l->hookHeight())];
         [$axleX, $axleY] = [$x($l->drivenAxle()), $y($l->wheelRadius())];
         $slack = $l->chainLength === null ? 0.0 : max(0.0, $l->chainLength - $l->installedLength() - $l->woundM());
@@ -35,7 +38,10 @@ final readonly class BandShape
         $sag = sqrt(0.375 * $l->installedLength() * $slack) * $scale;
         $middle = [($hookX + $axleX) / 2, ($hookY + $axleY - $radius) / 2 + 2 * $sag];
 
-        return 'M' . self::at($hookX, $hookY - 4) . 'q4 -1 3 4M' . self::at($hookX, $hookY) . 'Q' . self::at(...$middle) . ' ' . self::at($axleX, $axleY - $radius)
+        return 'M' . self::at($hookX, $hookY - 4) . 'q4 -1 3 4M' . self::at($hookX, $hookY) . 'Q' . self::at(...$middle) . ' ' . self::at(
+            $axleX,
+            $axleY - $radius,
+        )
             . 'a' . round($radius, 2) . ' ' . round($radius, 2) . ' 0 1 0 0.01 0';
     }
 

@@ -47,7 +47,9 @@ final class ChallengeController
         $plan = ClassPlan::of($challenge);
 
         return view('challenges.create', [
-            'challenge' => $challenge, 'cautions' => $plan->cautions(), 'groups' => $request->query('then') === 'sheet' ? null : $plan->plan->groups, 'minutes' => $plan->plan->session_min,
+            'challenge' => $challenge, 'cautions' => $plan->cautions(), 'groups' => $request->query('then') === 'sheet'
+                ? null
+                : $plan->plan->groups, 'minutes' => $plan->plan->session_min,
         ]);
     }
 
@@ -59,7 +61,12 @@ final class ChallengeController
             static fn(int $number): string => Text::of('challenge.done.group', ['number' => $number]),
             range(1, $request->groups() ?? 1),
         );
-        $challenge = $change->set($user, $request->plan(), $request->groups() === null || $request->input('then') === 'sheet' ? [] : $groups, $request->day());
+        $challenge = $change->set(
+            $user,
+            $request->plan(),
+            $request->groups() === null || $request->input('then') === 'sheet' ? [] : $groups,
+            $request->day(),
+        );
         if ($request->boolean('safety')) {
             $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->cautions());
         }

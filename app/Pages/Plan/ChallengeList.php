@@ -10,7 +10,10 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Challenge\RunKind;
 
-/** An educator's challenges and those of colleagues who let them in, newest first, with how far each is and where its groups' best runs ended. */
+/**
+ * An educator's challenges and those of colleagues who let them in, newest first, with how far each is and where its groups' best runs
+ * ended.
+ */
 final readonly class ChallengeList
 {
     /**
@@ -27,7 +30,9 @@ final readonly class ChallengeList
     public static function of(User $user): self
     {
         $all = $user->challenges()->withTrashed()->get()->toBase()->merge($user->sharedChallenges()->with('user')->get()->toBase())
-            ->sortByDesc(static fn(Challenge $challenge): array => [(string) $challenge->created_at?->format('c'), $challenge->id])->values();
+            ->sortByDesc(
+                static fn(Challenge $challenge): array => [(string) $challenge->created_at?->format('c'), $challenge->id],
+            )->values();
         $rows = DB::table('groups')
             ->leftJoin('cars', 'cars.group_id', '=', 'groups.id')
             ->leftJoin(

@@ -63,7 +63,9 @@ final class ChallengeRequest extends FormRequest
             'units' => ['required', Rule::enum(UnitSystem::class)],
             'lane_length' => ['required', 'string', $lane],
             'lanes' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
-            'timed_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::Fastest) || $this->asksOfTime()), $length],
+            'timed_length' => [
+                'nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::Fastest) || $this->asksOfTime()), $length,
+            ],
             'mark_distance' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::NearestMark)), $length],
             'load_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::HeaviestLoad)), $length],
             'surface' => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
@@ -131,7 +133,9 @@ final class ChallengeRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         if ($this->isNew()) {
-            $this->mergeIfMissing(['goal' => Goal::Farthest->value, 'scoring' => Scoring::Mean->value, 'tries' => '3', 'units' => UnitSystem::Metric->value]);
+            $this->mergeIfMissing(
+                ['goal' => Goal::Farthest->value, 'scoring' => Scoring::Mean->value, 'tries' => '3', 'units' => UnitSystem::Metric->value],
+            );
         }
     }
 
@@ -179,7 +183,9 @@ final class ChallengeRequest extends FormRequest
     {
         $temperature = $this->temperature();
         $asks = $this->enum('asks', CarAttribute::class);
-        $kinds = $this->asksOfKinds() ? [trim($this->string('asks_from')->toString()), trim($this->string('asks_to')->toString())] : [null, null];
+        $kinds = $this->asksOfKinds()
+            ? [trim($this->string('asks_from')->toString()), trim($this->string('asks_to')->toString())]
+            : [null, null];
         $asked = $asks === null ? null : new Question($asks, $this->enum('asks_outcome', Outcome::class) ?? Outcome::Distance, ...$kinds);
         $allowed = [];
         foreach (self::LIMITED as $kind) {
@@ -247,7 +253,11 @@ final class ChallengeRequest extends FormRequest
         $questions = [];
         foreach (
             [
-                'lane_length' => Text::of('challenge.form.a_lane'), 'timed_length' => Text::of('challenge.form.timed_stretch'), 'mark_distance' => Text::of('challenge.form.place_for_a_mark'), 'load_length' => Text::of(
+                'lane_length' => Text::of('challenge.form.a_lane'), 'timed_length' => Text::of(
+                    'challenge.form.timed_stretch',
+                ), 'mark_distance' => Text::of(
+                    'challenge.form.place_for_a_mark',
+                ), 'load_length' => Text::of(
                     'challenge.form.stretch_to_carry_a_load',
                 ),
             ] as $field => $what
@@ -258,7 +268,8 @@ final class ChallengeRequest extends FormRequest
                 $questions[$field] = Text::of(
                     'challenge.form.is_for_a_is_the_unit',
                     [
-                        'metres' => $this->unitSystem()->show($metres, Scale::Lane), 'said' => Text::of("challenge.form.{$said}"), 'what' => $what,
+                        'metres' => $this->unitSystem()->show($metres, Scale::Lane), 'said' => Text::of("challenge.form.{$said}"),
+                        'what' => $what,
                     ],
                 );
             }

@@ -40,7 +40,10 @@ final class LargerRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['scale.*' => Text::of('plan.larger.scale_from_1', ['most' => (int) LargerCar::GREATEST_SCALE]), 'pump.*' => Text::of('plan.larger.pump_is_a_number')];
+        return [
+            'scale.*' => Text::of('plan.larger.scale_from_1', ['most' => (int) LargerCar::GREATEST_SCALE]),
+            'pump.*' => Text::of('plan.larger.pump_is_a_number'),
+        ];
     }
 
     /** Typed wrong, the question is asked again on its own page. */

@@ -21,16 +21,26 @@ final readonly class LargerWords
     public function verdict(LargerCar $asked, LargerCar $alone, float $riderKg): array
     {
         $values = [
-            'scale' => Figure::of($asked->scale), 'needed' => self::newtons($asked->neededN), 'given' => self::newtons($asked->thrustN), 'rider' => $this->weight($riderKg),
-            'times' => Figure::threeDigits($asked->shortBy()), 'balloon' => $this->units->show($asked->balloonM, Scale::Lane), 'could' => $this->weight($asked->couldStartKg()),
+            'scale' => Figure::of($asked->scale), 'needed' => self::newtons($asked->neededN), 'given' => self::newtons($asked->thrustN),
+            'rider' => $this->weight($riderKg),
+            'times' => Figure::threeDigits($asked->shortBy()), 'balloon' => $this->units->show($asked->balloonM, Scale::Lane),
+            'could' => $this->weight($asked->couldStartKg()),
         ];
 
         return [
             $asked->starts()
                 ? new Sentence(Text::of('plan.larger.it_would_start'), Text::of('plan.larger.on_paper', $values))
                 : new Sentence(Text::of('plan.larger.it_would_not_start'), Text::of('plan.larger.it_needs', $values)),
-            ...($asked->starts() || $riderKg <= 0.0 ? [] : [new Sentence('', Text::of($alone->starts() ? 'plan.larger.alone_it_would' : 'plan.larger.not_even_alone', $values))]),
-            new Sentence('', Text::of('plan.larger.filling', ['time' => self::duration($asked->fillingS), 'blows' => self::duration($asked->blowsS)])),
+            ...(
+                $asked->starts()
+                || $riderKg <= 0.0
+                    ? []
+                    : [new Sentence('', Text::of($alone->starts() ? 'plan.larger.alone_it_would' : 'plan.larger.not_even_alone', $values))]
+            ),
+            new Sentence(
+                '',
+                Text::of('plan.larger.filling', ['time' => self::duration($asked->fillingS), 'blows' => self::duration($asked->blowsS)]),
+            ),
             new Sentence(Text::of('plan.larger.never'), Text::of('plan.larger.no_cylinders')),
         ];
     }
@@ -45,7 +55,10 @@ final readonly class LargerWords
             'given' => static fn(LargerCar $car): string => self::newtons($car->thrustN),
             'pressure' => static fn(LargerCar $car): string => number_format($car->pressurePa) . "\u{00A0}Pa",
             'balloon' => fn(LargerCar $car): string => $this->units->show($car->balloonM, $car->balloonM < 1.0 ? Scale::Body : Scale::Lane),
-            'volume' => static fn(LargerCar $car): string => number_format(1000 * $car->volumeM3, $car->volumeM3 < 0.1 ? 1 : 0) . "\u{00A0}l",
+            'volume' => static fn(LargerCar $car): string => number_format(
+                1000 * $car->volumeM3,
+                $car->volumeM3 < 0.1 ? 1 : 0,
+            ) . "\u{00A0}l",
             'filling' => static fn(LargerCar $car): string => self::duration($car->fillingS),
             'blows' => static fn(LargerCar $car): string => self::duration($car->blowsS),
         ] as $key => $of) {
@@ -67,7 +80,9 @@ final readonly class LargerWords
 
     private static function newtons(float $newtons): string
     {
-        return $newtons < 1.0 ? number_format(1000 * $newtons) . "\u{00A0}mN" : number_format($newtons, $newtons < 10 ? 1 : 0) . "\u{00A0}N";
+        return $newtons < 1.0
+            ? number_format(1000 * $newtons) . "\u{00A0}mN"
+            : number_format($newtons, $newtons < 10 ? 1 : 0) . "\u{00A0}N";
     }
 
     private static function duration(float $seconds): string

@@ -33,7 +33,10 @@ final class LibraryController
         $units = $this->units($request);
         $name = Text::of("library.plan.{$plan->value}.name");
         $sessions = $plan->sessionsMin();
-        $groups = array_map(static fn(int $number): string => Text::of('challenge.done.group', ['number' => $number]), range(1, $plan->groups()));
+        $groups = array_map(
+            static fn(int $number): string => Text::of('challenge.done.group', ['number' => $number]),
+            range(1, $plan->groups()),
+        );
         $challenge = $change->set($user, [
             'name' => $name,
             'question' => FactorWords::question($plan->question()),
@@ -51,7 +54,10 @@ final class LibraryController
         ], $groups, [
             'groups' => $plan->groups(),
             'session_min' => $sessions[0],
-            'further_sessions' => array_map(static fn(int $minutes): array => ['starts_at' => null, 'minutes' => $minutes], array_slice($sessions, 1)),
+            'further_sessions' => array_map(
+                static fn(int $minutes): array => ['starts_at' => null, 'minutes' => $minutes],
+                array_slice($sessions, 1),
+            ),
         ]);
 
         return redirect()->route('challenges.edit', $challenge)->with('status', Text::of('library.show.is_set', ['plan' => $name]));

@@ -70,7 +70,8 @@ final class MaterialsRequest extends FormRequest
     {
         return ['collect_by' => $this->date('collect_by', 'Y-m-d')] + $this->safe()->only(
             [
-                'groups', 'learners', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle', 'kit_balloon', 'kit_joint',
+                'groups', 'learners', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle',
+                'kit_balloon', 'kit_joint',
             ],
         );
     }

@@ -202,7 +202,12 @@ final readonly class PlanWords
         $challenge = $this->plan->challenge;
         $units = $challenge->units;
         $rules = $challenge->rules();
-        $said = [Text::of('plan.plan_words.each_group_has', ['tries' => $challenge->tries === 1 ? Text::of('plan.plan_words.one_try') : Text::of('plan.plan_words.tries', ['count' => $challenge->tries]), 'which' => match ($challenge->scoring->value) {
+        $said = [Text::of('plan.plan_words.each_group_has', ['tries' => $challenge->tries === 1 ? Text::of(
+            'plan.plan_words.one_try',
+        ) : Text::of(
+            'plan.plan_words.tries',
+            ['count' => $challenge->tries],
+        ), 'which' => match ($challenge->scoring->value) {
             'best' => Text::of('plan.plan_words.the_best_one_counts'),
             'mean' => Text::of('plan.plan_words.the_mean_counts'),
             default => Text::of('plan.plan_words.the_middle_one_counts'),
@@ -275,9 +280,10 @@ final readonly class PlanWords
         $phases = $this->timetable->carriedOver($session);
         $next = $this->plan->plan->startOf($session + 1);
         $when = $next === null ? Text::of('plan.timetable.next_session') : Moment::dayAndTime($next);
-        $said = array_map(static fn(Phase $phase): string => Text::of($phase->waits() ? 'plan.timetable.sets_till' : 'plan.timetable.goes_on', [
-            'phase' => Label::of($phase), 'when' => $when,
-        ]), $phases);
+        $said = array_map(static fn(Phase $phase): string => Text::of(
+            $phase->waits() ? 'plan.timetable.sets_till' : 'plan.timetable.goes_on',
+            ['phase' => Label::of($phase), 'when' => $when],
+        ), $phases);
 
         return implode(' ', $said === [] ? [Text::of('plan.timetable.nothing_carried_over')] : $said);
     }
@@ -374,8 +380,10 @@ final readonly class PlanWords
     {
         $held = $plan->plan;
         $fields = [
-            'starts_at' => $held->starts_at?->format('Y-m-d\TH:i') ?? '', 'session_min' => $held->session_min, 'heat_min' => $held->heat_min,
-            'tries_again' => $held->tries_again, 'lanes' => $plan->challenge->lanes, 'tries' => $plan->challenge->tries, 'adults' => $held->adults,
+            'starts_at' => $held->starts_at?->format('Y-m-d\TH:i')
+                ?? '', 'session_min' => $held->session_min, 'heat_min' => $held->heat_min,
+            'tries_again' => $held->tries_again, 'lanes' => $plan->challenge->lanes, 'tries' => $plan->challenge->tries,
+            'adults' => $held->adults,
         ];
         foreach (Phase::cases() as $phase) {
             if ($phase !== Phase::Runs && $phase !== Phase::RunsAgain) {

@@ -17,7 +17,8 @@ final readonly class Shape
     public static function rect(string $class, float $x, float $y, float $width, float $height, float $round = 0.0): self
     {
         return new self('rect', [
-            'class' => $class, 'x' => round($x, 2), 'y' => round($y, 2), 'width' => round(max(1.2, $width), 3), 'height' => round(max(1.2, $height), 3),
+            'class' => $class, 'x' => round($x, 2), 'y' => round($y, 2), 'width' => round(max(1.2, $width), 3),
+            'height' => round(max(1.2, $height), 3),
         ] + ($round > 0.0 ? ['rx' => round($round, 2)] : []));
     }
 
@@ -28,7 +29,10 @@ final readonly class Shape
 
     public static function line(string $class, float $x1, float $y1, float $x2, float $y2): self
     {
-        return new self('line', ['class' => $class, 'x1' => round($x1, 3), 'y1' => round($y1, 3), 'x2' => round($x2, 3), 'y2' => round($y2, 3)]);
+        return new self(
+            'line',
+            ['class' => $class, 'x1' => round($x1, 3), 'y1' => round($y1, 3), 'x2' => round($x2, 3), 'y2' => round($y2, 3)],
+        );
     }
 
     public static function path(string $class, string $d): self

@@ -24,7 +24,8 @@ final readonly class StepDrawing
 
     /** Steps that are shown from above. */
     private const FROM_ABOVE = [
-        BuildStep::BuildFrame, BuildStep::CutChassis, BuildStep::FoldChassis, BuildStep::MarkAxles, BuildStep::BearingsOn, BuildStep::BearingsThrough,
+        BuildStep::BuildFrame, BuildStep::CutChassis, BuildStep::FoldChassis, BuildStep::MarkAxles, BuildStep::BearingsOn,
+        BuildStep::BearingsThrough,
         BuildStep::BearingsSet, BuildStep::AxlesThrough, BuildStep::SecondWheels, BuildStep::FirstWheels,
     ];
 
@@ -73,19 +74,29 @@ final readonly class StepDrawing
             BuildStep::SecondWheels => [...$this->board('card pale'), ...$this->bearings('straw pale'), ...$this->axlesWith(2, true)],
             BuildStep::Roll => [...$this->ground(), ...$this->side('card'), ...$this->wheels('wheel'), ...$this->push()],
             BuildStep::Decorate => [...$this->ground(), ...$this->side('card'), ...$this->pattern(), ...$this->wheels('wheel pale')],
-            BuildStep::PaintDries => [...$this->ground(), ...$this->side('card'), ...$this->pattern(), ...$this->wheels('wheel pale'), ...$this->clock()],
+            BuildStep::PaintDries => [
+                ...$this->ground(), ...$this->side('card'), ...$this->pattern(), ...$this->wheels('wheel pale'), ...$this->clock(),
+            ],
             BuildStep::CutNozzle => $this->pieces('tube', 'nozzle', $this->layout->bores[0] ?? 0.006, 1),
             BuildStep::StretchBalloon => $this->limpBalloon(),
             BuildStep::JoinBalloon => $this->joint(),
             BuildStep::JointSets => [...$this->joint(), ...$this->clock()],
             BuildStep::Airtight => $this->closed(),
-            BuildStep::PowerOn => [...$this->ground(), ...$this->balloon('skin pale'), ...$this->side('card pale'), ...$this->wheels('wheel pale'), ...$this->nozzle(), ...$this->lift()],
+            BuildStep::PowerOn => [
+                ...$this->ground(), ...$this->balloon('skin pale'), ...$this->side('card pale'), ...$this->wheels('wheel pale'),
+                ...$this->nozzle(), ...$this->lift(),
+            ],
             BuildStep::RubberOnRims => [...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel'), ...$this->rubber()],
             BuildStep::FitHook => [...$this->ground(), ...$this->side('card'), ...$this->wheels('wheel pale'), ...$this->hook()],
             BuildStep::KnotChain => $this->chain(),
             BuildStep::HookChain => [...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel pale'), ...$this->band()],
-            BuildStep::WindOnce => [...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel'), ...$this->band(), ...$this->winding()],
-            BuildStep::Clearance => [...$this->ground(), ...$this->balloon('skin'), ...$this->nozzle(), ...$this->side('card pale'), ...$this->wheels('wheel pale'), ...$this->gap()],
+            BuildStep::WindOnce => [
+                ...$this->ground(), ...$this->side('card pale'), ...$this->wheels('wheel'), ...$this->band(), ...$this->winding(),
+            ],
+            BuildStep::Clearance => [
+                ...$this->ground(), ...$this->balloon('skin'), ...$this->nozzle(), ...$this->side('card pale'),
+                ...$this->wheels('wheel pale'), ...$this->gap(),
+            ],
         };
     }
 
@@ -124,8 +135,12 @@ final readonly class StepDrawing
         $link = ($to - $from) / $links;
         $shapes = [];
         for ($i = 0; $i < $links; $i++) {
-            $shapes[] = Shape::path('elastic', 'M' . round($from + $i * $link, 2) . ' ' . self::MIDDLE . 'c' . round($link / 4, 2) . ' -16 ' . round(3 * $link / 4, 2) . ' -16 ' . round($link, 2)
-                . ' 0c' . round(-$link / 4, 2) . ' 16 ' . round(-3 * $link / 4, 2) . ' 16 ' . round(-$link, 2) . ' 0z');
+            [$quarter, $most, $all] = array_map(static fn(float $of): float => round($of, 2), [$link / 4, 3 * $link / 4, $link]);
+            $shapes[] = Shape::path(
+                'elastic',
+                'M' . round($from + $i * $link, 2) . ' ' . self::MIDDLE
+                . "c{$quarter} -16 {$most} -16 {$all} 0c-{$quarter} 16 -{$most} 16 -{$all} 0z",
+            );
         }
 
         return [
@@ -140,7 +155,24 @@ final readonly class StepDrawing
         $l = $this->layout;
         [$x, $y, $r] = [$this->x($l->drivenAxle()), $this->y($l->wheelRadius()), $l->wheelRadius() * $this->scale + 9];
 
-        return [Shape::path('arrow', 'M' . round($x + $r, 2) . ' ' . round($y, 2) . 'A' . round($r, 2) . ' ' . round($r, 2) . ' 0 0 0 ' . round($x, 2) . ' ' . round($y - $r, 2) . 'm0 0l9 -6m-9 6l9 7')];
+        return [
+            Shape::path(
+                'arrow',
+                'M'
+                    . round($x + $r, 2)
+                    . ' '
+                    . round($y, 2)
+                    . 'A'
+                    . round($r, 2)
+                    . ' '
+                    . round($r, 2)
+                    . ' 0 0 0 '
+                    . round($x, 2)
+                    . ' '
+                    . round($y - $r, 2)
+                    . 'm0 0l9 -6m-9 6l9 7',
+            ),
+        ];
     }
 
     private function hasBalloon(): bool
@@ -182,7 +214,12 @@ final readonly class StepDrawing
         if ($l->form === ChassisForm::BrickFrame) {
             foreach ([-1, 1] as $sign) {
                 for ($x = ChassisForm::STUD_M / 2; $x < $l->chassisLength; $x += ChassisForm::STUD_M) {
-                    $shapes[] = Shape::circle('hole', $this->x($x), $this->z($sign * ($l->chassisWidth / 2 - ChassisForm::STUD_M / 2)), 0.0024 * $this->scale);
+                    $shapes[] = Shape::circle(
+                        'hole',
+                        $this->x($x),
+                        $this->z($sign * ($l->chassisWidth / 2 - ChassisForm::STUD_M / 2)),
+                        0.0024 * $this->scale,
+                    );
                 }
             }
         }
@@ -197,7 +234,13 @@ final readonly class StepDrawing
         $shapes = $this->board('card strong');
         if ($this->task->step === BuildStep::FoldChassis) {
             foreach ([-1, 1] as $sign) {
-                $shapes[] = Shape::line('dashed', $this->x(0.1 * $l->chassisLength), $this->z($sign * 0.32 * $l->chassisWidth), $this->x(0.9 * $l->chassisLength), $this->z($sign * 0.32 * $l->chassisWidth));
+                $shapes[] = Shape::line(
+                    'dashed',
+                    $this->x(0.1 * $l->chassisLength),
+                    $this->z($sign * 0.32 * $l->chassisWidth),
+                    $this->x(0.9 * $l->chassisLength),
+                    $this->z($sign * 0.32 * $l->chassisWidth),
+                );
             }
         }
         [$bottom, $right] = [$this->z($l->chassisWidth / 2), $this->x($l->chassisLength)];
@@ -219,7 +262,11 @@ final readonly class StepDrawing
             $half = $l->widthAt($at) / 2;
             $shapes[] = Shape::line('mark-line', $this->x($at), $this->z(-$half), $this->x($at), $this->z($half));
             $y = $row === 0 ? $this->z(-$l->chassisWidth / 2) - 8 : $this->z($l->chassisWidth / 2) + 8;
-            array_push($shapes, Shape::line('measure', $this->x(0.0), $y, $this->x($at), $y), Shape::text($this->shown($at), ($this->x(0.0) + $this->x($at)) / 2, $row === 0 ? $y - 5 : $y + self::LETTERING));
+            array_push(
+                $shapes,
+                Shape::line('measure', $this->x(0.0), $y, $this->x($at), $y),
+                Shape::text($this->shown($at), ($this->x(0.0) + $this->x($at)) / 2, $row === 0 ? $y - 5 : $y + self::LETTERING),
+            );
         }
 
         return $shapes;
@@ -263,17 +310,36 @@ final readonly class StepDrawing
     {
         $l = $this->layout;
         $shapes = [];
-        foreach ([[$l->rearAxle, $l->rearTrack, $l->rearAxleLength], [$l->frontAxle(), $l->frontTrack, $l->frontAxleLength]] as [$at, $track, $length]) {
+        foreach (
+            [
+                [$l->rearAxle, $l->rearTrack, $l->rearAxleLength], [$l->frontAxle(), $l->frontTrack, $l->frontAxleLength],
+            ] as [$at, $track, $length]
+        ) {
             $x = $this->x($at);
             // Half through its bearing, an axle stands out on the side of its one wheel.
             $shift = $inPlace && $wheels === 1 ? 0.12 * $length : 0.0;
-            $shapes[] = Shape::rect('rod', $x - max(1.5, $l->axleDiameter * $this->scale / 2), $this->z(-$length / 2 - $shift), max(3.0, $l->axleDiameter * $this->scale), $length * $this->scale);
+            $shapes[] = Shape::rect(
+                'rod',
+                $x - max(1.5, $l->axleDiameter * $this->scale / 2),
+                $this->z(-$length / 2 - $shift),
+                max(3.0, $l->axleDiameter * $this->scale),
+                $length * $this->scale,
+            );
             foreach ($wheels === 2 ? [-1, 1] : [-1] as $side) {
                 $strong = $wheels === 1 || $side === 1 ? 'wheel strong' : 'wheel pale';
-                $shapes[] = Shape::rect($strong, $x - $l->wheelRadius() * $this->scale, $this->z($side * $track / 2 - $shift - $l->wheelThickness / 2), $l->wheelDiameter * $this->scale, $l->wheelThickness * $this->scale);
+                $shapes[] = Shape::rect(
+                    $strong,
+                    $x - $l->wheelRadius() * $this->scale,
+                    $this->z($side * $track / 2 - $shift - $l->wheelThickness / 2),
+                    $l->wheelDiameter * $this->scale,
+                    $l->wheelThickness * $this->scale,
+                );
             }
             if ($shift > 0.0) {
-                $shapes[] = Shape::path('arrow', $this->arrow($x + $l->wheelRadius() * $this->scale + 9, $this->z(-0.1 * $length), 0.0, 22.0));
+                $shapes[] = Shape::path(
+                    'arrow',
+                    $this->arrow($x + $l->wheelRadius() * $this->scale + 9, $this->z(-0.1 * $length), 0.0, 22.0),
+                );
             }
         }
 
@@ -283,7 +349,12 @@ final readonly class StepDrawing
     /** @return list<Shape> */
     private function pieces(string $class, string $what, float $thicknessM, int $count = 2): array
     {
-        $lengths = array_values(array_filter([$this->task->lengthsM[$what] ?? null, $this->task->lengthsM["rear_{$what}"] ?? null], static fn(?float $length): bool => $length !== null));
+        $lengths = array_values(
+            array_filter(
+                [$this->task->lengthsM[$what] ?? null, $this->task->lengthsM["rear_{$what}"] ?? null],
+                static fn(?float $length): bool => $length !== null,
+            ),
+        );
         $lengths = count($lengths) === 1 ? array_fill(0, $count, $lengths[0]) : $lengths;
         $scale = (self::WIDTH - 60) / max(1e-3, ...$lengths);
         $thick = min(18.0, max(5.0, $thicknessM * $scale));
@@ -339,13 +410,24 @@ final readonly class StepDrawing
             $edge = fn(int $sign): array => array_map(function (int $i) use ($l, $last, $sign, $middle): string {
                 $x = $l->chassisLength * $i / $last;
 
-                return round($this->x($x), 2) . ' ' . round($this->y($middle + $sign * $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth), 2);
+                return round($this->x($x), 2) . ' ' . round(
+                    $this->y($middle + $sign * $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth),
+                    2,
+                );
             }, range(0, $last));
 
             return [Shape::path($class, 'M' . implode('L', [...$edge(1), ...array_reverse($edge(-1))]) . 'Z')];
         }
 
-        return [Shape::rect($class, $this->x(0.0), $this->y($l->chassisTop()), $l->chassisLength * $this->scale, $l->chassisHeight * $this->scale)];
+        return [
+            Shape::rect(
+                $class,
+                $this->x(0.0),
+                $this->y($l->chassisTop()),
+                $l->chassisLength * $this->scale,
+                $l->chassisHeight * $this->scale,
+            ),
+        ];
     }
 
     /** @return list<Shape> */
@@ -353,7 +435,15 @@ final readonly class StepDrawing
     {
         $l = $this->layout;
 
-        return array_map(fn(float $at): Shape => Shape::circle('hole strong', $this->x($at), $this->y($l->wheelRadius()), max(4.0, $l->bearingBore * $this->scale / 2)), [$l->rearAxle, $l->frontAxle()]);
+        return array_map(
+            fn(float $at): Shape => Shape::circle(
+                'hole strong',
+                $this->x($at),
+                $this->y($l->wheelRadius()),
+                max(4.0, $l->bearingBore * $this->scale / 2),
+            ),
+            [$l->rearAxle, $l->frontAxle()],
+        );
     }
 
     /** @return list<Shape> */
@@ -362,7 +452,11 @@ final readonly class StepDrawing
         $l = $this->layout;
         $shapes = [];
         foreach ([$l->rearAxle, $l->frontAxle()] as $at) {
-            array_push($shapes, Shape::circle($class, $this->x($at), $this->y($l->wheelRadius()), $l->wheelRadius() * $this->scale), Shape::circle('rod', $this->x($at), $this->y($l->wheelRadius()), 2));
+            array_push(
+                $shapes,
+                Shape::circle($class, $this->x($at), $this->y($l->wheelRadius()), $l->wheelRadius() * $this->scale),
+                Shape::circle('rod', $this->x($at), $this->y($l->wheelRadius()), 2),
+            );
         }
 
         return $shapes;
@@ -375,7 +469,13 @@ final readonly class StepDrawing
         $shapes = [];
         foreach (array_reverse($l->tubes()) as $tube) {
             $thick = max(4.0, $tube['bore'] * $this->scale);
-            $shapes[] = Shape::rect('tube strong', $this->x($tube['x']), $this->y($l->nozzleAxis()) - $thick / 2, $tube['length'] * $this->scale, $thick);
+            $shapes[] = Shape::rect(
+                'tube strong',
+                $this->x($tube['x']),
+                $this->y($l->nozzleAxis()) - $thick / 2,
+                $tube['length'] * $this->scale,
+                $thick,
+            );
         }
 
         return $shapes;
@@ -411,7 +511,12 @@ final readonly class StepDrawing
     /** @return list<Shape> */
     private function push(): array
     {
-        return [Shape::path('arrow', $this->arrow($this->x($this->layout->chassisLength) + 14, $this->y($this->layout->chassisTop()) - 26, -60.0, 0.0, true))];
+        return [
+            Shape::path(
+                'arrow',
+                $this->arrow($this->x($this->layout->chassisLength) + 14, $this->y($this->layout->chassisTop()) - 26, -60.0, 0.0, true),
+            ),
+        ];
     }
 
     /** @return list<Shape> the car is lifted from below, never pressed down */
@@ -428,7 +533,15 @@ final readonly class StepDrawing
         $l = $this->layout;
         $y = $this->y(($l->chassisBottom() + $l->chassisTop()) / 2);
 
-        return array_map(fn(float $share): Shape => Shape::circle('spot', $this->x($share * $l->chassisLength), $y, max(2.5, $l->chassisHeight * $this->scale / 5)), [0.15, 0.4, 0.6, 0.85]);
+        return array_map(
+            fn(float $share): Shape => Shape::circle(
+                'spot',
+                $this->x($share * $l->chassisLength),
+                $y,
+                max(2.5, $l->chassisHeight * $this->scale / 5),
+            ),
+            [0.15, 0.4, 0.6, 0.85],
+        );
     }
 
     /** @return list<Shape> */
@@ -464,7 +577,10 @@ final readonly class StepDrawing
         $end = min(self::WIDTH - 60, $edge + $neck * $scale);
 
         return [
-            Shape::path('skin', "M{$edge} " . ($y - 15) . 'H' . ($edge + 70) . 'c40 0 40 -62 110 -62v154c-70 0 -70 -62 -110 -62H' . $edge . 'z'),
+            Shape::path(
+                'skin',
+                "M{$edge} " . ($y - 15) . 'H' . ($edge + 70) . 'c40 0 40 -62 110 -62v154c-70 0 -70 -62 -110 -62H' . $edge . 'z',
+            ),
             Shape::rect('tube strong', 20, $y - 9, $end - 20, 18),
             Shape::rect('band', $edge + 20, $y - 18, 9, 36, 3),
             Shape::rect('band', $edge + 31, $y - 18, 9, 36, 3),
@@ -500,7 +616,10 @@ final readonly class StepDrawing
         }
         $length = max(1.0, hypot($along, $down));
         [$ax, $ay] = [$along / $length * 8, $down / $length * 8];
-        $point = static fn(float ...$at): string => implode(' ', array_map(static fn(float $each): string => (string) round($each, 2), $at));
+        $point = static fn(float ...$at): string => implode(
+            ' ',
+            array_map(static fn(float $each): string => (string) round($each, 2), $at),
+        );
 
         return "M{$point($x, $y)}L{$point($toX, $toY)}M{$point($toX - $ax - $ay * 0.7, $toY - $ay + $ax * 0.7)}L{$point($toX, $toY)}L{$point($toX - $ax + $ay * 0.7, $toY - $ay - $ax * 0.7)}";
     }

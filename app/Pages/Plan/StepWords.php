@@ -80,7 +80,11 @@ final readonly class StepWords
     /** Counted from 1. */
     public function number(BuildTask $task): int
     {
-        return 1 + (int) array_search($task->step, array_map(static fn(BuildTask $each): BuildStep => $each->step, $this->steps->tasks), true);
+        return 1 + (int) array_search(
+            $task->step,
+            array_map(static fn(BuildTask $each): BuildStep => $each->step, $this->steps->tasks),
+            true,
+        );
     }
 
     /**

@@ -64,7 +64,10 @@ final readonly class TemplateSheet
         [$left, $middle] = [max(0.0, (self::WIDTH - $length) / 2), 16 + min(self::HEIGHT - 30, $width) / 2];
         $last = max(1, count($layout->widths) - 1);
         $edge = static fn(int $sign): array => array_map(
-            static fn(int $i): string => round($left + $length * $i / $last, 3) . ' ' . round($middle + $sign * $width / 2 * $layout->widths[$i], 3),
+            static fn(int $i): string => round($left + $length * $i / $last, 3) . ' ' . round(
+                $middle + $sign * $width / 2 * $layout->widths[$i],
+                3,
+            ),
             range(0, $last),
         );
         $shapes = [
@@ -153,7 +156,10 @@ final readonly class TemplateSheet
         for ($first = 0; $first < $count; $first += self::STRIPS_ON_A_SHEET) {
             $shapes = [];
             for ($strip = $first; $strip < min($count, $first + self::STRIPS_ON_A_SHEET); $strip++) {
-                array_push($shapes, ...self::strip($strip, ($strip - $first) * (self::STRIP_HEIGHT + self::STRIP_GAP), $inStrip, $unitMm, $isMetric));
+                array_push(
+                    $shapes,
+                    ...self::strip($strip, ($strip - $first) * (self::STRIP_HEIGHT + self::STRIP_GAP), $inStrip, $unitMm, $isMetric),
+                );
             }
             $sheets[] = new self('tape', $shapes);
         }
@@ -175,7 +181,13 @@ final readonly class TemplateSheet
             // Numbered every 5 cm, or every inch; metres and feet stand out.
             $isNumbered = $isWhole && ($isMetric ? $whole % 5 === 0 : true);
             $isLarge = $isWhole && $whole % ($isMetric ? 100 : 12) === 0;
-            $shapes[] = Shape::line($isLarge ? 'tick large' : 'tick', $x, $y, $x, $y + ($isLarge ? 18 : ($isNumbered ? 11 : ($isWhole ? 7 : 4))));
+            $shapes[] = Shape::line(
+                $isLarge ? 'tick large' : 'tick',
+                $x,
+                $y,
+                $x,
+                $y + ($isLarge ? 18 : ($isNumbered ? 11 : ($isWhole ? 7 : 4))),
+            );
             // The number at a joint stands on the strip that begins there.
             if ($isNumbered && $tick < $units * $parts) {
                 $shapes[] = Shape::text((string) $whole, $x + 1.2, $y + ($isLarge ? 23 : 18), 'start');

@@ -32,7 +32,9 @@ final readonly class TimelineDrawing
         $isLast = $session === count($timetable->sessionsMin) - 1;
         // What goes on setting after a session needs nobody there.
         $this->usedMin = max(0.0, ...array_map(
-            static fn(Slot $slot): float => $slot->phase->waits() && !$isLast ? min($slot->toMin, $timetable->sessionsMin[$session]) : $slot->toMin,
+            static fn(Slot $slot): float => $slot->phase->waits() && !$isLast
+                ? min($slot->toMin, $timetable->sessionsMin[$session])
+                : $slot->toMin,
             $this->slots,
         ));
         $this->longestMin = max(1.0, $this->usedMin, ...$timetable->sessionsMin);

@@ -30,7 +30,9 @@ final class TimetableRequest extends FormRequest
         ];
         for ($session = 2; $session <= self::MOST_SESSIONS; $session++) {
             $rules["session_{$session}_min"] = ['nullable', 'integer', 'between:10,1440'];
-            $rules["session_{$session}_starts_at"] = ['nullable', 'date_format:Y-m-d\TH:i', "required_with:session_{$session}_min", $this->followsOn($session)];
+            $rules["session_{$session}_starts_at"] = [
+                'nullable', 'date_format:Y-m-d\TH:i', "required_with:session_{$session}_min", $this->followsOn($session),
+            ];
         }
         foreach (self::phases() as $phase) {
             $rules["phase_{$phase->value}"] = ['required', 'integer', 'between:0,600'];
@@ -102,7 +104,12 @@ final class TimetableRequest extends FormRequest
         for ($session = 2; $session <= self::MOST_SESSIONS; $session++) {
             $starts = $this->input("session_{$session}_starts_at");
             if (is_string($starts) && $starts !== '') {
-                $sessions[] = ['starts_at' => $starts, 'minutes' => $this->filled("session_{$session}_min") ? $this->integer("session_{$session}_min") : $this->integer('session_min')];
+                $sessions[] = [
+                    'starts_at' => $starts,
+                    'minutes' => $this->filled("session_{$session}_min")
+                        ? $this->integer("session_{$session}_min")
+                        : $this->integer('session_min'),
+                ];
             }
         }
 

@@ -35,7 +35,10 @@ final class RaceController
     public function index(Request $request, Challenge $challenge): View
     {
         $record = ClassRecord::of($challenge);
-        $races = $challenge->races()->with('events')->get()->map(static fn(Race $race): RaceReading => new RaceReading($race->setRelation('challenge', $challenge)));
+        $races = $challenge->races()
+            ->with('events')
+            ->get()
+            ->map(static fn(Race $race): RaceReading => new RaceReading($race->setRelation('challenge', $challenge)));
 
         return view('race.index', [
             'challenge' => $challenge, 'record' => $record, 'races' => $races,
@@ -50,9 +53,17 @@ final class RaceController
     {
         $record = ClassRecord::of($challenge);
 
-        $typed = $request->string('wins')->toString() === 'farther' ? null : ReadsAs::read($request->input('length'), $challenge->units->unit(Scale::Lane) ?? Unit::Metre);
+        $typed = $request->string('wins')->toString() === 'farther'
+            ? null
+            : ReadsAs::read($request->input('length'), $challenge->units->unit(Scale::Lane) ?? Unit::Metre);
 
-        return view('race.fits', ['challenge' => $challenge, 'record' => $record, 'offer' => self::offer($request, $challenge, $record), 'lengthM' => $typed?->quantity->si()]);
+        return view(
+            'race.fits',
+            [
+                'challenge' => $challenge, 'record' => $record, 'offer' => self::offer($request, $challenge, $record),
+                'lengthM' => $typed?->quantity->si(),
+            ],
+        );
     }
 
     public function store(RaceRequest $request, Challenge $challenge, SetRace $set): RedirectResponse
@@ -77,8 +88,12 @@ final class RaceController
         return response()->json(FloorState::ofRace($challenge, $race) + ['token' => csrf_token()]);
     }
 
-    public function record(RaceEventRequest $request, Challenge $challenge, Race $race, RecordRaceEvent $record): JsonResponse|RedirectResponse
-    {
+    public function record(
+        RaceEventRequest $request,
+        Challenge $challenge,
+        Race $race,
+        RecordRaceEvent $record,
+    ): JsonResponse|RedirectResponse {
         $event = $request->event();
         $questions = $request->questions();
         if ($questions !== []) {
@@ -88,7 +103,15 @@ final class RaceController
                     ->withErrors(['do' => implode(' ', $questions)]);
         }
         try {
-            $recorded = $record($race->setRelation('challenge', $challenge), $event, $request->why(), $request->seen(), $request->madeAt(), Actor::of($request), $request->runs());
+            $recorded = $record(
+                $race->setRelation('challenge', $challenge),
+                $event,
+                $request->why(),
+                $request->seen(),
+                $request->madeAt(),
+                Actor::of($request),
+                $request->runs(),
+            );
         } catch (IdIsTakenException) {
             throw ValidationException::withMessages(['do' => Text::of('race.form.this_page_is_old')]);
         } catch (HeatHasMovedOnException $moved) {
@@ -132,7 +155,10 @@ final class RaceController
 
     private static function offer(Request $request, Challenge $challenge, ClassRecord $record): RaceOffer
     {
-        $number = static fn(string $field, float $usual, float $least, float $most): float => min($most, max($least, is_numeric($given = str_replace(',', '.', $request->string($field)->toString())) ? (float) $given : $usual));
+        $number = static fn(string $field, float $usual, float $least, float $most): float => min(
+            $most,
+            max($least, is_numeric($given = str_replace(',', '.', $request->string($field)->toString())) ? (float) $given : $usual),
+        );
         $cars = $request->has('kind')
             ? count(RaceRequest::ticked($request, $record->groups->pluck('id')->all()))
             : $record->groups->reject(static fn(Group $group): bool => $group->is_withdrawn)->count();

@@ -41,7 +41,14 @@ final class RaceEventRequest extends FormRequest
     public function rules(): array
     {
         $rules = [
-            'do' => ['required', 'string', 'regex:/^((' . self::OF_A_HEAT . '):\d{1,3}-\d{1,3}:\d{1,18}:\d{1,18}:\d{1,4}|(' . self::OF_A_CAR . '):\d{1,18}|undone:[0-9a-f-]{36})$/'],
+            'do' => [
+                'required', 'string',
+                'regex:/^(('
+                    . self::OF_A_HEAT
+                    . '):\d{1,3}-\d{1,3}:\d{1,18}:\d{1,18}:\d{1,4}|('
+                    . self::OF_A_CAR
+                    . '):\d{1,18}|undone:[0-9a-f-]{36})$/',
+            ],
         ] + self::ruleOfIdAndMoment();
         foreach ($this->fields() as [$distance, $time]) {
             $rules[$distance] = ['nullable', 'string', new ReadsAs($this->bareUnit(), Limits::distanceComplaint(...), $this->units())];
@@ -54,7 +61,10 @@ final class RaceEventRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['do.*' => Text::of('race.form.this_page_is_old'), 'id.*' => Text::of('race.form.this_page_is_old'), 'made_at.*' => Text::of('race.form.this_page_is_old')];
+        return [
+            'do.*' => Text::of('race.form.this_page_is_old'), 'id.*' => Text::of('race.form.this_page_is_old'),
+            'made_at.*' => Text::of('race.form.this_page_is_old'),
+        ];
     }
 
     public function event(): CoreEvent
@@ -62,7 +72,11 @@ final class RaceEventRequest extends FormRequest
         $said = $this->said();
 
         return match (true) {
-            in_array($said[0], explode('|', self::OF_A_CAR), true) => new CoreEvent($this->id(), EventKind::from($said[0]), entrant: $said[1]),
+            in_array($said[0], explode('|', self::OF_A_CAR), true) => new CoreEvent(
+                $this->id(),
+                EventKind::from($said[0]),
+                entrant: $said[1],
+            ),
             $said[0] === 'undone' => new CoreEvent($this->id(), EventKind::Undone, undoes: $said[1]),
             $said[0] === 'won' => new CoreEvent($this->id(), EventKind::Won, $said[1], $said[2], $said[3]),
             // Who breaks loses its heat.
@@ -117,11 +131,19 @@ final class RaceEventRequest extends FormRequest
         foreach ($this->fields() as $id => [$distance]) {
             $group = $this->filled($distance) ? Group::query()->where('challenge_id', $race->challenge_id)->find($id) : null;
             if ($group !== null) {
-                $questions[$distance] = $this->slipIn($distance, ExpectedRun::of($race->challenge, $group), $this->bareUnit(), Scale::Distance);
+                $questions[$distance] = $this->slipIn(
+                    $distance,
+                    ExpectedRun::of($race->challenge, $group),
+                    $this->bareUnit(),
+                    Scale::Distance,
+                );
             }
         }
 
-        return array_diff_key(array_filter($questions, static fn(?string $asked): bool => $asked !== null), array_flip(explode(',', (string) $this->input('confirmed'))));
+        return array_diff_key(
+            array_filter($questions, static fn(?string $asked): bool => $asked !== null),
+            array_flip(explode(',', (string) $this->input('confirmed'))),
+        );
     }
 
     /** @param array<int, RunRecord> $measured */
@@ -137,9 +159,10 @@ final class RaceEventRequest extends FormRequest
             ? $winner->time !== null && $loser->time !== null && $winner->time->quantity->si() > $loser->time->quantity->si()
             : ($winner->distance?->quantity->si() ?? 0.0) < ($loser->distance?->quantity->si() ?? 0.0);
         if ($isOther) {
-            throw ValidationException::withMessages(['do' => Text::of($isAcross ? 'race.form.the_other_was_faster' : 'race.form.the_other_went_farther', [
-                'winner' => $this->name((int) $said[2]), 'other' => $this->name((int) $said[3]),
-            ])]);
+            throw ValidationException::withMessages(['do' => Text::of(
+                $isAcross ? 'race.form.the_other_was_faster' : 'race.form.the_other_went_farther',
+                ['winner' => $this->name((int) $said[2]), 'other' => $this->name((int) $said[3])],
+            )]);
         }
     }
 

@@ -45,7 +45,10 @@ final readonly class RaceOffer
      */
     public static function bySeed(ClassRecord $record, array $cars): array
     {
-        $standing = array_map(static fn($place): string => $place->entrant->id, array_values(array_filter($record->standings()->places, static fn($place): bool => $place->sample !== null)));
+        $standing = array_map(
+            static fn($place): string => $place->entrant->id,
+            array_values(array_filter($record->standings()->places, static fn($place): bool => $place->sample !== null)),
+        );
         $others = array_diff($record->groups->map(static fn(Group $group): string => (string) $group->id)->all(), $standing);
 
         return array_values(array_filter([...$standing, ...$others], static fn(string $id): bool => in_array((int) $id, $cars, true)));
@@ -99,7 +102,10 @@ final readonly class RaceOffer
         return $means;
     }
 
-    /** A length that every car reaches by its mean (m): the timed length of the class where that is one; null where nobody goes so far that racing across a line is a race. */
+    /**
+     * A length that every car reaches by its mean (m): the timed length of the class where that is one; null where nobody goes so far that
+     * racing across a line is a race.
+     */
     public static function lengthM(ClassRecord $record): ?float
     {
         $challenge = $record->challenge;
@@ -122,11 +128,17 @@ final readonly class RaceOffer
             "race-chances:{$record->challenge->id}:{$record->revision}:" . config('skivo.build'),
             self::KEEP_SECONDS,
             static function () use ($record): array {
-                $fastest = $record->challenge->timed_length === null ? null : $record->standingsFor($record->challenge->award(Goal::Fastest));
+                $fastest = $record->challenge->timed_length === null
+                    ? null
+                    : $record->standingsFor($record->challenge->award(Goal::Fastest));
                 $truths = $fastest === null ? [] : ChanceOfFirst::truths($fastest, self::DRAWS, $record->challenge->id);
                 // Where few cars were timed, how far they go has to do.
                 if (count($truths[0] ?? []) < RacePlan::FEWEST) {
-                    $truths = ChanceOfFirst::truths($record->standingsFor($record->challenge->award(Goal::Farthest)), self::DRAWS, $record->challenge->id);
+                    $truths = ChanceOfFirst::truths(
+                        $record->standingsFor($record->challenge->award(Goal::Farthest)),
+                        self::DRAWS,
+                        $record->challenge->id,
+                    );
                 }
 
                 return [RaceChances::of($truths, $record->challenge->tries, $record->challenge->id)];

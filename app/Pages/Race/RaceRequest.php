@@ -33,7 +33,10 @@ final class RaceRequest extends FormRequest
             'kind' => ['required', Rule::enum(RaceKind::class)],
             'best_of' => ['required', Rule::in([1, 3])],
             'wins' => ['required', Rule::in(['across', 'farther'])],
-            'length' => ['nullable', 'string', 'required_if:wins,across', new ReadsAs($this->unit(), static fn(float $metres) => Limits::laneComplaint($metres, false), $this->units())],
+            'length' => [
+                'nullable', 'string', 'required_if:wins,across',
+                new ReadsAs($this->unit(), static fn(float $metres) => Limits::laneComplaint($metres, false), $this->units()),
+            ],
             'order' => ['required', Rule::in(['standings', 'lot'])],
             'lot' => ['nullable', 'integer', 'between:1,' . Lot::GREATEST],
             'lanes' => ['required', 'integer', 'between:1,' . Limits::MOST_LANES],
@@ -87,7 +90,9 @@ final class RaceRequest extends FormRequest
         $typed = ReadsAs::read($this->input('length'), $this->unit());
 
         // With its unit, so that it says the same under other units.
-        return $typed !== null && is_numeric($typed->text) ? new Entry($typed->quantity, "{$typed->text} {$this->units()->symbol(Scale::Lane)}") : $typed;
+        return $typed !== null && is_numeric($typed->text)
+            ? new Entry($typed->quantity, "{$typed->text} {$this->units()->symbol(Scale::Lane)}")
+            : $typed;
     }
 
     public function plan(): RacePlan

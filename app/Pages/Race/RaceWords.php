@@ -47,14 +47,24 @@ final readonly class RaceWords
     {
         $run = $heat->winsA + $heat->winsB + $heat->again;
 
-        return Text::of($reading->race->length === null ? 'race.heat.who_went_farther' : 'race.heat.who_was_first', ['heat' => self::heat($reading, $heat)])
-            . ($reading->race->best_of === 3 && $run > 0 ? ' ' . Text::of('race.heat.stands', ['a' => $heat->winsA, 'b' => $heat->winsB]) : '');
+        return Text::of(
+            $reading->race->length === null ? 'race.heat.who_went_farther' : 'race.heat.who_was_first',
+            ['heat' => self::heat($reading, $heat)],
+        )
+            . (
+                $reading->race->best_of === 3
+                && $run > 0 ? ' ' . Text::of('race.heat.stands', ['a' => $heat->winsA, 'b' => $heat->winsB]) : ''
+            );
     }
 
     public static function heat(RaceReading $reading, Heat $heat): string
     {
         return Text::of(
-            $reading->race->kind !== RaceKind::SideBySide && $heat->round === $reading->rounds() && count($reading->round($heat->round)) === 1 ? 'race.heat.last' : 'race.heat.number',
+            $reading->race->kind !== RaceKind::SideBySide
+                && $heat->round === $reading->rounds()
+                && count($reading->round($heat->round)) === 1
+                ? 'race.heat.last'
+                : 'race.heat.number',
             ['number' => $reading->number($heat)],
         );
     }
@@ -68,9 +78,13 @@ final readonly class RaceWords
         $more = match (true) {
             $heat->isOff => Text::of('race.heat.off'),
             $heat->isWalkover => Text::of('race.heat.walkover'),
-            $heat->winner !== null => $reading->race->best_of === 3 ? Text::of('race.heat.ended', ['a' => $heat->winsA, 'b' => $heat->winsB]) : '',
+            $heat->winner !== null => $reading->race->best_of === 3
+                ? Text::of('race.heat.ended', ['a' => $heat->winsA, 'b' => $heat->winsB])
+                : '',
             $heat->isOpen() && self::mends($reading, $heat) !== null => self::mends($reading, $heat),
-            $reading->isNow($heat) => $lane === null ? Text::of('race.heat.now') : Text::of('race.heat.now_on', ['one' => $lane, 'other' => $lane + 1]),
+            $reading->isNow($heat) => $lane === null
+                ? Text::of('race.heat.now')
+                : Text::of('race.heat.now_on', ['one' => $lane, 'other' => $lane + 1]),
             $before !== null => $before === 1 ? Text::of('race.heat.next') : Text::of('race.heat.after', ['count' => $before]),
             default => '',
         };
@@ -110,7 +124,10 @@ final readonly class RaceWords
             $heat->isOff => 'race.heat.pair_off',
             $heat->winner !== null => 'race.heat.pair_won',
             default => 'race.heat.pair',
-        }, ['heat' => self::heat($reading, $heat), 'a' => $reading->name($heat->winner ?? $heat->a), 'b' => $reading->name($heat->loser() ?? $heat->b)]);
+        }, [
+            'heat' => self::heat($reading, $heat), 'a' => $reading->name($heat->winner ?? $heat->a),
+            'b' => $reading->name($heat->loser() ?? $heat->b),
+        ]);
     }
 
     /** Who will stand where nobody is known yet. */
@@ -129,7 +146,9 @@ final readonly class RaceWords
     /** Who is repairing before a heat; null where nobody is. */
     public static function mends(RaceReading $reading, Heat $heat): ?string
     {
-        $repairs = array_values(array_filter([$heat->a, $heat->b], static fn(?string $entrant): bool => in_array($entrant, $reading->state->repairing, true)));
+        $repairs = array_values(
+            array_filter([$heat->a, $heat->b], static fn(?string $entrant): bool => in_array($entrant, $reading->state->repairing, true)),
+        );
 
         return $repairs === [] ? null : Text::of('race.heat.repairs', ['group' => $reading->name($repairs[0])]);
     }
@@ -150,7 +169,10 @@ final readonly class RaceWords
             in_array($group, $state->out, true) => Text::of('race.own.out'),
             in_array($group, $state->repairing, true) => Text::of('race.own.repairs'),
             $next !== null && $reading->isNow($next) => Text::of('race.own.now', ['other' => $other]),
-            $next !== null => strtr(Text::plural('race.own.before', max(1, (int) $before)), [':other' => $other, ':count' => (string) $before]),
+            $next !== null => strtr(
+                Text::plural('race.own.before', max(1, (int) $before)),
+                [':other' => $other, ':count' => (string) $before],
+            ),
             $reading->isIn($group) => Text::of('race.own.waits'),
             isset($state->places[$group]) => Text::of('race.own.done', ['place' => $state->places[$group]]),
             default => Text::of('race.own.done_no_place'),
@@ -161,7 +183,10 @@ final readonly class RaceWords
     public static function said(RaceReading $reading, RaceEvent $event): string
     {
         $heat = $reading->state->heats[$event->heat ?? ''] ?? null;
-        [$entrant, $against] = [$reading->name($event->entrant === null ? null : (string) $event->entrant), $reading->name($event->against === null ? null : (string) $event->against)];
+        [$entrant, $against] = [
+            $reading->name($event->entrant === null ? null : (string) $event->entrant),
+            $reading->name($event->against === null ? null : (string) $event->against),
+        ];
         $of = ['heat' => $heat === null ? '' : self::heat($reading, $heat), 'group' => $entrant, 'other' => $against];
         $undone = $event->kind === EventKind::Undone ? $reading->race->events->firstWhere('event_id', $event->undoes) : null;
 
@@ -169,7 +194,10 @@ final readonly class RaceWords
             EventKind::Won => Text::of($event->why === 'broke' ? 'race.said.broke' : 'race.said.won', $of),
             EventKind::Again => Text::of($event->why === 'neither' ? 'race.said.neither' : 'race.said.together', $of),
             EventKind::Undone => $undone === null ? Text::of('race.said.undone', ['what' => '–'])
-                : Text::of($undone->kind === EventKind::Undone ? 'race.said.put_back' : 'race.said.undone', ['what' => self::undone($reading, $undone)]),
+                : Text::of(
+                    $undone->kind === EventKind::Undone ? 'race.said.put_back' : 'race.said.undone',
+                    ['what' => self::undone($reading, $undone)],
+                ),
             default => Text::of("race.said.{$event->kind->value}", $of),
         };
     }
@@ -188,7 +216,10 @@ final readonly class RaceWords
     {
         return match (true) {
             $heat === null => Text::of('race.form.this_page_is_old'),
-            $heat->winner !== null => Text::of('race.form.has_a_winner', ['heat' => self::heat($reading, $heat), 'group' => $reading->name($heat->winner)]),
+            $heat->winner !== null => Text::of(
+                'race.form.has_a_winner',
+                ['heat' => self::heat($reading, $heat), 'group' => $reading->name($heat->winner)],
+            ),
             default => Text::of('race.form.has_moved_on', ['heat' => self::heat($reading, $heat)]),
         };
     }
@@ -196,7 +227,10 @@ final readonly class RaceWords
     /** What a race can't show. */
     public static function betterLoses(RaceChances $chances): string
     {
-        return Text::of('race.chances.better_loses', ['single' => self::oneIn($chances->betterLoses), 'three' => self::oneIn($chances->betterLosesOfThree)]);
+        return Text::of(
+            'race.chances.better_loses',
+            ['single' => self::oneIn($chances->betterLoses), 'three' => self::oneIn($chances->betterLosesOfThree)],
+        );
     }
 
     /** @return array<string, string> how often the best car wins, by the way of finding it */
@@ -222,7 +256,9 @@ final readonly class RaceWords
     /** Whom the race is too long for; null where every car reaches its end by its mean, or it has none. */
     public static function fallShort(ClassRecord $record, ?float $lengthM): ?string
     {
-        $short = array_keys(array_filter(RaceOffer::means($record), static fn(float $mean): bool => $lengthM !== null && $mean < $lengthM - 1e-9));
+        $short = array_keys(
+            array_filter(RaceOffer::means($record), static fn(float $mean): bool => $lengthM !== null && $mean < $lengthM - 1e-9),
+        );
         $names = array_values(array_map(static fn(Group $group): string => $group->name, $record->groups->whereIn('id', $short)->all()));
 
         return $names === [] || $lengthM === null ? null : Text::of('race.fits.fall_short', [

@@ -25,7 +25,10 @@ final readonly class CertificateWords
         $award = $certificate->award;
 
         return $certificate->honour === Honour::Place && $award !== null
-            ? Text::of("report.certificates.place_{$certificate->place}", ['award' => lcfirst(GoalWords::award($award, $this->reading->record->challenge->units))])
+            ? Text::of(
+                "report.certificates.place_{$certificate->place}",
+                ['award' => lcfirst(GoalWords::award($award, $this->reading->record->challenge->units))],
+            )
             : Label::of($certificate->honour);
     }
 
@@ -38,13 +41,21 @@ final readonly class CertificateWords
 
         return match ($certificate->honour) {
             Honour::Place => $this->reading->isBound($certificate)
-                ? Text::of('run.reach.at_least', ['value' => $units->show((float) $certificate->value, $scale)]) : $units->show((float) $certificate->value, $scale),
+                ? Text::of(
+                    'run.reach.at_least',
+                    ['value' => $units->show((float) $certificate->value, $scale)],
+                ) : $units->show((float) $certificate->value, $scale),
             Honour::Straightest => $units->show((float) $certificate->value, Goal::Straightest->scale()),
             Honour::Steadiest => Text::of('report.certificates.lay_within', ['share' => Figure::percent((float) $certificate->value, 1)]),
             Honour::BestGuess => Text::of('report.certificates.off_on_average', ['typical_miss' => $distance($certificate->value)]),
-            Honour::MostImproved => Text::of('report.certificates.from_to', ['from' => $units->show((float) $certificate->from, $scale), 'to' => $units->show((float) $certificate->value, $scale)]),
+            Honour::MostImproved => Text::of(
+                'report.certificates.from_to',
+                ['from' => $units->show((float) $certificate->from, $scale), 'to' => $units->show((float) $certificate->value, $scale)],
+            ),
             Honour::BestRepair => Text::of('report.certificates.ran_again', [
-                'broke' => $certificate->broke === null ? '' : Label::inside($certificate->broke), 'distance' => $distance($certificate->value),
+                'broke' => $certificate->broke === null
+                    ? ''
+                    : Label::inside($certificate->broke), 'distance' => $distance($certificate->value),
             ]),
             Honour::EveryTry => Text::of('report.certificates.of_tries', ['tries' => (int) $certificate->value]),
         };

@@ -41,14 +41,18 @@ final readonly class CertificatesReading
         }
 
         return new self($record, Certificates::of(
-            [$record->standings(), ...array_map(static fn(Award $award): Standings => $record->standingsFor($award), array_slice($challenge->allAwards(), 1))],
+            [
+                $record->standings(),
+                ...array_map(static fn(Award $award): Standings => $record->standingsFor($award), array_slice($challenge->allAwards(), 1)),
+            ],
             $cars,
         ));
     }
 
     public function group(string $id): Group
     {
-        return $this->record->groups->firstWhere('id', (int) $id) ?? throw new \LogicException('Only groups of this class have certificates.');
+        return $this->record->groups->firstWhere('id', (int) $id)
+            ?? throw new \LogicException('Only groups of this class have certificates.');
     }
 
     /** Whether a place rests on a distance that is but a bound. */

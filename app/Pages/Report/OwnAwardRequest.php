@@ -20,14 +20,19 @@ final class OwnAwardRequest extends FormRequest
     {
         return $this->has('remove') ? ['remove' => ['integer', 'min:0']] : [
             'award_title' => ['required', 'string', 'max:60', $this->hasRoom(...)],
-            'award_group' => ['required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
+            'award_group' => [
+                'required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at'),
+            ],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['award_title.required' => Text::of('report.certificates.say_what_for'), 'award_group.*' => Text::of('report.certificates.choose_a_group')];
+        return [
+            'award_title.required' => Text::of('report.certificates.say_what_for'),
+            'award_group.*' => Text::of('report.certificates.choose_a_group'),
+        ];
     }
 
     private function hasRoom(string $attribute, mixed $value, Closure $fail): void

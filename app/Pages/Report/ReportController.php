@@ -80,8 +80,13 @@ final class ReportController
     public function award(OwnAwardRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
         $remove = $request->input('remove');
-        $remove === null ? $change->award($challenge, $request->string('award_title')->toString(), $request->integer('award_group')) : $change->withdrawAward($challenge, (int) $remove);
+        $remove === null
+            ? $change->award($challenge, $request->string('award_title')->toString(), $request->integer('award_group'))
+            : $change->withdrawAward($challenge, (int) $remove);
 
-        return redirect()->route('report.certificates', $challenge)->with('status', Text::of($remove === null ? 'report.certificates.added' : 'report.certificates.removed'));
+        return redirect()->route('report.certificates', $challenge)->with(
+            'status',
+            Text::of($remove === null ? 'report.certificates.added' : 'report.certificates.removed'),
+        );
     }
 }

@@ -29,7 +29,9 @@ final class DeviceController
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             // A code lets in whoever has it: who only looks on has no use for one.
-            'codes' => Gate::allows('update', $challenge) ? $challenge->joinCodes()->where('expires_at', '>', now())->with('group')->get() : collect(),
+            'codes' => Gate::allows('update', $challenge)
+                ? $challenge->joinCodes()->where('expires_at', '>', now())->with('group')->get()
+                : collect(),
             'devices' => $challenge->devices()->whereNull('revoked_at')->with('group')->get(),
         ]);
     }

@@ -34,8 +34,10 @@ final class JoinController
             $cookie = $request->cookie(Device::COOKIE);
             $formerly = Device::formerly(is_string($cookie) ? $cookie : null);
 
-            return view('devices.join', ['code' => $code, 'formerly' => $formerly, 'another' => $formerly?->group_id === null ? null : Device::query()
-                ->where('group_id', $formerly->group_id)->whereNull('revoked_at')->where('is_waiting', false)->exists()]);
+            $another = $formerly?->group_id === null ? null : Device::query()->where('group_id', $formerly->group_id)
+                ->whereNull('revoked_at')->where('is_waiting', false)->exists();
+
+            return view('devices.join', ['code' => $code, 'formerly' => $formerly, 'another' => $another]);
         }
         $groups = $held->challenge->teams()->get();
         $named = $groups->firstWhere('id', $request->integer('group'));
@@ -44,7 +46,12 @@ final class JoinController
             'challenge' => $held->challenge,
             'code' => $held->code,
             'groups' => $named === null ? $groups : collect([$named]),
-            'taken' => $held->challenge->devices()->where('role', DeviceRole::Group)->where('is_waiting', false)->whereNull('revoked_at')->pluck('group_id')->all(),
+            'taken' => $held->challenge->devices()
+                ->where('role', DeviceRole::Group)
+                ->where('is_waiting', false)
+                ->whereNull('revoked_at')
+                ->pluck('group_id')
+                ->all(),
         ]);
     }
 
@@ -83,7 +90,9 @@ final class JoinController
 
     private function in(string $token): RedirectResponse
     {
-        return redirect()->route('join.home')->withCookie(cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'));
+        return redirect()->route('join.home')->withCookie(
+            cookie(Device::COOKIE, $token, 60 * 24 * 14, null, null, null, true, false, 'lax'),
+        );
     }
 
     public function store(Request $request, AdmitDevices $devices): RedirectResponse

@@ -44,7 +44,10 @@ final readonly class Room
         $places = GroupPlace::query()->whereIn('group_id', $ids)->get()->keyBy('group_id');
         $pictures = Entry::query()->whereIn('group_id', $ids)->whereIn('kind', [EntryKind::Photo, EntryKind::Sketch, EntryKind::Note])
             ->with(['picture', 'group'])->orderByDesc('made_at')->limit(self::PICTURES)->get();
-        $guessed = \App\Models\Prediction::query()->whereIn('car_id', $groups->map(static fn(Group $group): int => $group->currentCar()->id ?? 0))
+        $guessed = \App\Models\Prediction::query()->whereIn(
+            'car_id',
+            $groups->map(static fn(Group $group): int => $group->currentCar()->id ?? 0),
+        )
             ->get(['car_id', 'try'])->groupBy('car_id')->map(static fn($of) => $of->pluck('try')->all());
         $rows = [];
         foreach ($groups as $group) {
@@ -56,13 +59,25 @@ final readonly class Room
                 'hasGuessed' => in_array($tries->next(), $guessed[$group->currentCar()->id ?? 0] ?? [], true),
                 'hasTriesLeft' => ! $tries->areComplete(),
                 'runs' => $tries->made(),
-                'newest' => $pictures->first(static fn(Entry $entry): bool => $entry->group_id === $group->id && $entry->kind->isPicture() && $entry->hidden_at === null),
+                'newest' => $pictures->first(
+                    static fn(Entry $entry): bool => $entry->group_id === $group->id
+                        && $entry->kind->isPicture()
+                        && $entry->hidden_at === null,
+                ),
             ];
         }
 
         return new self(
             $rows,
-            array_values($record->challenge->devices()->where('role', DeviceRole::Group)->where('is_waiting', true)->whereNull('revoked_at')->with('group')->get()->all()),
+            array_values(
+                $record->challenge->devices()
+                    ->where('role', DeviceRole::Group)
+                    ->where('is_waiting', true)
+                    ->whereNull('revoked_at')
+                    ->with('group')
+                    ->get()
+                    ->all(),
+            ),
             $pictures->toBase(),
             self::tally($ids, EntryKind::Closing, array_column(Closing::cases(), 'value')),
             self::tally($ids, EntryKind::WarmUp, array_column(WarmUp::cases(), 'value')),
@@ -80,7 +95,12 @@ final readonly class Room
     public static function tally(Collection $groups, EntryKind $kind, array $questions): array
     {
         $last = [];
-        foreach (Entry::query()->whereIn('group_id', $groups)->where('kind', $kind)->orderBy('made_at')->get(['group_id', 'payload', 'kind']) as $entry) {
+        foreach (
+            Entry::query()->whereIn('group_id', $groups)
+                ->where('kind', $kind)
+                ->orderBy('made_at')
+                ->get(['group_id', 'payload', 'kind']) as $entry
+        ) {
             $last[$entry->text('question')][$entry->group_id] = $entry->text('answer');
         }
 

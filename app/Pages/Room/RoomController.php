@@ -29,7 +29,10 @@ final class RoomController
     public function stations(Request $request, Challenge $challenge, LeadClass $class): RedirectResponse
     {
         // What is ticked is open.
-        $class->closeStations($challenge, array_values(array_filter(Station::cases(), static fn(Station $station): bool => !$request->boolean("open_{$station->value}"))));
+        $class->closeStations(
+            $challenge,
+            array_values(array_filter(Station::cases(), static fn(Station $station): bool => !$request->boolean("open_{$station->value}"))),
+        );
 
         return redirect()->route('room.show', $challenge)->with('status', Text::of('room.done.stations'));
     }
@@ -39,7 +42,10 @@ final class RoomController
         $request->validate(['word' => ['nullable', 'string', 'max:200']], ['word.*' => Text::of('room.form.word_is_too_long')]);
         $class->say($challenge, $request->filled('word') ? $request->string('word')->toString() : null);
 
-        return redirect()->route('room.show', $challenge)->with('status', Text::of($request->filled('word') ? 'room.done.said' : 'room.done.taken_back'));
+        return redirect()->route('room.show', $challenge)->with(
+            'status',
+            Text::of($request->filled('word') ? 'room.done.said' : 'room.done.taken_back'),
+        );
     }
 
     public function closing(Request $request, Challenge $challenge, LeadClass $class): RedirectResponse
@@ -69,6 +75,9 @@ final class RoomController
     {
         $class->letIn($device);
 
-        return redirect()->route('room.show', $challenge)->with('status', Text::of('room.done.let_in', ['group' => $device->group->name ?? '']));
+        return redirect()->route('room.show', $challenge)->with(
+            'status',
+            Text::of('room.done.let_in', ['group' => $device->group->name ?? '']),
+        );
     }
 }

@@ -69,7 +69,11 @@ final readonly class Floor
             ? null
             : array_search($lastGroup->id, array_map(static fn(Group $group): int => $group->id, $groups), true);
         $order = new FloorOrder(
-            new RunOrder(count($groups), max(array_map(static fn(NextRun $next): int => $next->turns, $nextRuns)), $record->challenge->lanes),
+            new RunOrder(
+                count($groups),
+                max(array_map(static fn(NextRun $next): int => $next->turns, $nextRuns)),
+                $record->challenge->lanes,
+            ),
             $runners,
             $last === false ? null : $last,
             $record->lanesUsedAt(),

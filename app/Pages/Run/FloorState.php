@@ -88,11 +88,17 @@ final readonly class FloorState
     public static function ofRace(Challenge $challenge, Race $race): array
     {
         return self::drawnOnce($challenge, "race:{$race->id}", static function () use ($challenge, $race): array {
-            $with = ['challenge' => $challenge, 'reading' => new RaceReading($race->refresh()->load(['events.user', 'events.device'])->setRelation('challenge', $challenge))];
+            $with = [
+                'challenge' => $challenge,
+                'reading' => new RaceReading(
+                    $race->refresh()->load(['events.user', 'events.device'])->setRelation('challenge', $challenge),
+                ),
+            ];
 
             return [
                 'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
-                    'told' => 'race.told', 'heats' => 'race.heats', 'entrants' => 'race.entrants', 'history' => 'race.history', 'foot' => 'race.foot',
+                    'told' => 'race.told', 'heats' => 'race.heats', 'entrants' => 'race.entrants', 'history' => 'race.history',
+                    'foot' => 'race.foot',
                 ]),
                 'groups' => [],
                 'next' => null,

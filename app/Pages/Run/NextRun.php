@@ -11,7 +11,10 @@ use Skivo\Core\Challenge\FillSweep;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\Run;
 
-/** What a group's next run is: a try, practice, one of a sweep or of the timed round; and how full its balloon was the last time, or shall be. */
+/**
+ * What a group's next run is: a try, practice, one of a sweep or of the timed round; and how full its balloon was the last time, or shall
+ * be.
+ */
 final readonly class NextRun
 {
     private function __construct(
@@ -42,11 +45,18 @@ final readonly class NextRun
         $rounds = $challenge->timed_rounds;
         $timedLeft = $next === null ? $tries->timedLeft($rounds) : 0;
 
-        $asTry = Text::of($tries->next() > $tries->allowed ? 'run.try_beyond' : 'run.try_of', ['try' => $tries->next(), 'allowed' => $tries->allowed]);
+        $asTry = Text::of(
+            $tries->next() > $tries->allowed ? 'run.try_beyond' : 'run.try_of',
+            ['try' => $tries->next(), 'allowed' => $tries->allowed],
+        );
 
         return new self(
             match (true) {
-                $next !== null && $sweep !== null => Text::of('run.sweep_of', ['n' => $sweep->done($practiced) + 1, 'all' => count($sweep->fills), 'fill' => $next->asWritten()]),
+                $next !== null
+                    && $sweep !== null => Text::of(
+                        'run.sweep_of',
+                        ['n' => $sweep->done($practiced) + 1, 'all' => count($sweep->fills), 'fill' => $next->asWritten()],
+                    ),
                 $timedLeft > 0 => Text::of('run.timed_of', ['n' => $rounds - $timedLeft + 1, 'all' => $rounds]),
                 $left > 0 => Text::of('run.practice_of', ['n' => $first - $left + 1, 'all' => $first]),
                 default => $asTry,
@@ -56,7 +66,9 @@ final readonly class NextRun
             $next === null ? $record->lastFill($group) : self::inFields($next),
             $next !== null,
             $timedLeft > 0,
-            $first - $left + min($tries->made(), $challenge->tries) + ($tries->areComplete() ? $sweep?->done($practiced) ?? 0 : 0) + ($tries->areComplete() ? $rounds - $tries->timedLeft($rounds) : 0),
+            $first - $left + min($tries->made(), $challenge->tries) + ($tries->areComplete() ? $sweep?->done($practiced) ?? 0 : 0) + (
+                $tries->areComplete() ? $rounds - $tries->timedLeft($rounds) : 0
+            ),
             $first + $challenge->tries + count($sweep->fills ?? []) + $rounds,
         );
     }

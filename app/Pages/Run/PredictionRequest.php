@@ -51,7 +51,12 @@ final class PredictionRequest extends FormRequest
     {
         [$challenge, $group] = [$this->route('challenge'), $this->route('group')];
         $asked = $challenge instanceof Challenge && $group instanceof Group
-            ? $this->slipIn('predicted', ExpectedRun::of($challenge, $group)->atLeast(self::OF_A_GUESS), $this->unit(), Scale::Distance) : null;
+            ? $this->slipIn(
+                'predicted',
+                ExpectedRun::of($challenge, $group)->atLeast(self::OF_A_GUESS),
+                $this->unit(),
+                Scale::Distance,
+            ) : null;
 
         return $asked === null ? [] : ['predicted' => $asked];
     }

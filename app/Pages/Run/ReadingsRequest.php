@@ -37,7 +37,9 @@ final class ReadingsRequest extends FormRequest
             is_array($readings) ? $readings : [],
         ));
         if (is_array($readings) && (count($readings) > self::MOST || $points > self::MOST_POINTS)) {
-            throw ValidationException::withMessages(['readings' => Text::of('trace.form.too_much_at_once', ['most' => self::MOST, 'points' => self::MOST_POINTS])]);
+            throw ValidationException::withMessages(
+                ['readings' => Text::of('trace.form.too_much_at_once', ['most' => self::MOST, 'points' => self::MOST_POINTS])],
+            );
         }
     }
 

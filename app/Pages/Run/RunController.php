@@ -84,7 +84,11 @@ final class RunController
             $car = in_array(self::SAME_RUN, $request->confirmed(), true) ? null : $request->group()->newestCar();
             $twin = $car === null ? null : LogRun::twin($car, $request->record(), Actor::of($request));
 
-            return $this->ask($request, $challenge, $questions + ($twin === null ? [] : [self::SAME_RUN => RunWords::twin($twin, $challenge->units)]));
+            return $this->ask(
+                $request,
+                $challenge,
+                $questions + ($twin === null ? [] : [self::SAME_RUN => RunWords::twin($twin, $challenge->units)]),
+            );
         }
         try {
             $run = $known ?? $logRun(
@@ -176,7 +180,9 @@ final class RunController
 
         return $request->expectsJson()
             ? response()->json(['questions' => [self::SAME_RUN => $question], 'known' => true], 409)
-            : redirect()->to($this->home($request, $challenge))->withInput($request->except('id'))->with('questions', [self::SAME_RUN => $question]);
+            : redirect()->to($this->home($request, $challenge))
+                ->withInput($request->except('id'))
+                ->with('questions', [self::SAME_RUN => $question]);
     }
 
     /** @param array<string, string> $questions by field */
@@ -200,7 +206,8 @@ final class RunController
         $device = $request->user();
 
         return match (true) {
-            $device instanceof Device && $device->role === DeviceRole::Group => route('groups.own', [$challenge, $ran->id ?? $device->group_id]),
+            $device instanceof Device
+                && $device->role === DeviceRole::Group => route('groups.own', [$challenge, $ran->id ?? $device->group_id]),
             default => route('runs.show', $challenge),
         };
     }

@@ -68,7 +68,13 @@ final class RunRequest extends FormRequest
             'distance' => [
                 'nullable',
                 'string',
-                Rule::requiredIf(fn(): bool => $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end') && !$this->boolean('hit_wall') && !($this->filled('time') && $this->isTimed())),
+                Rule::requiredIf(
+                    fn(): bool => $this->isMethod('post')
+                        && $this->input('void') === null
+                        && !$this->boolean('past_end')
+                        && !$this->boolean('hit_wall')
+                        && !($this->filled('time') && $this->isTimed()),
+                ),
                 new ReadsAs($this->bareUnit(), $distance, $units),
             ],
             'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
@@ -225,14 +231,22 @@ final class RunRequest extends FormRequest
     {
         $challenge = $this->challenge();
         $group = $this->isMethod('post') && is_numeric($this->input('group')) ? $challenge->groups()->find($this->integer('group')) : null;
-        if ($challenge->timed_rounds === 0 || $challenge->timed_length === null || $group === null || $this->filled('kind') || $this->boolean('practice')) {
+        if (
+            $challenge->timed_rounds === 0
+            || $challenge->timed_length === null
+            || $group === null
+            || $this->filled('kind')
+            || $this->boolean('practice')
+        ) {
             return false;
         }
 
         $tries = $group->newestCar()?->tries($challenge);
         $practiced = count(array_filter($tries->practice ?? [], static fn(CoreRun $run): bool => $run->void === null));
 
-        return $tries !== null && $tries->timedLeft($challenge->timed_rounds) > 0 && FillSweep::read($group->sweep, $challenge->units)?->next($practiced) === null;
+        return $tries !== null
+            && $tries->timedLeft($challenge->timed_rounds) > 0
+            && FillSweep::read($group->sweep, $challenge->units)?->next($practiced) === null;
     }
 
     /** Null where it is the class's own: then nothing is other. */

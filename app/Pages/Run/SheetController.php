@@ -54,7 +54,9 @@ final class SheetController
             'text' => mb_scrub($text, 'UTF-8'),
             'plan' => $plan,
             'slips' => SheetSlips::in($plan, $challenge),
-            'people' => array_values(array_filter(array_map(static fn(SheetRow $row): string => $row->group, $plan->newGroups), GroupName::mayBePeople(...))),
+            'people' => array_values(
+                array_filter(array_map(static fn(SheetRow $row): string => $row->group, $plan->newGroups), GroupName::mayBePeople(...)),
+            ),
         ]);
     }
 
@@ -65,7 +67,10 @@ final class SheetController
         if ($plan->problems !== []) {
             return view(
                 'sheet.show',
-                ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan, 'slips' => [], 'people' => []],
+                [
+                    'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan, 'slips' => [],
+                    'people' => [],
+                ],
             );
         }
 

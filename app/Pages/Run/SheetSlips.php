@@ -17,14 +17,23 @@ final readonly class SheetSlips
     /** @return array<int, Remark> by the object id of a run of the plan */
     public static function in(ImportPlan $plan, Challenge $challenge): array
     {
-        $onRecord = array_values(array_map(floatval(...), DB::table('runs')->join('cars', 'cars.id', 'runs.car_id')->join('groups', 'groups.id', 'cars.group_id')
+        $onRecord = array_values(array_map(floatval(...), DB::table('runs')->join('cars', 'cars.id', 'runs.car_id')->join(
+            'groups',
+            'groups.id',
+            'cars.group_id',
+        )
             ->where('groups.challenge_id', $challenge->id)->whereNull('groups.deleted_at')->whereNull('runs.deleted_at')
             ->whereNull('runs.void_reason')->where('runs.distance_m', '>', 0)->pluck('distance_m')->all()));
         $runs = [];
         foreach ($plan->runsByCar as $key => $versions) {
             foreach ($versions as $version => $rows) {
                 foreach ($rows as $row) {
-                    if ($row->record->distance !== null && $row->record->void === null && !$row->record->pastEnd && $row->record->distance->quantity->si() > 0.0) {
+                    if (
+                        $row->record->distance !== null
+                        && $row->record->void === null
+                        && !$row->record->pastEnd
+                        && $row->record->distance->quantity->si() > 0.0
+                    ) {
                         $runs[] = [$row, "{$key} {$version}", $row->record->distance->quantity->si()];
                     }
                 }
@@ -38,7 +47,12 @@ final readonly class SheetSlips
                     $ofCar === $car ? $own[] = $went : $others[] = $went;
                 }
             }
-            $slip = ExpectedDistance::of($own, null, $others, $challenge->lane_length->quantity->si())->slip($distance, $challenge->units->unit(Scale::Distance));
+            $slip = ExpectedDistance::of(
+                $own,
+                null,
+                $others,
+                $challenge->lane_length->quantity->si(),
+            )->slip($distance, $challenge->units->unit(Scale::Distance));
             if ($slip !== null) {
                 $slips[spl_object_id($row)] = $slip->question(Scale::Distance);
             }

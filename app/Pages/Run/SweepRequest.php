@@ -37,7 +37,9 @@ final class SweepRequest extends FormRequest
             : ['required', 'string', new ReadsAs($this->unit(), CarAttribute::BalloonSize->complaint(...), $this->units())];
 
         return [
-            'sweep_group' => ['required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at')],
+            'sweep_group' => [
+                'required', 'integer', Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at'),
+            ],
             'measured' => ['required', Rule::in(array_column(self::ways(EnergySource::cases()), 'value'))],
         ] + array_fill_keys(self::FILLS, $fill);
     }
@@ -65,7 +67,9 @@ final class SweepRequest extends FormRequest
 
         return FillSweep::of(
             ...array_map($this->fill(...), self::FILLS),
-            practiced: count(array_filter($practiced, static fn(Run $run): bool => $run->void === null && $run->kind === RunKind::Practice)),
+            practiced: count(
+                array_filter($practiced, static fn(Run $run): bool => $run->void === null && $run->kind === RunKind::Practice),
+            ),
         );
     }
 
@@ -93,7 +97,10 @@ final class SweepRequest extends FormRequest
         $size = ReadsAs::read($this->input($field), $this->unit()) ?? throw new \LogicException('It was validated.');
 
         // With its unit, so that it says the same under other units.
-        return new Inflation($this->kind(), is_numeric($size->text) ? new Entry($size->quantity, "{$size->text} {$this->units()->symbol(Scale::Body)}") : $size);
+        return new Inflation(
+            $this->kind(),
+            is_numeric($size->text) ? new Entry($size->quantity, "{$size->text} {$this->units()->symbol(Scale::Body)}") : $size,
+        );
     }
 
     private function kind(): InflationKind

@@ -24,7 +24,10 @@ final class TimedRoundRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'timed_over' => ['required', 'string', new ReadsAs($this->unit(), static fn(float $metres) => Limits::laneComplaint($metres, false), $this->units())],
+            'timed_over' => [
+                'required', 'string',
+                new ReadsAs($this->unit(), static fn(float $metres) => Limits::laneComplaint($metres, false), $this->units()),
+            ],
             'rounds' => ['required', 'integer', 'between:1,' . self::MOST_ROUNDS],
         ];
     }

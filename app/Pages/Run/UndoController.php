@@ -46,6 +46,8 @@ final class UndoController
     /** The group of an act where it has been removed: what it did cannot come back alone. */
     private static function removed(Act $act): ?Group
     {
-        return Group::query()->onlyTrashed()->whereKey($act->group_id ?? Run::query()->withTrashed()->find($act->run_id)?->car()->value('group_id'))->first();
+        return Group::query()->onlyTrashed()
+            ->whereKey($act->group_id ?? Run::query()->withTrashed()->find($act->run_id)?->car()->value('group_id'))
+            ->first();
     }
 }

@@ -28,7 +28,11 @@ final class ArchiveController
         $file = (string) tempnam(sys_get_temp_dir(), 'archive');
         ChallengeArchive::write($challenge, $file);
 
-        return response()->download($file, Str::slug($challenge->name) . '.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return response()->download(
+            $file,
+            Str::slug($challenge->name) . '.zip',
+            ['Content-Type' => 'application/zip'],
+        )->deleteFileAfterSend();
     }
 
     /** Every challenge of one's own, an archive each. */
@@ -45,7 +49,13 @@ final class ArchiveController
             ChallengeArchive::write(Challenge::query()->findOrFail($challenge->id), $part);
             $zip->addFile($part, sprintf('%02d-%s.zip', $number + 1, Str::slug($challenge->name)));
         }
-        $zip->addFromString('about-me.json', json_encode(['name' => $user->name, 'email' => $user->email, 'created_at' => $user->created_at?->toIso8601String()], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT) . "\n");
+        $zip->addFromString(
+            'about-me.json',
+            json_encode(
+                ['name' => $user->name, 'email' => $user->email, 'created_at' => $user->created_at?->toIso8601String()],
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT,
+            ) . "\n",
+        );
         $zip->close();
         array_map(unlink(...), $parts);
 
@@ -54,15 +64,23 @@ final class ArchiveController
 
     public function store(Request $request, ReadArchive $read): RedirectResponse
     {
-        $request->validate(['archive' => ['required', 'file', 'max:' . self::LARGEST_KB]], ['archive.*' => Text::of('archive.form.choose_the_file')]);
+        $request->validate(
+            ['archive' => ['required', 'file', 'max:' . self::LARGEST_KB]],
+            ['archive.*' => Text::of('archive.form.choose_the_file')],
+        );
         /** @var User $user */
         $user = $request->user();
         try {
             $challenge = $read((string) $request->file('archive')?->getRealPath(), $user);
         } catch (UnreadableArchiveException $unreadable) {
-            throw ValidationException::withMessages(['archive' => Text::of("archive.form.{$unreadable->getMessage()}", $unreadable->places)]);
+            throw ValidationException::withMessages(
+                ['archive' => Text::of("archive.form.{$unreadable->getMessage()}", $unreadable->places)],
+            );
         }
 
-        return redirect()->route('runs.show', $challenge)->with('status', Text::of('archive.done.is_here', ['challenge' => $challenge->name]));
+        return redirect()->route('runs.show', $challenge)->with(
+            'status',
+            Text::of('archive.done.is_here', ['challenge' => $challenge->name]),
+        );
     }
 }

@@ -27,8 +27,11 @@ final class BackupController
         $file = (string) tempnam(sys_get_temp_dir(), self::NAME);
         try {
             $database = config('database.connections.pgsql');
-            Process::timeout(self::PATIENCE_S)->env(['PGPASSWORD' => (string) $database['password'], 'PGSSLMODE' => (string) $database['sslmode']])->run([
-                config('skivo.pg_bin') . '/pg_dump', '-h', (string) $database['host'], '-p', (string) $database['port'], '-U', (string) $database['username'],
+            Process::timeout(self::PATIENCE_S)->env(
+                ['PGPASSWORD' => (string) $database['password'], 'PGSSLMODE' => (string) $database['sslmode']],
+            )->run([
+                config('skivo.pg_bin') . '/pg_dump', '-h', (string) $database['host'], '-p', (string) $database['port'], '-U',
+                (string) $database['username'],
                 '-Fc', '--no-owner', '--no-acl', '-f', $file, (string) config('skivo.backup_database'),
             ])->throw();
             $whole = fopen($file, 'r') ?: throw new RuntimeException('The backup cannot be read.');
@@ -37,6 +40,10 @@ final class BackupController
             unlink($file);
         }
 
-        return response()->streamDownload(static fn() => fpassthru($whole), 'skivo-' . now()->format('Y-m-d') . '.dump', ['Content-Type' => 'application/octet-stream']);
+        return response()->streamDownload(
+            static fn() => fpassthru($whole),
+            'skivo-' . now()->format('Y-m-d') . '.dump',
+            ['Content-Type' => 'application/octet-stream'],
+        );
     }
 }

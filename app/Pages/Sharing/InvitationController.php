@@ -31,7 +31,13 @@ final class InvitationController
         $share->accept($invitation, $user);
 
         return $invitation->challenge === null
-            ? redirect()->route('schools.show', $invitation->school)->with('status', Text::of('sharing.done.you_are_in', ['name' => $invitation->school?->name]))
-            : redirect()->route('runs.show', $invitation->challenge)->with('status', Text::of('sharing.done.you_are_in', ['name' => $invitation->challenge->name]));
+            ? redirect()->route('schools.show', $invitation->school)->with(
+                'status',
+                Text::of('sharing.done.you_are_in', ['name' => $invitation->school?->name]),
+            )
+            : redirect()->route('runs.show', $invitation->challenge)->with(
+                'status',
+                Text::of('sharing.done.you_are_in', ['name' => $invitation->challenge->name]),
+            );
     }
 }

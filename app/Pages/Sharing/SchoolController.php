@@ -28,7 +28,10 @@ final class SchoolController
         $request->validate(['name' => ['required', 'string', 'max:120']], ['name.*' => Text::of('sharing.form.name_the_school')]);
         $school = $share->found($this->user($request), $request->string('name')->toString());
 
-        return redirect()->route('schools.show', $school)->with('status', Text::of('sharing.done.school_is_there', ['school' => $school->name]));
+        return redirect()->route('schools.show', $school)->with(
+            'status',
+            Text::of('sharing.done.school_is_there', ['school' => $school->name]),
+        );
     }
 
     public function show(Request $request, School $school): View
@@ -76,7 +79,10 @@ final class SchoolController
         $from = $school->plans()->findOrFail($plan);
         $new = $copy($from, $from->name, false, $this->user($request));
 
-        return redirect()->route('challenges.edit', $new)->with('status', Text::of('challenge.done.is_set_like', ['challenge' => $new->name, 'like' => $from->name]));
+        return redirect()->route('challenges.edit', $new)->with(
+            'status',
+            Text::of('challenge.done.is_set_like', ['challenge' => $new->name, 'like' => $from->name]),
+        );
     }
 
     private function user(Request $request): User

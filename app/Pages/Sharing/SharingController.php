@@ -37,7 +37,10 @@ final class SharingController
 
     public function invite(Request $request, Challenge $challenge, ShareChallenge $share): RedirectResponse
     {
-        $request->validate(['role' => ['required', Rule::enum(MemberRole::class)]], ['role.*' => Text::of('sharing.form.say_what_they_may_do')]);
+        $request->validate(
+            ['role' => ['required', Rule::enum(MemberRole::class)]],
+            ['role.*' => Text::of('sharing.form.say_what_they_may_do')],
+        );
         /** @var User $user */
         $user = $request->user();
         $token = $share->invite($challenge, $user, MemberRole::from($request->string('role')->toString()));
@@ -76,6 +79,9 @@ final class SharingController
         $share->plan($challenge, $school, $isShared);
 
         return redirect()->route('sharing.show', $challenge)
-            ->with('status', Text::of($isShared ? 'sharing.done.plan_is_shared' : 'sharing.done.plan_is_not_shared', ['school' => $school->name]));
+            ->with(
+                'status',
+                Text::of($isShared ? 'sharing.done.plan_is_shared' : 'sharing.done.plan_is_not_shared', ['school' => $school->name]),
+            );
     }
 }

@@ -8,7 +8,10 @@ use App\Models\Challenge;
 use Illuminate\Support\Facades\Cache;
 use Skivo\Core\Forecast\State;
 
-/** What is known of the hands that build a car, for a page that lets somebody turn its sizes: numbers alone, under a key that only that page has. */
+/**
+ * What is known of the hands that build a car, for a page that lets somebody turn its sizes: numbers alone, under a key that only that page
+ * has.
+ */
 final readonly class KeptState
 {
     private const KEEP_SECONDS = 86_400;

@@ -82,10 +82,12 @@ final readonly class WhatIf
                 'peak' => number_format($run->peakSpeedMS, 2) . "\u{00A0}m/s",
                 'friction' => number_format($prediction->settings->rollingCoefficient(), 3),
             ],
-            'clearance' => !$prediction->settings->source->blows() ? '' : Text::of($layout->wheelClearance() < 0.0 ? 'what_if.what_if.touches' : 'what_if.what_if.clears', [
-                'floor' => $this->units->show(max(0.0, $layout->balloonClearance()), Scale::Part),
-                'wheels' => $this->units->show(abs($layout->wheelClearance()), Scale::Part),
-            ]),
+            'clearance' => !$prediction->settings->source->blows()
+                ? ''
+                : Text::of($layout->wheelClearance() < 0.0 ? 'what_if.what_if.touches' : 'what_if.what_if.clears', [
+                    'floor' => $this->units->show(max(0.0, $layout->balloonClearance()), Scale::Part),
+                    'wheels' => $this->units->show(abs($layout->wheelClearance()), Scale::Part),
+                ]),
             'frictionMeasured' => $prediction->settings->frictionIsMeasured(),
             'trajectory' => array_map(
                 fn(Moment $moment): array => [
@@ -112,7 +114,10 @@ final readonly class WhatIf
         $energy = $prediction->run->energy;
         $source = $prediction->settings->source;
         $given = $energy->push + $energy->start;
-        $percent = static fn(float $part, float $of): string => number_format(100 * max(0.0, $part) / max(1e-12, $of), $of === $energy->putIn() ? 1 : 0);
+        $percent = static fn(float $part, float $of): string => number_format(
+            100 * max(0.0, $part) / max(1e-12, $of),
+            $of === $energy->putIn() ? 1 : 0,
+        );
 
         return [
             Text::of(match (true) {
@@ -121,7 +126,9 @@ final readonly class WhatIf
                 $source->rollsDown() => 'what_if.what_if.energy_of_ramp',
                 default => 'what_if.what_if.energy_of_balloon',
             }, ['stored' => number_format($energy->putIn(), 2), 'share' => $percent($given, $energy->putIn())]),
-            Text::of($source->winds() ? 'what_if.what_if.of_the_bands_work' : ($source->blows() ? 'what_if.what_if.of_the_push' : 'what_if.what_if.of_the_start'), [
+            Text::of($source->winds() ? 'what_if.what_if.of_the_bands_work' : (
+                $source->blows() ? 'what_if.what_if.of_the_push' : 'what_if.what_if.of_the_start'
+            ), [
                 'rolling' => $percent($energy->rolling, $given), 'drag' => $percent($energy->drag, $given),
                 'carried' => $percent($energy->carriedOff, $given), 'slip' => $percent($energy->slip + $energy->end, $given),
             ]),
@@ -145,7 +152,9 @@ final readonly class WhatIf
                     'shown' => Text::of(
                         'what_if.what_if.and',
                         [
-                            'x' => $this->show($x[$best % count($x)], $along), 'y' => $this->show($y[intdiv($best, count($x))], $across), 'distances' => $this->distance($distances[$best]),
+                            'x' => $this->show($x[$best % count($x)], $along), 'y' => $this
+                                ->show($y[intdiv($best, count($x))], $across), 'distances' => $this
+                                ->distance($distances[$best]),
                         ],
                     ),
                     'x' => $this->setting($x[$best % count($x)], $along),
@@ -178,7 +187,8 @@ final readonly class WhatIf
                 return Text::of(
                     'what_if.what_if.must_be_from_to_on_this',
                     [
-                        'setting' => Label::title($setting), 'least' => $this->show($fault->least, $setting), 'greatest' => $this->show($fault->greatest, $setting),
+                        'setting' => Label::title($setting), 'least' => $this->show($fault->least, $setting),
+                        'greatest' => $this->show($fault->greatest, $setting),
                     ],
                 );
             }
@@ -224,7 +234,9 @@ final readonly class WhatIf
     private function sensitivities(Settings $settings): array
     {
         $said = [];
-        $swept = array_values(array_filter(CarAttribute::swept(), static fn(CarAttribute $each): bool => $each->belongsTo($settings->source)));
+        $swept = array_values(
+            array_filter(CarAttribute::swept(), static fn(CarAttribute $each): bool => $each->belongsTo($settings->source)),
+        );
         foreach (Sweep::sensitivities($settings, $swept) as $key => $percent) {
             if ($percent !== null) {
                 $said[] = [Label::title(CarAttribute::from($key)), ($percent < 0 ? '−' : '+') . number_format(abs($percent), 1) . ' %'];

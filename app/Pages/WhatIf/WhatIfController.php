@@ -80,7 +80,10 @@ final class WhatIfController
 
             return $design + [
                 'said' => array_map(self::said(...), $said),
-                'side' => view('what-if.side', ['layout' => $prediction->settings->layout(), 'jet' => $design['shown']['jet'] ?? ''])->render(),
+                'side' => view(
+                    'what-if.side',
+                    ['layout' => $prediction->settings->layout(), 'jet' => $design['shown']['jet'] ?? ''],
+                )->render(),
             ];
         });
     }
@@ -146,13 +149,19 @@ final class WhatIfController
 
     private static function signed(string $route, Challenge $challenge, string $key, string $state): string
     {
-        return URL::temporarySignedRoute($route, now()->addDay(), ['units' => $challenge->units->value, 'by' => $key, 'state' => $state], false);
+        return URL::temporarySignedRoute(
+            $route,
+            now()->addDay(),
+            ['units' => $challenge->units->value, 'by' => $key, 'state' => $state],
+            false,
+        );
     }
 
     /** @throws \InvalidArgumentException where it is not held any more */
     private static function state(Request $request): State
     {
-        return KeptState::of($request->string('state')->toString()) ?? throw new \InvalidArgumentException(Text::of('what_if.what_if.the_page_is_too_old'));
+        return KeptState::of($request->string('state')->toString())
+            ?? throw new \InvalidArgumentException(Text::of('what_if.what_if.the_page_is_too_old'));
     }
 
     /** @param callable(): array<string, mixed> $compute */

@@ -81,7 +81,10 @@ final readonly class WhatIfWords
             Text::of('what_if.what_if_words.its_wheels_spin'),
             $ballast === null
                 ? Text::of('what_if.what_if_words.no_ballast_holds', ['turns' => (int) floor($turns ?? 0.0)])
-                : Text::of('what_if.what_if_words.ballast_or_turns', ['ballast' => $this->units->show($ballast, Scale::Weight), 'turns' => (int) floor($turns ?? 0.0)]),
+                : Text::of(
+                    'what_if.what_if_words.ballast_or_turns',
+                    ['ballast' => $this->units->show($ballast, Scale::Weight), 'turns' => (int) floor($turns ?? 0.0)],
+                ),
         );
     }
 
@@ -96,7 +99,10 @@ final readonly class WhatIfWords
         $source = $this->prediction->settings->source;
         foreach ([
             [Text::of('what_if.what_if_words.more_turns'), Text::of('what_if.what_if_words.fewer_turns'), CarAttribute::TurnsWound, 2.0],
-            [Text::of('what_if.what_if_words.a_higher_ramp'), Text::of('what_if.what_if_words.a_lower_ramp'), CarAttribute::RampHeight, $metric ? 0.01 : 0.0127],
+            [
+                Text::of('what_if.what_if_words.a_higher_ramp'), Text::of('what_if.what_if_words.a_lower_ramp'), CarAttribute::RampHeight,
+                $metric ? 0.01 : 0.0127,
+            ],
             [
                 Text::of('what_if.what_if_words.a_wider_nozzle'),
                 Text::of('what_if.what_if_words.a_narrower_nozzle'),
