@@ -7,7 +7,7 @@ return [
     // cached.
     'build' => md5(implode(' ', array_map(
         static fn(string $file): string => (string) md5_file($file),
-        [...(glob(base_path('core/*/*.php')) ?: []), ...(glob(app_path('Record/*.php')) ?: [])],
+        [...(glob(base_path('core/{*,*/*}/*.php'), GLOB_BRACE) ?: []), ...(glob(app_path('Record/*.php')) ?: [])],
     ))),
     // What was drawn before is not shown again: an upgrade may draw it otherwise.
     'served_since' => env('SERVED_SINCE'),

@@ -6,7 +6,7 @@ namespace Devices;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\SimulatedRun;
 

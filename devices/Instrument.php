@@ -8,7 +8,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Skivo\Core\Simulation\Moment;
 use Skivo\Core\Exchange\DesignReader;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\SimulatedRun;
 use Skivo\Core\Simulation\Simulator;

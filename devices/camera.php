@@ -6,7 +6,7 @@ declare(strict_types=1);
 
 use Devices\FilmedScene;
 use Devices\FilmMaker;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 
 require __DIR__ . '/../vendor/autoload.php';
 

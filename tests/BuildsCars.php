@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;

@@ -6,8 +6,8 @@ namespace Tests;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;

@@ -11,7 +11,7 @@ use App\Models\Race;
 use App\Models\User;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Assert;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Exchange\SheetReader;

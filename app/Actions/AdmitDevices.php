@@ -10,7 +10,7 @@ use App\Models\Group;
 use App\Models\JoinCode;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /** Lets devices without an account take part, and cuts them off. */
 final class AdmitDevices

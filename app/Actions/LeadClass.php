@@ -10,7 +10,7 @@ use App\Models\Entry;
 use App\Models\Group;
 use App\Models\GroupPlace;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
 
 /** What an educator does for the whole room: opens and closes stations, says a word to all, looks at pictures, helps. */
 final class LeadClass

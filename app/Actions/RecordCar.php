@@ -12,8 +12,8 @@ use App\Models\Run;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car as Choices;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Revision;
 
 /** Records a group's car: as a correction of its newest version, or as a new one. What a correction replaces stays on record. */

@@ -10,8 +10,8 @@ use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\Reading;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\Reading;
 
 /** Records the check card of the car that runs next. */
 final class RecordCheckCard

@@ -14,11 +14,11 @@ use App\Models\Picture;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Car\Reading;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Car\Check\Reading;
 use Skivo\Core\Forecast\Direction;
 use Skivo\Core\Measurement\Entry as Length;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\Station;
 
 /** Puts something into a group's notebook, once, whatever is sent how often; and does what it means. */
 final class RecordEntry

@@ -9,7 +9,7 @@ use App\Models\Invitation;
 use App\Models\School;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 
 /** Lets other educators into a challenge or a school, and out again; shares a plan with a school. */
 final class ShareChallenge

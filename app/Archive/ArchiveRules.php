@@ -24,8 +24,8 @@ use App\Record\ClassRecord;
 use BackedEnum;
 use JsonException;
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Challenge\Limits;
 
 /** What an archive may bring is what could have been typed: the forms' own limits hold for it, and every page can show it. */

@@ -6,8 +6,8 @@ namespace App\Casts;
 
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Physics\SizeMeasure;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Forms;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;

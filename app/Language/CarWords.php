@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Language;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Attribute\Tyre;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Car\Change;
-use Skivo\Core\Car\EnergySource;
-use Skivo\Core\Car\Tyre;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Language;
 
 use Illuminate\Support\Facades\Lang;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Scale;

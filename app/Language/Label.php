@@ -6,7 +6,7 @@ namespace App\Language;
 
 use Illuminate\Support\Str;
 use Skivo\Core\Bench\BenchField;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 
 /** The names of what the core knows by codes. */
 final readonly class Label

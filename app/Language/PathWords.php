@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Language;
 
 use Skivo\Core\Challenge\Age;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
 use Skivo\Core\Simulation\Regime;
 
 /** What a group's own pages say, in one of two sets of words by the age of its class. */

@@ -6,7 +6,7 @@ namespace App\Language;
 
 use App\Models\Act;
 use App\Models\Run;
-use Skivo\Core\Car\FilledBy;
+use Skivo\Core\Car\Attribute\FilledBy;
 use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\Scale;

@@ -10,10 +10,10 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\EnergySource;
-use Skivo\Core\Car\Tolerances;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\Tolerances;
 use Skivo\Core\Challenge\Tries;
 
 /**

@@ -16,15 +16,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Step;
-use Skivo\Core\Car\Tolerance;
-use Skivo\Core\Car\Tolerances;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\Step;
+use Skivo\Core\Car\Check\Tolerance;
+use Skivo\Core\Car\Check\Tolerances;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
-use Skivo\Core\Challenge\MemberRole;
 use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run as CoreRun;
 use Skivo\Core\Challenge\Scoring;
@@ -33,6 +32,7 @@ use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\People\MemberRole;
 use Skivo\Core\Simulation\PumpCurve;
 
 /**

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\Access\Authorizable;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /**
  * A tablet, a board or an instrument that joined one challenge, without an account.

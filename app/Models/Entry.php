@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Challenge\Sketch;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\Sketch;
 
 /**
  * Something in a group's notebook, by an id that its tablet gave it.

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 
 /**
  * A group of learners, known by its name and mark alone.

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
 
 /**
  * The station at which a group is.

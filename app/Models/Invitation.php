@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 
 /**
  * A link that lets educators into a challenge or a school, until it ends or is revoked.

@@ -7,7 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /**
  * What one types or scans to join a challenge with a device, for as long as it holds.

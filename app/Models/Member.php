@@ -7,7 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 
 /**
  * An educator in a challenge that is another's.

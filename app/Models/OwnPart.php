@@ -7,10 +7,10 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\Part;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Part;
+use Skivo\Core\Car\Part\PartTrait;
 
 /**
  * A part that an educator added to the catalogue for one challenge.

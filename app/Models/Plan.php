@@ -9,10 +9,10 @@ use App\Models\Concerns\HoldsImmutableValues;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Decoration;
-use Skivo\Core\Car\Kit;
-use Skivo\Core\Car\Sets;
+use Skivo\Core\Car\Attribute\Decoration;
+use Skivo\Core\Car\Build\Sets;
+use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Car\Part\Kit;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Session\Phase;
 

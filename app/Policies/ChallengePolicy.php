@@ -9,7 +9,7 @@ use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /**
  * A challenge is its educator's, of those whom they let in (a co-teacher does all but delete and share it, an observer looks on), and

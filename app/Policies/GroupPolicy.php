@@ -9,7 +9,7 @@ use App\Models\Device;
 use App\Models\Group;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /** A group's car and runs: its educators', and its own device's while groups are not locked. */
 final class GroupPolicy

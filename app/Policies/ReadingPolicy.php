@@ -8,7 +8,7 @@ use App\Language\Text;
 use App\Models\Device;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /** Readings come from instruments alone. */
 final class ReadingPolicy

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\Allowance;
+use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\Fault;
-use Skivo\Core\Car\Faults;
+use Skivo\Core\Car\Geometry\Fault;
+use Skivo\Core\Car\Geometry\Faults;
+use Skivo\Core\Car\Geometry\Layout;
+use Skivo\Core\Car\Geometry\MassSum;
 use Skivo\Core\Car\KnownFrom;
-use Skivo\Core\Car\Layout;
-use Skivo\Core\Car\MassSum;
-use Skivo\Core\Car\Step;
 use Skivo\Core\Challenge\Breach;
 use Skivo\Core\Simulation\Beyond;
 use Skivo\Core\Simulation\BeyondModelException;

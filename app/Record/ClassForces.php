@@ -8,7 +8,7 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use Skivo\Core\Bench\Forces;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Forecast\Prediction;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\Challenge;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\EnergySource;
 use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Forecast\State;

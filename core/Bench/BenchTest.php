@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Statistics\Estimate;

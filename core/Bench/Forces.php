@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Bench;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Origin;
 use Skivo\Core\Statistics\Estimate;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\Tube;

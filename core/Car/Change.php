@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+
 /**
  * What was changed from one version of a car to the next, and whether a later run can tell what it did.
  */

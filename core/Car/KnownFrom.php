@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Attribute\Step;
+
 /** What is known of a part of a car, and from where: what nobody measured stays unknown, however often it was looked at. */
 enum KnownFrom: string
 {

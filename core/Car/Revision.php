@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+
 /**
  * What a new record of a car means for the version that is on record: only a change of the car makes a new version, and
  * nobody but its builders can tell a change from a slip of the pen.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 
 /** How it was noted how full a balloon was, or how far a band was wound. */
 enum InflationKind: string

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Statistics\Sample;
 
 /** One version of a group's car with all that is on record of it. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\EnergySource;
-use Skivo\Core\Car\MassSum;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Car\PartTrait;
-use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Geometry\MassSum;
+use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Car\Part\PartTrait;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Car\FilledBy;
+use Skivo\Core\Car\Attribute\FilledBy;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Side;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 
 /** Why a try does not count. */
 enum VoidReason: string

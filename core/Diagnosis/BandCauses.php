@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Diagnosis;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\Tyre;
+use Skivo\Core\Car\Attribute\WheelHold;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Layout;
-use Skivo\Core\Car\Tyre;
-use Skivo\Core\Car\WheelHold;
+use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;

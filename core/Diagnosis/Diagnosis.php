@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Diagnosis;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Car\Kit;
-use Skivo\Core\Car\Layout;
-use Skivo\Core\Car\MassSum;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\CheckVerdict;
+use Skivo\Core\Car\Geometry\Layout;
+use Skivo\Core\Car\Geometry\MassSum;
+use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Car\Part\Kit;
+use Skivo\Core\Car\Part\PartTrait;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;

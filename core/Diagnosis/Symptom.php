@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Diagnosis;
 
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\CheckVerdict;
 use Skivo\Core\Challenge\VoidReason;
 
 /** What is seen when a car does not run as it should. */

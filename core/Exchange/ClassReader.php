@@ -6,12 +6,12 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Bench\BenchField;
 use Skivo\Core\Bench\BenchTest;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\Reading;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\Reading;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Goal;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Bench\BenchTest;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;

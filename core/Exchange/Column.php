@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;

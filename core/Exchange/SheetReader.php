@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Car\Attribute\FilledBy;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\FilledBy;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;

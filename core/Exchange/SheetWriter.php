@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Exchange;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\Mark;
 use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Measurement\DecimalMark;

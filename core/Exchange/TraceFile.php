@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Measurement\Remark;
+use Skivo\Core\Motion\Trace\Trace;
+use Skivo\Core\Motion\Trace\UnreadableTraceException;
 
 /**
  * Reads a trace from CSV: a moment (s) and a place (m) a line, the first two columns, with or without a header; comma,

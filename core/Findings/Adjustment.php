@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 
 /** What the run model says that a car's outcome would be with other sizes, its own workmanship kept. */
 interface Adjustment

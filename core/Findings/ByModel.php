@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\Kept;
 use Skivo\Core\Forecast\Prediction;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\Catalogue;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\RecordedCar;
@@ -21,7 +21,7 @@ final readonly class ClassData
      * @param float|null $temperatureC of the air; the usual one where it was not noted
      * @param PumpCurve|null $pump as the class measured it
      * @param float|null $timedLengthM over which times are taken
-     * @param \Closure(ComparedCar, \Skivo\Core\Car\CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any of a
+     * @param \Closure(ComparedCar, \Skivo\Core\Car\Attribute\CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any of a
      * group that is in where null
      * @param int $seed of what is drawn by chance
      * @param CheckShifts $shifts of cars that failed checks, as other classes have them

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 
 /** In which of the choices that matter to a run two cars differ. */
 final readonly class Difference

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 
 /**
  * Cars that can be compared for one attribute: the versions of one group, or one car of each group, in which all kinds but

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 
 /** Where no model stands behind the cars: only what nobody could tell apart is compared. */
 final readonly class NoAdjustment implements Adjustment

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 
 /**
  * What a class set out to find: whether more of an attribute, or less of it, does more for an outcome; of kinds, whether the

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 
 /** Where teachers disagree, as a claim that a class's own cars may support or not. */
 enum School: string

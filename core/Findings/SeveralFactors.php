@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\LinearModel;
 use Skivo\Core\Statistics\StudentT;

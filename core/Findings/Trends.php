@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 
 /** How every outcome goes with every attribute over a class, whatever else changes together with it: one car a group. */
 final readonly class Trends

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
-use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Statistics\Estimate;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 
 /** What is known beforehand of the push of a kind of drive over what the model has: ln p ~ N(ln P, car²), ln P ~ N(mean, class²). */
 final readonly class StrengthPrior

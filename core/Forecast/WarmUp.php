@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Settings;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Tyre;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\Tyre;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\Settings;
 

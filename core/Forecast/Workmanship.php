@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Forecast;
 
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Statistics\Estimate;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\Normal;

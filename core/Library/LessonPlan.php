@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Library;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;

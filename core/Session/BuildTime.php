@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
-use Skivo\Core\Car\BuildHand;
-use Skivo\Core\Car\BuildStep;
-use Skivo\Core\Car\BuildSteps;
-use Skivo\Core\Car\BuildTask;
+use Skivo\Core\Car\Build\BuildHand;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Build\BuildSteps;
+use Skivo\Core\Car\Build\BuildTask;
 
 /**
  * How long a class builds: as long as one group's hands need, or as long as the adults need for all the steps that are theirs,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
-use Skivo\Core\Car\Kit;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Car\PartTrait;
-use Skivo\Core\Car\Sets;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Build\Sets;
+use Skivo\Core\Car\Part\Kit;
+use Skivo\Core\Car\Part\PartTrait;
 
 /** What can hurt someone, and what is usually done about it. Common practice, no source, unless one is named. */
 enum Caution: string

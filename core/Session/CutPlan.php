@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
-use Skivo\Core\Car\CutSizes;
-use Skivo\Core\Car\Kit;
+use Skivo\Core\Car\Part\CutSizes;
+use Skivo\Core\Car\Part\Kit;
 
 /** What a class cuts from straws and skewers, for the kit that was chosen, and how many of each that takes. */
 final readonly class CutPlan

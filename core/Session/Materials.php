@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\Kit;
-use Skivo\Core\Car\Part;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Car\PartTrait;
-use Skivo\Core\Car\Sets;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Build\Sets;
+use Skivo\Core\Car\Part\Kit;
+use Skivo\Core\Car\Part\Part;
+use Skivo\Core\Car\Part\PartTrait;
 
 /**
  * What a class needs for the kit that was chosen: what to buy or collect, and what lies in each group's kit.

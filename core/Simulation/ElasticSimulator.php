@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
+use Skivo\Core\Ode\Ode;
+use Skivo\Core\Ode\OdeStep;
 use Skivo\Core\Physics\BandEnd;
 use Skivo\Core\Physics\Constants;
-use Skivo\Core\Physics\Ode;
-use Skivo\Core\Physics\OdeStep;
 
 /**
  * Runs a car whose driven axle is turned by a wound chain of bands, from the start line to the stop.

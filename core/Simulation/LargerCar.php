@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Constants;
 

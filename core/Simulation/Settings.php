@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\CutSizes;
-use Skivo\Core\Car\EnergySource;
-use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Geometry\Layout;
+use Skivo\Core\Car\Part\CutSizes;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
@@ -115,8 +116,8 @@ final readonly class Settings
             chassisLength: $length,
             chassisWidth: $width,
             chassisHeight: $this->get(CarAttribute::ChassisHeight),
-            rearAxle: Layout::REAR_AXLE * $length,
-            wheelbase: Layout::WHEELBASE * $length,
+            rearAxle: ChassisForm::REAR_AXLE * $length,
+            wheelbase: ChassisForm::WHEELBASE * $length,
             frontTrack: $usual->trackM(),
             rearTrack: $usual->trackM(),
             wheelDiameter: $this->get(CarAttribute::WheelDiameter),

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Simulation;
 
+use Skivo\Core\Ode\Ode;
+use Skivo\Core\Ode\OdeStep;
 use Skivo\Core\Physics\Air;
 use Skivo\Core\Physics\Balloon;
 use Skivo\Core\Physics\Constants;
-use Skivo\Core\Physics\Ode;
-use Skivo\Core\Physics\OdeStep;
 
 /**
  * How friction becomes distance: runs a design from the start line to the stop.

@@ -11,12 +11,12 @@ use App\Models\GroupPlace;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
-use Skivo\Core\Car\BuildStep;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Challenge\Sketch;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Forecast\Direction;
 use Skivo\Core\Forecast\WarmUp;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\Sketch;
+use Skivo\Core\Notebook\Station;
 
 /** What the groups of the made-up class wrote, drew and tapped on their own path, and where they are at the end of the morning. */
 final class DemoNotebooks

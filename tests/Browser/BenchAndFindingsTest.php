@@ -9,9 +9,9 @@ use App\Models\BenchReading;
 use App\Models\Challenge;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
+use Skivo\Core\People\DeviceRole;
 use Tests\GeneratedClass;
 use Tests\Scenario;
 

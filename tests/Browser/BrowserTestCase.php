@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use App\Models\Challenge;
 use App\Models\User;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 use Tests\TestCase;
 

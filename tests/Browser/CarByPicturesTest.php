@@ -94,8 +94,8 @@ final class CarByPicturesTest extends BrowserTestCase
         $browser->press('Record this car')->waitFor('is recorded', '.flash');
 
         $choices = $keel->refresh()->newestCar()?->choices;
-        self::assertSame('outline', $choices?->kind(\Skivo\Core\Car\CarAttribute::ChassisForm));
-        self::assertSame('100 100 100 80 20', $choices->kind(\Skivo\Core\Car\CarAttribute::ChassisOutline));
+        self::assertSame('outline', $choices?->kind(\Skivo\Core\Car\Attribute\CarAttribute::ChassisForm));
+        self::assertSame('100 100 100 80 20', $choices->kind(\Skivo\Core\Car\Attribute\CarAttribute::ChassisOutline));
         self::assertSame('19 cm', $choices->quantities['balloon_size']->text);
     }
 

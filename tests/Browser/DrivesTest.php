@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use App\Models\Run;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Challenge\InflationKind;
 
 /** A car's balloon comes off and a band drives it: built, measured, run and compared in the real browser. */
@@ -51,7 +51,7 @@ final class DrivesTest extends BrowserTestCase
         $car = $keel->refresh()->newestCar();
         self::assertSame(
             [2, EnergySource::ElasticBand, 24.0],
-            [$car?->version, $car?->choices->source(), $car?->choices->number(\Skivo\Core\Car\CarAttribute::TurnsWound)],
+            [$car?->version, $car?->choices->source(), $car?->choices->number(\Skivo\Core\Car\Attribute\CarAttribute::TurnsWound)],
         );
 
         // Its pull on the bench, there and back.

@@ -9,8 +9,8 @@ use App\Models\Run;
 use App\Pages\Film\FilmReading;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Film\FilmedRun;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Motion\Film\FilmedRun;
 use Tests\Long;
 
 /** Many real films, as phones make them: several runs, two lanes, turned, slow; and many that hold what a film says. */

@@ -9,8 +9,8 @@ use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Entry;
 use App\Models\Group;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\EntryKind;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** Children on a tablet, from the code to their second car; a phone that loses its network and its battery; and what the educator sees. */

@@ -13,8 +13,8 @@ use App\Models\Group;
 use App\Models\Run;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\EntryKind;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** Whatever the server, a gateway or the device itself refuses: it is kept, shown with all that was typed, and sent again. */

@@ -42,7 +42,7 @@ final class QuickStartTest extends BrowserTestCase
         self::assertSame(
             9,
             $groups->filter(
-                static fn($group): bool => $group->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::Mass) !== null,
+                static fn($group): bool => $group->newestCar()?->choices->number(\Skivo\Core\Car\Attribute\CarAttribute::Mass) !== null,
             )->count(),
         );
         self::assertLessThanOrEqual(30, $this->inputs);

@@ -8,7 +8,7 @@ use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Race;
 use App\Record\RaceReading;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Skivo\Core\Race\Heat;
 use Skivo\Core\Race\RaceState;
 use Tests\Scenario;

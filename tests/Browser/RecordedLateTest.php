@@ -9,8 +9,8 @@ use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
 use Facebook\WebDriver\WebDriverBy;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** A class that runs first and records its cars later, in each of the four ways: no try is lost, and a change asks. */

@@ -8,9 +8,9 @@ use App\Actions\AdmitDevices;
 use App\Models\Device;
 use App\Record\ClassRecord;
 use Facebook\WebDriver\WebDriverKeys;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** Several devices at once, a network that comes and goes, and hands that are full. */

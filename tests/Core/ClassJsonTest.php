@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Exchange\ClassReader;
 use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Exchange\FindingsReport;
@@ -130,8 +130,8 @@ final class ClassJsonTest extends TestCase
     public function testReadingsAreJudgedByTheUsualLimits(): void
     {
         $of = static fn(string $checks, string $attributes = '{}'): ?array => ClassReader::read(
-                "{\"cars\":[{\"id\":\"a\",\"group\":\"g\",\"attributes\":{$attributes},\"checks\":{$checks},\"runs\":[]}]}",
-            )->cars[0]->failed;
+            "{\"cars\":[{\"id\":\"a\",\"group\":\"g\",\"attributes\":{$attributes},\"checks\":{$checks},\"runs\":[]}]}",
+        )->cars[0]->failed;
         self::assertSame([], $of('{"spin_s":3,"end_play_m":0.0015,"wobble_m":0.0005,"drift_m":0.5}'));
         self::assertSame(
             [CheckItem::Spin, CheckItem::EndPlay, CheckItem::Wobble],

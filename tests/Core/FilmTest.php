@@ -8,16 +8,16 @@ use Devices\FilmedScene;
 use Devices\Lens;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Film\FilmedCar;
-use Skivo\Core\Film\FilmedRun;
-use Skivo\Core\Film\FilmLine;
-use Skivo\Core\Film\FilmMark;
-use Skivo\Core\Film\FilmPoint;
-use Skivo\Core\Film\LaneScale;
-use Skivo\Core\Film\Motion;
-use Skivo\Core\Film\SeenFilm;
-use Skivo\Core\Film\Sight;
-use Skivo\Core\Film\UnreadableFilmException;
+use Skivo\Core\Motion\Film\FilmedCar;
+use Skivo\Core\Motion\Film\FilmedRun;
+use Skivo\Core\Motion\Film\FilmLine;
+use Skivo\Core\Motion\Film\FilmMark;
+use Skivo\Core\Motion\Film\FilmPoint;
+use Skivo\Core\Motion\Film\LaneScale;
+use Skivo\Core\Motion\Film\Motion;
+use Skivo\Core\Motion\Film\SeenFilm;
+use Skivo\Core\Motion\Film\Sight;
+use Skivo\Core\Motion\Film\UnreadableFilmException;
 use Skivo\Core\Simulation\Settings;
 
 /** A run on film: the scale of a lane in perspective, the motion that fits, and what can't be read. */
@@ -250,7 +250,7 @@ final class FilmTest extends TestCase
     {
         $scene = new FilmedScene(4);
         [$line, $scale] = self::marked($scene);
-        $car = FilmedCar::of(Settings::of([], \Skivo\Core\Car\EnergySource::Ramp));
+        $car = FilmedCar::of(Settings::of([], \Skivo\Core\Car\Attribute\EnergySource::Ramp));
         self::assertNull($car->shape);
         $motion = Motion::coasting(1.4, $car->inertiaKg, 0.05 * $car->massKg * 9.80665, $car->dragKgM);
         $points = array_map(

@@ -6,9 +6,9 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Physics\Ode;
-use Skivo\Core\Physics\OdeSolution;
-use Skivo\Core\Physics\OdeStep;
+use Skivo\Core\Ode\Ode;
+use Skivo\Core\Ode\OdeSolution;
+use Skivo\Core\Ode\OdeStep;
 
 /** The integrator on problems whose solutions are known in closed form. It knows no car. */
 final class OdeTest extends TestCase

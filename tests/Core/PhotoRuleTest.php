@@ -8,8 +8,8 @@ use Devices\Lens;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Film\PhotoRule;
-use Skivo\Core\Film\UnreadableFilmException;
+use Skivo\Core\Motion\Film\PhotoRule;
+use Skivo\Core\Motion\Film\UnreadableFilmException;
 use Tests\Long;
 
 /** Sizes from a photograph, against a camera whose geometry is known exactly. */

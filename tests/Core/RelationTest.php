@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Findings\CategoryRelation;
 use Skivo\Core\Findings\NumberRelation;
 use Skivo\Core\Findings\Point;

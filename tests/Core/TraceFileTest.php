@@ -10,10 +10,10 @@ use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Exchange\SheetReader;
 use Skivo\Core\Exchange\TraceFile;
-use Skivo\Core\Exchange\UnreadableTraceException;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Measurement\UnreadableQuantityException;
+use Skivo\Core\Motion\Trace\UnreadableTraceException;
 use Tests\Spoken;
 
 final class TraceFileTest extends TestCase

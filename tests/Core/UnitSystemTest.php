@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Measurement\Scale;

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 use Tests\Scenario;
 
 final class AccessTest extends FeatureTestCase

@@ -12,11 +12,11 @@ use App\Models\Device;
 use App\Models\Run;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Measurement\DecimalMark;
 use Skivo\Core\Measurement\QuantityReader;
 use Skivo\Core\Measurement\Unit;
+use Skivo\Core\People\DeviceRole;
 
 /** What is done at the lane, by several people: corrected, undone, typed twice, in other units. */
 final class ActsTest extends FeatureTestCase
@@ -276,7 +276,7 @@ final class ActsTest extends FeatureTestCase
         $this->put("{$path}/car", ['nozzle_bore' => '7', 'mass' => '88', 'save_as' => 'correction', 'edition' => '1.1'])
             ->assertRedirect("{$path}/car")
             ->assertSessionHas('conflict');
-        self::assertSame(0.006, $keel->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::NozzleBore));
+        self::assertSame(0.006, $keel->newestCar()?->choices->number(\Skivo\Core\Car\Attribute\CarAttribute::NozzleBore));
         $this->get("{$path}/car")
             ->assertSee('changed this car’s record in the meantime')
             ->assertSee('value="7"', false)
@@ -286,7 +286,7 @@ final class ActsTest extends FeatureTestCase
             "{$path}/car",
             ['nozzle_bore' => '7', 'mass' => '88', 'save_as' => 'correction', 'edition' => '1.2'],
         )->assertSessionMissing('conflict');
-        self::assertSame(0.007, $keel->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::NozzleBore));
+        self::assertSame(0.007, $keel->newestCar()?->choices->number(\Skivo\Core\Car\Attribute\CarAttribute::NozzleBore));
 
         $this->get("{$path}/check")->assertSee('name="edition" value="1.1"', false);
         $this->put("{$path}/check", ['spin_first' => '4', 'edition' => '1.1'])->assertSessionMissing('conflict');

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Route as Routes;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 use Tests\Scenario;
 
 /** What programs of an educator's read, held against the document that describes it. */

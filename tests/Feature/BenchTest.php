@@ -10,7 +10,7 @@ use App\Models\Group;
 use App\Models\PumpReading;
 use App\Record\ClassForces;
 use App\Record\ClassRecord;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Tests\Scenario;
 
 final class BenchTest extends FeatureTestCase

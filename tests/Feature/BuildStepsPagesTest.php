@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use App\Models\Challenge;
 use App\Models\OwnPart;
 use App\Record\ClassPlan;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Build\Sets;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\Sets;
 use Tests\Scenario;
 
 /** The steps of the build, sessions and proposals, what is collected, and what goes home. */

@@ -8,7 +8,7 @@ use App\Actions\AddGroups;
 use App\Actions\NoMarkIsLeftException;
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\Dimension;
 use Tests\Scenario;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\AdmitDevices;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** Sizes of a car from a photograph. */

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Challenge;
 use Illuminate\Support\Facades\Cache;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;

@@ -8,8 +8,8 @@ use App\Actions\CarToRun;
 use App\Models\Challenge;
 use App\Models\Group;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\CheckVerdict;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\CheckVerdict;
 use Skivo\Core\Diagnosis\Symptom;
 use Tests\Scenario;
 

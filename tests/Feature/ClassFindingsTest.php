@@ -16,7 +16,7 @@ use App\Record\Counting;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Tests\GeneratedClass;
 use Tests\Scenario;
 

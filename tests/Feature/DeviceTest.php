@@ -11,8 +11,8 @@ use App\Models\Group;
 use App\Models\JoinCode;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\DeviceRole;
+use Skivo\Core\People\MemberRole;
 use Tests\Scenario;
 
 final class DeviceTest extends FeatureTestCase

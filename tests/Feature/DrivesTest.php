@@ -10,7 +10,7 @@ use App\Models\Run;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use Illuminate\Support\Facades\Cache;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\VoidReason;
 use Tests\Scenario;

@@ -9,11 +9,11 @@ use App\Record\ClassFindings;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use App\Record\DesignForecast;
-use Skivo\Core\Car\BuildStep;
-use Skivo\Core\Car\BuildTask;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Build\BuildTask;
+use Skivo\Core\Car\Check\CheckItem;
 use Tests\Scenario;
 
 /** What drives a car decides what is drawn, built, checked and computed of it; of an unknown drive nothing is computed. */

@@ -8,8 +8,8 @@ use App\Actions\AdmitDevices;
 use App\Models\Challenge;
 use App\Models\Run;
 use Devices\FilmedScene;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\VoidReason;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** A run on film, from where the car was in each picture to what is kept of it. */

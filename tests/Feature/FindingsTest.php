@@ -77,7 +77,7 @@ final class FindingsTest extends FeatureTestCase
         $challenge = $this->class();
         foreach (['metric', 'imperial'] as $units) {
             $this->put("/challenges/{$challenge->id}/units", ['units' => $units]);
-            foreach (\Skivo\Core\Car\CarAttribute::explaining() as $factor) {
+            foreach (\Skivo\Core\Car\Attribute\CarAttribute::explaining() as $factor) {
                 $this->get("/challenges/{$challenge->id}/findings/choices?against={$factor->value}")
                     ->assertOk()
                     ->assertSee(Label::of($factor));

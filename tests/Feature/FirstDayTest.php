@@ -9,7 +9,7 @@ use App\Models\Challenge;
 use App\Pages\Run\FloorDrawing;
 use App\Record\ClassForces;
 use App\Record\ClassRecord;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\Beyond;
 use Tests\Scenario;
@@ -63,7 +63,8 @@ final class FirstDayTest extends FeatureTestCase
         $this->put($path, ['chassis' => 'paper cup', 'mass' => '85', 'confirmed' => $asked])
             ->assertSessionHasNoErrors()
             ->assertSessionHas('status', 'Pistons’ car is recorded.');
-        self::assertEqualsWithDelta(2.41, (float) $group->newestCar()?->choices->number(\Skivo\Core\Car\CarAttribute::Mass), 0.01);
+        $mass = $group->newestCar()?->choices->number(\Skivo\Core\Car\Attribute\CarAttribute::Mass);
+        self::assertEqualsWithDelta(2.41, (float) $mass, 0.01);
         $this->put($path, ['save_as' => 'version'])->assertSessionHas(
             'status',
             'Nothing is filled in, so the record stays as it was. Type what the car is like, or leave the page.',
@@ -220,7 +221,7 @@ final class FirstDayTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $keel = $challenge->groups()->where('name', 'Keel')->sole();
-        [$device] = AdmitDevices::join($challenge, \Skivo\Core\Challenge\DeviceRole::Group, 'tablet', $keel);
+        [$device] = AdmitDevices::join($challenge, \Skivo\Core\People\DeviceRole::Group, 'tablet', $keel);
         \Illuminate\Support\Facades\Auth::forgetGuards();
         \Illuminate\Support\Facades\Auth::shouldUse('device');
         $this->actingAs($device, 'device');

@@ -16,10 +16,10 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\Station;
+use Skivo\Core\People\DeviceRole;
 
 /** Getting in, what a group puts into its notebook, and what the educator sees of it. */
 final class GroupsOwnPathTest extends FeatureTestCase

@@ -15,7 +15,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Monolog\Level;
 use Monolog\LogRecord;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** What is deleted for good, when, and what no log ever shows. */

@@ -9,7 +9,7 @@ use App\Actions\AdmitDevices;
 use App\Models\Device;
 use App\Models\Run;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** An id names one thing for ever: what comes again under it is the same, or is said to be another. */

@@ -7,10 +7,10 @@ namespace Tests\Feature;
 use App\Models\Challenge;
 use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Library\LessonPlan;
+use Skivo\Core\People\MemberRole;
 use Skivo\Core\Simulation\Settings;
 use Tests\Scenario;
 

@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use App\Actions\AdmitDevices;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** Findings, report, board and files hold for classes that no statistics book thinks of. */

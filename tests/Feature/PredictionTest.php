@@ -10,8 +10,8 @@ use App\Models\Group;
 use App\Models\Prediction;
 use App\Pages\Findings\PredictionsReading;
 use App\Record\ClassRecord;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Mark;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** What a group says before its try, beside what happens. */

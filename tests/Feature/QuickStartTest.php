@@ -10,11 +10,11 @@ use App\Models\Group;
 use App\Pages\Plan\TimetableRequest;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Age;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Findings\Outcome;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** A class is set on one screen, its cars in one table, and the next class is set like it. */

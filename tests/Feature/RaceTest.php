@@ -15,9 +15,9 @@ use App\Record\ClassRecord;
 use App\Record\RaceReading;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
-use Skivo\Core\Challenge\DeviceRole;
 use Skivo\Core\Challenge\RunKind;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\People\DeviceRole;
 use Skivo\Core\Race\EventKind;
 use Tests\Scenario;
 

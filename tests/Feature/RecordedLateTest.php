@@ -9,8 +9,8 @@ use App\Models\Challenge;
 use App\Models\Group;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** A class that goes to the lane first and writes its cars down later keeps every try, whichever way it does so. */

@@ -9,7 +9,7 @@ use App\Models\Challenge;
 use App\Models\Group;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 use Tests\Scenario;
 
 /** A group with more than one car: one of them counts for awards, all of them in findings. */

@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\People\MemberRole;
 use Tests\Scenario;
 
 /** Several educators on a challenge, and schools. */

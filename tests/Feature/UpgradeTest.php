@@ -9,8 +9,8 @@ use App\Models\OwnPart;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Support\Facades\DB;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Part\PartTrait;
 use Tests\TestCase;
 
 /** An upgrade with data in it, among temporary tables. */

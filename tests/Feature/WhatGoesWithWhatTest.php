@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 use Tests\Scenario;
 
 /** What goes along when an account, a car or a challenge goes, and what stays. */

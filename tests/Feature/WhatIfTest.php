@@ -9,7 +9,7 @@ use App\Models\OwnPart;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Exchange\DesignReader;
 use Skivo\Core\Exchange\RunReport;
 use Skivo\Core\Simulation\Simulator;

@@ -9,8 +9,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Joint;
+use Skivo\Core\Car\Attribute\Joint;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Exchange\Column;
 use Tests\Scenario;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\CheckItem;
+use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Forecast\CheckedCars;
 use Skivo\Core\Forecast\CheckShifts;
 use Skivo\Core\Forecast\DistanceTable;

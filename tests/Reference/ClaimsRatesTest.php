@@ -6,8 +6,8 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\Tries;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;

@@ -6,14 +6,14 @@ namespace Tests\Reference;
 
 use Devices\FilmedScene;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Film\FilmedCar;
-use Skivo\Core\Film\FilmedRun;
-use Skivo\Core\Film\FilmLine;
-use Skivo\Core\Film\FilmMark;
-use Skivo\Core\Film\FilmPoint;
-use Skivo\Core\Film\LaneScale;
-use Skivo\Core\Film\Sight;
-use Skivo\Core\Film\UnreadableFilmException;
+use Skivo\Core\Motion\Film\FilmedCar;
+use Skivo\Core\Motion\Film\FilmedRun;
+use Skivo\Core\Motion\Film\FilmLine;
+use Skivo\Core\Motion\Film\FilmMark;
+use Skivo\Core\Motion\Film\FilmPoint;
+use Skivo\Core\Motion\Film\LaneScale;
+use Skivo\Core\Motion\Film\Sight;
+use Skivo\Core\Motion\Film\UnreadableFilmException;
 use Skivo\Core\Statistics\Estimate;
 use Tests\Long;
 

@@ -6,8 +6,8 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Forecast\DistanceTable;
 use Skivo\Core\Forecast\Evidence;
 use Skivo\Core\Forecast\KeptInMemory;

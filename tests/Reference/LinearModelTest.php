@@ -7,7 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Motion\Trace\Trace;
 use Skivo\Core\Statistics\LinearModel;
 
 final class LinearModelTest extends TestCase

@@ -7,7 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Forecast\ExpectedDistance;
 use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Measurement\Unit;

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Str;
 use RuntimeException;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /**
  * A busy run day: in each of some classes screens at the lane that follow it, groups' tablets that show their own pages, and devices that

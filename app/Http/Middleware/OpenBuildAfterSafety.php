@@ -10,7 +10,7 @@ use App\Models\Challenge;
 use App\Models\Device;
 use Closure;
 use Illuminate\Http\Request;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Nothing is built in a challenge before its safety sheet was read. */

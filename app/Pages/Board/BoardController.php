@@ -11,7 +11,7 @@ use App\Pages\Run\FloorState;
 use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
-use Skivo\Core\Challenge\DeviceRole;
+use Skivo\Core\People\DeviceRole;
 
 /** The floor for the whole room, by a link of its own that can be cut off. */
 final class BoardController

@@ -6,9 +6,9 @@ namespace App\Pages\Board;
 
 use App\Pages\Room\Room;
 use App\Record\ClassRecord;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\EntryKind;
 use Skivo\Core\Forecast\WarmUp;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\People\DeviceRole;
 
 /** What the board shows before the first run: the class's code while it holds, and how many guessed what about the kit. */
 final readonly class BoardStart

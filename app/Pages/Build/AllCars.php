@@ -9,8 +9,8 @@ use App\Models\Group;
 use App\Record\CarReading;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 
 /** The cars of all groups as one table: a row a group, a column for each thing that may differ. */
 final readonly class AllCars

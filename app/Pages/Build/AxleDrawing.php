@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Build;
 
-use Skivo\Core\Car\CutSizes;
+use Skivo\Core\Car\Part\CutSizes;
 
 /** One axle from behind, to scale, with what makes up its length. In px; sizes come in m. */
 final readonly class AxleDrawing

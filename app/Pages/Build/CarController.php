@@ -28,8 +28,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Challenge\Station;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Notebook\Station;
 
 /** A group's build sheet, its drawing, and what became of it from version to version. */
 final class CarController

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Pages\Build;
 
 use App\Pages\Plan\BandShape;
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\Fault;
-use Skivo\Core\Car\Layout;
-use Skivo\Core\Car\NoseShape;
-use Skivo\Core\Car\Spot;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Attribute\NoseShape;
+use Skivo\Core\Car\Geometry\Fault;
+use Skivo\Core\Car\Geometry\Layout;
+use Skivo\Core\Car\Geometry\Spot;
 
 /**
  * A car from the side, and from above and from behind where that is wanted, all to one scale, the balloon at full size.

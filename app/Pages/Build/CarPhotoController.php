@@ -13,13 +13,13 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Film\PhotoRule;
-use Skivo\Core\Film\UnreadableFilmException;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Motion\Film\PhotoRule;
+use Skivo\Core\Motion\Film\UnreadableFilmException;
+use Skivo\Core\Notebook\EntryKind;
 use Skivo\Core\Statistics\Estimate;
 
 /** Sizes of a car from a photograph, which stays in the browser: what comes here is how many pixels each is long. */

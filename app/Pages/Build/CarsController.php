@@ -17,7 +17,7 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\UnitSystem;
 
 /** The cars of all groups at once. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Build;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Build;
 
-use Skivo\Core\Car\ChassisForm;
+use Skivo\Core\Car\Attribute\ChassisForm;
 
 /** A chassis of a form, small, from above. In px. */
 final readonly class FormPicture

@@ -13,7 +13,7 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Skivo\Core\Car\Fits;
+use Skivo\Core\Car\Geometry\Fits;
 
 /** The catalogue of parts, and what an educator adds to it for a challenge. */
 final class PartController

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Build;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\Kit;
-use Skivo\Core\Car\Part;
-use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Car\Part\Kit;
+use Skivo\Core\Car\Part\Part;
 use Skivo\Core\Measurement\UnitSystem;
 
 /** A part that a build sheet offers, with what it fills in and what stands pale beside it. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Pages\Build;
 
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Part;
-use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Part;
 
 /** A part among others of its kind, all to one scale: the largest of them fills the picture. In px. */
 final readonly class PartPicture

@@ -12,11 +12,11 @@ use App\Models\OwnPart;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\PartKind;
-use Skivo\Core\Car\PartTrait;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Car\Part\PartTrait;
 use Skivo\Core\Measurement\Remark;
 
 /** A part of the educator's own, as typed. */

@@ -11,7 +11,7 @@ use App\Language\Text;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Estimate;

@@ -7,10 +7,10 @@ namespace App\Pages\Check;
 use App\Language\Figure;
 use App\Language\Lists;
 use App\Language\Text;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Car\Tolerances;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\CheckVerdict;
+use Skivo\Core\Car\Check\Tolerances;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 

@@ -6,8 +6,8 @@ namespace App\Pages\Check;
 
 use App\Models\Group;
 use App\Record\ClassRecord;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Attribute\Step;
+use Skivo\Core\Car\Check\CheckCard;
 
 /** How far each group is through building, checking and running, and what holds it up. */
 final readonly class ClassProgress

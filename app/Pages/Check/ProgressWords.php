@@ -7,10 +7,10 @@ namespace App\Pages\Check;
 use App\Language\Label;
 use App\Language\Lists;
 use App\Language\Text;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Attribute\Step;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\CheckVerdict;
 
 /** What a group has to do next, in words. */
 final readonly class ProgressWords

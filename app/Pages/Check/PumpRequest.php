@@ -9,7 +9,7 @@ use App\Forms\ReadsAs;
 use App\Language\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;

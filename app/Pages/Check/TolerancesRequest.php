@@ -11,8 +11,8 @@ use App\Language\Text;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\Tolerance;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\Tolerance;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 

@@ -17,9 +17,9 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Film\UnreadableFilmException;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Motion\Film\UnreadableFilmException;
+use Skivo\Core\People\DeviceRole;
 
 /** A run on film. The film stays in the browser: what comes here is where the car was in each picture, and one picture in the end. */
 final class FilmController

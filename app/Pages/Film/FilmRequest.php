@@ -14,16 +14,16 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Film\FilmLine;
-use Skivo\Core\Film\FilmMark;
-use Skivo\Core\Film\FilmPoint;
-use Skivo\Core\Film\LaneScale;
-use Skivo\Core\Film\SeenFilm;
-use Skivo\Core\Film\Sight;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Motion\Film\FilmLine;
+use Skivo\Core\Motion\Film\FilmMark;
+use Skivo\Core\Motion\Film\FilmPoint;
+use Skivo\Core\Motion\Film\LaneScale;
+use Skivo\Core\Motion\Film\SeenFilm;
+use Skivo\Core\Motion\Film\Sight;
 
 /** What a browser read from a film: the line, the marks on it, and where the car was in each picture. */
 final class FilmRequest extends FormRequest

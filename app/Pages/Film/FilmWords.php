@@ -7,13 +7,13 @@ namespace App\Pages\Film;
 use App\Language\Text;
 use App\Models\Challenge;
 use Skivo\Core\Challenge\RunRecord;
-use Skivo\Core\Film\FilmedRun;
-use Skivo\Core\Film\LaneScale;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Motion\Film\FilmedRun;
+use Skivo\Core\Motion\Film\LaneScale;
 use Skivo\Core\Statistics\Estimate;
 
 /** What a film says of a run, in words; ± is half of the 95 % interval. */

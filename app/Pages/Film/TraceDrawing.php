@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Pages\Film;
 
-use Skivo\Core\Exchange\TracePoint;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Motion\Trace\TracePoint;
 
 /**
  * A run on the floor that it ran on: a dot for each tenth of a second along the tape, how fast it was there above it, and below what

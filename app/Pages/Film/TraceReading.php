@@ -7,10 +7,10 @@ namespace App\Pages\Film;
 use App\Models\Challenge;
 use App\Models\Reading;
 use App\Models\Run;
-use Skivo\Core\Exchange\Coasting;
-use Skivo\Core\Exchange\ThrustEnd;
-use Skivo\Core\Exchange\Trace;
-use Skivo\Core\Exchange\TracePoint;
+use Skivo\Core\Motion\Trace\Coasting;
+use Skivo\Core\Motion\Trace\ThrustEnd;
+use Skivo\Core\Motion\Trace\Trace;
+use Skivo\Core\Motion\Trace\TracePoint;
 use Skivo\Core\Simulation\BeyondModelException;
 use Skivo\Core\Simulation\CarModel;
 

@@ -10,8 +10,8 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Skivo\Core\Exchange\TraceFile;
-use Skivo\Core\Exchange\UnreadableTraceException;
 use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Motion\Trace\UnreadableTraceException;
 
 /** A trace as a CSV file. */
 final class TraceRequest extends FormRequest

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Findings;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Confounding;

@@ -16,7 +16,7 @@ use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use App\Record\Counting;
 use Illuminate\Support\Str;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Alike;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;

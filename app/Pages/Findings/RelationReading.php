@@ -8,7 +8,7 @@ use App\Language\Text;
 use App\Models\Car;
 use App\Models\Group;
 use App\Record\ClassRecord;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\CategoryRelation;
 use Skivo\Core\Findings\NumberRelation;
 use Skivo\Core\Findings\Outcome;

@@ -8,7 +8,7 @@ use App\Language\FactorWords;
 use App\Language\Label;
 use App\Language\Sentence;
 use App\Language\Text;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\CategoryRelation;
 use Skivo\Core\Findings\NumberRelation;
 use Skivo\Core\Findings\Outcome;

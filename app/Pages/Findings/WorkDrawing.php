@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Findings;
 
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\Work;
 use Skivo\Core\Measurement\Scale;

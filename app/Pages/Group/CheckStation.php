@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Group;
 
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Car\EnergySource;
-use Skivo\Core\Car\Reading;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\CheckVerdict;
+use Skivo\Core\Car\Check\Reading;
 
 /** One test of the check card, as a group does it: one at a time. */
 final readonly class CheckStation

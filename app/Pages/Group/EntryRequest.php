@@ -20,13 +20,10 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Skivo\Core\Car\BuildStep;
-use Skivo\Core\Car\CheckItem;
-use Skivo\Core\Car\Reading;
-use Skivo\Core\Challenge\Closing;
-use Skivo\Core\Challenge\EntryKind;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Car\Check\Reading;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Challenge\Sketch;
 use Skivo\Core\Forecast\Direction;
 use Skivo\Core\Forecast\WarmUp;
 use Skivo\Core\Measurement\Entry as Length;
@@ -35,6 +32,9 @@ use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Shown;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
+use Skivo\Core\Notebook\Closing;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\Sketch;
 
 /** Something for a group's notebook, as a tablet sends it: now, or whenever its network is back. */
 final class EntryRequest extends FormRequest

@@ -12,18 +12,18 @@ use App\Record\ClassFindings;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Illuminate\Support\Collection;
-use Skivo\Core\Car\BuildStep;
-use Skivo\Core\Car\BuildSteps;
-use Skivo\Core\Car\BuildTask;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Build\BuildSteps;
+use Skivo\Core\Car\Build\BuildTask;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CheckCard;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Challenge\GroupPath;
+use Skivo\Core\Car\Check\CheckCard;
+use Skivo\Core\Car\Check\CheckVerdict;
 use Skivo\Core\Challenge\Run;
-use Skivo\Core\Challenge\Station;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Forecast\Forecast;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\GroupPath;
+use Skivo\Core\Notebook\Station;
 
 /** One group on its path: its car, what is ticked, checked, guessed and run, and what is next. */
 final readonly class GroupsOwnPath

@@ -10,7 +10,7 @@ use App\Models\Group;
 use App\Models\Prediction;
 use App\Models\Run;
 use Carbon\CarbonImmutable;
-use Skivo\Core\Challenge\EntryKind;
+use Skivo\Core\Notebook\EntryKind;
 
 /** A group's notebook: what it did and what it made, in the order of time. */
 final readonly class Notebook

@@ -22,7 +22,7 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
 
 /** What a group's own tablet shows: its car and its runs. */
 final class OwnGroupController

@@ -26,8 +26,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use Skivo\Core\Challenge\EntryKind;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\Notebook\Station;
 
 /** A group's own path: its stations, its notebook, and what it puts there. */
 final class StationController

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\Group;
 
 use App\Record\ClassFindings;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\EnergySource;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Forecast\Prediction;

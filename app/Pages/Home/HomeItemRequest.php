@@ -19,7 +19,7 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;

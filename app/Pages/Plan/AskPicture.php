@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Question;
 
 /** What a class may ask about, of which there is a picture: less of it beside more. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
-use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\Geometry\Layout;
 
 /** A chain of bands on its car: from its hook, hanging where it is too long, to the driven axle, and wound on that. In px. */
 final readonly class BandShape

@@ -7,8 +7,8 @@ namespace App\Pages\Plan;
 use App\Language\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Car\Decoration;
-use Skivo\Core\Car\Sets;
+use Skivo\Core\Car\Attribute\Decoration;
+use Skivo\Core\Car\Build\Sets;
 
 /** How the class's cars are held together and decorated, and how many adults are at hand. */
 final class BuildStepsRequest extends FormRequest

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Car\CarAttribute;
 
 /** Balloon, wheel and nozzle beside each other on the ground, all to one scale: 26 cm fill the height. In px. */
 final readonly class PartsToScale

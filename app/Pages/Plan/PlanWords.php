@@ -13,7 +13,7 @@ use App\Language\Text;
 use App\Models\Challenge;
 use App\Record\ClassPlan;
 use Carbon\CarbonImmutable;
-use Skivo\Core\Car\Step;
+use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;

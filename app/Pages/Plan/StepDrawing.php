@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
-use Skivo\Core\Car\BuildStep;
-use Skivo\Core\Car\BuildTask;
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Build\BuildTask;
+use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
-use Skivo\Core\Car\ChassisForm;
-use Skivo\Core\Car\Layout;
+use Skivo\Core\Car\Attribute\ChassisForm;
+use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;

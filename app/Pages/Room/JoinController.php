@@ -13,8 +13,8 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
+use Skivo\Core\People\DeviceRole;
 
 /** A tablet joins a challenge with a code. */
 final class JoinController

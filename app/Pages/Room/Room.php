@@ -10,11 +10,11 @@ use App\Models\Group;
 use App\Models\GroupPlace;
 use App\Record\ClassRecord;
 use Illuminate\Support\Collection;
-use Skivo\Core\Car\CheckVerdict;
-use Skivo\Core\Challenge\Closing;
-use Skivo\Core\Challenge\DeviceRole;
-use Skivo\Core\Challenge\EntryKind;
+use Skivo\Core\Car\Check\CheckVerdict;
 use Skivo\Core\Forecast\WarmUp;
+use Skivo\Core\Notebook\Closing;
+use Skivo\Core\Notebook\EntryKind;
+use Skivo\Core\People\DeviceRole;
 
 /** All groups on one screen: where each is and since when, who waits for an adult, what is broken, what is new in the notebooks. */
 final readonly class Room

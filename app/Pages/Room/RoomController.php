@@ -14,7 +14,7 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Skivo\Core\Challenge\Station;
+use Skivo\Core\Notebook\Station;
 
 /** The educator's view of all groups on their path, and what is done for all of them. */
 final class RoomController

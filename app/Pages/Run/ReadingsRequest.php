@@ -12,7 +12,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Exchange\Trace;
+use Skivo\Core\Motion\Trace\Trace;
 
 /** What an instrument posts: up to a hundred readings, as docs/formats.md has them. */
 final class ReadingsRequest extends FormRequest

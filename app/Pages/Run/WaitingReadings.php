@@ -8,10 +8,10 @@ use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Reading;
 use Illuminate\Support\Collection;
-use Skivo\Core\Exchange\GateTimes;
-use Skivo\Core\Exchange\Trace;
-use Skivo\Core\Exchange\UnreadableTraceException;
 use Skivo\Core\Measurement\Scale;
+use Skivo\Core\Motion\Trace\GateTimes;
+use Skivo\Core\Motion\Trace\Trace;
+use Skivo\Core\Motion\Trace\UnreadableTraceException;
 
 /** What instruments saw at each lane since the last run was logged there, as what it fills into the fields of the next. */
 final readonly class WaitingReadings

@@ -16,7 +16,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
-use Skivo\Core\Challenge\MemberRole;
+use Skivo\Core\People\MemberRole;
 
 /** Which educators work in a challenge, and with which schools its plan is shared. */
 final class SharingController

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Pages\WhatIf;
 
 use App\Language\Label;
-use Skivo\Core\Car\CarAttribute;
-use Skivo\Core\Car\Catalogue;
-use Skivo\Core\Car\EnergySource;
-use Skivo\Core\Car\PartKind;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\Settings;
 

@@ -8,7 +8,7 @@ use App\Language\Label;
 use App\Language\Lists;
 use App\Language\Sentence;
 use App\Language\Text;
-use Skivo\Core\Car\CarAttribute;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Measurement\Scale;

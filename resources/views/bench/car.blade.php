@@ -2,8 +2,8 @@
     use App\Pages\Check\BenchRequest;
     use App\Pages\Check\BenchWords;
     use Skivo\Core\Bench\BenchTest;
-    use Skivo\Core\Car\CarAttribute;
-    use Skivo\Core\Car\EnergySource;
+    use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Attribute\EnergySource;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new BenchWords($units);
@@ -63,7 +63,7 @@
         @if ($said !== null)<div class="said prose mt-3"><x-sentences :sentences="[$said]" /></div>@endif
         @if ($car?->choices->number(CarAttribute::Mass) === null)<p class="caution">
             {!! Text::html('bench.car.the_cars_mass_is_not_recorded', [
-                'mass' => $units->show($forces->model->settings->get(\Skivo\Core\Car\CarAttribute::Mass), Scale::Weight),
+                'mass' => $units->show($forces->model->settings->get(\Skivo\Core\Car\Attribute\CarAttribute::Mass), Scale::Weight),
                 'route' => route('cars.edit', [$challenge, $group]),
             ]) !!}
         </p>@endif

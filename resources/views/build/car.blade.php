@@ -1,9 +1,9 @@
 @php
     use Skivo\Core\Physics\SizeMeasure;
-    use Skivo\Core\Car\CarAttribute;
-    use Skivo\Core\Car\Step;
-    use Skivo\Core\Car\EnergySource;
-    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Attribute\Step;
+    use Skivo\Core\Car\Attribute\EnergySource;
+    use Skivo\Core\Car\Attribute\PartKind;
     $units = $challenge->units;
     $choices = $reading->car;
     $say = new Words($units);
@@ -53,12 +53,12 @@
     $known = $reading->known();
     // A group is asked for what it may vary; the rest is the kit's.
     $asked = $isOwn && ! $challenge->rules()->isFreeDesign() && $challenge->rules()->free !== [] ? $challenge->rules()->free : Step::cases();
-    $outline = \Skivo\Core\Car\Outline::read($choices->kind(CarAttribute::ChassisOutline))->percent ?? [100, 100, 100, 80, 40];
+    $outline = \Skivo\Core\Car\Geometry\Outline::read($choices->kind(CarAttribute::ChassisOutline))->percent ?? [100, 100, 100, 80, 40];
     $recorded = fn (Step $step) => count(array_filter($step->attributes(), fn ($choice) => $choices->has($choice)));
 @endphp
 <x-layout :title="Text::of('build.car.car_of', ['group' => $group->name])" :challenge="$challenge" :record="$record" stage="build" :line="$challenge->question">
     @if ($isOwn)<x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="new \App\Language\PathWords($challenge->age)"
-        :here="\Skivo\Core\Challenge\Station::Idea" />@endif
+        :here="\Skivo\Core\Notebook\Station::Idea" />@endif
     <div class="lead-in">
         <div>
             <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{!! Text::html('build.car.the_car_of', [
@@ -155,7 +155,7 @@
                             <p class="hint">{{ Text::of('build.car.how_wide_at_five_places') }}</p>
                             <div class="outline-rules">
                             @foreach ($outline as $place => $percent)
-                                <label><input type="range" min="{{ \Skivo\Core\Car\Outline::LEAST }}" max="100" step="5" value="{{ $percent }}" data-outline>
+                                <label><input type="range" min="{{ \Skivo\Core\Car\Geometry\Outline::LEAST }}" max="100" step="5" value="{{ $percent }}" data-outline>
                                     <span>{{ Text::of("build.car.outline_{$place}") }}</span></label>
                             @endforeach
                             </div>

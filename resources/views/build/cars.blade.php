@@ -3,7 +3,7 @@
     use App\Language\Phrase;
     use App\Pages\Build\AllCars;
     use Skivo\Core\Car\Car;
-    use Skivo\Core\Car\CarAttribute;
+    use Skivo\Core\Car\Attribute\CarAttribute;
     use Skivo\Core\Physics\SizeMeasure;
     $units = $challenge->units;
     $catalogue = $challenge->catalogue();

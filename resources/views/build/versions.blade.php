@@ -39,7 +39,7 @@
                             'by' => $change->by(),
                             'at' => Moment::dayAndTime($change->made_at),
                             'after' => implode('; ', array_map(fn ($key) => Text::of('build.versions.to', ['attribute' => ($attribute =
-                            \Skivo\Core\Car\CarAttribute::tryFrom($key)) === null ? $key : Label::inside($attribute), 'before' =>
+                            \Skivo\Core\Car\Attribute\CarAttribute::tryFrom($key)) === null ? $key : Label::inside($attribute), 'before' =>
                             $change->before[$key] ?? Text::of('build.versions.none'), 'after' => $change->after[$key] ??
                             Text::of('build.versions.none')]), array_keys($change->after))),
                         ]) !!}

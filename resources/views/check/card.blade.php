@@ -1,9 +1,9 @@
 @php
     use App\Pages\Check\CheckRequest;
     use App\Pages\Check\CheckWords;
-    use Skivo\Core\Car\CarAttribute;
-    use Skivo\Core\Car\CheckItem;
-    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Check\CheckItem;
+    use Skivo\Core\Car\Check\CheckVerdict;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $words = new CheckWords($units, $challenge->checkTolerances());

@@ -1,7 +1,7 @@
 @php
-    use Skivo\Core\Car\Step;
-    use Skivo\Core\Car\CheckItem;
-    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Car\Attribute\Step;
+    use Skivo\Core\Car\Check\CheckItem;
+    use Skivo\Core\Car\Check\CheckVerdict;
     $waiting = collect($progress->rows)->first(fn ($row) => $row['built'] > 0 && $row['card']?->isReady() !== true && $row['counted'] < $row['allowed']);
 @endphp
 <x-layout

@@ -1,7 +1,7 @@
 @php
     use App\Pages\Check\TolerancesRequest;
     use App\Pages\Check\CheckWords;
-    use Skivo\Core\Car\CheckItem;
+    use Skivo\Core\Car\Check\CheckItem;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $own = $challenge->checkTolerances()->own;

@@ -1,7 +1,7 @@
 {{-- One step of the build: its drawing, its sentence, what it takes, and when it is done. --}}
 @props(['task', 'words', 'layout', 'units', 'small' => false])
 @php
-    use Skivo\Core\Car\BuildHand;
+    use Skivo\Core\Car\Build\BuildHand;
     $number = $words->number($task);
 @endphp
 <li @class(['build-step', 'waits' => $task->step->waits(), 'is-small' => $small]) id="step-{{ $number }}">

@@ -2,7 +2,7 @@
 @props(['layout', 'units', 'faults' => [], 'terms' => true, 'known' => [], 'leads' => false, 'drawing' => null])
 @php
     use App\Pages\Build\CarDrawing;
-    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Attribute\Step;
     use Skivo\Core\Measurement\Scale;
     $drawing ??= new CarDrawing($layout, $faults);
     $l = $layout;

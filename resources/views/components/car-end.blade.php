@@ -2,7 +2,7 @@
 @props(['drawing', 'known' => [], 'leads' => false])
 @php
     use App\Pages\Build\CarDrawing;
-    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Attribute\Step;
     $l = $drawing->layout;
     $floor = fn (float $m) => $drawing->y($m);
 @endphp

@@ -2,7 +2,7 @@
 @props(['drawing', 'known' => [], 'leads' => false])
 @php
     use App\Pages\Build\CarDrawing;
-    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Attribute\Step;
     $l = $drawing->layout;
 @endphp
 <line class="ground" x1="0" x2="{{ CarDrawing::WIDTH }}" y1="{{ $drawing->ground + 1 }}" y2="{{ $drawing->ground + 1 }}" />

@@ -1,7 +1,7 @@
 {{-- How a test of the check card is done, as a small picture. --}}
 @props(['item'])
 @php
-    use Skivo\Core\Car\CheckItem;
+    use Skivo\Core\Car\Check\CheckItem;
 @endphp
 <svg class="drawing check-picture" viewBox="0 0 240 150" aria-hidden="true">
     @switch($item)

@@ -2,9 +2,9 @@
 @props(['option'])
 @php
     use App\Pages\Build\FormPicture;
-    use Skivo\Core\Car\ChassisForm;
-    use Skivo\Core\Car\EnergySource;
-    use Skivo\Core\Car\NoseShape;
+    use Skivo\Core\Car\Attribute\ChassisForm;
+    use Skivo\Core\Car\Attribute\EnergySource;
+    use Skivo\Core\Car\Attribute\NoseShape;
     use Skivo\Core\Physics\Hollow;
     use Skivo\Core\Physics\WheelMount;
 @endphp

@@ -2,7 +2,7 @@
 @props(['energy', 'name', 'source'])
 @php
     use App\Pages\Findings\EnergyFlowDrawing;
-    use Skivo\Core\Car\EnergySource;
+    use Skivo\Core\Car\Attribute\EnergySource;
     $drawing = new EnergyFlowDrawing($energy);
     $percent = Figure::percent($drawing->share, 1);
 @endphp

@@ -5,7 +5,7 @@
     use App\Language\CarWords;
     use App\Language\GoalWords;
     use App\Language\ReachWords;
-    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Car\Check\CheckVerdict;
     use Skivo\Core\Measurement\Scale;
     $challenge = $record->challenge;
     $units = $challenge->units;

@@ -8,8 +8,8 @@
     use App\Language\CarWords;
     use App\Language\RunWords;
     use Illuminate\Support\Str;
-    use Skivo\Core\Car\CheckItem;
-    use Skivo\Core\Challenge\EntryKind;
+    use Skivo\Core\Car\Check\CheckItem;
+    use Skivo\Core\Notebook\EntryKind;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
 @endphp

@@ -2,8 +2,8 @@
 @props(['part', 'among'])
 @php
     use App\Pages\Build\PartPicture;
-    use Skivo\Core\Car\CarAttribute;
-    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Attribute\PartKind;
     $drawing = new PartPicture($part, $among);
     [$middle, $centre] = [PartPicture::MIDDLE, PartPicture::CENTRE];
     $size = $drawing->size(...);

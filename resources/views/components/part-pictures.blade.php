@@ -1,7 +1,7 @@
 {{-- The parts that a step of the build sheet may be built of, as pictures to scale; a tap fills the field. --}}
 @props(['kind', 'offers', 'held' => null])
 @php
-    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Car\Attribute\PartKind;
     $among = array_column($offers, 'part');
 @endphp
 <div class="part-pictures wide no-print" role="group" aria-label="{{ Text::of('build.car.pick_by_picture', ['kind' => Label::inside($kind)]) }}">

@@ -1,7 +1,7 @@
 {{-- The head of every page of a group's own path: its stations, a word to all, and the next thing to do. --}}
 @props(['challenge', 'group', 'own', 'words', 'here' => null])
 @php
-    use Skivo\Core\Challenge\Station;
+    use Skivo\Core\Notebook\Station;
     $next = $own->path->next();
     $race = \App\Record\RaceReading::current($challenge);
     $inRace = $race === null ? null : \App\Pages\Race\RaceWords::own($race, (string) $group->id);

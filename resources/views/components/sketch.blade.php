@@ -1,7 +1,7 @@
 {{-- A group's drawing. --}}
 @props(['sketch'])
 @php
-    use Skivo\Core\Challenge\Sketch;
+    use Skivo\Core\Notebook\Sketch;
 @endphp
 <svg class="sketch" viewBox="0 0 {{ Sketch::WIDTH }} {{ Sketch::HEIGHT }}" role="img" aria-label="{{ Text::of('path.page.draw_here') }}">
     @foreach ($sketch->strokes as $stroke)

@@ -7,7 +7,7 @@
     $locked = $challenge->groups_are_locked;
 @endphp
 <x-layout :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name" live="page">
-    <x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="$words" :here="\Skivo\Core\Challenge\Station::Run" />
+    <x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="$words" :here="\Skivo\Core\Notebook\Station::Run" />
     <div data-part="queue">@if ($before !== null)<p class="queue-place"><strong>{{ match (true) {
         $group->is_repairing => $words->say('at_run.repair'), $before === 0 => $words->say('at_run.now'), $before === 1 => $words->say('at_run.next'),
         default => $words->say('at_run.before_you', ['count' => $before]) } }}</strong>

@@ -1,6 +1,6 @@
 @php
     use Illuminate\Support\Facades\Gate;
-    use Skivo\Core\Challenge\DeviceRole;
+    use Skivo\Core\People\DeviceRole;
     [$madeId, $token] = session('made', [null, null]);
     $reached = $addresses[0] ?? null;
     $at = fn (string $path) => ($reached ?? '') . $path;

@@ -1,7 +1,7 @@
 @php
     use App\Pages\Run\RowLinks;
     use App\Language\RunWords;
-    use Skivo\Core\Film\Sight;
+    use Skivo\Core\Motion\Film\Sight;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $name = $run === null ? '' : \Illuminate\Support\Str::limit($run->car->group->name, 60);

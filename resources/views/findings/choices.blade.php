@@ -2,7 +2,7 @@
     use Skivo\Core\Findings\Outcome;
     use App\Pages\Findings\RelationWords;
     use App\Language\Sentence;
-    use Skivo\Core\Car\CarAttribute;
+    use Skivo\Core\Car\Attribute\CarAttribute;
     $address = fn (CarAttribute $factor, Outcome $outcome) => route('findings.choices', [$challenge, 'against' => $factor->value, 'of' => $outcome->value]);
 @endphp
 <x-layout

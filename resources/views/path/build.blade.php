@@ -1,5 +1,5 @@
 @php
-    use Skivo\Core\Car\BuildHand;
+    use Skivo\Core\Car\Build\BuildHand;
     $tasks = $own->tasks;
     $open = array_values(array_filter($tasks, fn ($task) => ! $task->step->waits() && ! in_array($task->step->value, $own->ticked, true)));
 @endphp

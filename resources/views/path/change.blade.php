@@ -1,7 +1,7 @@
 @php
     use App\Language\CarWords;
-    use Skivo\Core\Car\Step;
-    use Skivo\Core\Challenge\Closing;
+    use Skivo\Core\Car\Attribute\Step;
+    use Skivo\Core\Notebook\Closing;
     $free = array_filter($challenge->rules()->free, fn (Step $step) => $step !== Step::Floor);
     $taps = $own->closing();
 @endphp

@@ -1,8 +1,8 @@
 @php
     use App\Pages\Check\CheckRequest;
     use App\Pages\Check\CheckWords;
-    use Skivo\Core\Car\CheckItem;
-    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Car\Check\CheckItem;
+    use Skivo\Core\Car\Check\CheckVerdict;
     $units = $challenge->units;
     $checks = new CheckWords($units, $challenge->checkTolerances());
     $which = $item->item;

@@ -1,5 +1,5 @@
 @php
-    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Attribute\Step;
     use Skivo\Core\Forecast\Direction;
     use Skivo\Core\Measurement\Scale;
     $free = $challenge->rules()->free;

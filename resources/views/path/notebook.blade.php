@@ -1,5 +1,5 @@
 @php
-    use Skivo\Core\Challenge\Sketch;
+    use Skivo\Core\Notebook\Sketch;
 @endphp
 <x-layout
     :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name" live="page"

@@ -38,13 +38,13 @@
             </dl>
             <x-axle-drawing
                 :sizes="$sizes"
-                :axle="$plan->kit->part(\Skivo\Core\Car\PartKind::Bearing)->value(\Skivo\Core\Car\CarAttribute::AxleDiameter)"
-                :wheel="$plan->kit->part(\Skivo\Core\Car\PartKind::Wheel)->value(\Skivo\Core\Car\CarAttribute::WheelDiameter)"
+                :axle="$plan->kit->part(\Skivo\Core\Car\Attribute\PartKind::Bearing)->value(\Skivo\Core\Car\Attribute\CarAttribute::AxleDiameter)"
+                :wheel="$plan->kit->part(\Skivo\Core\Car\Attribute\PartKind::Wheel)->value(\Skivo\Core\Car\Attribute\CarAttribute::WheelDiameter)"
                 :units="$units" />
             <div class="said mt-3">
                 <p>
                     {!! Text::html('plan.cuts.by_the_rule_of_thumb_an', [
-                        'rule_of_thumb_m' => $body(\Skivo\Core\Car\CutSizes::RULE_OF_THUMB_M),
+                        'rule_of_thumb_m' => $body(\Skivo\Core\Car\Part\CutSizes::RULE_OF_THUMB_M),
                         'axle_by_rule_of_thumb_m' => $body($sizes->axleByRuleOfThumbM()),
                     ]) !!}
                     {{ Text::of($plan->overhangByRuleOfThumbM() < 0 ? 'plan.cuts.it_is_too_short' : 'plan.cuts.it_sticks_out',

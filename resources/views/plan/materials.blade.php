@@ -1,6 +1,6 @@
 @php
-    use Skivo\Core\Car\CarAttribute;
-    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Attribute\PartKind;
     use Skivo\Core\Session\Per;
     use App\Pages\Plan\PlanWords;
     $materials = $plan->materials();

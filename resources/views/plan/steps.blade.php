@@ -1,6 +1,6 @@
 @php
-    use Skivo\Core\Car\Decoration;
-    use Skivo\Core\Car\Sets;
+    use Skivo\Core\Car\Attribute\Decoration;
+    use Skivo\Core\Car\Build\Sets;
     $own = $plan->plan;
     $numbers = array_map($words->number(...), $time->withoutAdult());
 @endphp

@@ -1,6 +1,6 @@
 @php
-    use Skivo\Core\Challenge\EntryKind;
-    use Skivo\Core\Challenge\Station;
+    use Skivo\Core\Notebook\EntryKind;
+    use Skivo\Core\Notebook\Station;
 @endphp
 <x-layout :title="Text::of('room.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
     <div class="lead-in"><div><h2>{{ Text::of('room.heading') }}</h2><p class="small">{{ Text::of('room.lead') }}</p></div>

@@ -6,8 +6,8 @@
     use Skivo\Core\Challenge\Goal;
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Measurement\UnitSystem;
-    use Skivo\Core\Car\EnergySource;
-    use Skivo\Core\Car\FilledBy;
+    use Skivo\Core\Car\Attribute\EnergySource;
+    use Skivo\Core\Car\Attribute\FilledBy;
     use Skivo\Core\Challenge\InflationKind;
     $units = $challenge->units;
     $proposed = $only ?? $floor->proposedGroup();

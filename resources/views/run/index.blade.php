@@ -135,7 +135,7 @@
                                                 <label for="f-filled_by">{{ Text::of('run.entry.filled_by') }}</label>
                                                 <select id="f-filled_by" name="filled_by" class="input">
                                                     <option value="">{{ Text::of('run.entry.not_noted') }}</option>
-                                                    @foreach (\Skivo\Core\Car\FilledBy::cases() as $by)
+                                                    @foreach (\Skivo\Core\Car\Attribute\FilledBy::cases() as $by)
                                                     <option value="{{ $by->value }}" @selected(old('filled_by', $run->filled_by?->value) === $by->value)>
                                                         {{ Label::of($by) }}</option>@endforeach
                                                 </select>

@@ -2,7 +2,7 @@
 @php
     use App\Pages\Run\FloorState;
     use App\Language\Lists;
-    use Skivo\Core\Car\CheckVerdict;
+    use Skivo\Core\Car\Check\CheckVerdict;
     $name = fn ($group) => \Illuminate\Support\Str::limit($group->name, 28);
 @endphp
 @if ($record->groups->isNotEmpty())

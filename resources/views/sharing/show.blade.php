@@ -1,6 +1,6 @@
 @php
     use App\Models\Invitation;
-    use Skivo\Core\Challenge\MemberRole;
+    use Skivo\Core\People\MemberRole;
     $me = auth()->user();
     $isOwner = $challenge->isOwnedBy($me);
 @endphp

@@ -1,9 +1,9 @@
 @php
-    use Skivo\Core\Car\CarAttribute;
-    use Skivo\Core\Car\Catalogue;
-    use Skivo\Core\Car\PartKind;
-    use Skivo\Core\Car\PartTrait;
-    use Skivo\Core\Car\ChassisForm;
+    use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Part\Catalogue;
+    use Skivo\Core\Car\Attribute\PartKind;
+    use Skivo\Core\Car\Part\PartTrait;
+    use Skivo\Core\Car\Attribute\ChassisForm;
     $units = $challenge->units;
     $shown = fn ($value, $scale) => $value === null ? '–' : ($scale === null ? \App\Language\Figure::of($value) : $units->show($value, $scale, 1));
     $kind = PartKind::tryFrom(old('kind', request()->string('kind')->toString())) ?? PartKind::Wheel;

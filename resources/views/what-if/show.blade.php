@@ -1,10 +1,10 @@
 @php
     use App\Pages\WhatIf\WhatIfPage;
     use App\Language\CarWords;
-    use Skivo\Core\Car\EnergySource;
-    use Skivo\Core\Car\PartKind;
+    use Skivo\Core\Car\Attribute\EnergySource;
+    use Skivo\Core\Car\Attribute\PartKind;
     use Skivo\Core\Simulation\Origin;
-    use Skivo\Core\Car\CarAttribute;
+    use Skivo\Core\Car\Attribute\CarAttribute;
     $units = $challenge->units;
     $page = [
         'settings' => WhatIfPage::settings($units),

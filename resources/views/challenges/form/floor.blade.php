@@ -1,5 +1,5 @@
 @php
-    use Skivo\Core\Car\CarAttribute;
+    use Skivo\Core\Car\Attribute\CarAttribute;
     use Skivo\Core\Measurement\Scale;
     $formUnits = \Skivo\Core\Measurement\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
 @endphp
@@ -13,7 +13,7 @@
             :hint="Text::of('challenge.form.side_by_side')" />
         <x-field
             name="surface" :label="Text::of('challenge.form.surface')" optional :value="$challenge->surface"
-            :suggestions="\Skivo\Core\Car\Catalogue::standard()->namesOf(CarAttribute::Surface)" />
+            :suggestions="\Skivo\Core\Car\Part\Catalogue::standard()->namesOf(CarAttribute::Surface)" />
         <x-field
             name="air_temperature" :label="Text::of('challenge.form.air_temperature')" optional
             :value="$challenge->air_temperature_entered" :hint="Text::of('challenge.form.such_as_20_c_or_68')" />

@@ -1,6 +1,6 @@
 @php
     use App\Pages\Plan\ChallengeRequest;
-    use Skivo\Core\Car\Step;
+    use Skivo\Core\Car\Attribute\Step;
     use Skivo\Core\Measurement\Scale;
     $formUnits = \Skivo\Core\Measurement\UnitSystem::tryFrom((string) old('units', '')) ?? $challenge->units;
     $free = $challenge->free_steps;
