@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\Exceptions\DatabaseIsAwayException;
 use App\Exceptions\DiskIsFullException;
-use App\Http\Middleware\KeepHouse;
 use App\Http\Middleware\MendText;
+use App\Http\Middleware\PruneOnceADay;
 use App\Http\Middleware\SendSecurityHeaders;
 use App\Http\Middleware\StartSession;
 use App\Models\Device;
@@ -36,7 +36,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Every page is same-origin.
         $middleware->remove(HandleCors::class);
         $middleware->prepend([SendSecurityHeaders::class, MendText::class]);
-        $middleware->append(KeepHouse::class);
+        $middleware->append(PruneOnceADay::class);
         $middleware->web(replace: [\Illuminate\Session\Middleware\StartSession::class => StartSession::class]);
         // Where they wanted to go travels in the address: a visitor without a cookie has no session yet.
         $middleware->redirectGuestsTo(static fn(Request $request): string => $request->cookies->has(Device::COOKIE)

@@ -56,7 +56,7 @@ set_setting SERVED_SINCE "$(date +%s)"
 set_setting SERVE_HOST "$host"
 set_setting SERVE_PORT "$port"
 [ -z "$name" ] || set_setting SERVE_NAMES "$name"
-artisan_or_fail "what is past its time could not be removed." housekeep skivo:housekeep
+artisan_or_fail "what is past its time could not be removed." housekeep skivo:prune
 artisan_or_fail "the application could not be prepared." optimize optimize
 server_up "$host" "$port"
 

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\ChangesOnlyWithRight;
-use App\Http\Middleware\KnowSignIn;
 use App\Http\Middleware\OpenBuildAfterSafety;
+use App\Http\Middleware\RequireActiveSignIn;
 use App\Models\Challenge;
 use App\Models\User;
 use App\Pages\Account\AccountController;
@@ -93,7 +93,7 @@ Route::controller(BoardController::class)->prefix('board/{token}')
     });
 
 // What a tablet that joined may do as well as the educator.
-Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session', KnowSignIn::class])
+Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.session', RequireActiveSignIn::class])
     ->scopeBindings()
     ->group(function (): void {
         Route::get('', [RunController::class, 'show'])->name('runs.show')->can('seeFloor', 'challenge');
@@ -157,7 +157,7 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
     });
 
 // auth.session: a changed password signs every other device out.
-Route::middleware(['auth', 'auth.session', KnowSignIn::class])->group(function (): void {
+Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->can('updateOwn', User::class);
     Route::get('account', [AccountController::class, 'edit'])->name('account.edit')->can('updateOwn', User::class);
     Route::put('account/password', [AccountController::class, 'updatePassword'])->name('account.password')

@@ -46,8 +46,8 @@ final readonly class FindingsReport
             'standings' => array_map($this->standing(...), $this->found->standings->places),
             'question' => $this->question(),
             'claims' => [...$this->effects(), ...$this->slopes(), ...$this->trends()],
-            'hypotheses' => array_map(static fn(Ruling $ruling): array => [
-                'code' => $ruling->school->code($ruling->outcome),
+            'beliefs' => array_map(static fn(Ruling $ruling): array => [
+                'code' => $ruling->belief->code($ruling->outcome),
                 'outcome' => $ruling->outcome->value,
                 'verdict' => match ($ruling->isSupported) {
                     true => 'supported',

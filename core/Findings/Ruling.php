@@ -30,7 +30,7 @@ final readonly class Ruling
      * @param int<-1, 1>|null $modelSays 1 where the model agrees with the claim for a typical car here, −1 where it does not, 0 where it makes no difference; null where the model has no opinion
      */
     private function __construct(
-        public School $school,
+        public Belief $belief,
         public Outcome $outcome,
         public ?bool $isSupported,
         public Answer $answer,
@@ -63,9 +63,9 @@ final readonly class Ruling
         ?string $typical,
     ): array {
         $settings = $typical === null ? null : $model->settingsOf($typical);
-        $opinion = static fn(School $school): ?int => $typical === null || $settings === null
+        $opinion = static fn(Belief $belief): ?int => $typical === null || $settings === null
             ? null
-            : self::opinion($school, $model, $typical, $settings);
+            : self::opinion($belief, $model, $typical, $settings);
         $rulings = [];
         $sources = array_values(
             array_unique(
@@ -74,15 +74,15 @@ final readonly class Ruling
             ),
         );
         foreach (
-            array_filter(School::cases(), static fn(School $school): bool => $sources === [] || $school->concerns($sources)) as $school
+            array_filter(Belief::cases(), static fn(Belief $belief): bool => $sources === [] || $belief->concerns($sources)) as $belief
         ) {
-            foreach ($school->outcomes() as $outcome) {
+            foreach ($belief->outcomes() as $outcome) {
                 if (
-                    $outcome === $school->outcomes()[0]
+                    $outcome === $belief->outcomes()[0]
                     || array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null) !== []
                 ) {
-                    $says = $outcome === Outcome::Distance ? $opinion($school) : null;
-                    $rulings[] = self::of($school, $outcome, $cars, $effects, $confounded, $several, $claims, $says);
+                    $says = $outcome === Outcome::Distance ? $opinion($belief) : null;
+                    $rulings[] = self::of($belief, $outcome, $cars, $effects, $confounded, $several, $claims, $says);
                 }
             }
         }
@@ -97,7 +97,7 @@ final readonly class Ruling
      * @param int<-1, 1>|null $modelSays
      */
     private static function of(
-        School $school,
+        Belief $belief,
         Outcome $outcome,
         array $cars,
         array $effects,
@@ -106,7 +106,7 @@ final readonly class Ruling
         Claims $claims,
         ?int $modelSays,
     ): self {
-        $factors = $school->factors();
+        $factors = $belief->factors();
         $own = array_values(array_filter(
             $effects,
             static fn(Effect $effect): bool => $effect->outcome === $outcome && in_array($effect->factor, $factors, true),
@@ -119,7 +119,7 @@ final readonly class Ruling
         $effect = $told[0] ?? $own[0] ?? null;
         $answer = $effect === null ? Answer::CannotTell : $claims->verdict($effect);
         // A better car takes less time, and strays less.
-        $better = $outcome === Outcome::Distance ? $school->direction() : -$school->direction();
+        $better = $outcome === Outcome::Distance ? $belief->direction() : -$belief->direction();
         $slope = null;
         foreach ($told === [] && $outcome === Outcome::Distance ? $factors : [] as $factor) {
             $slope ??= $claims->slope($factor) ? self::slope($several, $factor) : null;
@@ -141,7 +141,7 @@ final readonly class Ruling
         );
 
         return new self(
-            $school,
+            $belief,
             $outcome,
             match (true) {
                 $told !== [] && $better === 0 => $answer !== Answer::HardlyMatters,
@@ -170,18 +170,18 @@ final readonly class Ruling
     }
 
     /** @return int<-1, 1>|null */
-    private static function opinion(School $school, ByModel $model, string $typical, Settings $settings): ?int
+    private static function opinion(Belief $belief, ByModel $model, string $typical, Settings $settings): ?int
     {
-        $setting = $school->factor();
+        $setting = $belief->factor();
         $ruler = $setting->facts()->ruler;
-        if ($ruler === null || $school->direction() === 0 || !$setting->belongsTo($settings->source)) {
+        if ($ruler === null || $belief->direction() === 0 || !$setting->belongsTo($settings->source)) {
             return null;
         }
         $at = $settings->get($setting);
-        [$less, $more] = match ($school) {
-            School::TurningAxle => [0.0, 1.0],
-            School::MoreOutlets, School::TwoBalloons => [$at, $at + 1.0],
-            School::NozzleDown => [0.0, 10.0],
+        [$less, $more] = match ($belief) {
+            Belief::TurningAxle => [0.0, 1.0],
+            Belief::MoreOutlets, Belief::TwoBalloons => [$at, $at + 1.0],
+            Belief::NozzleDown => [0.0, 10.0],
             default => [$at / self::TURN, $at * self::TURN],
         };
         $distance = static fn(float $value): ?float => $model->distanceM(
@@ -196,6 +196,6 @@ final readonly class Ruling
 
         return abs($difference) <= self::HARDLY * max($now, 1e-6)
             ? 0
-            : (($difference > 0.0) === ($school->direction() > 0) ? 1 : -1);
+            : (($difference > 0.0) === ($belief->direction() > 0) ? 1 : -1);
     }
 }

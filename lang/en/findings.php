@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Findings: the class’s question, trends, hypotheses, the next test, awards.
+// Findings: the class’s question, trends, beliefs, the next test, awards.
 return [
     'behind' => [
         'its_runs' => 'its runs',
@@ -301,7 +301,7 @@ return [
         'spearman' => 'Spearman’s ρ = :rho',
         'p' => ', p :p',
     ],
-    'school_words' => [
+    'belief_words' => [
         'supported_here' => 'supported here',
         'not_supported_here' => 'not supported here',
         'by_the_regression_over_all_cars' => 'By the regression over all cars, not by like cars.',

@@ -161,7 +161,7 @@ return [
             'band_slack' => 'The band hangs, tangles or comes off',
         ],
     ],
-    'school' => [
+    'belief' => [
         'claim' => [
             'more_air' => 'Fill it as far as it goes',
             'wider_nozzle' => 'A wide nozzle beats one that blows longer',

@@ -12,10 +12,10 @@ use Skivo\Core\Exchange\ClassReader;
 use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Exchange\FindingsReport;
 use Skivo\Core\Exchange\JsonFaultException;
+use Skivo\Core\Findings\Belief;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
-use Skivo\Core\Findings\School;
 use Skivo\Core\Measurement\OutOfRangeException;
 
 /** A class as JSON, and what is found of it. */
@@ -43,7 +43,7 @@ final class ClassJsonTest extends TestCase
         self::assertSame(0.2, $car->asRun()->balloonDiameterM());
         $found = FindingsReport::of(Findings::of($class, draws: 50));
         self::assertSame(
-            ['cars', 'standings', 'question', 'claims', 'hypotheses', 'dose', 'sources', 'forecast', 'work', 'outliers', 'next_test'],
+            ['cars', 'standings', 'question', 'claims', 'beliefs', 'dose', 'sources', 'forecast', 'work', 'outliers', 'next_test'],
             array_keys($found),
         );
         self::assertSame(
@@ -275,11 +275,11 @@ final class ClassJsonTest extends TestCase
                 ?? array_merge(...array_column($findings[$part]['items']['oneOf'] ?? [$findings[$part]['oneOf'][1]], 'properties'));
             self::assertSame([], array_diff(array_keys($row ?? []), array_keys($keys)), $part);
         }
-        $codes = $findings['hypotheses']['items']['properties']['code']['enum'];
-        self::assertSame([], array_diff(array_column($found['hypotheses'], 'code'), $codes));
+        $codes = $findings['beliefs']['items']['properties']['code']['enum'];
+        self::assertSame([], array_diff(array_column($found['beliefs'], 'code'), $codes));
         self::assertEqualsCanonicalizing(
             array_merge(
-                ...array_map(static fn(School $school): array => array_map($school->code(...), $school->outcomes()), School::cases()),
+                ...array_map(static fn(Belief $belief): array => array_map($belief->code(...), $belief->outcomes()), Belief::cases()),
             ),
             $codes,
         );

@@ -22,6 +22,7 @@ use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\Belief;
 use Skivo\Core\Findings\ByModel;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
@@ -31,7 +32,6 @@ use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\NextTest;
 use Skivo\Core\Findings\Ruling;
-use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Findings\Work;
 use Skivo\Core\Forecast\ClassForecast;
@@ -154,10 +154,10 @@ final class FindingsPropertiesTest extends TestCase
                     null,
                 );
                 $sources = array_map(static fn(ComparedCar $car): EnergySource => $car->choices->source() ?? EnergySource::Balloon, $cars);
-                $concerned = array_filter(School::cases(), static fn(School $school): bool => $cars === [] || $school->concerns($sources));
+                $concerned = array_filter(Belief::cases(), static fn(Belief $belief): bool => $cars === [] || $belief->concerns($sources));
                 self::assertCount(
                     count($concerned),
-                    array_unique(array_map(static fn(Ruling $ruling): string => $ruling->school->value, $rulings)),
+                    array_unique(array_map(static fn(Ruling $ruling): string => $ruling->belief->value, $rulings)),
                 );
                 foreach ($rulings as $ruling) {
                     self::assertTrue($ruling->isSupported === null || $ruling->varies, 'nothing is supported where nothing varies');

@@ -22,6 +22,7 @@ use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Adjustment;
 use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\Belief;
 use Skivo\Core\Findings\ByModel;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
@@ -33,7 +34,6 @@ use Skivo\Core\Findings\NextTest;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
-use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\KeptInMemory;
@@ -329,15 +329,15 @@ final class FindingsTest extends TestCase
             Claims::of($effects, $several, [], new Question(CarAttribute::NozzleBore), ['distance' => 2.5]),
             ...self::typical(),
         );
-        $of = static fn(School $school): Ruling => array_values(
-            array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === $school),
+        $of = static fn(Belief $belief): Ruling => array_values(
+            array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->belief === $belief),
         )[0];
-        self::assertTrue($of(School::WiderNozzle)->isSupported);
-        self::assertFalse($of(School::WiderNozzle)->byRegression);
-        self::assertNull($of(School::LighterCar)->isSupported);
-        self::assertFalse($of(School::MoreAir)->varies);
-        self::assertSame(1, $of(School::LargerWheels)->modelSays, 'larger wheels on the same axle lower f');
-        self::assertNull($of(School::Joint)->modelSays);
+        self::assertTrue($of(Belief::WiderNozzle)->isSupported);
+        self::assertFalse($of(Belief::WiderNozzle)->byRegression);
+        self::assertNull($of(Belief::LighterCar)->isSupported);
+        self::assertFalse($of(Belief::MoreAir)->varies);
+        self::assertSame(1, $of(Belief::LargerWheels)->modelSays, 'larger wheels on the same axle lower f');
+        self::assertNull($of(Belief::Joint)->modelSays);
     }
 
     public function testConfoundedChoicesAreNamedAndTheNextTestTakesThemApart(): void
@@ -359,7 +359,7 @@ final class FindingsTest extends TestCase
         $ruling = array_values(
             array_filter(
                 Ruling::all($cars, [], $confounded, $several, Claims::of([], $several, [], null, []), ...self::nobody()),
-                static fn(Ruling $each): bool => $each->school === School::WiderNozzle,
+                static fn(Ruling $each): bool => $each->belief === Belief::WiderNozzle,
             ),
         )[0];
         self::assertNull($ruling->isSupported);

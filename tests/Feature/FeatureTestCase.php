@@ -28,7 +28,7 @@ abstract class FeatureTestCase extends TestCase
         parent::setUp();
         $this->educator = Scenario::educator();
         // Once a day, after some page: not after those of a test.
-        Cache::put('house-kept', true);
+        Cache::put('pruned', true);
         $this->actingAs($this->educator);
     }
 

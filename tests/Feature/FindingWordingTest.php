@@ -8,9 +8,9 @@ use App\Language\FactorWords;
 use App\Language\Sentence;
 use App\Language\StandingWords;
 use App\Pages\Check\BenchWords;
+use App\Pages\Findings\BeliefWords;
 use App\Pages\Findings\FindingWords;
 use App\Pages\Findings\ModelWords;
-use App\Pages\Findings\SchoolWords;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use Skivo\Core\Bench\BenchTest;
@@ -20,7 +20,6 @@ use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Findings\Ruling;
-use Skivo\Core\Findings\School;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Regime;
@@ -120,7 +119,7 @@ final class FindingWordingTest extends FeatureTestCase
         );
         self::assertSame(
             "With 8\u{00A0}mm instead of 6\u{00A0}mm a car goes about 100\u{00A0}cm farther.",
-            $schools->evidence(self::ruling($findings, School::WiderNozzle)),
+            $schools->evidence(self::ruling($findings, Belief::WiderNozzle)),
         );
         self::assertSame(
             'Not judged: no cars are alike but for mass; filled balloon size, wheel diameter and surface are the same on every car, or not on record.',
@@ -177,12 +176,12 @@ final class FindingWordingTest extends FeatureTestCase
             '/^With 60.g instead of 40.g a car goes about 10\\d.cm less far, somewhere between 9\\d.cm and 10\\d.cm\\.$/u',
             $words->size($findings->found->asked ?? self::fail('Like cars speak of it.')),
         );
-        $light = self::ruling($findings, School::LighterCar);
+        $light = self::ruling($findings, Belief::LighterCar);
         self::assertSame('supported here', $schools->verdict($light));
         [, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet), CarAttribute::Mass);
-        self::assertSame('not supported here', $schools->verdict(self::ruling($turned, School::LighterCar)));
+        self::assertSame('not supported here', $schools->verdict(self::ruling($turned, Belief::LighterCar)));
         self::assertSame('The model agrees for a car that spends its push on friction.', $schools->reason($light, Regime::Rolling));
-        self::assertSame('The model has no opinion.', $schools->reason(self::ruling($findings, School::Joint), $schools->regime()));
+        self::assertSame('The model has no opinion.', $schools->reason(self::ruling($findings, Belief::Joint), $schools->regime()));
         self::assertNotNull($findings->found->typical);
         self::assertSame('A light car goes farther', $schools->claim($light));
     }
@@ -199,15 +198,15 @@ final class FindingWordingTest extends FeatureTestCase
             'All at once: with nozzle bore and mass in one regression over 8 cars, a wider bore went farther, the others held. Weaker than like cars: what nobody recorded is not held.',
             self::said($words->severalFactors() ?? new Sentence('')),
         );
-        $wide = self::ruling($findings, School::WiderNozzle);
+        $wide = self::ruling($findings, Belief::WiderNozzle);
         self::assertSame('supported here', $schools->verdict($wide));
         self::assertSame('By the regression over all cars, not by like cars.', $schools->evidence($wide));
-        self::assertSame('can’t tell', $schools->verdict(self::ruling($findings, School::LighterCar)));
+        self::assertSame('can’t tell', $schools->verdict(self::ruling($findings, Belief::LighterCar)));
         self::assertSame(
             'Two groups that change mass on their car and nothing else would begin to tell.',
-            $schools->missing(self::ruling($findings, School::LighterCar)),
+            $schools->missing(self::ruling($findings, Belief::LighterCar)),
         );
-        self::assertSame('It takes cars that differ in joint and little else.', $schools->missing(self::ruling($findings, School::Joint)));
+        self::assertSame('It takes cars that differ in joint and little else.', $schools->missing(self::ruling($findings, Belief::Joint)));
     }
 
     public function testMoreChoicesThanCarsAreSaidToBeSo(): void
@@ -284,7 +283,7 @@ final class FindingWordingTest extends FeatureTestCase
         self::assertNotSame([], $findings->found->works);
     }
 
-    /** @return array{FindingWords, ClassFindings, SchoolWords, ModelWords} */
+    /** @return array{FindingWords, ClassFindings, BeliefWords, ModelWords} */
     private function words(string $sheet, ?CarAttribute $asks = CarAttribute::NozzleBore): array
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['asks' => $asks]), $sheet);
@@ -293,12 +292,12 @@ final class FindingWordingTest extends FeatureTestCase
 
         $words = new FindingWords($record, $findings);
 
-        return [$words, $findings, new SchoolWords($record, $findings, $words), new ModelWords($record, $findings, $words)];
+        return [$words, $findings, new BeliefWords($record, $findings, $words), new ModelWords($record, $findings, $words)];
     }
 
-    private static function ruling(ClassFindings $findings, School $school): Ruling
+    private static function ruling(ClassFindings $findings, Belief $school): Ruling
     {
-        return array_values(array_filter($findings->found->rulings, static fn(Ruling $ruling): bool => $ruling->school === $school))[0];
+        return array_values(array_filter($findings->found->rulings, static fn(Ruling $ruling): bool => $ruling->belief === $school))[0];
     }
 
     private static function said(Sentence $sentence): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\TakeHome;
+use App\Actions\ManageHomeLinks;
 use App\Models\Challenge;
 use Illuminate\Support\Str;
 use Tests\Scenario;
@@ -114,7 +114,7 @@ final class SlipsTest extends FeatureTestCase
     public function testWhatComesFromHomeIsJudgedAndKeptWhenItIsRight(): void
     {
         $challenge = $this->class();
-        $token = app(TakeHome::class)->link($this->named($challenge, 'Keel'), now()->addWeek()->toImmutable());
+        $token = app(ManageHomeLinks::class)->link($this->named($challenge, 'Keel'), now()->addWeek()->toImmutable());
         $this->post(
             "/home/{$token}",
             ['kind' => 'run', 'distance' => '1.3', 'nozzle_bore' => '60'],

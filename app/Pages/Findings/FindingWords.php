@@ -249,9 +249,9 @@ final readonly class FindingWords
     public function why(Effect $effect): ?string
     {
         foreach ($this->found->rulings as $ruling) {
-            if ($ruling->school->factor() === $effect->factor && $ruling->modelSays !== null && $effect->outcome === Outcome::Distance) {
-                $schools = new SchoolWords($this->record, $this->findings, $this);
-                $what = Label::of($ruling->school, $ruling->modelSays > 0 ? 'claim' : 'otherwise');
+            if ($ruling->belief->factor() === $effect->factor && $ruling->modelSays !== null && $effect->outcome === Outcome::Distance) {
+                $schools = new BeliefWords($this->record, $this->findings, $this);
+                $what = Label::of($ruling->belief, $ruling->modelSays > 0 ? 'claim' : 'otherwise');
 
                 return $ruling->modelSays === 0
                     ? $schools->reason($ruling, $schools->regime())

@@ -125,7 +125,7 @@ final class FindingsController
 
         return view('findings.beliefs', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => $words,
-            'schools' => new SchoolWords($record, $findings, $words),
+            'schools' => new BeliefWords($record, $findings, $words),
         ]);
     }
 

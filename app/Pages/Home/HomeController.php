@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Home;
 
-use App\Actions\TakeHome;
+use App\Actions\ManageHomeLinks;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Group;
@@ -32,7 +32,7 @@ final class HomeController
         return view('home.group', ['link' => HomeLink::withToken($token), 'token' => $token]);
     }
 
-    public function store(HomeItemRequest $request, string $token, TakeHome $home): RedirectResponse
+    public function store(HomeItemRequest $request, string $token, ManageHomeLinks $home): RedirectResponse
     {
         $link = $request->link();
         if ($link !== null && !$home->take($link, $request->string('kind')->toString(), $request->payload(), $request->photo())) {
@@ -53,7 +53,7 @@ final class HomeController
         ]);
     }
 
-    public function link(Request $request, Challenge $challenge, Group $group, TakeHome $home): RedirectResponse
+    public function link(Request $request, Challenge $challenge, Group $group, ManageHomeLinks $home): RedirectResponse
     {
         $request->validate(
             ['until' => ['required', 'date_format:Y-m-d', 'after:today', 'before:' . now()->addDays(self::LONGEST_D + 1)->format('Y-m-d')]],
@@ -64,14 +64,14 @@ final class HomeController
         return redirect()->route('home.index', $challenge)->with('link', route('home', $token));
     }
 
-    public function revoke(Challenge $challenge, int $link, TakeHome $home): RedirectResponse
+    public function revoke(Challenge $challenge, int $link, ManageHomeLinks $home): RedirectResponse
     {
         $home->revoke($this->links($challenge)->findOrFail($link));
 
         return redirect()->route('home.index', $challenge)->with('status', Text::of('sharing.done.the_link_opens_nothing_any_more'));
     }
 
-    public function judge(Request $request, Challenge $challenge, string $item, TakeHome $home): RedirectResponse
+    public function judge(Request $request, Challenge $challenge, string $item, ManageHomeLinks $home): RedirectResponse
     {
         $home->judge($this->item($challenge, $item), $request->boolean('yes'));
 

@@ -20,7 +20,7 @@
                         <tr>
                             <th scope="row">{!! Text::html('findings.beliefs.others', [
                                 'claim' => $schools->claim($ruling),
-                                'otherwise' => Label::of($ruling->school, 'otherwise'),
+                                'otherwise' => Label::of($ruling->belief, 'otherwise'),
                             ]) !!}</th>
                             <td @class(['verdict', 'font-bold' => $ruling->isSupported !== null])>{{ $schools->verdict($ruling) }}</td>
                             <td>{{ $schools->evidence($ruling) }}

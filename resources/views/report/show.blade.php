@@ -5,7 +5,7 @@
     use App\Language\Phrase;
     use App\Pages\Findings\ModelWords;
     use App\Language\ReachWords;
-    use App\Pages\Findings\SchoolWords;
+    use App\Pages\Findings\BeliefWords;
     use App\Language\StandingWords;
     use Skivo\Core\Challenge\Award;
     use Skivo\Core\Challenge\Goal;
@@ -20,7 +20,7 @@
     $next = $words->nextTest();
     $farthest = new Award(Goal::Farthest);
     $model = new ModelWords($record, $findings, $words);
-    $schools = new SchoolWords($record, $findings, $words);
+    $schools = new BeliefWords($record, $findings, $words);
 @endphp
 <x-layout
     :title="Text::of('report.show.report', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
@@ -129,7 +129,7 @@
                 <li>
                     {{ Text::of('report.show.or', [
                         'claim' => $schools->claim($ruling),
-                        'otherwise' => Label::of($ruling->school, 'otherwise'),
+                        'otherwise' => Label::of($ruling->belief, 'otherwise'),
                         'ruling' => $schools->evidence($ruling),
                     ]) }}
                 </li>@endif @endforeach

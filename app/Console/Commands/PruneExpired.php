@@ -8,9 +8,9 @@ use App\Actions\PurgeRemoved;
 use Illuminate\Console\Command;
 
 /** Deletes for good what was removed long ago. */
-final class KeepHouse extends Command
+final class PruneExpired extends Command
 {
-    protected $signature = 'skivo:housekeep';
+    protected $signature = 'skivo:prune';
 
     protected $description = 'Delete for good what was removed more than ' . PurgeRemoved::DAYS . ' days ago';
 

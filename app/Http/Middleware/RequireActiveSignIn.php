@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A browser whose sign-in was ended elsewhere is signed in no longer. */
-final class KnowSignIn
+final class RequireActiveSignIn
 {
     /** @param Closure(Request): Response $next */
     public function handle(Request $request, Closure $next): Response

@@ -8,7 +8,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 
 /** Where teachers disagree, as a claim that a class's own cars may support or not. */
-enum School: string
+enum Belief: string
 {
     case MoreAir = 'more_air';
     case WiderNozzle = 'wider_nozzle';

@@ -18,7 +18,7 @@ use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Simulation\Regime;
 
 /** Which school was right in a class, in words. */
-final readonly class SchoolWords
+final readonly class BeliefWords
 {
     public function __construct(private ClassRecord $record, private ClassFindings $findings, private FindingWords $words) {}
 
@@ -26,9 +26,9 @@ final readonly class SchoolWords
     public function verdict(Ruling $ruling): string
     {
         return match ($ruling->isSupported) {
-            true => Text::of('findings.school_words.supported_here'),
-            false => Text::of('findings.school_words.not_supported_here'),
-            null => Text::of($ruling->answer === Answer::Hint ? 'findings.school_words.a_hint' : 'findings.school_words.cant_tell'),
+            true => Text::of('findings.belief_words.supported_here'),
+            false => Text::of('findings.belief_words.not_supported_here'),
+            null => Text::of($ruling->answer === Answer::Hint ? 'findings.belief_words.a_hint' : 'findings.belief_words.cant_tell'),
         };
     }
 
@@ -36,8 +36,8 @@ final readonly class SchoolWords
     public function claim(Ruling $ruling): string
     {
         return Label::of(
-            $ruling->school,
-            $ruling->outcome === $ruling->school->outcomes()[0] ? 'claim' : "{$ruling->outcome->value}_claim",
+            $ruling->belief,
+            $ruling->outcome === $ruling->belief->outcomes()[0] ? 'claim' : "{$ruling->outcome->value}_claim",
         );
     }
 
@@ -45,25 +45,25 @@ final readonly class SchoolWords
     public function evidence(Ruling $ruling): string
     {
         $effect = $ruling->effect;
-        $factor = $ruling->school->factor();
+        $factor = $ruling->belief->factor();
 
         return match (true) {
-            $ruling->isSupported !== null && $ruling->byRegression => Text::of('findings.school_words.by_the_regression_over_all_cars'),
+            $ruling->isSupported !== null && $ruling->byRegression => Text::of('findings.belief_words.by_the_regression_over_all_cars'),
             $effect !== null => $this->words->size($effect),
-            !$ruling->varies => Text::of('findings.school_words.every_car_here_has_the_same', ['factor' => Label::of($factor)]),
+            !$ruling->varies => Text::of('findings.belief_words.every_car_here_has_the_same', ['factor' => Label::of($factor)]),
             $ruling->confoundedWith !== null => Text::of(
-                'findings.school_words.no_like_cars_and_changes_together',
+                'findings.belief_words.no_like_cars_and_changes_together',
                 ['factor' => Label::of($factor), 'confounded_with' => Label::of($ruling->confoundedWith)],
             ),
-            default => Text::of('findings.school_words.no_cars_are_alike_but_for_this'),
+            default => Text::of('findings.belief_words.no_cars_are_alike_but_for_this'),
         };
     }
 
     /** What would let the class tell. */
     public function missing(Ruling $ruling): string
     {
-        return Text::of($ruling->varies ? 'findings.school_words.two_groups_rebuild' : 'findings.school_words.cars_that_differ', [
-            'factor' => Label::of($ruling->school->factor()),
+        return Text::of($ruling->varies ? 'findings.belief_words.two_groups_rebuild' : 'findings.belief_words.cars_that_differ', [
+            'factor' => Label::of($ruling->belief->factor()),
         ]);
     }
 
@@ -71,22 +71,22 @@ final readonly class SchoolWords
     public function reason(Ruling $ruling, ?Regime $regime): string
     {
         $said = match ($ruling->modelSays) {
-            1 => Text::of('findings.school_words.the_model_agrees'),
-            -1 => Text::of('findings.school_words.the_model_would_have_it_the'),
-            0 => Text::of('findings.school_words.the_model_has_it_make_no'),
+            1 => Text::of('findings.belief_words.the_model_agrees'),
+            -1 => Text::of('findings.belief_words.the_model_would_have_it_the'),
+            0 => Text::of('findings.belief_words.the_model_has_it_make_no'),
             null => null,
         };
 
-        return $said === null ? Text::of('findings.school_words.the_model_has_no_opinion') : $said . $this->forSuchCars($regime);
+        return $said === null ? Text::of('findings.belief_words.the_model_has_no_opinion') : $said . $this->forSuchCars($regime);
     }
 
     /** As in " for a car that spends its push on friction.". */
     public function forSuchCars(?Regime $regime): string
     {
         return match ($regime) {
-            Regime::Rolling => ' ' . Text::of('findings.school_words.for_a_car_that_spends_its'),
-            Regime::Air => ' ' . Text::of('findings.school_words.for_a_car_that_spends_its_2'),
-            Regime::Both => ' ' . Text::of('findings.school_words.for_a_car_that_spends_its_3'),
+            Regime::Rolling => ' ' . Text::of('findings.belief_words.for_a_car_that_spends_its'),
+            Regime::Air => ' ' . Text::of('findings.belief_words.for_a_car_that_spends_its_2'),
+            Regime::Both => ' ' . Text::of('findings.belief_words.for_a_car_that_spends_its_3'),
             default => '.',
         };
     }
@@ -114,17 +114,17 @@ final readonly class SchoolWords
 
         return match (true) {
             $first['mean'] === '' => new Sentence(
-                Text::of('findings.school_words.cant_tell'),
-                Text::of('findings.school_words.no_try_counts_yet'),
+                Text::of('findings.belief_words.cant_tell'),
+                Text::of('findings.belief_words.no_try_counts_yet'),
             ),
             count(array_unique($first)) === 1 => new Sentence(
-                Text::of('findings.school_words.makes_no_difference'),
-                Text::of('findings.school_words.comes_first_by_each_of_them', ['first' => $first['mean']]),
+                Text::of('findings.belief_words.makes_no_difference'),
+                Text::of('findings.belief_words.comes_first_by_each_of_them', ['first' => $first['mean']]),
             ),
             default => new Sentence(
-                Text::of('findings.school_words.makes_a_difference'),
+                Text::of('findings.belief_words.makes_a_difference'),
                 Text::of(
-                    'findings.school_words.by_the_best_by_the_mean',
+                    'findings.belief_words.by_the_best_by_the_mean',
                     ['best' => $first['best'], 'mean' => $first['mean'], 'median' => $first['median']],
                 ),
             ),

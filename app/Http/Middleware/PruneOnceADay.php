@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Cache;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Once a day, after some page was sent: what was removed long ago goes for good. No clock of the machine's is needed. */
-final readonly class KeepHouse
+final readonly class PruneOnceADay
 {
     public function __construct(private PurgeRemoved $purge) {}
 
@@ -23,7 +23,7 @@ final readonly class KeepHouse
 
     public function terminate(): void
     {
-        if (Cache::add('house-kept', true, now()->addDay())) {
+        if (Cache::add('pruned', true, now()->addDay())) {
             ($this->purge)();
         }
     }

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Lets a group go on at home, takes what comes from there, and lets it stand beside the class, or not. */
-final class TakeHome
+final class ManageHomeLinks
 {
     /** So much comes from one group; beyond that somebody plays with the link. */
     public const MOST_ITEMS = 200;

@@ -11,6 +11,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Findings\Belief;
 use Skivo\Core\Findings\ByModel;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
@@ -19,7 +20,6 @@ use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
-use Skivo\Core\Findings\School;
 use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\KeptInMemory;
@@ -32,7 +32,7 @@ use Skivo\Core\Simulation\Simulator;
 use Skivo\Core\Statistics\Sample;
 
 /** What may be set against distance, and what teachers say of it. */
-final class ChoicesAndSchoolsTest extends TestCase
+final class ChoicesAndBeliefsTest extends TestCase
 {
     public function testEveryFactorIsReadFromTheBuildSheet(): void
     {
@@ -151,20 +151,20 @@ final class ChoicesAndSchoolsTest extends TestCase
             $model,
             null,
         );
-        $air = array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->school === School::MoreAir))[0];
+        $air = array_values(array_filter($rulings, static fn(Ruling $ruling): bool => $ruling->belief === Belief::MoreAir))[0];
         self::assertTrue($air->isSupported);
         self::assertSame(CarAttribute::PumpStrokes, $air->effect?->factor);
         self::assertTrue($air->varies);
     }
 
-    public function testEverySchoolHasTwoSidesAndAnswersToItsFactor(): void
+    public function testEveryBeliefHasTwoSidesAndAnswersToItsFactor(): void
     {
         $codes = [];
-        foreach (School::cases() as $school) {
-            self::assertContains($school->factor(), $school->factors());
-            self::assertContains($school->direction(), [-1, 0, 1]);
-            foreach ($school->outcomes() as $outcome) {
-                $codes[] = $school->code($outcome);
+        foreach (Belief::cases() as $belief) {
+            self::assertContains($belief->factor(), $belief->factors());
+            self::assertContains($belief->direction(), [-1, 0, 1]);
+            foreach ($belief->outcomes() as $outcome) {
+                $codes[] = $belief->code($outcome);
             }
         }
         self::assertSame($codes, array_unique($codes));
