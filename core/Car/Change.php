@@ -14,18 +14,6 @@ final readonly class Change
     /** What weighing and rebuilding move by themselves; no change that a group made (share of the mass). */
     private const MASS_BY_THE_WAY = 0.03;
 
-    /** Words for a part whose numbers say the same more exactly. */
-    private const NAMES = [
-        CarAttribute::NozzleKind->value => [CarAttribute::NozzleBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength],
-        CarAttribute::WheelKind->value => [
-            CarAttribute::WheelDiameter, CarAttribute::WheelThickness, CarAttribute::WheelHub, CarAttribute::WheelMass,
-        ],
-        CarAttribute::Bearing->value => [CarAttribute::AxleDiameter, CarAttribute::BearingBore, CarAttribute::AxleMass],
-        CarAttribute::Chassis->value => [
-            CarAttribute::ChassisLength, CarAttribute::ChassisWidth, CarAttribute::ChassisHeight, CarAttribute::ChassisMass,
-        ],
-    ];
-
     /**
      * The choices that changed by themselves. A part's name is left out beside its numbers, and so is what
      * follows from another change: the masses of the parts, and a car's own mass that moved by less than 3 %.
@@ -43,19 +31,10 @@ final readonly class Change
         }
         $isIn = static fn(CarAttribute $choice): bool => in_array($choice, $changed, true);
         $made = array_values(array_filter($changed, static function (CarAttribute $choice) use ($changed, $isIn, $before, $after): bool {
-            if (array_filter(self::NAMES[$choice->value] ?? [], $isIn) !== []) {
+            if (array_filter($choice->role()->tells, $isIn) !== []) {
                 return false;
             }
-            if (
-                in_array(
-                    $choice,
-                    [
-                        CarAttribute::ChassisMass, CarAttribute::AxleMass, CarAttribute::WheelMass, CarAttribute::BalloonMass,
-                        CarAttribute::NozzleMass,
-                    ],
-                    true,
-                )
-            ) {
+            if ($choice->isMassOfAPart()) {
                 return count($changed) === 1;
             }
             $old = $before->number(CarAttribute::Mass);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Car;
 
+use Skivo\Core\Car\Attribute\AttributeRole;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Step;
@@ -15,38 +16,17 @@ enum KnownFrom: string
     case Kit = 'kit';
     case Nothing = 'nothing';
 
-    /** What tells how a part looks. */
-    private const LOOKS = [
-        'chassis' => [CarAttribute::ChassisLength, CarAttribute::ChassisWidth],
-        'axles' => [CarAttribute::Wheelbase],
-        'wheels' => [CarAttribute::WheelDiameter],
-        'power' => [CarAttribute::BalloonSize],
-        'nozzle' => [CarAttribute::NozzleBore],
-        'mass' => [CarAttribute::Mass],
-        'floor' => [CarAttribute::Surface],
-    ];
-
-    /** What else says the same of a part: where axles sit, or how full a balloon is. */
-    private const INSTEAD = [
-        'axles' => [CarAttribute::RearAxlePlace, CarAttribute::FrontAxlePlace],
-        'power' => [CarAttribute::PumpStrokes],
-    ];
-
     public static function of(Car $car, Car $kit, Step $step): self
     {
         $source = $car->source() ?? EnergySource::Balloon;
-        [$looks, $instead] = match (true) {
-            $step === Step::Power
-                && $source->winds() => [
-                    [CarAttribute::ChainLength, CarAttribute::TurnsWound],
-                    [CarAttribute::BandsInChain, CarAttribute::BandLength, CarAttribute::TurnsWound],
-                ],
-            $step === Step::Power && !$source->blows() => [[CarAttribute::RampHeight], [CarAttribute::RampHeight]],
-            default => [self::LOOKS[$step->value], self::INSTEAD[$step->value] ?? self::LOOKS[$step->value]],
-        };
+        $looks = array_values(array_filter(
+            CarAttribute::inRole(static fn(AttributeRole $role): bool => $role->isLook, $step),
+            // Beside a balloon, a ramp is looked at no more.
+            static fn(CarAttribute $each): bool => $each->belongsTo($source->blows() ? EnergySource::Balloon : $source),
+        ));
 
         return match (true) {
-            self::has($car, $looks), self::has($car, $instead) => self::Measured,
+            self::has($car, $looks) => self::Measured,
             self::has($kit, $looks), $car->kind(self::kind($step) ?? CarAttribute::Surface) !== null
                 && self::kind($step) !== null => self::Kit,
             default => self::Nothing,
@@ -56,7 +36,11 @@ enum KnownFrom: string
     /** @param list<CarAttribute> $attributes */
     private static function has(Car $car, array $attributes): bool
     {
-        return array_filter($attributes, static fn(CarAttribute $each): bool => !$car->has($each)) === [];
+        $isSaid = static fn(CarAttribute $each): bool => $car->has($each)
+            || $each->role()->saidBy !== []
+            && array_filter($each->role()->saidBy, static fn(CarAttribute $other): bool => !$car->has($other)) === [];
+
+        return array_filter($attributes, static fn(CarAttribute $each): bool => !$isSaid($each)) === [];
     }
 
     /** The kind of a part from which the parts list knows how it looks. */

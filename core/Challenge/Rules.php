@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Challenge;
 
+use Skivo\Core\Car\Attribute\AttributeRole;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\PartKind;
@@ -20,22 +21,6 @@ final readonly class Rules
 {
     /** Two parts are held equal when their measures agree to a tenth: hand-made parts differ. Common practice, no source. */
     private const SAME_WITHIN = 0.1;
-
-    /** What is compared of a part that is held equal. */
-    private const HELD = [
-        'chassis' => [CarAttribute::Chassis, CarAttribute::ChassisLength, CarAttribute::ChassisWidth],
-        'axles' => [CarAttribute::Bearing, CarAttribute::AxleDiameter, CarAttribute::Wheelbase],
-        'wheels' => [CarAttribute::WheelKind, CarAttribute::WheelDiameter],
-        'power' => [CarAttribute::Balloons, CarAttribute::BalloonNominal],
-        'nozzle' => [CarAttribute::NozzleKind, CarAttribute::NozzleBore, CarAttribute::NozzleOutlets, CarAttribute::NozzleLength],
-        'mass' => [CarAttribute::Mass],
-        'floor' => [CarAttribute::Surface],
-    ];
-
-    /** What tells cars of free designs apart first. */
-    private const OF_FREE_DESIGNS = [
-        CarAttribute::WheelKind, CarAttribute::WheelDiameter, CarAttribute::BalloonSize, CarAttribute::NozzleKind, CarAttribute::NozzleBore,
-    ];
 
     /** The kinds of parts that a rule may limit to some. */
     private const LIMITED = [PartKind::Chassis, PartKind::Wheel, PartKind::Nozzle];
@@ -63,10 +48,12 @@ final readonly class Rules
      */
     public function recorded(?CarAttribute $asked): array
     {
-        $varied = $this->isFreeDesign() ? self::OF_FREE_DESIGNS : array_merge(...array_map(
-            static fn(Step $step): array => self::HELD[$step->value],
-            $this->free === [] ? [Step::Mass] : $this->free,
-        ));
+        $varied = $this->isFreeDesign()
+            ? CarAttribute::inRole(static fn(AttributeRole $role): bool => $role->tellsApart)
+            : array_merge(...array_map(
+                self::compared(...),
+                $this->free === [] ? [Step::Mass] : $this->free,
+            ));
         $columns = array_filter([...$varied, CarAttribute::Mass, $asked]);
 
         return array_values(array_filter(CarAttribute::recorded(), static fn(CarAttribute $each): bool => in_array($each, $columns, true)));
@@ -193,7 +180,7 @@ final readonly class Rules
     {
         $breaches = [];
         foreach ($this->held() as $step) {
-            foreach (self::HELD[$step->value] as $choice) {
+            foreach (self::compared($step) as $choice) {
                 if ($choice->isKind()) {
                     [$has, $should] = [$car->kind($choice), $kit->kind($choice)];
                     $differs = $has !== null && $should !== null && mb_strtolower($has) !== mb_strtolower($should);
@@ -209,5 +196,11 @@ final readonly class Rules
         }
 
         return $breaches;
+    }
+
+    /** @return list<CarAttribute> what is compared of a part that is held equal */
+    private static function compared(Step $step): array
+    {
+        return CarAttribute::inRole(static fn(AttributeRole $role): bool => $role->isHeld, $step);
     }
 }

@@ -1,28 +1,28 @@
 /**
  * The one script of every page: what every page has, and, where a page has more, its own parts, loaded when they are there.
  */
-import { attachErrors, attachUnits } from './pages/errors.js';
-import { attachKeys } from './pages/keys.js';
-import { attachMenus } from './pages/menu.js';
-import { attachFollow, attachPrint } from './pages/forms.js';
-import { attachTimes } from './pages/times.js';
-import { attachWorking } from './pages/working.js';
-import { attachAway } from './run-day/away.js';
+import { attachErrors, attachUnits } from './frame/errors.js';
+import { attachKeys } from './frame/keys.js';
+import { attachMenus } from './frame/menu.js';
+import { attachFollow, attachPrint } from './frame/forms.js';
+import { attachTimes } from './frame/times.js';
+import { attachWorking } from './frame/working.js';
+import { attachAway } from './run/away.js';
 
 /** What is loaded only where the page has something of it. */
 const PARTS = [
     ['[data-floor]', async () => (await import('./figures/floor.js')).attachFloors],
     ['[data-relation]', async () => (await import('./figures/figure.js')).attachFigures],
     ['[data-save-svg]', async () => (await import('./figures/save-svg.js')).attachSaving],
-    ['[data-entry]', async () => (await import('./run-day/entry.js')).attachEntry],
-    ['[data-watch]', async () => (await import('./run-day/watch.js')).attachWatch],
-    ['[data-live]', async () => (await import('./run-day/live.js')).attachLive],
-    ['form[data-draw]', async () => (await import('./pages/build.js')).attachBuild],
-    ['[data-grid]', async () => (await import('./pages/grid.js')).attachGrid],
-    ['form[data-answers]', async () => (await import('./pages/answers.js')).attachAnswers],
-    ['[data-take]', async () => (await import('./pages/build.js')).attachTake],
+    ['[data-entry]', async () => (await import('./run/entry.js')).attachEntry],
+    ['[data-watch]', async () => (await import('./run/watch.js')).attachWatch],
+    ['[data-live]', async () => (await import('./run/live.js')).attachLive],
+    ['form[data-draw]', async () => (await import('./build/car.js')).attachBuild],
+    ['[data-grid]', async () => (await import('./build/grid.js')).attachGrid],
+    ['form[data-answers]', async () => (await import('./frame/answers.js')).attachAnswers],
+    ['[data-take]', async () => (await import('./build/car.js')).attachTake],
     ['[data-film]', async () => (await import('./film/page.js')).attachFilm],
-    ['[data-sizing]', async () => (await import('./photo/page.js')).attachPhoto],
+    ['[data-sizing]', async () => (await import('./build/photo.js')).attachPhoto],
     ['[data-what-if]', async () => (await import('./what-if/bench.js')).attachWhatIf],
     ['form[data-outbox]', async () => (await import('./group/outbox.js')).attachOutbox],
     ['form[data-sketch]', async () => (await import('./group/sketch.js')).attachSketch],
@@ -30,10 +30,10 @@ const PARTS = [
     ['[data-why]', async () => (await import('./group/station.js')).attachWhy],
     ['[data-clock]', async () => (await import('./group/station.js')).attachClocks],
     ['[data-again]', async () => (await import('./group/station.js')).attachAgain],
-    ['[data-room]', async () => (await import('./group/room.js')).attachRoom],
+    ['[data-room]', async () => (await import('./room/room.js')).attachRoom],
     // After what listens to the fields that it puts back.
-    ['form[data-keep]', async () => (await import('./pages/keep.js')).attachKeeping],
-    ['[data-qr]', async () => (await import('./pages/qr.js')).attachCodes],
+    ['form[data-keep]', async () => (await import('./frame/keep.js')).attachKeeping],
+    ['[data-qr]', async () => (await import('./frame/qr.js')).attachCodes],
 ];
 
 document.documentElement.classList.add('js');

@@ -37,36 +37,24 @@ final class ChoicesAndBeliefsTest extends TestCase
     public function testEveryFactorIsReadFromTheBuildSheet(): void
     {
         $entry = static fn(CarAttribute $choice, float $si): Entry => new Entry(Quantity::fromSi($si, $choice->dimension()), (string) $si);
-        $quantities = [];
-        foreach (
-            [
-                [CarAttribute::NozzleBore, 0.008], [CarAttribute::NozzleLength, 0.12], [CarAttribute::BalloonSize, 0.628],
-                [CarAttribute::BalloonNominal, 0.3], [CarAttribute::Mass, 0.06], [CarAttribute::WheelDiameter, 0.032],
-                [CarAttribute::EndPlay, 0.0015], [CarAttribute::ChassisLength, 0.15], [CarAttribute::ChassisWidth, 0.075],
-                [CarAttribute::Wheelbase, 0.09], [CarAttribute::Track, 0.097], [CarAttribute::WiderBore, 0.0095],
-                [CarAttribute::WidestBore, 0.0127], [CarAttribute::NozzleHeight, 0.04], [CarAttribute::NeckDepth, 0.025],
-                [CarAttribute::Ballast, 0.01], [CarAttribute::ChainLength, 0.2],
-            ] as [$choice, $si]
-        ) {
-            $quantities[$choice->value] = $entry($choice, $si);
+        // Everything that may explain something, by what is true of it; where a number is looked at below, that one.
+        $quantities = $counts = $kinds = [];
+        foreach (CarAttribute::explaining() as $factor) {
+            if ($factor->isKind()) {
+                $kinds[$factor->value] = (string) ($factor->options()[0]->value ?? 'some');
+            } elseif ($factor->isCount() || $factor->scale() === null) {
+                $counts[$factor->value] = (int) ceil(max(1.0, $factor->range()[0]));
+            } else {
+                $quantities[$factor->value] = $entry($factor, array_sum($factor->facts()->usual ?? $factor->range()) / 2);
+            }
         }
-        $car = new Car(
-            $quantities,
-            [
-                CarAttribute::NozzleOutlets->value => 3, CarAttribute::PumpStrokes->value => 12, CarAttribute::Balloons->value => 2,
-                CarAttribute::NozzleAngle->value => 10, CarAttribute::BandTurns->value => 4,
-            ],
-            [
-                CarAttribute::EnergySource->value => 'balloon', CarAttribute::NozzleKind->value => 'bundle',
-                CarAttribute::WheelKind->value => 'caps', CarAttribute::WheelMount->value => 'fixed to the axle',
-                CarAttribute::Chassis->value => 'card', CarAttribute::Surface->value => 'wood', CarAttribute::Bearing->value => 'straw',
-                CarAttribute::Joint->value => 'tape', CarAttribute::Nose->value => 'flat', CarAttribute::BearingHold->value => 'tape',
-                CarAttribute::WheelHold->value => 'glue', CarAttribute::Tyre->value => 'none',
-                CarAttribute::BalloonStretched->value => 'yes', CarAttribute::FilledBy->value => 'pump',
-                CarAttribute::LipCut->value => 'no', CarAttribute::Release->value => 'finger',
-            ],
-            SizeMeasure::Circumference,
-        );
+        $quantities[CarAttribute::NozzleBore->value] = $entry(CarAttribute::NozzleBore, 0.008);
+        $quantities[CarAttribute::WiderBore->value] = $entry(CarAttribute::WiderBore, 0.0095);
+        $quantities[CarAttribute::WidestBore->value] = $entry(CarAttribute::WidestBore, 0.0127);
+        $quantities[CarAttribute::BalloonSize->value] = $entry(CarAttribute::BalloonSize, 0.628);
+        $counts = [CarAttribute::NozzleOutlets->value => 3, CarAttribute::Balloons->value => 2, CarAttribute::NozzleAngle->value => 10] + $counts;
+        $kinds = [CarAttribute::EnergySource->value => 'balloon', CarAttribute::Joint->value => 'tape'] + $kinds;
+        $car = new Car($quantities, $counts, $kinds, SizeMeasure::Circumference);
         foreach (CarAttribute::explaining() as $factor) {
             $value = $car->explanation($factor);
             if (!$factor->belongsTo(EnergySource::Balloon)) {

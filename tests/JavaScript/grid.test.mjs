@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { cellsOf, step } from '../../resources/js/pages/grid-cells.js';
+import { cellsOf, step } from '../../resources/js/build/grid-cells.js';
 
 test('a table of a spreadsheet becomes cells', () => {
     assert.deepEqual(cellsOf('58\t6 mm\r\n61\t7 mm\r\n'), [

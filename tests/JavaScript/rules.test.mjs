@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { readIn, written } from '../../resources/js/pages/rules.js';
+import { readIn, written } from '../../resources/js/build/rules.js';
 
 test('a slider writes its unit, and inches in fractions as a ruler has them', () => {
     assert.equal(written(6.5, 'mm', false), '6.5 mm');

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { stopwatch } from '../../resources/js/run-day/stopwatch.js';
+import { stopwatch } from '../../resources/js/run/stopwatch.js';
 
 test('it starts, splits where a stretch is timed, and stops', () => {
     const watch = stopwatch(true);

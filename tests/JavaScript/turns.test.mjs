@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { Turns } from '../../resources/js/run-day/turns.js';
+import { Turns } from '../../resources/js/run/turns.js';
 
 test('a group that ran gives way to the next turn, and keeps its later ones', () => {
     const turns = new Turns([7, 3, 7, 5]);

@@ -7,6 +7,7 @@ namespace Tests\Shell;
 use PDO;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
+use Tests\CopiesTheTree;
 use Tests\MakesAClassOverHttp;
 use Tests\PowerCut;
 use Tests\RunsNginx;
@@ -18,6 +19,7 @@ use Tests\RunsSkivo;
  */
 final class SeveralServersTest extends TestCase
 {
+    use CopiesTheTree;
     use MakesAClassOverHttp;
     use RunsNginx;
     use RunsSkivo;
@@ -314,13 +316,7 @@ final class SeveralServersTest extends TestCase
     private function nextVersion(): string
     {
         $root = "{$this->var}/next";
-        mkdir($root);
-        $tree = dirname(__DIR__, 2);
-        foreach (array_diff((array) scandir($tree), ['.', '..', '.git', 'var', 'node_modules']) as $part) {
-            exec(sprintf('cp -a %s %s/', escapeshellarg("{$tree}/{$part}"), escapeshellarg($root)), $said, $status);
-            self::assertSame(0, $status);
-        }
-        symlink("{$tree}/node_modules", "{$root}/node_modules");
+        $this->copyTree($root);
         file_put_contents("{$root}/database/migrations/2999_01_01_000001_next_version.php", <<<'PHP'
             <?php
 

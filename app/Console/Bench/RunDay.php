@@ -18,7 +18,7 @@ use Skivo\Core\People\DeviceRole;
 
 /**
  * A busy run day: in each of some classes screens at the lane that follow it, groups' tablets that show their own pages, and devices that
- * log; each asks as often as resources/js/run-day/live.js does. Counts what was told to be safe, to be compared with what is stored.
+ * log; each asks as often as resources/js/run/live.js does. Counts what was told to be safe, to be compared with what is stored.
  */
 final class RunDay
 {

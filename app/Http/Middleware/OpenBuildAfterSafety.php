@@ -31,7 +31,7 @@ final class OpenBuildAfterSafety
                 $this->class->arrive($device->group, Station::Idea);
             }
 
-            return response()->view('devices.not-open', ['challenge' => $challenge]);
+            return response()->view('room.not-open', ['challenge' => $challenge]);
         }
 
         return $isClosed

@@ -32,7 +32,7 @@ final class BenchController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('bench.index', [
+        return view('check.bench', [
             'challenge' => $challenge,
             'record' => $record,
             'forces' => new ClassForces($record),
@@ -46,7 +46,7 @@ final class BenchController
         $own = $record->groups->firstWhere('id', $group->id) ?? $group;
         $car = $this->version($own, $request);
 
-        return view('bench.car', [
+        return view('check.bench-car', [
             'challenge' => $challenge,
             'record' => $record,
             'group' => $own,

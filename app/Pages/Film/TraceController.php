@@ -19,7 +19,7 @@ final class TraceController
     {
         $run->load('car.group');
 
-        return view('trace.show', [
+        return view('film.trace', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'run' => $run,

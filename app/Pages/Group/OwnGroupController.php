@@ -36,7 +36,7 @@ final class OwnGroupController
         $own = $record->groups->firstWhere('id', $group->id) ?? $group;
         $car = $own->currentCar();
 
-        return view('devices.group', [
+        return view('group.own', [
             'challenge' => $challenge,
             'record' => $record,
             'floor' => $floor = new Floor($record),
@@ -86,7 +86,7 @@ final class OwnGroupController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('devices.answer', [
+        return view('group.answer', [
             'challenge' => $challenge, 'record' => $record, 'group' => $group,
             'reading' => new AnswerReading($record, ClassFindings::of($record)),
         ]);
@@ -98,7 +98,7 @@ final class OwnGroupController
         $record = ClassRecord::of($challenge);
         $findings = ClassFindings::of($record);
 
-        return view('devices.why', [
+        return view('group.own-why', [
             'challenge' => $challenge, 'record' => $record, 'group' => $group, 'works' => $findings->worksOf($group),
             'words' => new FindingWords($record, $findings),
         ]);

@@ -45,12 +45,12 @@ final class StationController
         // A station that is closed shows that it is, and nothing of what it holds.
         if (!$own->path->isOpen($station) && $request->user() instanceof Device) {
             /** @var view-string $closed */
-            $closed = 'path.closed';
+            $closed = 'group.closed';
 
             return view($closed, self::shared($own, $station));
         }
         /** @var view-string $view */
-        $view = "path.{$station->value}";
+        $view = "group.{$station->value}";
 
         return view($view, self::shared($own, $station) + match ($station) {
             Station::Idea => [
@@ -73,7 +73,7 @@ final class StationController
         $own = self::own($challenge, $group);
 
         /** @var view-string $view */
-        $view = 'path.notebook';
+        $view = 'group.notebook';
 
         return view($view, self::shared($own, null) + ['pages' => Notebook::of($own)]);
     }

@@ -71,7 +71,7 @@ final class BuildStepsController
         $plan = ClassPlan::of($challenge);
         $car = $group->currentCar()->choices ?? new Car();
 
-        return view('devices.steps', [
+        return view('group.steps', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'group' => $group,

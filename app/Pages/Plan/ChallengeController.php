@@ -29,7 +29,7 @@ final class ChallengeController
         /** @var User $user */
         $user = $request->user();
 
-        return view('challenges.index', ['list' => ChallengeList::of($user)]);
+        return view('plan.challenges', ['list' => ChallengeList::of($user)]);
     }
 
     public function create(Request $request): View
@@ -46,7 +46,7 @@ final class ChallengeController
         ]);
         $plan = ClassPlan::of($challenge);
 
-        return view('challenges.create', [
+        return view('plan.create', [
             'challenge' => $challenge, 'cautions' => $plan->cautions(), 'groups' => $request->query('then') === 'sheet'
                 ? null
                 : $plan->plan->groups, 'minutes' => $plan->plan->session_min,
@@ -93,7 +93,7 @@ final class ChallengeController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('challenges.edit', ['challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record)]);
+        return view('plan.edit', ['challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record)]);
     }
 
     public function update(ChallengeRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse

@@ -23,7 +23,7 @@ final class LibraryController
 {
     public function show(Request $request): View
     {
-        return view('challenges.library', ['plans' => LessonPlan::cases(), 'units' => $this->units($request)]);
+        return view('plan.library', ['plans' => LessonPlan::cases(), 'units' => $this->units($request)]);
     }
 
     public function store(Request $request, LessonPlan $plan, ChangeChallenge $change): RedirectResponse

@@ -24,7 +24,7 @@ final class DeviceController
 {
     public function index(Request $request, Challenge $challenge): View
     {
-        return view('devices.index', [
+        return view('room.devices', [
             'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
@@ -65,7 +65,7 @@ final class DeviceController
     /** A card for each group's table: a code to scan that names the group already. */
     public function cards(Request $request, Challenge $challenge, AdmitDevices $devices): View
     {
-        return view('devices.cards', [
+        return view('room.cards', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),

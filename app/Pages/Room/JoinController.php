@@ -37,12 +37,12 @@ final class JoinController
             $another = $formerly?->group_id === null ? null : Device::query()->where('group_id', $formerly->group_id)
                 ->whereNull('revoked_at')->where('is_waiting', false)->exists();
 
-            return view('devices.join', ['code' => $code, 'formerly' => $formerly, 'another' => $another]);
+            return view('room.join', ['code' => $code, 'formerly' => $formerly, 'another' => $another]);
         }
         $groups = $held->challenge->teams()->get();
         $named = $groups->firstWhere('id', $request->integer('group'));
 
-        return view('devices.pick', [
+        return view('room.pick', [
             'challenge' => $held->challenge,
             'code' => $held->code,
             'groups' => $named === null ? $groups : collect([$named]),
@@ -138,7 +138,7 @@ final class JoinController
 
         return match (true) {
             !$device instanceof Device => redirect()->route('join'),
-            $device->is_waiting => view('devices.waiting', ['challenge' => $device->challenge, 'group' => $device->group]),
+            $device->is_waiting => view('room.waiting', ['challenge' => $device->challenge, 'group' => $device->group]),
             $device->role === DeviceRole::Group => redirect()->route(...self::station($device)),
             default => redirect()->route('runs.show', $device->challenge_id),
         };

@@ -28,7 +28,7 @@ final class SheetController
 {
     public function show(Challenge $challenge): View
     {
-        return view('sheet.show', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => '', 'plan' => null]);
+        return view('run.sheet', ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => '', 'plan' => null]);
     }
 
     public function download(Request $request, Challenge $challenge): Response
@@ -48,7 +48,7 @@ final class SheetController
         $text = $this->text($request);
         $plan = $import->plan($challenge, (new SheetReader(self::units($request, $challenge)))->read($text));
 
-        return view('sheet.show', [
+        return view('run.sheet', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'text' => mb_scrub($text, 'UTF-8'),
@@ -66,7 +66,7 @@ final class SheetController
         $plan = $import->store($challenge, (new SheetReader(self::units($request, $challenge)))->read($text));
         if ($plan->problems !== []) {
             return view(
-                'sheet.show',
+                'run.sheet',
                 [
                     'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'text' => $text, 'plan' => $plan, 'slips' => [],
                     'people' => [],

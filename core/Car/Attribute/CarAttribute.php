@@ -34,6 +34,7 @@ enum CarAttribute: string
     public const USUAL_BALLOON_M = 0.20;
 
     #[AttributeFacts(Step::Chassis, column: 'chassis', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    #[AttributeRole(isHeld: true, tells: [self::ChassisLength, self::ChassisWidth, self::ChassisHeight, self::ChassisMass])]
     case Chassis = 'chassis';
 
     #[AttributeFacts(Step::Chassis, column: 'form of the chassis', options: ChassisForm::class)]
@@ -49,6 +50,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.05, 0.5, 0.15, 0.005),
     )]
+    #[AttributeRole(isLook: true, isHeld: true)]
     case ChassisLength = 'chassis_length';
 
     #[AttributeFacts(
@@ -61,6 +63,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.02, 0.3, 0.075, 0.005),
     )]
+    #[AttributeRole(isLook: true, isHeld: true)]
     case ChassisWidth = 'chassis_width';
 
     #[AttributeFacts(
@@ -86,12 +89,14 @@ enum CarAttribute: string
     case ChassisMass = 'chassis_mass';
 
     #[AttributeFacts(Step::Axles, column: 'axle and bearing', explains: Explains::AsKind)]
+    #[AttributeRole(isHeld: true, tells: [self::AxleDiameter, self::BearingBore, self::AxleMass])]
     case Bearing = 'bearing';
 
     #[AttributeFacts(Step::Axles, column: 'bearings held by', explains: Explains::AsKind, options: BearingHold::class)]
     case BearingHold = 'bearing_hold';
 
     #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'wheelbase', explains: Explains::AsNumber)]
+    #[AttributeRole(isLook: true, saidBy: [self::RearAxlePlace, self::FrontAxlePlace], isHeld: true)]
     case Wheelbase = 'wheelbase';
 
     #[AttributeFacts(Step::Axles, Scale::Body, [0.0, 1.0], isMain: false, column: 'rear axle, from the rear end')]
@@ -123,6 +128,7 @@ enum CarAttribute: string
         part: PartKind::Bearing,
         ruler: new Ruler(0.001, 0.012, 0.003, 0.0005, isSwept: true),
     )]
+    #[AttributeRole(isHeld: true)]
     case AxleDiameter = 'axle_diameter';
 
     #[AttributeFacts(Step::Axles, Scale::Body, [0.01, 1.0], usual: [0.03, 0.4], column: 'axle length')]
@@ -189,6 +195,7 @@ enum CarAttribute: string
     case RearEndPlay = 'rear_end_play';
 
     #[AttributeFacts(Step::Wheels, column: 'wheels', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    #[AttributeRole(isHeld: true, tellsApart: true, tells: [self::WheelDiameter, self::WheelThickness, self::WheelHub, self::WheelMass])]
     case WheelKind = 'wheel_kind';
 
     #[AttributeFacts(
@@ -202,6 +209,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.015, 0.2, 0.03, 0.001, isMain: true, isSwept: true),
     )]
+    #[AttributeRole(isLook: true, isHeld: true, tellsApart: true)]
     case WheelDiameter = 'wheel_diameter';
 
     #[AttributeFacts(
@@ -273,6 +281,7 @@ enum CarAttribute: string
         column: 'bands in the chain',
         explains: Explains::AsNumber,
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case BandsInChain = 'bands_in_chain';
 
     #[AttributeFacts(
@@ -283,9 +292,11 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(1.0, 6.0, 1.0, 1.0, isMain: true),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case BandsSideBySide = 'bands_side_by_side';
 
     #[AttributeFacts(Step::Power, Scale::Body, [0.005, 1.0], usual: [0.02, 0.3], column: 'length of one band')]
+    #[AttributeRole(drive: Drive::Band)]
     case BandLength = 'band_length';
 
     #[AttributeFacts(
@@ -297,6 +308,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.0005, 0.015, 0.003, 0.0005),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case BandWidth = 'band_width';
 
     #[AttributeFacts(
@@ -307,6 +319,7 @@ enum CarAttribute: string
         column: 'thickness of the band',
         ruler: new Ruler(0.0003, 0.003, 0.001, 0.0001),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case BandThickness = 'band_thickness';
 
     #[AttributeFacts(
@@ -318,15 +331,19 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.04, 0.6, 0.16, 0.005, isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Band, isLook: true, saidBy: [self::BandsInChain, self::BandLength])]
     case ChainLength = 'chain_length';
 
     #[AttributeFacts(Step::Power, column: 'driven axle', explains: Explains::AsKind, options: DrivenEnd::class)]
+    #[AttributeRole(drive: Drive::Band)]
     case DrivenEnd = 'driven_end';
 
     #[AttributeFacts(Step::Power, Scale::Body, [0.0, 1.0], column: 'hook, from the far end')]
+    #[AttributeRole(drive: Drive::Band)]
     case HookPlace = 'hook_place';
 
     #[AttributeFacts(Step::Power, Scale::Part, [0.0, 0.3], isMain: false, column: 'hook, beside the middle', explains: Explains::AsNumber)]
+    #[AttributeRole(drive: Drive::Band)]
     case HookOffset = 'hook_offset';
 
     #[AttributeFacts(
@@ -337,6 +354,7 @@ enum CarAttribute: string
         column: 'hook to driven axle',
         ruler: new Ruler(0.03, 0.6, 0.12, 0.005, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case InstalledLength = 'installed_length';
 
     #[AttributeFacts(
@@ -348,6 +366,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.001, 0.03, 0.003, 0.0005, isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case WindingDiameter = 'winding_diameter';
 
     #[AttributeFacts(
@@ -357,6 +376,7 @@ enum CarAttribute: string
         options: BandEnd::class,
         ruler: new Ruler(0.0, 1.0, 0.0, 1.0, limits: [0.0, 1.0]),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case BandEnd = 'band_end';
 
     #[AttributeFacts(
@@ -367,15 +387,19 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 60.0, 12.0, 1.0, limits: [0.0, 500.0], isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Band, isLook: true)]
     case TurnsWound = 'turns_wound';
 
     #[AttributeFacts(range: [0.1, 5.0], ruler: new Ruler(0.2, 3.0, 1.0, 0.05))]
+    #[AttributeRole(drive: Drive::Band)]
     case BandStiffness = 'band_stiffness';
 
     #[AttributeFacts(range: [0.1, 1.0], ruler: new Ruler(0.4, 1.0, 0.85, 0.01))]
+    #[AttributeRole(drive: Drive::Band)]
     case ReturnedFraction = 'returned_fraction';
 
     #[AttributeFacts(range: [0.01, 1.0], ruler: new Ruler(0.1, 0.95, 0.5, 0.01, isMain: true, isSwept: true))]
+    #[AttributeRole(drive: Drive::Band)]
     case DrivenLoadShare = 'driven_load_share';
 
     #[AttributeFacts(
@@ -384,9 +408,11 @@ enum CarAttribute: string
         isLeftToPart: true,
         ruler: new Ruler(0.1, 1.2, 0.35, 0.01, isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Band)]
     case Grip = 'grip';
 
     #[AttributeFacts(range: [0.2, 1.0], ruler: new Ruler(0.4, 1.0, 0.8, 0.01))]
+    #[AttributeRole(drive: Drive::Band)]
     case GripSliding = 'grip_sliding';
 
     #[AttributeFacts(
@@ -398,6 +424,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.01, 0.6, 0.15, 0.005, isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Ramp, isLook: true)]
     case RampHeight = 'ramp_height';
 
     #[AttributeFacts(
@@ -408,6 +435,7 @@ enum CarAttribute: string
         column: 'length of the ramp along the floor',
         ruler: new Ruler(0.05, 2.0, 0.5, 0.01),
     )]
+    #[AttributeRole(drive: Drive::Ramp)]
     case RampLength = 'ramp_length';
 
     #[AttributeFacts(
@@ -419,6 +447,7 @@ enum CarAttribute: string
         ruler: new Ruler(1.0, 4.0, 1.0, 1.0),
         unsaid: '1',
     )]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true)]
     case Balloons = 'balloons';
 
     #[AttributeFacts(
@@ -431,15 +460,19 @@ enum CarAttribute: string
         part: PartKind::Balloon,
         explains: Explains::AsNumber,
     )]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true)]
     case BalloonNominal = 'balloon_nominal';
 
     #[AttributeFacts(Step::Power, column: 'balloon shape', options: BalloonShape::class)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonShape = 'balloon_shape';
 
     #[AttributeFacts(Step::Power, isMain: false, column: 'balloon make')]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonMake = 'balloon_make';
 
     #[AttributeFacts(Step::Power, column: 'balloon stretched first', explains: Explains::AsKind, options: YesNo::class)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonStretched = 'balloon_stretched';
 
     #[AttributeFacts(
@@ -451,6 +484,7 @@ enum CarAttribute: string
         part: PartKind::Balloon,
         ruler: new Ruler(0.02, 0.15, 0.06, 0.001),
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonRelaxed = 'balloon_relaxed';
 
     #[AttributeFacts(
@@ -460,9 +494,11 @@ enum CarAttribute: string
         isLeftToPart: true,
         ruler: new Ruler(0.0001, 0.001, 0.00025, 0.00001),
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonFilm = 'balloon_film';
 
     #[AttributeFacts(range: [0.2, 5.0], ruler: new Ruler(0.2, 5.0, 1.0, 0.05))]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonPressure = 'balloon_pressure';
 
     #[AttributeFacts(
@@ -475,6 +511,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.08, 0.40, self::USUAL_BALLOON_M, 0.005, limits: [0.01, 0.6], isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Balloon, isLook: true, saidBy: [self::PumpStrokes], tellsApart: true)]
     case BalloonSize = 'balloon_size';
 
     #[AttributeFacts(
@@ -485,6 +522,7 @@ enum CarAttribute: string
         isColumnAlwaysThere: true,
         explains: Explains::AsNumber,
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case PumpStrokes = 'pump_strokes';
 
     #[AttributeFacts(
@@ -494,24 +532,31 @@ enum CarAttribute: string
         options: FilledBy::class,
         ruler: new Ruler(0.0, 1.0, 0.0, 1.0, limits: [0.0, 1.0]),
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case FilledBy = 'filled_by';
 
     #[AttributeFacts(Step::Power, Scale::Weight, [0.0001, 0.1], isMain: false, column: 'mass of one balloon')]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BalloonMass = 'balloon_mass';
 
     #[AttributeFacts(Step::Power, column: 'joint', explains: Explains::AsKind)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case Joint = 'joint';
 
     #[AttributeFacts(Step::Power, column: 'lip of the balloon cut off', explains: Explains::AsKind, options: YesNo::class)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case LipCut = 'lip_cut';
 
     #[AttributeFacts(Step::Power, Scale::Part, [0.002, 0.15], column: 'tube in the neck', explains: Explains::AsNumber)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NeckDepth = 'neck_depth';
 
     #[AttributeFacts(Step::Power, Scale::Count, [1.0, 30.0], column: 'turns of the band', explains: Explains::AsNumber)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case BandTurns = 'band_turns';
 
     #[AttributeFacts(Step::Power, Scale::Part, [0.001, 0.15], isMain: false, column: 'width of the joint, outside')]
+    #[AttributeRole(drive: Drive::Balloon)]
     case JointWidth = 'joint_width';
 
     #[AttributeFacts(
@@ -523,9 +568,11 @@ enum CarAttribute: string
         part: PartKind::Balloon,
         isLeftToPart: true,
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NeckWidth = 'neck_width';
 
     #[AttributeFacts(Step::Nozzle, column: 'nozzle', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true, tellsApart: true, tells: [self::NozzleBore, self::NozzleOutlets, self::NozzleLength])]
     case NozzleKind = 'nozzle_kind';
 
     #[AttributeFacts(
@@ -539,6 +586,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.002, 0.02, 0.006, 0.0005, limits: [0.001, 0.1], isMain: true, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Balloon, isLook: true, isHeld: true, tellsApart: true)]
     case NozzleBore = 'nozzle_bore';
 
     #[AttributeFacts(
@@ -550,6 +598,7 @@ enum CarAttribute: string
         part: PartKind::Nozzle,
         isLeftToPart: true,
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NozzleOutside = 'nozzle_outside';
 
     #[AttributeFacts(
@@ -565,6 +614,7 @@ enum CarAttribute: string
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
         unsaid: 0.0,
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case WiderBore = 'wider_bore';
 
     #[AttributeFacts(
@@ -576,6 +626,7 @@ enum CarAttribute: string
         part: PartKind::Nozzle,
         isLeftToPart: true,
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case WiderOutside = 'wider_outside';
 
     #[AttributeFacts(
@@ -591,6 +642,7 @@ enum CarAttribute: string
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
         unsaid: 0.0,
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case WidestBore = 'widest_bore';
 
     #[AttributeFacts(
@@ -603,9 +655,11 @@ enum CarAttribute: string
         ruler: new Ruler(1.0, 12.0, 1.0, 1.0, limits: [1.0, 20.0], isMain: true),
         unsaid: '1',
     )]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true)]
     case NozzleOutlets = 'nozzle_outlets';
 
     #[AttributeFacts(scale: Scale::Area, range: [0.0, 0.4], explains: Explains::AsNumber)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case OutletArea = 'outlet_area';
 
     #[AttributeFacts(
@@ -619,6 +673,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 0.5, 0.15, 0.01, isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true)]
     case NozzleLength = 'nozzle_length';
 
     #[AttributeFacts(
@@ -629,24 +684,31 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(-45.0, 60.0, 0.0, 1.0, limits: [-80.0, 80.0], isSwept: true),
     )]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NozzleAngle = 'nozzle_angle';
 
     #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle above the floor', explains: Explains::AsNumber)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NozzleHeight = 'nozzle_height';
 
     #[AttributeFacts(Step::Nozzle, Scale::Body, [0.0, 0.6], column: 'nozzle sticks out behind')]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NozzleOverhang = 'nozzle_overhang';
 
     #[AttributeFacts(Step::Nozzle, column: 'let go by', explains: Explains::AsKind, options: Release::class)]
+    #[AttributeRole(drive: Drive::Balloon)]
     case Release = 'release';
 
     #[AttributeFacts(range: [0.0, 5.0], ruler: new Ruler(0.0, 3.0, 0.0, 0.1))]
+    #[AttributeRole(drive: Drive::Balloon)]
     case ReleaseLoss = 'release_loss';
 
     #[AttributeFacts(scale: Scale::Area, range: [0.0, 0.0001], ruler: new Ruler(0.0, 0.00002, 0.0, 0.0000002))]
+    #[AttributeRole(drive: Drive::Balloon)]
     case Leak = 'leak';
 
     #[AttributeFacts(Step::Nozzle, Scale::Weight, [0.0001, 0.5], isMain: false, column: 'mass of the nozzle')]
+    #[AttributeRole(drive: Drive::Balloon)]
     case NozzleMass = 'nozzle_mass';
 
     #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 5.0], isMain: false, column: 'mass of everything else')]
@@ -674,6 +736,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.01, 0.4, 0.06, 0.001, isMain: true, isSwept: true),
     )]
+    #[AttributeRole(isLook: true, isHeld: true)]
     case Mass = 'mass';
 
     #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isMain: true))]
@@ -686,6 +749,7 @@ enum CarAttribute: string
     case BreakawayRatio = 'breakaway_ratio';
 
     #[AttributeFacts(Step::Floor, column: 'surface', isColumnAlwaysThere: true, explains: Explains::AsKind)]
+    #[AttributeRole(isLook: true, isHeld: true)]
     case Surface = 'surface';
 
     #[AttributeFacts(range: [0.0, 0.5], part: PartKind::Surface, ruler: new Ruler(0.0, 0.2, 0.0, 0.001))]
@@ -713,6 +777,15 @@ enum CarAttribute: string
         return $known[$this->value] ??= (
             new \ReflectionEnumBackedCase(self::class, $this->name)
         )->getAttributes(AttributeFacts::class)[0]->newInstance();
+    }
+
+    public function role(): AttributeRole
+    {
+        /** @var array<string, AttributeRole> $known */
+        static $known = [];
+
+        return $known[$this->value] ??= ((new \ReflectionEnumBackedCase(self::class, $this->name))
+            ->getAttributes(AttributeRole::class)[0] ?? null)?->newInstance() ?? new AttributeRole();
     }
 
     public function step(): ?Step
@@ -816,6 +889,12 @@ enum CarAttribute: string
         return $this->scale() === Scale::Weight ? Dimension::Mass : Dimension::Length;
     }
 
+    /** Whether it is the mass of a part, which the car's own mass has in it. */
+    public function isMassOfAPart(): bool
+    {
+        return $this->scale() === Scale::Weight && !in_array($this->step(), [Step::Mass, null], true);
+    }
+
     /** A stored SI value as a quantity again. */
     public function quantity(float $si): Quantity
     {
@@ -837,34 +916,18 @@ enum CarAttribute: string
         return $recorded ??= self::where(static fn(AttributeFacts $facts): bool => $facts->step !== null);
     }
 
-    /** Of a balloon, a band and a ramp: what asks about none of them is asked of every car. */
-    private const OF_BANDS = [
-        self::BandsInChain, self::BandsSideBySide, self::BandLength, self::BandWidth, self::BandThickness, self::ChainLength,
-        self::DrivenEnd,
-        self::HookPlace, self::HookOffset, self::InstalledLength, self::WindingDiameter, self::BandEnd, self::TurnsWound,
-        self::BandStiffness,
-        self::ReturnedFraction, self::DrivenLoadShare, self::Grip, self::GripSliding,
-    ];
-    private const OF_RAMPS = [self::RampHeight, self::RampLength];
-    private const OF_BALLOONS = [self::BalloonFilm, self::BalloonPressure, self::OutletArea, self::ReleaseLoss, self::Leak];
-
     /** Whether it means anything of a car that is driven so: what is asked, drawn and computed hangs on it. */
     public function belongsTo(EnergySource $source): bool
     {
-        return match (true) {
-            $this === self::EnergySource => true,
-            in_array($this, self::OF_BANDS, true) => $source->winds(),
-            in_array($this, self::OF_RAMPS, true) => $source->rollsDown(),
-            in_array($this->step(), [Step::Power, Step::Nozzle], true), in_array($this, self::OF_BALLOONS, true) => $source->blows(),
-            default => true,
-        };
+        $drive = $this->role()->drive;
+
+        return $drive === null || $source->has($drive);
     }
 
     /** Whether it is part of what drives a car, so that another source of energy brings another. */
     public function isOfTheDrive(): bool
     {
-        return $this !== self::EnergySource
-            && array_filter(EnergySource::cases(), fn(EnergySource $source): bool => !$this->belongsTo($source)) !== [];
+        return $this->role()->drive !== null;
     }
 
     /** @return list<self> what is set against results, numbers before kinds, and in the order in which steps matter to a run */
@@ -904,6 +967,19 @@ enum CarAttribute: string
         static $ofPart = [];
 
         return $ofPart[$kind->name] ??= self::where(static fn(AttributeFacts $facts): bool => $facts->part === $kind);
+    }
+
+    /**
+     * @param callable(AttributeRole): bool $holds
+     *
+     * @return list<self> those of a step of which that is true, in the order of the build
+     */
+    public static function inRole(callable $holds, ?Step $step = null): array
+    {
+        return array_values(array_filter(
+            self::cases(),
+            static fn(self $each): bool => ($step === null || $each->step() === $step) && $holds($each->role()),
+        ));
     }
 
     /** @return list<self> of a row of tubes, from the exit to the balloon */

@@ -31,6 +31,15 @@ enum EnergySource: string
         return $this === self::Ramp || $this === self::BalloonAndRamp;
     }
 
+    public function has(Drive $drive): bool
+    {
+        return match ($drive) {
+            Drive::Balloon => $this->blows(),
+            Drive::Band => $this->winds(),
+            Drive::Ramp => $this->rollsDown(),
+        };
+    }
+
     /** By which its words are found: "of_elastic_band". */
     public function key(): string
     {

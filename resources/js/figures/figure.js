@@ -4,7 +4,7 @@ import { drawMark, drawStandingTape, labelStep, multiples, svg } from './tape.js
 import { drawAxisBottom } from './axis.js';
 import { placeNames } from './names.js';
 import { redraw } from './redraw.js';
-import { tipFor } from '../pages/tip.js';
+import { tipFor } from '../frame/tip.js';
 import { say } from '../words.js';
 
 /**

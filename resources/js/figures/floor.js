@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { drawMark, drawTape, labelStep, multiples, svg } from './tape.js';
 import { redraw } from './redraw.js';
-import { tipFor } from '../pages/tip.js';
+import { tipFor } from '../frame/tip.js';
 import { say } from '../words.js';
 
 /**

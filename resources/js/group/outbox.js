@@ -1,7 +1,7 @@
 import { confirmed } from '../outgoing/answers.js';
 import { Outgoing } from '../outgoing/outgoing.js';
 import { randomId } from '../outgoing/ids.js';
-import { button } from '../run-day/waiting.js';
+import { button } from '../run/waiting.js';
 import { say } from '../words.js';
 import { smaller } from './photo.js';
 

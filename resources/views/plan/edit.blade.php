@@ -1,0 +1,26 @@
+<x-layout :title="Text::of('challenge.edit.plan', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
+    <x-plan-pages :challenge="$challenge" here="rules" />
+    <form method="post" action="{{ route('challenges.update', $challenge) }}" class="pt-2">
+        @csrf @method('put')
+        @include('plan.form')
+        <p class="actions border-t border-rule py-5">
+            <button class="button do">{{ Text::of('challenge.edit.save_the_rules') }}</button>
+            <a class="button plain" href="{{ route('materials.show', $challenge) }}">{{ Text::of('challenge.edit.to_the_materials') }}</a>
+        </p>
+    </form>
+    <form method="post" action="{{ route('challenges.copy', $challenge) }}" class="border-t border-rule py-5 no-print">
+        @csrf
+        <p class="actions"><button class="button">{{ Text::of('challenge.edit.copy_it') }}</button>
+            @if ($record->groups->isNotEmpty())<button
+                class="button" name="with_groups" value="1">{{ Text::of('challenge.edit.copy_it_with_its_groups') }}</button>@endif
+            <span class="small">{{ Text::of('challenge.edit.what_a_copy_has') }}</span></p>
+    </form>
+    <p class="border-t border-rule py-5 no-print"><a class="button" download
+        href="{{ route('archive.download', $challenge) }}">{{ Text::of('archive.take') }}</a>
+        <span class="small ml-2">{{ Text::of('archive.take_why') }}</span></p>
+    <form method="post" action="{{ route('challenges.destroy', $challenge) }}" class="border-t border-rule py-5 no-print">
+        @csrf @method('delete')
+        <button class="button">{{ Text::of('challenge.edit.remove_this_challenge') }}</button>
+        <span class="small ml-2">{{ Text::of('challenge.edit.with_its_groups_cars_and_runs') }}</span>
+    </form>
+</x-layout>
