@@ -52,7 +52,9 @@ final class ChoicesAndBeliefsTest extends TestCase
         $quantities[CarAttribute::WiderBore->value] = $entry(CarAttribute::WiderBore, 0.0095);
         $quantities[CarAttribute::WidestBore->value] = $entry(CarAttribute::WidestBore, 0.0127);
         $quantities[CarAttribute::BalloonSize->value] = $entry(CarAttribute::BalloonSize, 0.628);
-        $counts = [CarAttribute::NozzleOutlets->value => 3, CarAttribute::Balloons->value => 2, CarAttribute::NozzleAngle->value => 10] + $counts;
+        $counts = [
+            CarAttribute::NozzleOutlets->value => 3, CarAttribute::Balloons->value => 2, CarAttribute::NozzleAngle->value => 10,
+        ] + $counts;
         $kinds = [CarAttribute::EnergySource->value => 'balloon', CarAttribute::Joint->value => 'tape'] + $kinds;
         $car = new Car($quantities, $counts, $kinds, SizeMeasure::Circumference);
         foreach (CarAttribute::explaining() as $factor) {

@@ -572,7 +572,12 @@ enum CarAttribute: string
     case NeckWidth = 'neck_width';
 
     #[AttributeFacts(Step::Nozzle, column: 'nozzle', isColumnAlwaysThere: true, explains: Explains::AsKind)]
-    #[AttributeRole(drive: Drive::Balloon, isHeld: true, tellsApart: true, tells: [self::NozzleBore, self::NozzleOutlets, self::NozzleLength])]
+    #[AttributeRole(
+        drive: Drive::Balloon,
+        isHeld: true,
+        tellsApart: true,
+        tells: [self::NozzleBore, self::NozzleOutlets, self::NozzleLength],
+    )]
     case NozzleKind = 'nozzle_kind';
 
     #[AttributeFacts(
