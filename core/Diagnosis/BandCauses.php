@@ -155,7 +155,7 @@ final readonly class BandCauses
             'hook_to_one_side',
             match (true) {
                 $offset === null => Likelihood::Possible,
-                $offset > self::BESIDE_THE_MIDDLE * $this->layout->rearTrack => Likelihood::Shown,
+                $offset > self::BESIDE_THE_MIDDLE * $this->layout->axles->rearTrack => Likelihood::Shown,
                 default => Likelihood::Unlikely,
             },
             found: $offset === null ? null : new Remark('diagnosis.found.hook_offset', ['offset' => new Shown($offset, Scale::Part)]),

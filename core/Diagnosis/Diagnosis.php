@@ -136,8 +136,8 @@ final readonly class Diagnosis
             abs($driftM),
             $driftM > 0.0 ? Side::Left : Side::Right,
             $overM,
-            $this->layout->wheelbase,
-            $this->layout->frontTrack,
+            $this->layout->axles->wheelbase,
+            $this->layout->axles->frontTrack,
         );
     }
 
@@ -148,10 +148,10 @@ final readonly class Diagnosis
 
         return new Remark($isKnown ? 'diagnosis.turn_axle' : 'diagnosis.turn_axle_roughly', [
             'angle' => $this->degrees($steering->angle),
-            'wheelbase' => $this->body($this->layout->wheelbase),
+            'wheelbase' => $this->body($this->layout->axles->wheelbase),
             'side' => $steering->towards === Side::Left ? Side::Right : Side::Left,
             'by' => $this->part($steering->moveM),
-            'track' => $this->body($this->layout->frontTrack),
+            'track' => $this->body($this->layout->axles->frontTrack),
         ]);
     }
 
@@ -186,7 +186,7 @@ final readonly class Diagnosis
                         'diagnosis.found.unequal_wheels',
                         [
                             'difference' => new Shown(
-                                $steering->asUnequalWheelsM($this->layout->wheelDiameter, $this->layout->frontTrack),
+                                $steering->asUnequalWheelsM($this->layout->wheels->diameter, $this->layout->axles->frontTrack),
                                 Scale::Part,
                                 1,
                             ),
@@ -206,7 +206,7 @@ final readonly class Diagnosis
         // As on the check card: without the track between them sides that differ tell no angle.
         $isMeasured = $isRead && $this->card->value(CheckItem::Parallel) !== null;
         $measured = $isMeasured
-            ? Steering::ofAxles($sides->first->quantity->si(), $sides->second->quantity->si(), $this->layout->frontTrack)
+            ? Steering::ofAxles($sides->first->quantity->si(), $sides->second->quantity->si(), $this->layout->axles->frontTrack)
             : null;
         $explains = $measured !== null
             && (
@@ -261,8 +261,8 @@ final readonly class Diagnosis
                 'wheel_wobbles',
                 $this->byCheck(CheckItem::Wobble),
                 found: $wobble === null ? null : new Remark('diagnosis.found.out_of_square', [
-                    'wobble' => $this->part($wobble), 'wheel' => $this->part($this->layout->wheelDiameter),
-                    'angle' => $this->degrees(atan($wobble / $this->layout->wheelDiameter)),
+                    'wobble' => $this->part($wobble), 'wheel' => $this->part($this->layout->wheels->diameter),
+                    'angle' => $this->degrees(atan($wobble / $this->layout->wheels->diameter)),
                 ]),
             ),
             new Cause('hole_off_centre'),
@@ -341,7 +341,7 @@ final readonly class Diagnosis
     /** @return list<Cause> */
     private function doesNotStart(): array
     {
-        $ratio = $this->layout->axleDiameter / $this->layout->wheelDiameter;
+        $ratio = $this->layout->axles->diameter / $this->layout->wheels->diameter;
         $binds = new Cause('wheels_bind', $this->byCheck(CheckItem::Spin));
         $small = new Cause(
             'small_wheels',
@@ -361,7 +361,7 @@ final readonly class Diagnosis
             ];
         }
         $settings = $this->model->settings;
-        $thrust = $settings->design()->firstThrustN() * cos($this->layout->angle);
+        $thrust = $settings->design()->firstThrustN() * cos($this->layout->nozzle->angle);
         $needed = $settings->rollingCoefficient() * $settings->get(CarAttribute::BreakawayRatio) * Constants::GRAVITY_M_S2;
         $mass = $settings->get(CarAttribute::Mass);
         $could = $needed > 0.0 ? $thrust / $needed : INF;
@@ -477,7 +477,7 @@ final readonly class Diagnosis
         $clear = $this->layout->balloonClearance();
         $recorded = $this->car->number(CarAttribute::BalloonSize) !== null;
         $raise = max(0.0, self::CLEAR_OF_THE_FLOOR_M - $clear);
-        $beyond = $this->layout->balloonCentre()[0] - $this->layout->chassisLength;
+        $beyond = $this->layout->balloonCentre()[0] - $this->layout->body->length;
         $hangs = $recorded && $beyond > 0.0;
 
         return [

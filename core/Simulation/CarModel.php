@@ -263,14 +263,14 @@ final readonly class CarModel
         $mass = MassSum::of($car)->massKg();
         $ballast = min($mass ?? 0.0, $car->number(CarAttribute::Ballast) ?? 0.0);
         // Without ballast the weight is taken to lie over the middle of the chassis.
-        $middle = $layout->chassisLength / 2;
+        $middle = $layout->body->length / 2;
         $share = $mass === null || $mass <= 0.0 || $ballast <= 0.0 ? 0.0 : $ballast / $mass;
         $centre = (1.0 - $share) * $middle + $share * ($car->number(CarAttribute::BallastPlace) ?? $layout->drivenAxle());
-        $onDriven = $layout->wheelbase > 0.0 ? 1.0 - abs($centre - $layout->drivenAxle()) / $layout->wheelbase : 0.5;
+        $onDriven = $layout->axles->wheelbase > 0.0 ? 1.0 - abs($centre - $layout->drivenAxle()) / $layout->axles->wheelbase : 0.5;
 
         return [
             CarAttribute::InstalledLength->value => $layout->installedLength(),
-            CarAttribute::WindingDiameter->value => $layout->windingDiameter,
+            CarAttribute::WindingDiameter->value => $layout->band->windingDiameter,
             CarAttribute::DrivenLoadShare->value => max(0.05, min(1.0, $onDriven)),
             CarAttribute::Grip->value => Tyre::tryFrom($car->kind(CarAttribute::Tyre) ?? '')?->grip(),
         ];

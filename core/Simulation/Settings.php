@@ -7,7 +7,11 @@ namespace Skivo\Core\Simulation;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\ChassisForm;
 use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Geometry\Axles;
+use Skivo\Core\Car\Geometry\Body;
 use Skivo\Core\Car\Geometry\Layout;
+use Skivo\Core\Car\Geometry\NozzlePlace;
+use Skivo\Core\Car\Geometry\Wheels;
 use Skivo\Core\Car\Part\CutSizes;
 use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Physics\Air;
@@ -112,31 +116,32 @@ final readonly class Settings
             static fn(float $bore): bool => $bore > 0.0,
         ));
 
+        $axle = $this->get(CarAttribute::AxleDiameter);
+
         return new Layout(
-            chassisLength: $length,
-            chassisWidth: $width,
-            chassisHeight: $this->get(CarAttribute::ChassisHeight),
-            rearAxle: ChassisForm::REAR_AXLE * $length,
-            wheelbase: ChassisForm::WHEELBASE * $length,
-            frontTrack: $usual->trackM(),
-            rearTrack: $usual->trackM(),
-            wheelDiameter: $this->get(CarAttribute::WheelDiameter),
-            wheelThickness: $usual->wheelThicknessM,
-            axleDiameter: $this->get(CarAttribute::AxleDiameter),
-            frontAxleLength: $usual->axleLengthM(),
-            rearAxleLength: $usual->axleLengthM(),
-            bearingBore: $this->get(CarAttribute::AxleDiameter),
-            frontBearing: $usual->bearingLengthM(),
-            rearBearing: $usual->bearingLengthM(),
-            balloonDiameter: $this->get(CarAttribute::BalloonSize),
-            balloons: (int) $this->get(CarAttribute::Balloons),
-            bores: $bores,
-            tubeM: $tube,
-            outlets: (int) $this->get(CarAttribute::NozzleOutlets),
-            angle: deg2rad($this->get(CarAttribute::NozzleAngle)),
-            nozzleHeight: null,
-            overhang: Layout::usualOverhang($length, $tube, count($bores)),
-            hubThickness: $usual->wheelThicknessM,
+            new Body($length, $width, $this->get(CarAttribute::ChassisHeight)),
+            new Axles(
+                rear: ChassisForm::REAR_AXLE * $length,
+                wheelbase: ChassisForm::WHEELBASE * $length,
+                diameter: $axle,
+                bearingBore: $axle,
+                frontTrack: $usual->trackM(),
+                rearTrack: $usual->trackM(),
+                frontLength: $usual->axleLengthM(),
+                rearLength: $usual->axleLengthM(),
+                frontBearing: $usual->bearingLengthM(),
+                rearBearing: $usual->bearingLengthM(),
+            ),
+            new Wheels($this->get(CarAttribute::WheelDiameter), $usual->wheelThicknessM, $usual->wheelThicknessM),
+            new NozzlePlace(
+                $bores,
+                $tube,
+                Layout::usualOverhang($length, $tube, count($bores)),
+                (int) $this->get(CarAttribute::NozzleOutlets),
+                deg2rad($this->get(CarAttribute::NozzleAngle)),
+            ),
+            $this->get(CarAttribute::BalloonSize),
+            (int) $this->get(CarAttribute::Balloons),
             source: $this->source,
         );
     }

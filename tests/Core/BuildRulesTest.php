@@ -144,7 +144,7 @@ final class BuildRulesTest extends TestCase
 
         self::assertEqualsWithDelta(0.0135, $layout->groundClearance(), 1e-12);
         self::assertEqualsWithDelta(0.0225, $layout->chassisTop(), 1e-12);
-        self::assertEqualsWithDelta(0.030, $layout->rearAxle, 1e-12, 'the axles stand in the middle of the chassis');
+        self::assertEqualsWithDelta(0.030, $layout->axles->rear, 1e-12, 'the axles stand in the middle of the chassis');
         self::assertEqualsWithDelta(0.120, $layout->frontAxle(), 1e-12);
         self::assertEqualsWithDelta((0.097 - 0.014 - 0.075) / 2, $layout->frontGap(), 1e-12);
         // The tube is 10 cm, 3 of them behind: the neck is at 7 cm, the middle of the balloon 8.1 further, 0.1 beyond the end.

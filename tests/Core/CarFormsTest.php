@@ -42,14 +42,14 @@ final class CarFormsTest extends TestCase
             $seen[] = $part->form;
             $kit = new Kit(chassis: $part->name, wheels: 'jar lids');
             $layout = Layout::of($kit->car(UnitSystem::Metric), $kit->catalogue(), $kit);
-            [$from, $to] = array_map(static fn(float $share): float => $share * $layout->chassisLength, $part->form->axlesBetween());
-            self::assertGreaterThanOrEqual($from, $layout->rearAxle, $part->name);
+            [$from, $to] = array_map(static fn(float $share): float => $share * $layout->body->length, $part->form->axlesBetween());
+            self::assertGreaterThanOrEqual($from, $layout->axles->rear, $part->name);
             self::assertLessThanOrEqual($to, $layout->frontAxle(), $part->name);
-            self::assertGreaterThan(0.0, $layout->wheelbase);
+            self::assertGreaterThan(0.0, $layout->axles->wheelbase);
             self::assertGreaterThan(0.0, $layout->groundClearance(), $part->name);
             foreach ([0.0, 0.33, 1.0] as $share) {
-                self::assertLessThanOrEqual($layout->chassisWidth + 1e-12, $layout->widthAt($share * $layout->chassisLength));
-                self::assertGreaterThan(0.0, $layout->widthAt($share * $layout->chassisLength));
+                self::assertLessThanOrEqual($layout->body->width + 1e-12, $layout->widthAt($share * $layout->body->length));
+                self::assertGreaterThan(0.0, $layout->widthAt($share * $layout->body->length));
             }
         }
         self::assertSame(
@@ -68,7 +68,7 @@ final class CarFormsTest extends TestCase
     {
         $kit = new Kit(chassis: 'craft stick');
         $layout = Layout::of($kit->car(UnitSystem::Metric), $kit->catalogue(), $kit);
-        self::assertEqualsWithDelta(0.05, $layout->rearAxle, 1e-12);
+        self::assertEqualsWithDelta(0.05, $layout->axles->rear, 1e-12);
         self::assertEqualsWithDelta(0.10, $layout->frontAxle(), 1e-12);
     }
 
@@ -81,7 +81,7 @@ final class CarFormsTest extends TestCase
                 ['wheelbase' => 80, 'front_axle_place' => 40],
             ] as $two
         ) {
-            self::assertEqualsWithDelta(0.03, $layout($two)->rearAxle, 1e-12);
+            self::assertEqualsWithDelta(0.03, $layout($two)->axles->rear, 1e-12);
             self::assertEqualsWithDelta(0.11, $layout($two)->frontAxle(), 1e-12);
         }
     }

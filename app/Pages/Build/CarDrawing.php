@@ -53,13 +53,19 @@ final readonly class CarDrawing
         $this->wheelRadiusM = $wheel = $l->wheelRadius();
         $this->nozzleYM = $l->nozzleAxis();
         $this->exit = $l->tubes()[0];
-        $this->rearM = min($l->source->blows() ? $this->exit['x'] : 0.0, $l->rearAxle - $wheel, 0) - self::ROOM_BEHIND_M;
+        $this->rearM = min($l->source->blows() ? $this->exit['x'] : 0.0, $l->axles->rear - $wheel, 0) - self::ROOM_BEHIND_M;
         $length = max(
             $l->source->blows() ? $this->balloonXM + $r : 0.0,
-            $l->chassisLength,
+            $l->body->length,
             $l->frontAxle() + $wheel,
         ) + self::ROOM_BEFORE_M - $this->rearM;
-        $half = max($r, ($l->frontTrack + $l->wheelThickness) / 2, $l->frontAxleLength / 2, $l->rearAxleLength / 2, $l->chassisWidth / 2);
+        $half = max(
+            $r,
+            ($l->axles->frontTrack + $l->wheels->thickness) / 2,
+            $l->axles->frontLength / 2,
+            $l->axles->rearLength / 2,
+            $l->body->width / 2,
+        );
         $top = max($l->source->blows() ? $this->balloonYM + $r : 0.0, 2 * $wheel, $l->chassisTop());
         $this->scale = min((self::WIDTH - 20) / $length, 215 / ($top + 0.005), $isFromAbove ? 235 / (2 * $half) : INF);
         $this->indent = (self::WIDTH - $length * $this->scale) / 2;
@@ -107,7 +113,7 @@ final readonly class CarDrawing
     /** By how much the tubes are turned (degrees). */
     public function turn(): float
     {
-        return round(-rad2deg($this->layout->angle), 2);
+        return round(-rad2deg($this->layout->nozzle->angle), 2);
     }
 
     /** @return list<array{float, float, float, float}> place, track, length and bearing of the front and the rear axle (m) */
@@ -116,8 +122,8 @@ final readonly class CarDrawing
         $l = $this->layout;
 
         return [
-            [$l->frontAxle(), $l->frontTrack, $l->frontAxleLength, $l->frontBearing],
-            [$l->rearAxle, $l->rearTrack, $l->rearAxleLength, $l->rearBearing],
+            [$l->frontAxle(), $l->axles->frontTrack, $l->axles->frontLength, $l->axles->frontBearing],
+            [$l->axles->rear, $l->axles->rearTrack, $l->axles->rearLength, $l->axles->rearBearing],
         ];
     }
 
@@ -126,25 +132,25 @@ final readonly class CarDrawing
     {
         $l = $this->layout;
         [$bottom, $top, $middle] = [$l->chassisBottom(), $l->chassisTop(), ($l->chassisBottom() + $l->chassisTop()) / 2];
-        $nose = min($l->chassisHeight, $l->chassisLength / 3);
+        $nose = min($l->body->height, $l->body->length / 3);
 
         return match (true) {
-            $l->form->isRound() => $this->along(fn(float $x): array => [
-                $middle + $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth,
-                $middle - $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth,
+            $l->body->form->isRound() => $this->along(fn(float $x): array => [
+                $middle + $l->body->height / 2 * $l->widthAt($x) / $l->body->width,
+                $middle - $l->body->height / 2 * $l->widthAt($x) / $l->body->width,
             ], $this->y(...)),
-            $l->form === ChassisForm::FoldedPlate => "M{$this->x(0)} {$this->y($bottom)}L{$this->x($l->chassisLength)} {$this->y($bottom)}"
-                . "L{$this->x($l->chassisLength)} {$this->y($middle)}Q{$this->x($l->chassisLength / 2)} {$this->y($top + ($top - $middle))} {$this->x(0)} {$this->y($middle)}Z",
+            $l->body->form === ChassisForm::FoldedPlate => "M{$this->x(0)} {$this->y($bottom)}L{$this->x($l->body->length)} {$this->y($bottom)}"
+                . "L{$this->x($l->body->length)} {$this->y($middle)}Q{$this->x($l->body->length / 2)} {$this->y($top + ($top - $middle))} {$this->x(0)} {$this->y($middle)}Z",
             default => $this->shape([
                 [0.0, $bottom], [0.0, $top],
-                ...match ($l->nose) {
-                    NoseShape::Flat => [[$l->chassisLength, $top], [$l->chassisLength, $bottom]],
-                    NoseShape::Wedge => [[$l->chassisLength - $nose, $top], [$l->chassisLength, $bottom]],
+                ...match ($l->body->nose) {
+                    NoseShape::Flat => [[$l->body->length, $top], [$l->body->length, $bottom]],
+                    NoseShape::Wedge => [[$l->body->length - $nose, $top], [$l->body->length, $bottom]],
                     NoseShape::Point => [
-                        [$l->chassisLength - $nose, $top], [$l->chassisLength, $middle], [$l->chassisLength - $nose, $bottom],
+                        [$l->body->length - $nose, $top], [$l->body->length, $middle], [$l->body->length - $nose, $bottom],
                     ],
                     NoseShape::Round => array_map(static fn(int $step): array => [
-                        $l->chassisLength - $nose / 2 + $nose / 2 * sin(M_PI * $step / 8),
+                        $l->body->length - $nose / 2 + $nose / 2 * sin(M_PI * $step / 8),
                         $middle + ($top - $middle) * cos(M_PI * $step / 8),
                     ], range(0, 8)),
                 },
@@ -161,8 +167,8 @@ final readonly class CarDrawing
     /** @return list<float> where the holes of a brick kit's beams are along the car */
     public function studs(): array
     {
-        $count = $this->layout->form === ChassisForm::BrickFrame ? (int) floor($this->layout->chassisLength / ChassisForm::STUD_M) : 0;
-        $first = ($this->layout->chassisLength - ($count - 1) * ChassisForm::STUD_M) / 2;
+        $count = $this->layout->body->form === ChassisForm::BrickFrame ? (int) floor($this->layout->body->length / ChassisForm::STUD_M) : 0;
+        $first = ($this->layout->body->length - ($count - 1) * ChassisForm::STUD_M) / 2;
 
         return array_map(fn(int $i): float => $this->x($first + $i * ChassisForm::STUD_M), $count > 0 ? range(0, $count - 1) : []);
     }
@@ -176,8 +182,8 @@ final readonly class CarDrawing
     private function along(\Closure $sides, callable $across): string
     {
         $l = $this->layout;
-        $last = max(1, count($l->widths) - 1);
-        $places = array_map(static fn(int $i): float => $l->chassisLength * $i / $last, range(0, $last));
+        $last = max(1, count($l->body->widths) - 1);
+        $places = array_map(static fn(int $i): float => $l->body->length * $i / $last, range(0, $last));
 
         return $this->shape([
             ...array_map(static fn(float $x): array => [$x, $sides($x)[0]], $places),
@@ -226,7 +232,7 @@ final readonly class CarDrawing
     /** @return list<float> where each outlet begins across the car, seen from above */
     public function outlets(): array
     {
-        $count = min(self::MOST_OUTLETS, $this->layout->outlets);
+        $count = min(self::MOST_OUTLETS, $this->layout->nozzle->outlets);
         $pitch = $this->exit['bore'] * 1.2;
 
         return array_map(
@@ -254,19 +260,19 @@ final readonly class CarDrawing
     private function spots(Spot $spot): array
     {
         $l = $this->layout;
-        [$front, $rear, $wheel] = [$this->x($l->frontAxle()), $this->x($l->rearAxle), $this->y($this->wheelRadiusM)];
+        [$front, $rear, $wheel] = [$this->x($l->frontAxle()), $this->x($l->axles->rear), $this->y($this->wheelRadiusM)];
 
         return match ($spot) {
-            Spot::FrontWheels => [[$front, $wheel], [$front, $this->z(-$l->frontTrack / 2)]],
-            Spot::RearWheels => [[$rear, $wheel], [$rear, $this->z(-$l->rearTrack / 2)]],
+            Spot::FrontWheels => [[$front, $wheel], [$front, $this->z(-$l->axles->frontTrack / 2)]],
+            Spot::RearWheels => [[$rear, $wheel], [$rear, $this->z(-$l->axles->rearTrack / 2)]],
             Spot::FrontAxle => [[$front, $wheel], [$front, $this->z(0.0)]],
             Spot::RearAxle => [[$rear, $wheel], [$rear, $this->z(0.0)]],
             Spot::Chassis => [
-                [$this->x($l->chassisLength), $this->y($l->chassisTop())], [$this->x($l->chassisLength), $this->z($l->chassisWidth / 2)],
+                [$this->x($l->body->length), $this->y($l->chassisTop())], [$this->x($l->body->length), $this->z($l->body->width / 2)],
             ],
             Spot::Balloon => [[$this->x($this->balloonXM), $this->y($this->balloonYM - $this->balloonRadiusM)]],
             Spot::Neck => [[$this->x($l->neck()), $this->y($this->nozzleYM)]],
-            Spot::Hook => [[$this->x($l->hook()), $this->y($l->hookHeight())], [$this->x($l->hook()), $this->z($l->hookOffset)]],
+            Spot::Hook => [[$this->x($l->hook()), $this->y($l->hookHeight())], [$this->x($l->hook()), $this->z($l->band->hookOffset)]],
             Spot::Band => [
                 [$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->y(($l->hookHeight() + $this->wheelRadiusM) / 2)],
                 [$this->x(($l->hook() + $l->drivenAxle()) / 2), $this->z(0.0)],

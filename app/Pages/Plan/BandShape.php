@@ -29,11 +29,11 @@ final readonly class BandShape
         $scale = abs($x(1.0) - $x(0.0));
         $radius = max(
             self::LEAST_RADIUS,
-            $scale * ($l->windingDiameter / 2 + $l->bandThickness * max(1, min(self::MOST_TURNS, $l->turns ?? 0)) / 2),
+            $scale * ($l->band->windingDiameter / 2 + $l->band->thickness * max(1, min(self::MOST_TURNS, $l->band->turns ?? 0)) / 2),
         );
         [$hookX, $hookY] = [$x($l->hook()), $y($l->hookHeight())];
         [$axleX, $axleY] = [$x($l->drivenAxle()), $y($l->wheelRadius())];
-        $slack = $l->chainLength === null ? 0.0 : max(0.0, $l->chainLength - $l->installedLength() - $l->woundM());
+        $slack = $l->band->chainLength === null ? 0.0 : max(0.0, $l->band->chainLength - $l->installedLength() - $l->woundM());
         // A shallow arc of length L + s over L sags by √(3·L·s/8).
         $sag = sqrt(0.375 * $l->installedLength() * $slack) * $scale;
         $middle = [($hookX + $axleX) / 2, ($hookY + $axleY - $radius) / 2 + 2 * $sag];
@@ -50,15 +50,15 @@ final readonly class BandShape
         $l = $this->layout;
         [$x, $z] = [$this->x, $this->across];
         $axle = $x($l->drivenAxle());
-        $turns = max(1, min(self::MOST_TURNS, $l->turns ?? 1));
+        $turns = max(1, min(self::MOST_TURNS, $l->band->turns ?? 1));
         $coils = '';
         for ($i = 0; $i < $turns; $i++) {
             $coils .= 'M' . self::at($axle - 5, $z(0.0) + self::PITCH * ($i - ($turns - 1) / 2) - 1.5) . 'l10 3';
         }
         $strands = '';
-        for ($i = 0; $i < $l->bandsSideBySide; $i++) {
-            $beside = 2.5 * ($i - ($l->bandsSideBySide - 1) / 2);
-            $strands .= 'M' . self::at($x($l->hook()), $z($l->hookOffset) + $beside) . 'L' . self::at($axle, $z(0.0) + $beside);
+        for ($i = 0; $i < $l->band->sideBySide; $i++) {
+            $beside = 2.5 * ($i - ($l->band->sideBySide - 1) / 2);
+            $strands .= 'M' . self::at($x($l->hook()), $z($l->band->hookOffset) + $beside) . 'L' . self::at($axle, $z(0.0) + $beside);
         }
 
         return $strands . $coils;

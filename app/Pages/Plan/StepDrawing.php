@@ -38,17 +38,17 @@ final readonly class StepDrawing
         $l = $layout;
         if (in_array($task->step, self::FROM_ABOVE, true)) {
             $this->scale = min(
-                (self::WIDTH - 150) / max(1e-3, $l->chassisLength),
-                (self::HEIGHT - 46) / max($l->frontAxleLength, $l->rearAxleLength, $l->chassisWidth, 1e-3),
+                (self::WIDTH - 150) / max(1e-3, $l->body->length),
+                (self::HEIGHT - 46) / max($l->axles->frontLength, $l->axles->rearLength, $l->body->width, 1e-3),
             );
-            $this->left = (self::WIDTH - $l->chassisLength * $this->scale) / 2;
+            $this->left = (self::WIDTH - $l->body->length * $this->scale) / 2;
             $this->floor = 0.0;
         } else {
             $withBalloon = $this->hasBalloon();
             [$balloonX, $balloonY] = $l->balloonCentre();
-            $from = min(-$l->overhang, $l->rearAxle - $l->wheelRadius(), 0.0);
-            $to = max($l->chassisLength, $l->frontAxle() + $l->wheelRadius(), $withBalloon ? $balloonX + $l->balloonDiameter / 2 : 0.0);
-            $top = max($l->chassisTop(), $l->wheelDiameter, $withBalloon ? $balloonY + $l->balloonDiameter / 2 : 0.0);
+            $from = min(-$l->nozzle->overhang, $l->axles->rear - $l->wheelRadius(), 0.0);
+            $to = max($l->body->length, $l->frontAxle() + $l->wheelRadius(), $withBalloon ? $balloonX + $l->balloonDiameter / 2 : 0.0);
+            $top = max($l->chassisTop(), $l->wheels->diameter, $withBalloon ? $balloonY + $l->balloonDiameter / 2 : 0.0);
             $this->scale = min((self::WIDTH - 60) / ($to - $from), (self::HEIGHT - 50) / $top);
             $this->left = (self::WIDTH - ($to - $from) * $this->scale) / 2 - $from * $this->scale;
             $this->floor = self::HEIGHT - 22.0;
@@ -62,8 +62,8 @@ final readonly class StepDrawing
             BuildStep::BuildFrame, BuildStep::CutChassis, BuildStep::FoldChassis => $this->chassisCut(),
             BuildStep::MarkAxles => [...$this->board('card pale'), ...$this->axleLines()],
             BuildStep::PierceChassis => [...$this->side('card'), ...$this->holes()],
-            BuildStep::CutBearings => $this->pieces('straw', 'bearing', $this->layout->bearingBore),
-            BuildStep::CutAxles => $this->pieces('rod', 'axle', $this->layout->axleDiameter),
+            BuildStep::CutBearings => $this->pieces('straw', 'bearing', $this->layout->axles->bearingBore),
+            BuildStep::CutAxles => $this->pieces('rod', 'axle', $this->layout->axles->diameter),
             BuildStep::PointsOff => $this->points(),
             BuildStep::PierceWheels => $this->pierced(),
             BuildStep::BearingsOn => [...$this->board('card pale'), ...$this->bearings('straw'), ...$this->tape()],
@@ -77,7 +77,7 @@ final readonly class StepDrawing
             BuildStep::PaintDries => [
                 ...$this->ground(), ...$this->side('card'), ...$this->pattern(), ...$this->wheels('wheel pale'), ...$this->clock(),
             ],
-            BuildStep::CutNozzle => $this->pieces('tube', 'nozzle', $this->layout->bores[0] ?? 0.006, 1),
+            BuildStep::CutNozzle => $this->pieces('tube', 'nozzle', $this->layout->nozzle->bores[0] ?? 0.006, 1),
             BuildStep::StretchBalloon => $this->limpBalloon(),
             BuildStep::JoinBalloon => $this->joint(),
             BuildStep::JointSets => [...$this->joint(), ...$this->clock()],
@@ -204,20 +204,20 @@ final readonly class StepDrawing
     private function board(string $class): array
     {
         $l = $this->layout;
-        $last = max(1, count($l->widths) - 1);
+        $last = max(1, count($l->body->widths) - 1);
         $side = fn(int $sign): array => array_map(function (int $i) use ($l, $last, $sign): string {
-            $x = $l->chassisLength * $i / $last;
+            $x = $l->body->length * $i / $last;
 
             return round($this->x($x), 2) . ' ' . round($this->z($sign * $l->widthAt($x) / 2), 2);
         }, range(0, $last));
         $shapes = [Shape::path($class, 'M' . implode('L', [...$side(-1), ...array_reverse($side(1))]) . 'Z')];
-        if ($l->form === ChassisForm::BrickFrame) {
+        if ($l->body->form === ChassisForm::BrickFrame) {
             foreach ([-1, 1] as $sign) {
-                for ($x = ChassisForm::STUD_M / 2; $x < $l->chassisLength; $x += ChassisForm::STUD_M) {
+                for ($x = ChassisForm::STUD_M / 2; $x < $l->body->length; $x += ChassisForm::STUD_M) {
                     $shapes[] = Shape::circle(
                         'hole',
                         $this->x($x),
-                        $this->z($sign * ($l->chassisWidth / 2 - ChassisForm::STUD_M / 2)),
+                        $this->z($sign * ($l->body->width / 2 - ChassisForm::STUD_M / 2)),
                         0.0024 * $this->scale,
                     );
                 }
@@ -236,20 +236,20 @@ final readonly class StepDrawing
             foreach ([-1, 1] as $sign) {
                 $shapes[] = Shape::line(
                     'dashed',
-                    $this->x(0.1 * $l->chassisLength),
-                    $this->z($sign * 0.32 * $l->chassisWidth),
-                    $this->x(0.9 * $l->chassisLength),
-                    $this->z($sign * 0.32 * $l->chassisWidth),
+                    $this->x(0.1 * $l->body->length),
+                    $this->z($sign * 0.32 * $l->body->width),
+                    $this->x(0.9 * $l->body->length),
+                    $this->z($sign * 0.32 * $l->body->width),
                 );
             }
         }
-        [$bottom, $right] = [$this->z($l->chassisWidth / 2), $this->x($l->chassisLength)];
+        [$bottom, $right] = [$this->z($l->body->width / 2), $this->x($l->body->length)];
 
         return [
             ...$shapes,
-            ...$this->measureAcross($this->x(0.0), $right, min(self::HEIGHT - 22, $bottom + 10), $this->shown($l->chassisLength)),
-            Shape::line('measure', $right + 9, $this->z(-$l->chassisWidth / 2), $right + 9, $bottom),
-            Shape::text($this->shown($l->chassisWidth), $right + 15, self::MIDDLE + 5, 'start'),
+            ...$this->measureAcross($this->x(0.0), $right, min(self::HEIGHT - 22, $bottom + 10), $this->shown($l->body->length)),
+            Shape::line('measure', $right + 9, $this->z(-$l->body->width / 2), $right + 9, $bottom),
+            Shape::text($this->shown($l->body->width), $right + 15, self::MIDDLE + 5, 'start'),
         ];
     }
 
@@ -257,11 +257,11 @@ final readonly class StepDrawing
     private function axleLines(): array
     {
         $l = $this->layout;
-        $shapes = [Shape::line('dashed', $this->x(0.0), self::MIDDLE, $this->x($l->chassisLength), self::MIDDLE)];
-        foreach ([$l->rearAxle, $l->frontAxle()] as $row => $at) {
+        $shapes = [Shape::line('dashed', $this->x(0.0), self::MIDDLE, $this->x($l->body->length), self::MIDDLE)];
+        foreach ([$l->axles->rear, $l->frontAxle()] as $row => $at) {
             $half = $l->widthAt($at) / 2;
             $shapes[] = Shape::line('mark-line', $this->x($at), $this->z(-$half), $this->x($at), $this->z($half));
-            $y = $row === 0 ? $this->z(-$l->chassisWidth / 2) - 8 : $this->z($l->chassisWidth / 2) + 8;
+            $y = $row === 0 ? $this->z(-$l->body->width / 2) - 8 : $this->z($l->body->width / 2) + 8;
             array_push(
                 $shapes,
                 Shape::line('measure', $this->x(0.0), $y, $this->x($at), $y),
@@ -279,11 +279,11 @@ final readonly class StepDrawing
 
         return array_map(fn(array $axle): Shape => Shape::rect(
             $class,
-            $this->x($axle[0]) - max(3.0, $l->bearingBore * $this->scale) / 2,
+            $this->x($axle[0]) - max(3.0, $l->axles->bearingBore * $this->scale) / 2,
             $this->z(-$axle[1] / 2),
-            max(3.0, $l->bearingBore * $this->scale),
+            max(3.0, $l->axles->bearingBore * $this->scale),
             $axle[1] * $this->scale,
-        ), [[$l->rearAxle, $l->rearBearing], [$l->frontAxle(), $l->frontBearing]]);
+        ), [[$l->axles->rear, $l->axles->rearBearing], [$l->frontAxle(), $l->axles->frontBearing]]);
     }
 
     /** @return list<Shape> strips over the bearings, clear of their ends */
@@ -291,7 +291,7 @@ final readonly class StepDrawing
     {
         $l = $this->layout;
         $shapes = [];
-        foreach ([$l->rearAxle, $l->frontAxle()] as $at) {
+        foreach ([$l->axles->rear, $l->frontAxle()] as $at) {
             foreach ([-0.28, 0.28] as $share) {
                 $shapes[] = Shape::rect('tape', $this->x($at) - 13, $this->z($share * $l->widthAt($at)) - 5, 26, 10, 2);
             }
@@ -312,7 +312,8 @@ final readonly class StepDrawing
         $shapes = [];
         foreach (
             [
-                [$l->rearAxle, $l->rearTrack, $l->rearAxleLength], [$l->frontAxle(), $l->frontTrack, $l->frontAxleLength],
+                [$l->axles->rear, $l->axles->rearTrack, $l->axles->rearLength],
+                [$l->frontAxle(), $l->axles->frontTrack, $l->axles->frontLength],
             ] as [$at, $track, $length]
         ) {
             $x = $this->x($at);
@@ -320,9 +321,9 @@ final readonly class StepDrawing
             $shift = $inPlace && $wheels === 1 ? 0.12 * $length : 0.0;
             $shapes[] = Shape::rect(
                 'rod',
-                $x - max(1.5, $l->axleDiameter * $this->scale / 2),
+                $x - max(1.5, $l->axles->diameter * $this->scale / 2),
                 $this->z(-$length / 2 - $shift),
-                max(3.0, $l->axleDiameter * $this->scale),
+                max(3.0, $l->axles->diameter * $this->scale),
                 $length * $this->scale,
             );
             foreach ($wheels === 2 ? [-1, 1] : [-1] as $side) {
@@ -330,9 +331,9 @@ final readonly class StepDrawing
                 $shapes[] = Shape::rect(
                     $strong,
                     $x - $l->wheelRadius() * $this->scale,
-                    $this->z($side * $track / 2 - $shift - $l->wheelThickness / 2),
-                    $l->wheelDiameter * $this->scale,
-                    $l->wheelThickness * $this->scale,
+                    $this->z($side * $track / 2 - $shift - $l->wheels->thickness / 2),
+                    $l->wheels->diameter * $this->scale,
+                    $l->wheels->thickness * $this->scale,
                 );
             }
             if ($shift > 0.0) {
@@ -396,7 +397,7 @@ final readonly class StepDrawing
             Shape::line('dashed', $x - $radius - 8, self::MIDDLE, $x + $radius + 8, self::MIDDLE),
             Shape::line('dashed', $x, self::MIDDLE - $radius - 8, $x, self::MIDDLE + $radius + 8),
             Shape::circle('rod', $x, self::MIDDLE, 4),
-            ...$this->measureAcross($x - $radius, $x + $radius, self::HEIGHT - 20, $this->shown($this->layout->wheelDiameter)),
+            ...$this->measureAcross($x - $radius, $x + $radius, self::HEIGHT - 20, $this->shown($this->layout->wheels->diameter)),
         ];
     }
 
@@ -404,14 +405,14 @@ final readonly class StepDrawing
     private function side(string $class): array
     {
         $l = $this->layout;
-        if ($l->form->isRound()) {
-            $last = max(1, count($l->widths) - 1);
+        if ($l->body->form->isRound()) {
+            $last = max(1, count($l->body->widths) - 1);
             $middle = ($l->chassisBottom() + $l->chassisTop()) / 2;
             $edge = fn(int $sign): array => array_map(function (int $i) use ($l, $last, $sign, $middle): string {
-                $x = $l->chassisLength * $i / $last;
+                $x = $l->body->length * $i / $last;
 
                 return round($this->x($x), 2) . ' ' . round(
-                    $this->y($middle + $sign * $l->chassisHeight / 2 * $l->widthAt($x) / $l->chassisWidth),
+                    $this->y($middle + $sign * $l->body->height / 2 * $l->widthAt($x) / $l->body->width),
                     2,
                 );
             }, range(0, $last));
@@ -424,8 +425,8 @@ final readonly class StepDrawing
                 $class,
                 $this->x(0.0),
                 $this->y($l->chassisTop()),
-                $l->chassisLength * $this->scale,
-                $l->chassisHeight * $this->scale,
+                $l->body->length * $this->scale,
+                $l->body->height * $this->scale,
             ),
         ];
     }
@@ -440,9 +441,9 @@ final readonly class StepDrawing
                 'hole strong',
                 $this->x($at),
                 $this->y($l->wheelRadius()),
-                max(4.0, $l->bearingBore * $this->scale / 2),
+                max(4.0, $l->axles->bearingBore * $this->scale / 2),
             ),
-            [$l->rearAxle, $l->frontAxle()],
+            [$l->axles->rear, $l->frontAxle()],
         );
     }
 
@@ -451,7 +452,7 @@ final readonly class StepDrawing
     {
         $l = $this->layout;
         $shapes = [];
-        foreach ([$l->rearAxle, $l->frontAxle()] as $at) {
+        foreach ([$l->axles->rear, $l->frontAxle()] as $at) {
             array_push(
                 $shapes,
                 Shape::circle($class, $this->x($at), $this->y($l->wheelRadius()), $l->wheelRadius() * $this->scale),
@@ -514,7 +515,7 @@ final readonly class StepDrawing
         return [
             Shape::path(
                 'arrow',
-                $this->arrow($this->x($this->layout->chassisLength) + 14, $this->y($this->layout->chassisTop()) - 26, -60.0, 0.0, true),
+                $this->arrow($this->x($this->layout->body->length) + 14, $this->y($this->layout->chassisTop()) - 26, -60.0, 0.0, true),
             ),
         ];
     }
@@ -524,7 +525,7 @@ final readonly class StepDrawing
     {
         $l = $this->layout;
 
-        return [Shape::path('arrow', $this->arrow($this->x($l->chassisLength / 2), $this->floor + 18, 0.0, -16.0))];
+        return [Shape::path('arrow', $this->arrow($this->x($l->body->length / 2), $this->floor + 18, 0.0, -16.0))];
     }
 
     /** @return list<Shape> */
@@ -536,9 +537,9 @@ final readonly class StepDrawing
         return array_map(
             fn(float $share): Shape => Shape::circle(
                 'spot',
-                $this->x($share * $l->chassisLength),
+                $this->x($share * $l->body->length),
                 $y,
-                max(2.5, $l->chassisHeight * $this->scale / 5),
+                max(2.5, $l->body->height * $this->scale / 5),
             ),
             [0.15, 0.4, 0.6, 0.85],
         );
@@ -571,7 +572,7 @@ final readonly class StepDrawing
     /** @return list<Shape> */
     private function joint(): array
     {
-        $neck = $this->task->lengthsM['neck'] ?? $this->layout->neckDepth ?? 0.025;
+        $neck = $this->task->lengthsM['neck'] ?? $this->layout->nozzle->neckDepth ?? 0.025;
         $scale = 96 / 0.03;
         [$y, $edge] = [self::MIDDLE, 188.0];
         $end = min(self::WIDTH - 60, $edge + $neck * $scale);

@@ -43,10 +43,10 @@ final readonly class TemplateSheet
     public static function all(Layout $layout, UnitSystem $units, ?float $laneM): array
     {
         return [
-            ...($layout->form->carriesAxles() ? [] : [self::chassis($layout, $units)]),
+            ...($layout->body->form->carriesAxles() ? [] : [self::chassis($layout, $units)]),
             self::discs($layout, $units),
             self::centreFinder($units),
-            ...($layout->form->isPierced() ? [self::holes($layout, $units)] : []),
+            ...($layout->body->form->isPierced() ? [self::holes($layout, $units)] : []),
             ...($laneM === null ? [] : self::tape($laneM, $units)),
         ];
     }
@@ -54,18 +54,18 @@ final readonly class TemplateSheet
     /** Whether the chassis is too long or too wide for one sheet. */
     public static function isChassisTooLarge(Layout $layout): bool
     {
-        return 1000 * $layout->chassisLength > self::WIDTH || 1000 * $layout->chassisWidth > self::HEIGHT - 30;
+        return 1000 * $layout->body->length > self::WIDTH || 1000 * $layout->body->width > self::HEIGHT - 30;
     }
 
     private static function chassis(Layout $layout, UnitSystem $units): self
     {
         $mm = static fn(float $m): float => 1000 * $m;
-        [$length, $width] = [$mm($layout->chassisLength), $mm($layout->chassisWidth)];
+        [$length, $width] = [$mm($layout->body->length), $mm($layout->body->width)];
         [$left, $middle] = [max(0.0, (self::WIDTH - $length) / 2), 16 + min(self::HEIGHT - 30, $width) / 2];
-        $last = max(1, count($layout->widths) - 1);
+        $last = max(1, count($layout->body->widths) - 1);
         $edge = static fn(int $sign): array => array_map(
             static fn(int $i): string => round($left + $length * $i / $last, 3) . ' ' . round(
-                $middle + $sign * $width / 2 * $layout->widths[$i],
+                $middle + $sign * $width / 2 * $layout->body->widths[$i],
                 3,
             ),
             range(0, $last),
@@ -75,10 +75,10 @@ final readonly class TemplateSheet
             Shape::line('centre', $left - 4, $middle, $left + $length + 4, $middle),
         ];
         foreach ([1 / 3, 2 / 3] as $third) {
-            $half = $mm($layout->widthAt($third * $layout->chassisLength)) / 2;
+            $half = $mm($layout->widthAt($third * $layout->body->length)) / 2;
             $shapes[] = Shape::line('third', $left + $third * $length, $middle - $half, $left + $third * $length, $middle + $half);
         }
-        foreach (['rear' => $layout->rearAxle, 'front' => $layout->frontAxle()] as $at) {
+        foreach (['rear' => $layout->axles->rear, 'front' => $layout->frontAxle()] as $at) {
             $half = $mm($layout->widthAt($at)) / 2 + 3;
             $shapes[] = Shape::line('axle', $left + $mm($at), $middle - $half, $left + $mm($at), $middle + $half);
             $shapes[] = Shape::text($units->show($at, Scale::Body), $left + $mm($at), $middle - $half - 2);
@@ -89,7 +89,7 @@ final readonly class TemplateSheet
 
     private static function discs(Layout $layout, UnitSystem $units): self
     {
-        $diameter = 1000 * $layout->wheelDiameter;
+        $diameter = 1000 * $layout->wheels->diameter;
         $pitch = max($diameter, self::HUB_MM) + 6;
         $across = max(1, (int) floor(self::WIDTH / $pitch));
         $down = max(1, (int) floor((self::HEIGHT - 26) / $pitch));
@@ -128,21 +128,21 @@ final readonly class TemplateSheet
     /** A strip for each side of a bottle or a cup: laid along it, its marks show where to pierce. */
     private static function holes(Layout $layout, UnitSystem $units): self
     {
-        $length = min((float) self::WIDTH, 1000 * $layout->chassisLength);
+        $length = min((float) self::WIDTH, 1000 * $layout->body->length);
         $shapes = [];
         foreach ([20.0, 70.0] as $y) {
             array_push($shapes, Shape::rect('cut-line', 0, $y, $length, 24), Shape::line('centre', 0, $y + 12, $length, $y + 12));
-            foreach ([$layout->rearAxle, $layout->frontAxle()] as $at) {
+            foreach ([$layout->axles->rear, $layout->frontAxle()] as $at) {
                 array_push(
                     $shapes,
-                    Shape::circle('cut-line', 1000 * $at, $y + 12, max(1.5, 500 * $layout->bearingBore)),
+                    Shape::circle('cut-line', 1000 * $at, $y + 12, max(1.5, 500 * $layout->axles->bearingBore)),
                     ...self::cross(1000 * $at, $y + 12, 8),
                 );
                 $shapes[] = Shape::text($units->show($at, Scale::Body), 1000 * $at, $y - 3);
             }
         }
 
-        return new self($layout->form === ChassisForm::Cup ? 'cup_holes' : 'bottle_holes', [...$shapes, ...self::bar($units)]);
+        return new self($layout->body->form === ChassisForm::Cup ? 'cup_holes' : 'bottle_holes', [...$shapes, ...self::bar($units)]);
     }
 
     /** @return list<self> */

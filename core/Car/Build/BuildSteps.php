@@ -119,9 +119,9 @@ final readonly class BuildSteps
     /** @return list<BuildTask> */
     private static function chassis(Kit $kit, Layout $layout, Sets $bearings): array
     {
-        $form = $layout->form;
-        $size = ['length' => $layout->chassisLength, 'width' => $layout->chassisWidth];
-        $axles = ['rear' => $layout->rearAxle, 'front' => $layout->frontAxle()];
+        $form = $layout->body->form;
+        $size = ['length' => $layout->body->length, 'width' => $layout->body->width];
+        $axles = ['rear' => $layout->axles->rear, 'front' => $layout->frontAxle()];
         $made = match (true) {
             $form === ChassisForm::BrickFrame => new BuildTask(BuildStep::BuildFrame, [], null, BuildHand::Child, $size),
             $form === ChassisForm::FoldedPlate => new BuildTask(BuildStep::FoldChassis, [], null, BuildHand::Child, $size),
@@ -137,9 +137,9 @@ final readonly class BuildSteps
             return $tasks;
         }
         $tasks[] = new BuildTask(BuildStep::MarkAxles, $ready, BuildTool::Pens, BuildHand::Child, $axles);
-        $lengths = $layout->frontBearing === $layout->rearBearing
-            ? ['bearing' => $layout->frontBearing]
-            : ['bearing' => $layout->frontBearing, 'rear_bearing' => $layout->rearBearing];
+        $lengths = $layout->axles->frontBearing === $layout->axles->rearBearing
+            ? ['bearing' => $layout->axles->frontBearing]
+            : ['bearing' => $layout->axles->frontBearing, 'rear_bearing' => $layout->axles->rearBearing];
         $tasks[] = new BuildTask(BuildStep::CutBearings, [], BuildTool::Scissors, BuildHand::Child, $lengths);
         if ($form->isPierced()) {
             $tasks[] = new BuildTask(
@@ -147,7 +147,7 @@ final readonly class BuildSteps
                 [BuildStep::MarkAxles],
                 BuildTool::Pin,
                 BuildHand::Adult,
-                ['bore' => $layout->bearingBore],
+                ['bore' => $layout->axles->bearingBore],
             );
             $tasks[] = new BuildTask(
                 BuildStep::BearingsThrough,
@@ -185,10 +185,10 @@ final readonly class BuildSteps
     /** @return list<BuildTask> */
     private static function axles(Kit $kit, Layout $layout, float $endPlayM): array
     {
-        $isOfKit = $layout->form->carriesAxles() && !$kit->usesSkewers();
-        $lengths = $layout->frontAxleLength === $layout->rearAxleLength
-            ? ['axle' => $layout->frontAxleLength]
-            : ['axle' => $layout->frontAxleLength, 'rear_axle' => $layout->rearAxleLength];
+        $isOfKit = $layout->body->form->carriesAxles() && !$kit->usesSkewers();
+        $lengths = $layout->axles->frontLength === $layout->axles->rearLength
+            ? ['axle' => $layout->axles->frontLength]
+            : ['axle' => $layout->axles->frontLength, 'rear_axle' => $layout->axles->rearLength];
         $tasks = [
             new BuildTask(BuildStep::FirstWheels, [BuildStep::CutAxles, BuildStep::PierceWheels], null, BuildHand::Child),
             // The second wheel only when the axle is through: it would not go through with both.
@@ -208,7 +208,7 @@ final readonly class BuildSteps
             $tasks[] = new BuildTask(BuildStep::PointsOff, [], BuildTool::Cutters, BuildHand::Adult);
         }
         if ($kit->has(PartKind::Wheel, PartTrait::PiercedByHand)) {
-            $tasks[] = new BuildTask(BuildStep::PierceWheels, [], BuildTool::Pin, BuildHand::Adult, ['wheel' => $layout->wheelDiameter]);
+            $tasks[] = new BuildTask(BuildStep::PierceWheels, [], BuildTool::Pin, BuildHand::Adult, ['wheel' => $layout->wheels->diameter]);
         }
 
         return $tasks;
@@ -225,7 +225,7 @@ final readonly class BuildSteps
                 [BuildStep::CutNozzle, BuildStep::StretchBalloon],
                 $glues ? BuildTool::GlueGun : null,
                 $glues ? BuildHand::Adult : BuildHand::Child,
-                ['neck' => $layout->neckDepth ?? self::INTO_THE_NECK_M],
+                ['neck' => $layout->nozzle->neckDepth ?? self::INTO_THE_NECK_M],
             ),
             new BuildTask(BuildStep::Airtight, [BuildStep::JoinBalloon, BuildStep::JointSets], $fills, BuildHand::AdultBeside),
         ];
@@ -251,7 +251,7 @@ final readonly class BuildSteps
                 [BuildStep::CutChassis, BuildStep::FoldChassis, BuildStep::BuildFrame],
                 BuildTool::Pin,
                 BuildHand::Adult,
-                ['hook' => $layout->hookPlace],
+                ['hook' => $layout->band->hookPlace],
             ),
             // As long as the way from the hook to the axle: longer it hangs, shorter it is tight before it is wound.
             new BuildTask(
@@ -259,7 +259,7 @@ final readonly class BuildSteps
                 [],
                 null,
                 BuildHand::Child,
-                ['chain' => $layout->chainLength ?? $layout->installedLength()],
+                ['chain' => $layout->band->chainLength ?? $layout->installedLength()],
             ),
             new BuildTask(
                 BuildStep::HookChain,

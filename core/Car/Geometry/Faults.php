@@ -72,32 +72,34 @@ final readonly class Faults
     {
         $faults = [];
         if (
-            $this->knows(CarAttribute::AxleDiameter, CarAttribute::BearingBore) && $this->layout->axleDiameter >= $this->layout->bearingBore
+            $this->knows(CarAttribute::AxleDiameter, CarAttribute::BearingBore)
+                && $this->layout->axles->diameter >= $this->layout->axles->bearingBore
         ) {
             $faults[] = Fault::of(
                 'axle-too-thick',
-                ['axle' => $this->part($this->layout->axleDiameter), 'bore' => $this->part($this->layout->bearingBore)],
+                ['axle' => $this->part($this->layout->axles->diameter), 'bore' => $this->part($this->layout->axles->bearingBore)],
                 true,
                 Spot::FrontAxle,
             );
         }
         if ($this->knows(CarAttribute::AxleDiameter, CarAttribute::BearingBore)
-            && Fit::ofTurning($this->layout->axleDiameter, $this->layout->bearingBore) === Fit::Loose) {
+            && Fit::ofTurning($this->layout->axles->diameter, $this->layout->axles->bearingBore) === Fit::Loose) {
             $faults[] = Fault::of(
                 'axle-knocks-about',
-                ['axle' => $this->part($this->layout->axleDiameter), 'bore' => $this->part($this->layout->bearingBore)],
+                ['axle' => $this->part($this->layout->axles->diameter), 'bore' => $this->part($this->layout->axles->bearingBore)],
                 false,
                 Spot::FrontAxle,
             );
         }
         foreach ([
             [
-                'front', CarAttribute::AxleLength, CarAttribute::BearingLength, $this->layout->frontAxleLength, $this->layout->frontBearing,
+                'front', CarAttribute::AxleLength, CarAttribute::BearingLength, $this->layout->axles->frontLength,
+                $this->layout->axles->frontBearing,
                 Spot::FrontAxle,
             ],
             [
-                'rear', CarAttribute::RearAxleLength, CarAttribute::RearBearingLength, $this->layout->rearAxleLength,
-                $this->layout->rearBearing, Spot::RearAxle,
+                'rear', CarAttribute::RearAxleLength, CarAttribute::RearBearingLength, $this->layout->axles->rearLength,
+                $this->layout->axles->rearBearing, Spot::RearAxle,
             ],
         ] as [$which, $axle, $bearing, $has, $bearingM, $spot]) {
             if ($this->car->ofRear($axle) === null || $this->car->ofRear($bearing) === null || ($hub = $this->hub()) === null) {
@@ -124,7 +126,7 @@ final readonly class Faults
         $spins = $this->car->kind(CarAttribute::WheelMount) === WheelMount::Spinning->value;
         if ($this->knows(CarAttribute::WheelBore, CarAttribute::AxleDiameter) && $this->car->kind(CarAttribute::WheelMount) !== null) {
             $hole = (float) $this->car->number(CarAttribute::WheelBore);
-            $fit = $spins ? Fit::ofTurning($this->layout->axleDiameter, $hole) : Fit::ofFixed($this->layout->axleDiameter, $hole);
+            $fit = $spins ? Fit::ofTurning($this->layout->axles->diameter, $hole) : Fit::ofFixed($this->layout->axles->diameter, $hole);
             if ($fit === Fit::TooThick || $fit === ($spins ? Fit::Snug : Fit::Loose)) {
                 $faults[] = Fault::of(
                     match (true) {
@@ -132,7 +134,7 @@ final readonly class Faults
                         $spins => 'wheel-binds',
                         default => 'wheel-slips',
                     },
-                    ['axle' => $this->part($this->layout->axleDiameter), 'hole' => $this->part($hole)],
+                    ['axle' => $this->part($this->layout->axles->diameter), 'hole' => $this->part($hole)],
                     $fit === Fit::TooThick,
                     Spot::FrontWheels,
                     'wheel-on-axle',
@@ -142,17 +144,17 @@ final readonly class Faults
         foreach ([
             [
                 'front', CarAttribute::Track, CarAttribute::BearingLength, CarAttribute::EndPlay, $this->layout->frontGap(),
-                $this->layout->frontTrack, Spot::FrontWheels,
+                $this->layout->axles->frontTrack, Spot::FrontWheels,
             ],
             [
                 'rear', CarAttribute::RearTrack, CarAttribute::RearBearingLength, CarAttribute::RearEndPlay, $this->layout->rearGap(),
-                $this->layout->rearTrack, Spot::RearWheels,
+                $this->layout->axles->rearTrack, Spot::RearWheels,
             ],
         ] as [$which, $track, $bearing, $play, $gap, $trackM, $spot]) {
             if (!$this->knows(CarAttribute::ChassisWidth)) {
                 continue;
             }
-            $width = $this->layout->chassisWidth;
+            $width = $this->layout->body->width;
             $bearingM = $this->car->ofRear($bearing) ?? $this->car->number($bearing);
             $rim = $this->rimReachesIn();
             if ($bearingM !== null && $rim > 0.0 && ($bearingM - $width) / 2 <= $rim + 1e-9) {
@@ -184,7 +186,7 @@ final readonly class Faults
                     $faults[] = $gap <= 0.0
                         ? Fault::of(
                             "{$which}-wheels-rub",
-                            ['between' => $this->body($trackM - $this->layout->wheelThickness), 'width' => $this->body($width)],
+                            ['between' => $this->body($trackM - $this->layout->wheels->thickness), 'width' => $this->body($width)],
                             true,
                             $spot,
                         )
@@ -199,11 +201,12 @@ final readonly class Faults
             }
         }
         if (
-            $this->knows(CarAttribute::Wheelbase, CarAttribute::WheelDiameter) && $this->layout->wheelbase <= $this->layout->wheelDiameter
+            $this->knows(CarAttribute::Wheelbase, CarAttribute::WheelDiameter)
+                && $this->layout->axles->wheelbase <= $this->layout->wheels->diameter
         ) {
             $faults[] = Fault::of(
                 'wheels-meet',
-                ['wheelbase' => $this->body($this->layout->wheelbase), 'wheel' => $this->part($this->layout->wheelDiameter)],
+                ['wheelbase' => $this->body($this->layout->axles->wheelbase), 'wheel' => $this->part($this->layout->wheels->diameter)],
                 true,
                 Spot::FrontWheels,
             );
@@ -216,27 +219,33 @@ final readonly class Faults
     private function chassis(): array
     {
         $faults = [];
-        if ($this->knows(CarAttribute::Wheelbase, CarAttribute::ChassisLength) && $this->layout->wheelbase > $this->layout->chassisLength) {
+        if (
+            $this->knows(CarAttribute::Wheelbase, CarAttribute::ChassisLength)
+            && $this->layout->axles->wheelbase > $this->layout->body->length
+        ) {
             $faults[] = Fault::of(
                 'off-the-chassis',
-                ['wheelbase' => $this->body($this->layout->wheelbase), 'length' => $this->body($this->layout->chassisLength)],
+                ['wheelbase' => $this->body($this->layout->axles->wheelbase), 'length' => $this->body($this->layout->body->length)],
                 true,
                 Spot::Chassis,
             );
         } elseif ($this->knows(CarAttribute::Wheelbase, CarAttribute::ChassisLength, CarAttribute::RearAxlePlace)
-            && $this->layout->frontAxle() > $this->layout->chassisLength) {
+            && $this->layout->frontAxle() > $this->layout->body->length) {
             $faults[] = Fault::of(
                 'front-axle-off-the-chassis',
-                ['by' => $this->body($this->layout->frontAxle() - $this->layout->chassisLength)],
+                ['by' => $this->body($this->layout->frontAxle() - $this->layout->body->length)],
                 true,
                 Spot::FrontAxle,
                 'off-the-chassis',
             );
         }
         if ($this->knows(CarAttribute::ChassisLength)) {
-            [$from, $to] = array_map(fn(float $share): float => $share * $this->layout->chassisLength, $this->layout->form->axlesBetween());
+            [$from, $to] = array_map(
+                fn(float $share): float => $share * $this->layout->body->length,
+                $this->layout->body->form->axlesBetween(),
+            );
             foreach ([
-                ['rear', $this->layout->rearAxle, $this->knows(CarAttribute::RearAxlePlace), Spot::RearAxle],
+                ['rear', $this->layout->axles->rear, $this->knows(CarAttribute::RearAxlePlace), Spot::RearAxle],
                 [
                     'front', $this->layout->frontAxle(),
                     $this->knows(CarAttribute::FrontAxlePlace) || $this->knows(CarAttribute::RearAxlePlace, CarAttribute::Wheelbase),
@@ -248,7 +257,7 @@ final readonly class Faults
                     && $faults === []
                     && ($at < $from - 1e-9 || $at > $to + 1e-9)
                     && $at >= 0.0
-                    && $at <= $this->layout->chassisLength
+                    && $at <= $this->layout->body->length
                 ) {
                     $faults[] = Fault::of(
                         "{$which}-axle-misses",
@@ -362,7 +371,7 @@ final readonly class Faults
         $l = $this->layout;
         $runsAlong = $l->bandPassesFreeAxle();
         $space = $l->installedLength();
-        $chain = $l->chainLength;
+        $chain = $l->band->chainLength;
         $knowsSpace = $this->knows(CarAttribute::InstalledLength) || $this->knows(CarAttribute::HookPlace, CarAttribute::ChassisLength)
             && (
                 $this->knows(CarAttribute::RearAxlePlace)
@@ -370,7 +379,7 @@ final readonly class Faults
                 || $this->knows(CarAttribute::Wheelbase)
             );
         if ($knowsSpace && $runsAlong && !$l->bandClearsFreeAxle()) {
-            $faults[] = Fault::of('band-rubs', [], false, $l->driven === DrivenEnd::Rear ? Spot::FrontAxle : Spot::RearAxle);
+            $faults[] = Fault::of('band-rubs', [], false, $l->band->driven === DrivenEnd::Rear ? Spot::FrontAxle : Spot::RearAxle);
         }
         if ($knowsSpace && $chain !== null && $chain > self::CHAIN_TOO_LONG * $space) {
             $faults[] = Fault::of('chain-too-long', ['chain' => $this->body($chain), 'space' => $this->body($space)], false, Spot::Band);
@@ -378,7 +387,7 @@ final readonly class Faults
         if ($knowsSpace && $chain !== null && $space > ElasticBand::GREATEST_STRETCH * $chain) {
             $faults[] = Fault::of('chain-too-short', ['chain' => $this->body($chain), 'space' => $this->body($space)], true, Spot::Band);
         }
-        if ($knowsSpace && $chain !== null && $l->turns !== null) {
+        if ($knowsSpace && $chain !== null && $l->band->turns !== null) {
             $stretch = ($space + $l->woundM()) / $chain;
             if ($stretch > self::NEAR_SNAPPING) {
                 $faults[] = Fault::of(
@@ -390,12 +399,12 @@ final readonly class Faults
             }
         }
         if (BandEnd::tryFrom($this->car->kind(CarAttribute::BandEnd) ?? '') === BandEnd::Tied) {
-            $faults[] = Fault::of('band-tied', [], false, $l->driven === DrivenEnd::Rear ? Spot::RearAxle : Spot::FrontAxle);
+            $faults[] = Fault::of('band-tied', [], false, $l->band->driven === DrivenEnd::Rear ? Spot::RearAxle : Spot::FrontAxle);
         }
         if (
             $this->knows(CarAttribute::HookPlace)
             && $this->car->number(CarAttribute::HookPlace) < self::HOOK_FROM_THE_EDGE
-            && !$l->form->isPierced()
+            && !$l->body->form->isPierced()
         ) {
             $faults[] = Fault::of(
                 'hook-pulls-out',
@@ -407,11 +416,16 @@ final readonly class Faults
                 Spot::Hook,
             );
         }
-        if ($this->knows(CarAttribute::Track) && $l->hookOffset > self::HOOK_BESIDE * $l->rearTrack) {
-            $faults[] = Fault::of('hook-to-one-side', ['offset' => $this->part($l->hookOffset)], false, Spot::Hook);
+        if ($this->knows(CarAttribute::Track) && $l->band->hookOffset > self::HOOK_BESIDE * $l->axles->rearTrack) {
+            $faults[] = Fault::of('hook-to-one-side', ['offset' => $this->part($l->band->hookOffset)], false, Spot::Hook);
         }
         if ($this->car->kind(CarAttribute::WheelMount) === WheelMount::Spinning->value) {
-            $faults[] = Fault::of('driven-wheels-spin', [], true, $l->driven === DrivenEnd::Rear ? Spot::RearWheels : Spot::FrontWheels);
+            $faults[] = Fault::of(
+                'driven-wheels-spin',
+                [],
+                true,
+                $l->band->driven === DrivenEnd::Rear ? Spot::RearWheels : Spot::FrontWheels,
+            );
         }
 
         return $faults;
@@ -420,13 +434,15 @@ final readonly class Faults
     /** Whole turns that stretch a chain so far. */
     private function turnsAt(float $stretch, float $chain, float $space): int
     {
-        return (int) floor(max(0.0, $stretch * $chain - $space) / (M_PI * ($this->layout->windingDiameter + $this->layout->bandThickness)));
+        return (int) floor(
+            max(0.0, $stretch * $chain - $space) / (M_PI * ($this->layout->band->windingDiameter + $this->layout->band->thickness)),
+        );
     }
 
     /** How thick a wheel is at its hub (m), as recorded or as its kind has it; null where neither says. */
     private function hub(): ?float
     {
-        return $this->car->number(CarAttribute::WheelHub) !== null || $this->isListed ? $this->layout->hubThickness : null;
+        return $this->car->number(CarAttribute::WheelHub) !== null || $this->isListed ? $this->layout->wheels->hubThickness : null;
     }
 
     /** By how much the rim of a wheel whose hollow faces the car reaches in beyond its hub (m); 0 for others. */
@@ -435,7 +451,7 @@ final readonly class Faults
         return $this->car->kind(CarAttribute::WheelHollow) === Hollow::Inwards->value
             && $this->knows(CarAttribute::WheelThickness)
             && $this->hub() !== null
-            ? max(0.0, $this->layout->wheelThickness - $this->layout->hubThickness) : 0.0;
+            ? max(0.0, $this->layout->wheels->thickness - $this->layout->wheels->hubThickness) : 0.0;
     }
 
     private function knows(CarAttribute ...$choices): bool

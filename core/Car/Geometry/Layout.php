@@ -26,136 +26,124 @@ final readonly class Layout
 {
     private const LEAST_OVERHANG = 0.02;
 
-    /** Of a hook from its end of the chassis, and how thick a rubber band is (m). Common practice, no source. */
-    private const USUAL_HOOK = 0.005;
-    private const USUAL_BAND = 0.001;
-
     /** Where the nozzle enters the balloon, as a share of the chassis, so that the balloon lies on it. */
     private const NECK = 0.5;
 
     /** Tubes pushed into each other: a quarter of each is inside the next. Common practice, no source. */
     private const SHOWN_OF_A_TUBE = 0.75;
 
-    /**
-     * @param list<float> $bores of the tubes, from the exit to the balloon
-     * @param float $tubeM length of each
-     * @param float $angle of the jet below the horizontal (rad); beyond π/2 it blows forward
-     */
     public function __construct(
-        public float $chassisLength,
-        public float $chassisWidth,
-        public float $chassisHeight,
-        public float $rearAxle,
-        public float $wheelbase,
-        public float $frontTrack,
-        public float $rearTrack,
-        public float $wheelDiameter,
-        public float $wheelThickness,
-        public float $axleDiameter,
-        public float $frontAxleLength,
-        public float $rearAxleLength,
-        public float $bearingBore,
-        public float $frontBearing,
-        public float $rearBearing,
+        public Body $body,
+        public Axles $axles,
+        public Wheels $wheels,
+        public NozzlePlace $nozzle,
         public float $balloonDiameter,
-        public int $balloons,
-        public array $bores,
-        public float $tubeM,
-        public int $outlets,
-        public float $angle,
-        public ?float $nozzleHeight,
-        public float $overhang,
-        /** At the hub, where the axle goes through; as at the rim where the wheel is solid. */
-        public float $hubThickness,
-        public ChassisForm $form = ChassisForm::Board,
-        /** @var non-empty-list<float> how wide the chassis is along its length, as shares of its width, from the rear, evenly spaced */
-        public array $widths = [1.0, 1.0],
-        public NoseShape $nose = NoseShape::Flat,
-        /** How far the tube goes into the balloon's neck; null where nobody has measured it. */
-        public ?float $neckDepth = null,
+        public int $balloons = 1,
+        public BandPlace $band = new BandPlace(),
         /** What drives it; a balloon where nobody said. */
         public EnergySource $source = EnergySource::Balloon,
-        /** Which axle a band turns. */
-        public DrivenEnd $driven = DrivenEnd::Rear,
-        /** Of the hook, from the end of the chassis that is away from the driven axle (m). */
-        public float $hookPlace = self::USUAL_HOOK,
-        /** Of the chain, unstretched (m); null where nobody knows. */
-        public ?float $chainLength = null,
-        /** How wide what winds on the axle is, and how thick one strand (m). */
-        public float $windingDiameter = self::USUAL_BAND,
-        public float $bandThickness = self::USUAL_BAND,
-        public int $bandsSideBySide = 1,
-        /** What is wound on before a try; null where nobody said. */
-        public ?int $turns = null,
-        /** Of the hook, beside the middle (m). */
-        public float $hookOffset = 0.0,
-        /** Measured from the hook to the driven axle (m); null where the places of both say it. */
-        private ?float $installed = null,
     ) {}
 
     public static function of(Car $car, Catalogue $catalogue, Kit $kit = new Kit()): self
     {
         $part = static fn(PartKind $kind, CarAttribute $choice): Part => $catalogue->named($kind, $car->kind($choice)) ?? $kit->part($kind);
-        $chassis = $part(PartKind::Chassis, CarAttribute::Chassis);
-        $wheel = $part(PartKind::Wheel, CarAttribute::WheelKind);
+        $body = self::bodyOf($car, $part(PartKind::Chassis, CarAttribute::Chassis));
+        $wheels = self::wheelsOf($car, $part(PartKind::Wheel, CarAttribute::WheelKind));
         $bearing = $part(PartKind::Bearing, CarAttribute::Bearing);
-        $nozzle = $part(PartKind::Nozzle, CarAttribute::NozzleKind);
-        $length = $car->number(CarAttribute::ChassisLength) ?? $chassis->value(CarAttribute::ChassisLength);
-        $width = $car->number(CarAttribute::ChassisWidth) ?? $chassis->value(CarAttribute::ChassisWidth);
-        $thickness = $car->number(CarAttribute::WheelThickness) ?? $wheel->value(CarAttribute::WheelThickness);
+
+        return new self(
+            $body,
+            self::axlesOf($car, $bearing, $body, $wheels),
+            $wheels,
+            self::nozzleOf($car, $part(PartKind::Nozzle, CarAttribute::NozzleKind), $body),
+            $car->balloonDiameterM() ?? CarAttribute::USUAL_BALLOON_M,
+            (int) ($car->number(CarAttribute::Balloons) ?? 1),
+            self::bandOf($car, $bearing),
+            $car->source() ?? EnergySource::Balloon,
+        );
+    }
+
+    private static function bodyOf(Car $car, Part $chassis): Body
+    {
         $form = ChassisForm::tryFrom($car->kind(CarAttribute::ChassisForm) ?? '') ?? $chassis->form;
-        [$rear, $wheelbase] = self::axlePlaces($car, $form, $length);
-        $usual = new CutSizes(min(0.6, max(0.005, $width)), min(0.1, max(0.0003, $thickness)));
+        $outline = $form === ChassisForm::Outline ? Outline::read($car->kind(CarAttribute::ChassisOutline)) : null;
+
+        return new Body(
+            $car->number(CarAttribute::ChassisLength) ?? $chassis->value(CarAttribute::ChassisLength),
+            $car->number(CarAttribute::ChassisWidth) ?? $chassis->value(CarAttribute::ChassisWidth),
+            $car->number(CarAttribute::ChassisHeight) ?? $chassis->value(CarAttribute::ChassisHeight),
+            $form,
+            $outline?->widths() ?? $form->widths(),
+            NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '') ?? NoseShape::Flat,
+        );
+    }
+
+    private static function wheelsOf(Car $car, Part $wheel): Wheels
+    {
+        $thickness = $car->number(CarAttribute::WheelThickness) ?? $wheel->value(CarAttribute::WheelThickness);
+
+        return new Wheels(
+            $car->number(CarAttribute::WheelDiameter) ?? $wheel->value(CarAttribute::WheelDiameter),
+            $thickness,
+            $car->number(CarAttribute::WheelHub) ?? min($thickness, $wheel->value(CarAttribute::WheelHub)),
+        );
+    }
+
+    private static function axlesOf(Car $car, Part $bearing, Body $body, Wheels $wheels): Axles
+    {
+        [$rear, $wheelbase] = self::axlePlaces($car, $body->form, $body->length);
+        $usual = new CutSizes(min(0.6, max(0.005, $body->width)), min(0.1, max(0.0003, $wheels->thickness)));
+
+        return new Axles(
+            $rear,
+            $wheelbase,
+            $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
+            $car->number(CarAttribute::BearingBore) ?? $bearing->value(CarAttribute::BearingBore),
+            $car->number(CarAttribute::Track) ?? $usual->trackM(),
+            $car->ofRear(CarAttribute::RearTrack) ?? $usual->trackM(),
+            $car->number(CarAttribute::AxleLength) ?? $usual->axleLengthM(),
+            $car->ofRear(CarAttribute::RearAxleLength) ?? $usual->axleLengthM(),
+            $car->number(CarAttribute::BearingLength) ?? $usual->bearingLengthM(),
+            $car->ofRear(CarAttribute::RearBearingLength) ?? $usual->bearingLengthM(),
+        );
+    }
+
+    private static function nozzleOf(Car $car, Part $nozzle, Body $body): NozzlePlace
+    {
         $bores = array_values(array_filter(
             [
                 $car->number(CarAttribute::NozzleBore) ?? $nozzle->value(CarAttribute::NozzleBore),
-                $car->number(CarAttribute::WiderBore),
-                $car->number(CarAttribute::WidestBore),
+                $car->number(CarAttribute::WiderBore), $car->number(CarAttribute::WidestBore),
             ],
             static fn(?float $bore): bool => $bore !== null,
         ));
-
         $tube = max(0.005, $car->number(CarAttribute::NozzleLength) ?? $nozzle->value(CarAttribute::NozzleLength));
 
-        return new self(
-            $length,
-            $width,
-            $car->number(CarAttribute::ChassisHeight) ?? $chassis->value(CarAttribute::ChassisHeight),
-            $rear,
-            $wheelbase,
-            $car->number(CarAttribute::Track) ?? $usual->trackM(),
-            $car->ofRear(CarAttribute::RearTrack) ?? $usual->trackM(),
-            $car->number(CarAttribute::WheelDiameter) ?? $wheel->value(CarAttribute::WheelDiameter),
-            $thickness,
-            $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
-            $car->number(CarAttribute::AxleLength) ?? $usual->axleLengthM(),
-            $car->ofRear(CarAttribute::RearAxleLength) ?? $usual->axleLengthM(),
-            $car->number(CarAttribute::BearingBore) ?? $bearing->value(CarAttribute::BearingBore),
-            $car->number(CarAttribute::BearingLength) ?? $usual->bearingLengthM(),
-            $car->ofRear(CarAttribute::RearBearingLength) ?? $usual->bearingLengthM(),
-            $car->balloonDiameterM() ?? CarAttribute::USUAL_BALLOON_M,
-            (int) ($car->number(CarAttribute::Balloons) ?? 1),
+        return new NozzlePlace(
             $bores,
             $tube,
+            $car->number(CarAttribute::NozzleOverhang) ?? self::usualOverhang($body->length, $tube, count($bores)),
             (int) ($car->number(CarAttribute::NozzleOutlets) ?? 1),
             deg2rad($car->number(CarAttribute::NozzleAngle) ?? 0.0),
             $car->number(CarAttribute::NozzleHeight),
-            $car->number(CarAttribute::NozzleOverhang) ?? self::usualOverhang($length, $tube, count($bores)),
-            $car->number(CarAttribute::WheelHub) ?? min($thickness, $wheel->value(CarAttribute::WheelHub)),
-            $form,
-            ($form === ChassisForm::Outline ? Outline::read($car->kind(CarAttribute::ChassisOutline)) : null)?->widths() ?? $form->widths(),
-            NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '') ?? NoseShape::Flat,
             $car->number(CarAttribute::NeckDepth),
-            $car->source() ?? EnergySource::Balloon,
+        );
+    }
+
+    private static function bandOf(Car $car, Part $bearing): BandPlace
+    {
+        $turns = $car->number(CarAttribute::TurnsWound);
+        $axle = $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter);
+
+        return new BandPlace(
             DrivenEnd::tryFrom($car->kind(CarAttribute::DrivenEnd) ?? '') ?? DrivenEnd::Rear,
-            $car->number(CarAttribute::HookPlace) ?? self::USUAL_HOOK,
-            $car->chainLengthM(),
-            $car->number(CarAttribute::WindingDiameter)
-                ?? $car->number(CarAttribute::AxleDiameter) ?? $bearing->value(CarAttribute::AxleDiameter),
-            $car->number(CarAttribute::BandThickness) ?? self::USUAL_BAND,
-            (int) ($car->number(CarAttribute::BandsSideBySide) ?? 1),
-            $car->number(CarAttribute::TurnsWound) === null ? null : (int) $car->number(CarAttribute::TurnsWound),
+            $car->number(CarAttribute::HookPlace) ?? BandPlace::USUAL_HOOK,
             $car->number(CarAttribute::HookOffset) ?? 0.0,
+            $car->chainLengthM(),
+            $car->number(CarAttribute::WindingDiameter) ?? $axle,
+            $car->number(CarAttribute::BandThickness) ?? BandPlace::USUAL_BAND,
+            (int) ($car->number(CarAttribute::BandsSideBySide) ?? 1),
+            $turns === null ? null : (int) $turns,
             $car->number(CarAttribute::InstalledLength),
         );
     }
@@ -192,29 +180,29 @@ final readonly class Layout
 
     public function frontAxle(): float
     {
-        return $this->rearAxle + $this->wheelbase;
+        return $this->axles->rear + $this->axles->wheelbase;
     }
 
     /** Where the axle is that a band turns, and the other one. */
     public function drivenAxle(): float
     {
-        return $this->driven === DrivenEnd::Rear ? $this->rearAxle : $this->frontAxle();
+        return $this->band->driven === DrivenEnd::Rear ? $this->axles->rear : $this->frontAxle();
     }
 
     public function freeAxle(): float
     {
-        return $this->driven === DrivenEnd::Rear ? $this->frontAxle() : $this->rearAxle;
+        return $this->band->driven === DrivenEnd::Rear ? $this->frontAxle() : $this->axles->rear;
     }
 
     public function hook(): float
     {
-        return $this->driven === DrivenEnd::Rear ? $this->chassisLength - $this->hookPlace : $this->hookPlace;
+        return $this->band->driven === DrivenEnd::Rear ? $this->body->length - $this->band->hookPlace : $this->band->hookPlace;
     }
 
     /** From the hook to the driven axle (m). */
     public function installedLength(): float
     {
-        return $this->installed ?? abs($this->hook() - $this->drivenAxle());
+        return $this->band->installed ?? abs($this->hook() - $this->drivenAxle());
     }
 
     /** How high a band lies at its hook: on the chassis, or below it where that is hollow. */
@@ -226,7 +214,7 @@ final readonly class Layout
     /** What is wound on (m); 0 where nobody said. */
     public function woundM(): float
     {
-        return M_PI * ($this->windingDiameter + $this->bandThickness) * ($this->turns ?? 0);
+        return M_PI * ($this->band->windingDiameter + $this->band->thickness) * ($this->band->turns ?? 0);
     }
 
     /** Whether a straight line from the hook to the driven axle passes above the other axle, or below it. */
@@ -234,64 +222,66 @@ final readonly class Layout
     {
         $span = $this->hook() - $this->drivenAxle();
         $share = $span === 0.0 ? 0.0 : ($this->freeAxle() - $this->drivenAxle()) / $span;
-        $height = $this->wheelRadius() + $this->windingDiameter / 2 + $share * (
-            $this->hookHeight() - $this->wheelRadius() - $this->windingDiameter / 2
+        $height = $this->wheelRadius() + $this->band->windingDiameter / 2 + $share * (
+            $this->hookHeight() - $this->wheelRadius() - $this->band->windingDiameter / 2
         );
 
-        return abs($height - $this->wheelRadius()) > $this->bearingBore / 2;
+        return abs($height - $this->wheelRadius()) > $this->axles->bearingBore / 2;
     }
 
     /** Whether the chain passes the other axle on its way to the hook. */
     public function bandPassesFreeAxle(): bool
     {
-        return abs($this->hook() - $this->drivenAxle()) > $this->wheelbase;
+        return abs($this->hook() - $this->drivenAxle()) > $this->axles->wheelbase;
     }
 
     public function wheelRadius(): float
     {
-        return $this->wheelDiameter / 2;
+        return $this->wheels->diameter / 2;
     }
 
     /** Under the bearings or the chassis, the lowest that does not turn. */
     public function groundClearance(): float
     {
-        return min($this->wheelRadius() - $this->bearingBore / 2, $this->chassisBottom());
+        return min($this->wheelRadius() - $this->axles->bearingBore / 2, $this->chassisBottom());
     }
 
     public function chassisBottom(): float
     {
-        return $this->form->axleHeight() > 0.0
-            ? $this->wheelRadius() - $this->form->axleHeight() * $this->chassisHeight
-            : $this->wheelRadius() + $this->bearingBore / 2;
+        return $this->body->form->axleHeight() > 0.0
+            ? $this->wheelRadius() - $this->body->form->axleHeight() * $this->body->height
+            : $this->wheelRadius() + $this->axles->bearingBore / 2;
     }
 
     /** How wide the chassis is (m) at a place from its rear end. */
     public function widthAt(float $x): float
     {
-        $last = count($this->widths) - 1;
-        $at = max(0.0, min(1.0, $x / $this->chassisLength)) * $last;
+        $last = count($this->body->widths) - 1;
+        $at = max(0.0, min(1.0, $x / $this->body->length)) * $last;
         $before = (int) min(max(0, $last - 1), floor($at));
 
-        return $this->chassisWidth * (
-            $this->widths[$before] + ($at - $before) * ($this->widths[min($last, $before + 1)] - $this->widths[$before])
+        return $this->body->width * (
+            $this->body->widths[$before] + ($at - $before) * ($this->body->widths[min($last, $before + 1)] - $this->body->widths[$before])
         );
     }
 
     public function chassisTop(): float
     {
-        return $this->chassisBottom() + $this->chassisHeight;
+        return $this->chassisBottom() + $this->body->height;
     }
 
     /** The middle of the nozzle where it leaves the chassis. */
     public function nozzleAxis(): float
     {
-        return $this->nozzleHeight ?? $this->chassisTop() + $this->bores[0] / 2;
+        return $this->nozzle->height ?? $this->chassisTop() + $this->nozzle->bores[0] / 2;
     }
 
     /** The lowest point of the nozzle's end. */
     public function nozzleClearance(): float
     {
-        return $this->nozzleAxis() - $this->overhang * sin($this->angle) - $this->bores[0] / 2 * abs(cos($this->angle));
+        return $this->nozzleAxis() - $this->nozzle->overhang * sin($this->nozzle->angle) - $this->nozzle->bores[0] / 2 * abs(
+            cos($this->nozzle->angle),
+        );
     }
 
     /**
@@ -302,10 +292,10 @@ final readonly class Layout
     public function tubes(): array
     {
         $tubes = [];
-        $end = -$this->overhang;
-        foreach ($this->bores as $bore) {
-            $tubes[] = ['x' => $end, 'length' => $this->tubeM, 'bore' => $bore];
-            $end += self::SHOWN_OF_A_TUBE * $this->tubeM;
+        $end = -$this->nozzle->overhang;
+        foreach ($this->nozzle->bores as $bore) {
+            $tubes[] = ['x' => $end, 'length' => $this->nozzle->tubeM, 'bore' => $bore];
+            $end += self::SHOWN_OF_A_TUBE * $this->nozzle->tubeM;
         }
 
         return $tubes;
@@ -314,7 +304,7 @@ final readonly class Layout
     /** Where the nozzle ends in the balloon's neck. */
     public function neck(): float
     {
-        return -$this->overhang + (self::SHOWN_OF_A_TUBE * (count($this->bores) - 1) + 1.0) * $this->tubeM;
+        return -$this->nozzle->overhang + (self::SHOWN_OF_A_TUBE * (count($this->nozzle->bores) - 1) + 1.0) * $this->nozzle->tubeM;
     }
 
     /**
@@ -327,8 +317,8 @@ final readonly class Layout
     {
         $radius = $this->balloonDiameter / 2;
         $x = $this->neck() + 0.9 * $radius;
-        $held = $this->nozzleAxis() + 0.9 * $radius * sin($this->angle);
-        $beyond = max(0.0, $x - $this->chassisLength, -$x);
+        $held = $this->nozzleAxis() + 0.9 * $radius * sin($this->nozzle->angle);
+        $beyond = max(0.0, $x - $this->body->length, -$x);
         $resting = $beyond >= $radius ? 0.0 : $this->chassisTop() + sqrt($radius ** 2 - $beyond ** 2);
 
         return [$x, max($held, $resting)];
@@ -346,10 +336,13 @@ final readonly class Layout
         [$x, $y] = $this->balloonCentre();
         $gaps = array_map(
             fn(float $axle): float => hypot(
-                hypot($x - $axle, max(0.0, $y - $this->wheelDiameter)),
-                max(0.0, ($axle === $this->rearAxle ? $this->rearTrack : $this->frontTrack) - $this->wheelThickness) / 2,
+                hypot($x - $axle, max(0.0, $y - $this->wheels->diameter)),
+                max(
+                    0.0,
+                    ($axle === $this->axles->rear ? $this->axles->rearTrack : $this->axles->frontTrack) - $this->wheels->thickness,
+                ) / 2,
             ) - $this->balloonDiameter / 2,
-            [$this->rearAxle, $this->frontAxle()],
+            [$this->axles->rear, $this->frontAxle()],
         );
 
         return min($gaps);
@@ -358,11 +351,11 @@ final readonly class Layout
     /** Between a front wheel's inner face and the chassis' side, with the axle in the middle; at or below zero they rub. */
     public function frontGap(): float
     {
-        return ($this->frontTrack - $this->wheelThickness - $this->chassisWidth) / 2;
+        return ($this->axles->frontTrack - $this->wheels->thickness - $this->body->width) / 2;
     }
 
     public function rearGap(): float
     {
-        return ($this->rearTrack - $this->wheelThickness - $this->chassisWidth) / 2;
+        return ($this->axles->rearTrack - $this->wheels->thickness - $this->body->width) / 2;
     }
 }

@@ -155,7 +155,8 @@
                             <p class="hint">{{ Text::of('build.car.how_wide_at_five_places') }}</p>
                             <div class="outline-rules">
                             @foreach ($outline as $place => $percent)
-                                <label><input type="range" min="{{ \Skivo\Core\Car\Geometry\Outline::LEAST }}" max="100" step="5" value="{{ $percent }}" data-outline>
+                                <label><input type="range" min="{{ \Skivo\Core\Car\Geometry\Outline::LEAST }}" max="100"
+                                        step="5" value="{{ $percent }}" data-outline>
                                     <span>{{ Text::of("build.car.outline_{$place}") }}</span></label>
                             @endforeach
                             </div>

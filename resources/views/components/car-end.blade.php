@@ -17,19 +17,21 @@
     </x-car-part>
     @endif
     <x-car-part :step="Step::Axles" :known="$known" :leads="$leads">
-        <rect class="rod" x="{{ $drawing->e(-$l->rearAxleLength / 2) }}" y="{{ $floor($l->wheelRadius() + $l->axleDiameter / 2) }}"
-            width="{{ $drawing->size($l->rearAxleLength) }}" height="{{ $drawing->size($l->axleDiameter) }}" />
-        <rect class="straw" x="{{ $drawing->e(-$l->rearBearing / 2) }}" y="{{ $floor($l->wheelRadius() + $l->bearingBore / 2) }}"
-            width="{{ $drawing->size($l->rearBearing) }}" height="{{ $drawing->size($l->bearingBore) }}" />
+        <rect class="rod" x="{{ $drawing->e(-$l->axles->rearLength / 2) }}" y="{{ $floor($l->wheelRadius() + $l->axles->diameter / 2) }}"
+            width="{{ $drawing->size($l->axles->rearLength) }}" height="{{ $drawing->size($l->axles->diameter) }}" />
+        <rect class="straw" x="{{ $drawing->e(-$l->axles->rearBearing / 2) }}" y="{{ $floor($l->wheelRadius() + $l->axles->bearingBore / 2) }}"
+            width="{{ $drawing->size($l->axles->rearBearing) }}" height="{{ $drawing->size($l->axles->bearingBore) }}" />
     </x-car-part>
     <x-car-part :step="Step::Chassis" :known="$known" :leads="$leads">
-        <rect class="card" x="{{ $drawing->e(-$l->chassisWidth / 2) }}" y="{{ $floor($l->chassisTop()) }}" width="{{ $drawing->size($l->chassisWidth) }}"
-            height="{{ $drawing->size($l->chassisHeight) }}" rx="{{ $l->form->isRound() ? $drawing->size($l->chassisHeight / 2) : 0 }}" />
+        <rect class="card" x="{{ $drawing->e(-$l->body->width / 2) }}" y="{{ $floor($l->chassisTop()) }}" width="{{ $drawing->size($l->body->width) }}"
+            height="{{ $drawing->size($l->body->height) }}" rx="{{ $l->body->form->isRound() ? $drawing->size($l->body->height / 2) : 0 }}" />
     </x-car-part>
     <x-car-part :step="Step::Wheels" :known="$known" :leads="$leads">
         @foreach ([-1, 1] as $side)
-        <rect class="wheel" x="{{ $drawing->before($drawing->e($side * $l->rearTrack / 2), $l->wheelThickness) }}" y="{{ $floor($l->wheelDiameter) }}"
-            width="{{ $drawing->size($l->wheelThickness) }}" height="{{ $drawing->size($l->wheelDiameter) }}" />
+        <rect
+            class="wheel" x="{{ $drawing->before($drawing->e($side * $l->axles->rearTrack / 2), $l->wheels->thickness) }}"
+            y="{{ $floor($l->wheels->diameter) }}"
+            width="{{ $drawing->size($l->wheels->thickness) }}" height="{{ $drawing->size($l->wheels->diameter) }}" />
         @endforeach
     </x-car-part>
     @if ($l->source->blows())

@@ -21,8 +21,8 @@
 @endif
 <x-car-part :step="Step::Chassis" :known="$known" :leads="$leads">
     <path class="card" d="{{ $drawing->chassisFromSide() }}" />
-    @foreach ($drawing->studs() as $x)<circle class="stud" cx="{{ $x }}" cy="{{ $drawing->y($l->chassisBottom() + $l->chassisHeight / 2) }}"
-        r="{{ $drawing->size($l->chassisHeight / 4) }}" />@endforeach
+    @foreach ($drawing->studs() as $x)<circle class="stud" cx="{{ $x }}" cy="{{ $drawing->y($l->chassisBottom() + $l->body->height / 2) }}"
+        r="{{ $drawing->size($l->body->height / 4) }}" />@endforeach
 </x-car-part>
 <x-car-part :step="Step::Wheels" :known="$known" :leads="$leads">
     @foreach ($drawing->axles() as [$at])
@@ -32,7 +32,7 @@
 <x-car-part :step="Step::Axles" :known="$known" :leads="$leads">
     @foreach ($drawing->axles() as [$at])
     @if ($leads)<circle class="reach" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="9" />@endif
-    <circle class="rod" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($l->axleDiameter / 2) }}" />
+    <circle class="rod" cx="{{ $drawing->x($at) }}" cy="{{ $drawing->y($drawing->wheelRadiusM) }}" r="{{ $drawing->size($l->axles->diameter / 2) }}" />
     @endforeach
 </x-car-part>
 @if ($l->source->winds())

@@ -7,7 +7,7 @@
     <x-car-side :drawing="$drawing" />
     @if ($layout->source->blows())<text class="view-name" x="{{ $drawing->x($drawing->exit['x']) - 17 }}" y="{{ $drawing->y($drawing->nozzleYM) - 12 }}"
         text-anchor="middle">{{ $jet }}</text>@endif
-    @if ($layout->source->blows() && $layout->outlets > 1)
-        <text class="view-name" x="0" y="14">{{ Text::of('what_if.side.outlets', ['count' => $layout->outlets]) }}</text>
+    @if ($layout->source->blows() && $layout->nozzle->outlets > 1)
+        <text class="view-name" x="0" y="14">{{ Text::of('what_if.side.outlets', ['count' => $layout->nozzle->outlets]) }}</text>
     @endif
 </svg>

@@ -19,6 +19,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Findings\Belief;
 use Skivo\Core\Findings\Ruling;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\CarModel;
