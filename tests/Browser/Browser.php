@@ -191,14 +191,15 @@ final class Browser
     }
 
     /** Waits until something is so: a generous while, since a machine may be busy with other things. */
-    public function wait(callable $isSo): self
+    public function wait(callable $isSo, int $patienceS = 30): self
     {
-        for ($i = 0; $i < 600; $i++) {
+        $giveUp = microtime(true) + $patienceS;
+        do {
             if ($isSo()) {
                 return $this;
             }
             usleep(50_000);
-        }
+        } while (microtime(true) < $giveUp);
         throw new \RuntimeException('That did not happen. The page: ' . mb_substr($this->text(), 0, 2500));
     }
 

@@ -172,8 +172,9 @@ final class GroupsOwnPathTest extends BrowserTestCase
         $phone->press('A wish for the next version')->find('form:has([value=wish]) button')->click();
         $phone->press('Write a note')->waitFor('One thing waits for the network', '[data-outbox-says]');
         $phone->fill('text', 'half a note');
-        // Chromium writes what a page keeps a few seconds later; then the battery dies, and nobody says goodbye.
-        $phone->wait(static fn(): bool => self::keeps($folder, 'half a note'));
+        // Chromium writes what a page keeps a few seconds later, and a minute where it wrote often before; then the battery dies, and
+        // nobody says goodbye.
+        $phone->wait(static fn(): bool => self::keeps($folder, 'half a note'), 120);
         exec('pkill -9 -f -- ' . escapeshellarg("user-data-dir={$folder}"));
         // The next one gets the profile when the last of its processes is gone.
         $deadline = hrtime(true) + 30_000_000_000;
