@@ -95,23 +95,13 @@ final class ReadArchive
         $id = null;
         $later = [];
         foreach (array_keys(ArchiveTables::TABLES) as $table) {
-            $rows = $this->table($zip, $table);
-            $key = ArchiveTables::key($table);
             $columns = ArchiveTables::columns($table);
+            $rows = array_map(static fn(array $row): array => array_intersect_key($row, $columns), $this->table($zip, $table));
+            self::number($table, $rows, $columns, $numbers);
             foreach ($rows as $row) {
-                $number = (string) ($row[$key] ?? throw new UnreadableArchiveException('not_whole'));
-                if ($key === 'id') {
-                    $numbers->set($table, $number, $columns['id']['type'] === 'uuid' ? (string) Str::uuid7() : self::next($table));
-                }
-                if (isset($row['event_id'])) {
-                    $numbers->set('race_events.event_id', (string) $row['event_id'], (string) Str::uuid7());
-                }
-            }
-            foreach ($rows as $row) {
-                $row = array_intersect_key($row, $columns);
                 ArchiveRules::ofRow($table, $row, $columns);
+                $new = self::opensNothing($table, $numbers->of($table, $row));
                 $by = $colleagues[(string) ($row['user_id'] ?? '')] ?? null;
-                $new = $numbers->of($table, $row);
                 if ($by !== null && isset($columns['device_id'])) {
                     // A colleague's account is not here: their name stands for them, as a helper's does.
                     [$new['user_id'], $new['device_id']] = [null, $this->colleague($by, (int) $numbers->number('challenges', '1'))];
@@ -120,29 +110,7 @@ final class ReadArchive
                     $later[(int) $new['id']] = $new['of_group_id'];
                     $new['of_group_id'] = null;
                 }
-                if ($table === 'home_links') {
-                    // A link that was handed out there opens nothing here.
-                    $new += ['token_hash' => hash('sha256', Str::random(40))];
-                    $new['revoked_at'] ??= now()->format('Y-m-d H:i:s.vP');
-                }
-                if ($table === 'devices') {
-                    $new += ['token_hash' => hash('sha256', Str::random(40))];
-                    $new['revoked_at'] ??= now()->format('Y-m-d H:i:s.vP');
-                }
-                if ($table === 'pictures') {
-                    $this->picture($zip, (string) $row['entry_id'], $new);
-                    continue;
-                }
-                if ($table === 'home_items' && $new['kind'] === 'photo') {
-                    $new['jpeg'] = DB::raw(
-                        "decode('" . base64_encode($this->photo($zip, "pictures/home-{$row['id']}.jpg")) . "', 'base64')",
-                    );
-                }
-                try {
-                    DB::table($table)->insert($new);
-                } catch (QueryException $refused) {
-                    throw UnreadableArchiveException::row($table, (string) ($row[$key] ?? ''), $refused);
-                }
+                $this->insert($zip, $table, $row, $new);
                 $id ??= $table === 'challenges' ? (int) $new['id'] : null;
             }
         }
@@ -151,6 +119,65 @@ final class ReadArchive
         }
 
         return Challenge::withTrashed()->findOrFail($id ?? throw new UnreadableArchiveException('not_whole'));
+    }
+
+    /**
+     * Gives every row the id that it is to have here.
+     *
+     * @param list<array<string, mixed>> $rows
+     * @param array<string, array{type: string, nullable: bool}> $columns
+     */
+    private static function number(string $table, array $rows, array $columns, Numbers $numbers): void
+    {
+        $key = ArchiveTables::key($table);
+        foreach ($rows as $row) {
+            $number = (string) ($row[$key] ?? throw new UnreadableArchiveException('not_whole'));
+            if ($key === 'id') {
+                $numbers->set($table, $number, $columns['id']['type'] === 'uuid' ? (string) Str::uuid7() : self::next($table));
+            }
+            if (isset($row['event_id'])) {
+                $numbers->set('race_events.event_id', (string) $row['event_id'], (string) Str::uuid7());
+            }
+        }
+    }
+
+    /**
+     * A link or a tablet that was let in there opens nothing here.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private static function opensNothing(string $table, array $row): array
+    {
+        if (in_array($table, ['home_links', 'devices'], true)) {
+            $row += ['token_hash' => hash('sha256', Str::random(40))];
+            $row['revoked_at'] ??= now()->format('Y-m-d H:i:s.vP');
+        }
+
+        return $row;
+    }
+
+    /**
+     * @param array<string, mixed> $row as it stands in the archive
+     * @param array<string, mixed> $new as it is stored
+     */
+    private function insert(ZipArchive $zip, string $table, array $row, array $new): void
+    {
+        if ($table === 'pictures') {
+            $this->picture($zip, (string) $row['entry_id'], $new);
+
+            return;
+        }
+        if ($table === 'home_items' && $new['kind'] === 'photo') {
+            $jpeg = base64_encode($this->photo($zip, "pictures/home-{$row['id']}.jpg"));
+            $new['jpeg'] = DB::raw("decode('{$jpeg}', 'base64')");
+        }
+        try {
+            DB::table($table)->insert($new);
+        } catch (QueryException $refused) {
+            throw UnreadableArchiveException::row($table, (string) ($row[ArchiveTables::key($table)] ?? ''), $refused);
+        }
     }
 
     /** @var array<string, string> by name */

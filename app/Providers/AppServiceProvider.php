@@ -76,6 +76,11 @@ final class AppServiceProvider extends ServiceProvider
             // What waited on a tablet that has another group by now is of the one that made it.
             return $here !== null && $request->isMethod('POST') ? Sender::device($request) ?? $here : $here;
         });
+        self::limits();
+    }
+
+    private static function limits(): void
+    {
         // A whole class joins within a minute from behind one address. Guessing a code: seven letters out of 31 are 27 thousand million;
         // sixty wrong ones a minute (JoinController) take centuries.
         RateLimiter::for('joining', static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));

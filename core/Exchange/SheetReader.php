@@ -10,7 +10,6 @@ use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;
 use Skivo\Core\Challenge\RunKind;
-use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\DecimalMark;
 use Skivo\Core\Measurement\Entry;
@@ -20,7 +19,6 @@ use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Physics\SizeMeasure;
 
 /**
  * Reads a class sheet from CSV as spreadsheets save it: comma, semicolon or tab between cells, decimal
@@ -233,13 +231,7 @@ final class SheetReader
     private function row(int $line, array $cells, array $columns, int $width, bool $isHeaderSound): ?SheetRow
     {
         $before = count($this->problems);
-        $group = '';
-        $mark = $note = $runNote = $distance = $time = $void = $try = $drift = $side = $load = $total = $limp = $filled = $lane = null;
-        $pastEnd = $farWall = false;
-        $filledBy = $kind = $surface = $ramp = null;
-        $version = 1;
-        $quantities = $counts = $kinds = [];
-        $measure = null;
+        $row = new RowInHand();
         foreach ($cells as $position => $cell) {
             $cell = self::plain($cell);
             if ($cell !== '' && $position > $width) {
@@ -251,87 +243,51 @@ final class SheetReader
             }
             [$column, $unit, $header] = $columns[$position];
             try {
-                match ($column->field) {
-                    SheetField::Group => $group = $this->short($cell, Limits::GROUP_NAME_CHARACTERS),
-                    SheetField::Mark => $mark = self::mark($cell),
-                    SheetField::Version => $version = self::whole($cell, 1, Limits::MOST_VERSIONS),
-                    SheetField::CarNote => $note = $this->short($cell, Limits::NOTE_CHARACTERS),
-                    SheetField::RunNote => $runNote = $this->short($cell, Limits::NOTE_CHARACTERS),
-                    SheetField::Try => $try = self::whole($cell, 1, Limits::MOST_RUNS_A_CAR),
-                    SheetField::Void => $void = self::void($cell),
-                    SheetField::Distance => $distance = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
-                    SheetField::Time => $time = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
-                    SheetField::TotalTime => $total = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
-                    SheetField::LimpMark => $limp = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
-                    SheetField::Filled => $filled = Inflation::read($cell, $this->quantities, $this->units),
-                    SheetField::Lane => $lane = self::whole($cell, 1, Limits::MOST_LANES),
-                    SheetField::PastEnd => $pastEnd = self::yes($cell),
-                    SheetField::FilledBy => $filledBy = FilledBy::from(self::option($cell, FilledBy::cases())),
-                    SheetField::RunKind => $kind = RunKind::from(self::option($cell, RunKind::cases())),
-                    SheetField::FarWall => $farWall = self::yes($cell),
-                    SheetField::Surface => $surface = $this->short($cell, Limits::SURFACE_CHARACTERS),
-                    SheetField::Ramp => $ramp = $this->quantity($cell, $unit, Limits::rampComplaint(...)),
-                    SheetField::Drift => $drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
-                    SheetField::DriftSide => $side = Side::tryFrom(mb_strtolower($cell))
-                        ?? throw UnreadableCellException::because('not_a_side', ['text' => $cell]),
-                    SheetField::Load => $load = $this->quantity($cell, $unit, Limits::loadComplaint(...)),
-                    null => $this->record($column, $cell, $unit, $quantities, $counts, $kinds, $measure),
-                };
+                $column->field === null
+                    ? $this->record($row, $column, $cell, $unit)
+                    : $this->take($row, $column->field, $cell, $unit);
             } catch (HasRemark $problem) {
                 $this->problems[] = new Problem($line, $header, $problem->remark());
             }
         }
-        if ($group === '' && count($this->problems) === $before) {
+        if ($row->group === '' && count($this->problems) === $before) {
             $this->problems[] = self::problem($line, SheetField::Group->value, 'group_missing');
         }
-        $hasRun = array_filter(
-            [
-                $try, $distance, $time, $void, $runNote, $drift, $side, $load, $total, $limp, $filled, $lane, $filledBy, $kind, $surface,
-                $ramp,
-            ],
-            static fn($each): bool => $each !== null,
-        ) !== [];
-        if ($isHeaderSound && $hasRun && $distance === null && $void === null && count($this->problems) === $before) {
-            $this->problems[] = self::problem($line, SheetField::Distance->value, 'no_distance');
-        }
-        if ($isHeaderSound && $hasRun && ($drift?->quantity->si() ?? 0.0) > 0.0 && $side === null && count($this->problems) === $before) {
-            $this->problems[] = self::problem($line, SheetField::DriftSide->value, 'no_side');
-        }
-        if (count($this->problems) > $before) {
-            return null;
+        foreach ($isHeaderSound && count($this->problems) === $before ? $row->lacks() : [] as $code => $field) {
+            $this->problems[] = self::problem($line, $field->value, $code);
         }
 
-        return new SheetRow(
-            $line,
-            $group,
-            $mark,
-            $version,
-            new Car($quantities, $counts, $kinds, $measure, $note),
-            $hasRun
-                ? new RunRow(
-                    $try ?? 0,
-                    new RunRecord(
-                        $distance,
-                        $time,
-                        $void,
-                        $runNote,
-                        $drift,
-                        $drift === null ? null : $side,
-                        $load,
-                        $filled,
-                        $limp,
-                        $total,
-                        $lane,
-                        ($pastEnd || $farWall) && $distance !== null && $void === null,
-                        $filledBy,
-                        $kind ?? RunKind::Try,
-                        $surface,
-                        $ramp,
-                        $farWall && $distance !== null && $void === null,
-                    ),
-                )
-                : null,
-        );
+        return count($this->problems) > $before ? null : $row->done($line);
+    }
+
+    /** @throws HasRemark where the cell is none of the field */
+    private function take(RowInHand $row, SheetField $field, string $cell, ?Unit $unit): void
+    {
+        match ($field) {
+            SheetField::Group => $row->group = $this->short($cell, Limits::GROUP_NAME_CHARACTERS),
+            SheetField::Mark => $row->mark = self::mark($cell),
+            SheetField::Version => $row->version = self::whole($cell, 1, Limits::MOST_VERSIONS),
+            SheetField::CarNote => $row->carNote = $this->short($cell, Limits::NOTE_CHARACTERS),
+            SheetField::RunNote => $row->note = $this->short($cell, Limits::NOTE_CHARACTERS),
+            SheetField::Try => $row->try = self::whole($cell, 1, Limits::MOST_RUNS_A_CAR),
+            SheetField::Void => $row->void = self::void($cell),
+            SheetField::Distance => $row->distance = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+            SheetField::Time => $row->time = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+            SheetField::TotalTime => $row->total = $this->quantity($cell, $unit, Limits::timeComplaint(...)),
+            SheetField::LimpMark => $row->limp = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+            SheetField::Filled => $row->filled = Inflation::read($cell, $this->quantities, $this->units),
+            SheetField::Lane => $row->lane = self::whole($cell, 1, Limits::MOST_LANES),
+            SheetField::PastEnd => $row->pastEnd = self::yes($cell),
+            SheetField::FilledBy => $row->filledBy = FilledBy::from(self::option($cell, FilledBy::cases())),
+            SheetField::RunKind => $row->kind = RunKind::from(self::option($cell, RunKind::cases())),
+            SheetField::FarWall => $row->farWall = self::yes($cell),
+            SheetField::Surface => $row->surface = $this->short($cell, Limits::SURFACE_CHARACTERS),
+            SheetField::Ramp => $row->ramp = $this->quantity($cell, $unit, Limits::rampComplaint(...)),
+            SheetField::Drift => $row->drift = $this->quantity($cell, $unit, Limits::distanceComplaint(...)),
+            SheetField::DriftSide => $row->side = Side::tryFrom(mb_strtolower($cell))
+                ?? throw UnreadableCellException::because('not_a_side', ['text' => $cell]),
+            SheetField::Load => $row->load = $this->quantity($cell, $unit, Limits::loadComplaint(...)),
+        };
     }
 
     /** @throws UnreadableCellException where it is neither yes nor no */
@@ -344,34 +300,19 @@ final class SheetReader
         };
     }
 
-    /**
-     * @param array<string, Entry> $quantities
-     * @param array<string, int> $counts
-     * @param array<string, string> $kinds
-     *
-     * @param-out array<string, Entry> $quantities
-     * @param-out array<string, int> $counts
-     * @param-out array<string, string> $kinds
-     */
-    private function record(
-        Column $column,
-        string $cell,
-        ?Unit $unit,
-        array &$quantities,
-        array &$counts,
-        array &$kinds,
-        ?SizeMeasure &$measure,
-    ): void {
+    /** @throws HasRemark where the cell is no value of the attribute */
+    private function record(RowInHand $row, Column $column, string $cell, ?Unit $unit): void
+    {
         $attribute = $column->attribute ?? throw new \LogicException("{$column->name} is no attribute of a car.");
         if ($attribute->isQuantity()) {
             if ($column->measure !== null) {
-                $measure = $measure === null ? $column->measure : throw UnreadableCellException::because('two_sizes');
+                $row->measure = $row->measure === null ? $column->measure : throw UnreadableCellException::because('two_sizes');
             }
-            $quantities[$attribute->value] = $this->quantity($cell, $unit, $attribute->complaint(...));
+            $row->quantities[$attribute->value] = $this->quantity($cell, $unit, $attribute->complaint(...));
         } elseif ($attribute->isCount()) {
-            $counts[$attribute->value] = self::whole($cell, (int) $attribute->range()[0], (int) $attribute->range()[1]);
+            $row->counts[$attribute->value] = self::whole($cell, (int) $attribute->range()[0], (int) $attribute->range()[1]);
         } else {
-            $kinds[$attribute->value] = $attribute->options() === []
+            $row->kinds[$attribute->value] = $attribute->options() === []
                 ? $this->short($cell, Limits::KIND_CHARACTERS)
                 : self::option($cell, $attribute->options());
         }

@@ -45,26 +45,38 @@ final readonly class Materials
         Sets $bearings = Sets::Tape,
         ?Sets $colour = null,
     ): self {
-        $form = $kit->part(PartKind::Chassis)->form;
-        $glues = $kit->usesHotGlue() || $bearings === Sets::HotGlue;
-        $of = static fn(PartKind $kind): array => ['part' => $kit->name($kind), 'alternatives' => self::others($kind, $kit)];
         $lines = [
+            ...self::parts($kit, $class, $cuts, $byMouth),
+            ...self::bonds($kit, $bearings, $colour),
+            ...self::tools($kit),
+            ...($massVaries ? [new Material('ballast', 4, Per::Group)] : []),
+            ...($byMouth ? [] : [new Material('pump', 0.5, Per::Group)]),
+            ...self::ofTheLane(),
+        ];
+
+        return new self(
+            [...array_map(static fn(Material $line): Material => $line->with(...($changes[$line->key] ?? [null, null])), $lines), ...$own],
+            $class,
+            $cuts,
+        );
+    }
+
+    /** @return list<Material> of what the cars are made */
+    private static function parts(Kit $kit, Headcount $class, ?CutPlan $cuts, bool $byMouth): array
+    {
+        $of = static fn(PartKind $kind): array => ['part' => $kit->name($kind), 'alternatives' => self::others($kind, $kit)];
+        $isCollected = static fn(PartKind $kind): bool => $kit->has($kind, PartTrait::Collected);
+
+        return [
             new Material(
                 'chassis',
                 1,
                 Per::Group,
                 ...$of(PartKind::Chassis),
                 isSpared: true,
-                isEarly: $kit->has(PartKind::Chassis, PartTrait::Collected),
+                isEarly: $isCollected(PartKind::Chassis),
             ),
-            new Material(
-                'wheels',
-                4,
-                Per::Group,
-                ...$of(PartKind::Wheel),
-                isSpared: true,
-                isEarly: $kit->has(PartKind::Wheel, PartTrait::Collected),
-            ),
+            new Material('wheels', 4, Per::Group, ...$of(PartKind::Wheel), isSpared: true, isEarly: $isCollected(PartKind::Wheel)),
             self::axles($kit, $class, $cuts),
             // By mouth each child has its own: nobody shares a mouthpiece.
             $byMouth
@@ -72,28 +84,42 @@ final readonly class Materials
                 : new Material('balloons', 2, Per::Group, ...$of(PartKind::Balloon), isSpared: true),
             ...self::nozzle($kit, $class, $cuts),
             new Material('bands', 2, Per::Group, isSpared: true),
+        ];
+    }
+
+    /** @return list<Material> what holds them together, and what colours them */
+    private static function bonds(Kit $kit, Sets $bearings, ?Sets $colour): array
+    {
+        return [
             new Material('tape', 0.5, Per::Group),
-            ...(
-                $glues
-                    ? [new Material('glue-gun', 0.25, Per::Group), new Material('glue-sticks', 1, Per::Group, isSpared: true)]
-                    : []
-            ),
+            ...($kit->usesHotGlue() || $bearings === Sets::HotGlue
+                ? [new Material('glue-gun', 0.25, Per::Group), new Material('glue-sticks', 1, Per::Group, isSpared: true)]
+                : []),
             ...($bearings === Sets::CraftGlue ? [new Material('craft-glue', 0.5, Per::Group)] : []),
             ...($colour === Sets::Paint ? [new Material('paint', 0.25, Per::Group), new Material('brushes', 2, Per::Group)] : []),
+        ];
+    }
+
+    /** @return list<Material> with what they are built */
+    private static function tools(Kit $kit): array
+    {
+        $form = $kit->part(PartKind::Chassis)->form;
+        $isPierced = $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)
+            || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand) || $form->isPierced();
+
+        return [
             new Material('scissors', 1, Per::Group),
             new Material('ruler', 1, Per::Group),
             ...($kit->usesSkewers() || !$form->carriesAxles() ? [new Material('cutters', 1, Per::WholeClass)] : []),
             ...($form === ChassisForm::Block ? [new Material('saw', 1, Per::WholeClass)] : []),
-            ...(
-                $kit->usesSkewers()
-                    || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)
-                    || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand)
-                    || $form->isPierced()
-                    ? [new Material('pins', 2, Per::Group), new Material('putty', 1, Per::Group)]
-                    : []
-            ),
-            ...($massVaries ? [new Material('ballast', 4, Per::Group)] : []),
-            ...($byMouth ? [] : [new Material('pump', 0.5, Per::Group)]),
+            ...($isPierced ? [new Material('pins', 2, Per::Group), new Material('putty', 1, Per::Group)] : []),
+        ];
+    }
+
+    /** @return list<Material> what a run day takes */
+    private static function ofTheLane(): array
+    {
+        return [
             new Material('eyes', 1, Per::Learner),
             new Material('tape-measure', 1, Per::Lane),
             new Material('stopwatch', 1, Per::Lane),
@@ -103,12 +129,6 @@ final readonly class Materials
             new Material('paper', 2, Per::Group),
             new Material('pens', 1, Per::Learner),
         ];
-
-        return new self(
-            [...array_map(static fn(Material $line): Material => $line->with(...($changes[$line->key] ?? [null, null])), $lines), ...$own],
-            $class,
-            $cuts,
-        );
     }
 
     /** What everything with a price costs; null where nothing has one. */

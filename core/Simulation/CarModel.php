@@ -18,7 +18,6 @@ use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Car\Part\Part;
 use Skivo\Core\Physics\Balloon;
 use Skivo\Core\Physics\BandEnd;
-use Skivo\Core\Physics\ElasticBand;
 use Skivo\Core\Physics\WheelMount;
 
 /**
@@ -59,59 +58,70 @@ final readonly class CarModel
         if (!self::isDriven($car, $catalogue)) {
             throw BeyondModelException::drivenByAnother();
         }
-        $values = $origins = $beyond = [];
-        $set = static function (
-            CarAttribute $setting,
-            ?float $value,
-            Origin $origin,
-            bool $isRecorded = true,
-        ) use (&$values, &$origins, &$beyond): void {
-            if ($value === null || isset($values[$setting->value])) {
-                return;
-            }
-            [$least, $greatest] = $setting->limits();
-            if ($value < $least || $value > $greatest) {
-                // What nobody recorded is assumed anyway, and is assumed as the model can have it.
-                $beyond += $isRecorded && $origin !== Origin::Assumed ? [$setting->value => new Beyond($value, $least, $greatest)] : [];
-                $value = max($least, min($greatest, $value));
-            }
-            $values[$setting->value] = $value;
-            $origins[$setting->value] = $origin;
-        };
         $source = $car->source() ?? EnergySource::Balloon;
         // What belongs to another drive may be left on a build sheet, and says nothing of this one.
         $model = array_values(array_filter(CarAttribute::ofModel(), static fn(CarAttribute $each): bool => $each->belongsTo($source)));
+        $values = new ModelValues();
         foreach ($model as $attribute) {
-            $set(
-                $attribute,
-                match ($attribute) {
-                    CarAttribute::BalloonSize => $car->balloonDiameterM(),
-                    CarAttribute::Mass => MassSum::of($car)->massKg(),
-                    CarAttribute::AirTemperature => $temperature,
-                    // As a number: 1 where the wheels spin on the axle.
-                    CarAttribute::WheelMount => $car->kind($attribute) === null
-                        ? null
-                        : (float) ($car->kind($attribute) === WheelMount::Spinning->value),
-                    CarAttribute::FilledBy => $car->kind($attribute) === null
-                        ? null
-                        : (float) ($car->kind($attribute) === FilledBy::Mouth->value),
-                    CarAttribute::BandEnd => $car->kind($attribute) === null
-                        ? null
-                        : (float) ($car->kind($attribute) === BandEnd::Tied->value),
-                    CarAttribute::ReleaseLoss => Release::tryFrom($car->kind(CarAttribute::Release) ?? '')?->extraLoss(),
-                    CarAttribute::ChainLength => $car->chainLengthM(),
-                    CarAttribute::NoseDrag => NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '')?->dragCoefficient(),
-                    default => $car->number($attribute),
-                },
-                Origin::Measured,
-            );
+            $values->set($attribute, self::recorded($car, $attribute, $temperature), Origin::Measured);
         }
         if ($source->winds()) {
             foreach (self::ofBand($car, $catalogue) as $key => $value) {
-                $set(CarAttribute::from($key), $value, Origin::Catalogue, isRecorded: false);
+                $values->set(CarAttribute::from($key), $value, Origin::Catalogue, isRecorded: false);
             }
         }
         $balloon = self::balloon($car, $catalogue);
+        self::setByParts($values, $car, $catalogue, $balloon, $surface, $source);
+        $missing = self::lacks($car, $source);
+        if ($source->blows()) {
+            $strokes = $car->number(CarAttribute::PumpStrokes);
+            $filled = $strokes === null
+                ? null
+                : ($pump ?? PumpCurve::usual($balloon->value(CarAttribute::BalloonRelaxed)))->diameterM($strokes);
+            $values->set(CarAttribute::BalloonSize, $filled, $pump === null ? Origin::Assumed : Origin::Measured);
+            $isAssumed = $values->originOf(CarAttribute::BalloonSize) === Origin::Assumed;
+            if ($values->keepWithinItsRubber() !== $filled && $strokes !== null && $isAssumed && !$car->has(CarAttribute::BalloonSize)) {
+                // By a usual pump it would burst, so the pump is another: how full the balloon is, nobody knows.
+                $missing[] = CarAttribute::BalloonSize;
+            }
+        }
+        if ($source->winds()) {
+            $values->keepWithinItsChain($source);
+        }
+
+        return new self($values->settings($source), $values->origins($model), $missing);
+    }
+
+    /** What is recorded of a car, as the model takes it; null where nothing is. A kind that the model takes as a number is 1 or 0. */
+    private static function recorded(Car $car, CarAttribute $attribute, ?float $temperature): ?float
+    {
+        $is = static fn(\BackedEnum $option): ?float => $car->kind($attribute) === null
+            ? null
+            : (float) ($car->kind($attribute) === $option->value);
+
+        return match ($attribute) {
+            CarAttribute::BalloonSize => $car->balloonDiameterM(),
+            CarAttribute::Mass => MassSum::of($car)->massKg(),
+            CarAttribute::AirTemperature => $temperature,
+            CarAttribute::WheelMount => $is(WheelMount::Spinning),
+            CarAttribute::FilledBy => $is(FilledBy::Mouth),
+            CarAttribute::BandEnd => $is(BandEnd::Tied),
+            CarAttribute::ReleaseLoss => Release::tryFrom($car->kind(CarAttribute::Release) ?? '')?->extraLoss(),
+            CarAttribute::ChainLength => $car->chainLengthM(),
+            CarAttribute::NoseDrag => NoseShape::tryFrom($car->kind(CarAttribute::Nose) ?? '')?->dragCoefficient(),
+            default => $car->number($attribute),
+        };
+    }
+
+    /** What follows from the kinds of the parts; where nobody named one, from the usual one. */
+    private static function setByParts(
+        ModelValues $values,
+        Car $car,
+        Catalogue $catalogue,
+        Part $balloon,
+        ?string $surface,
+        EnergySource $source,
+    ): void {
         foreach (PartKind::cases() as $kind) {
             $name = $car->kind($kind->named());
             $known = match ($kind) {
@@ -121,7 +131,7 @@ final readonly class CarModel
             };
             foreach (CarAttribute::ofPart($kind) as $attribute) {
                 if ($attribute->facts()->ruler !== null && $attribute->belongsTo($source)) {
-                    $set(
+                    $values->set(
                         $attribute,
                         ($known ?? $catalogue->usual($kind))->find($attribute),
                         $known === null ? Origin::Assumed : Origin::Catalogue,
@@ -129,55 +139,6 @@ final readonly class CarModel
                 }
             }
         }
-        $strokes = $car->number(CarAttribute::PumpStrokes);
-        $filled = $strokes === null
-            ? null
-            : ($pump ?? PumpCurve::usual($balloon->value(CarAttribute::BalloonRelaxed)))->diameterM($strokes);
-        if ($source->blows()) {
-            $set(CarAttribute::BalloonSize, $filled, $pump === null ? Origin::Assumed : Origin::Measured);
-        }
-
-        $missing = self::lacks($car, $source);
-        if ($source->blows()) {
-            $size = self::withinItsRubber($values, $origins[CarAttribute::BalloonSize->value] ?? Origin::Assumed, $beyond);
-            if (
-                $strokes !== null
-                && $size !== $filled
-                && ($origins[CarAttribute::BalloonSize->value] ?? null) === Origin::Assumed
-                && !$car->has(CarAttribute::BalloonSize)
-            ) {
-                // By a usual pump it would burst, so the pump is another: how full the balloon is, nobody knows.
-                $missing[] = CarAttribute::BalloonSize;
-            }
-            $values[CarAttribute::BalloonSize->value] = $size;
-        }
-        foreach ($model as $setting) {
-            $origins[$setting->value] ??= Origin::Assumed;
-        }
-        if ($source->winds()) {
-            [$values, $wound] = self::withinItsChain($values, $source);
-            $beyond += $wound;
-        }
-
-        return $beyond === [] ? new self(Settings::of($values, $source), $origins, $missing) : throw BeyondModelException::by($beyond);
-    }
-
-    /**
-     * The filled balloon lies within what its rubber bears.
-     *
-     * @param array<string, float> $values
-     * @param array<string, Beyond> $beyond what is recorded and lies outside is added to it
-     */
-    private static function withinItsRubber(array $values, Origin $origin, array &$beyond): float
-    {
-        $relaxed = $values[CarAttribute::BalloonRelaxed->value] ?? CarAttribute::BalloonRelaxed->ruler()->typical;
-        $filled = $values[CarAttribute::BalloonSize->value] ?? CarAttribute::BalloonSize->ruler()->typical;
-        $most = Balloon::GREATEST_STRETCH * $relaxed;
-        if ($origin === Origin::Measured && ($filled < $relaxed || $filled > $most)) {
-            $beyond += [CarAttribute::BalloonSize->value => new Beyond($filled, $relaxed, $most)];
-        }
-
-        return max($relaxed, min($most, $filled));
     }
 
     /** The same with a value that was measured by itself. */
@@ -274,35 +235,6 @@ final readonly class CarModel
             CarAttribute::DrivenLoadShare->value => max(0.05, min(1.0, $onDriven)),
             CarAttribute::Grip->value => Tyre::tryFrom($car->kind(CarAttribute::Tyre) ?? '')?->grip(),
         ];
-    }
-
-    /**
-     * A chain is as long, and is wound as often, as its rubber stands: what nobody recorded is assumed so.
-     *
-     * @param array<string, float> $values
-     *
-     * @return array{array<string, float>, array<string, Beyond>} the values, and what is recorded and lies beyond
-     */
-    private static function withinItsChain(array $values, EnergySource $source): array
-    {
-        $beyond = [];
-        $value = static fn(CarAttribute $setting): float => $values[$setting->value] ?? $setting->ruler()->typical;
-        $chain = CarAttribute::ChainLength;
-        $least = $value(CarAttribute::InstalledLength) / ElasticBand::GREATEST_STRETCH;
-        if ($value($chain) < $least) {
-            $beyond += isset($values[$chain->value])
-                ? [$chain->value => new Beyond($values[$chain->value], $least, $chain->limits()[1])]
-                : [];
-            $values[$chain->value] = $least;
-        }
-        $turns = CarAttribute::TurnsWound;
-        $most = max(0.0, Settings::of([$turns->value => 0.0] + $values, $source)->greatestTurns());
-        if ($value($turns) > $most) {
-            $beyond += isset($values[$turns->value]) ? [$turns->value => new Beyond($values[$turns->value], 0.0, $most)] : [];
-            $values[$turns->value] = $most;
-        }
-
-        return [$values, $beyond];
     }
 
     private static function balloon(Car $car, Catalogue $catalogue): Part

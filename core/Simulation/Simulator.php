@@ -106,39 +106,14 @@ final class Simulator
         $thrust = $this->density * $flow * $speed;
         $load = max(0.0, $this->weight - $thrust * $this->upward);
         $start = $this->design->startSpeedMS;
-        $coasting = [];
-        $limp = null;
         $moves = $start > 0.0 || $thrust * $this->forward > $this->design->vehicle->breakawayRatio * $this->friction * $load;
 
         $sigma = sqrt(max(0.0, $balloon->inflatedDiameterM / $balloon->relaxedDiameterM - 1.0));
         $state = [0.0, $start, $sigma, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         $startEnergy = 0.5 * $this->inertia($sigma) * $start ** 2;
-        $time = 0.0;
-        $steps = [];
-        $peak = $start;
-        if ($moves) {
-            $stopped = false;
-            $ode = new Ode($this->slopes(...), self::CONTROLLED, self::COMPONENTS, $this->tolerance);
-            if ($this->blows) {
-                $empty = sqrt(Balloon::EMPTY_VOLUME_RATIO ** (1 / 3) - 1.0);
-                $part = $ode->integrate(
-                    $time,
-                    $state,
-                    [self::SPEED => 0.0, self::SIGMA => $empty],
-                    self::SPEED,
-                    $this->firstStep($state),
-                    $withTrajectory,
-                );
-                [$time, $state, $peak, $steps] = [$part->end, $part->state, $part->greatest, $part->steps];
-                $stopped = $part->component === self::SPEED;
-                $this->blows = $stopped;
-            }
-            if (!$stopped) {
-                $limp = $this->moment($time, $state);
-                $part = $ode->integrate($time, $state, [self::SPEED => 0.0], self::SPEED, $this->firstStep($state), $withTrajectory);
-                [$time, $state, $peak, $coasting] = [$part->end, $part->state, max($peak, $part->greatest), $part->steps];
-            }
-        }
+        [$time, $state, $peak, $limp, $steps, $coasting] = $moves
+            ? $this->integrate($state, $withTrajectory)
+            : [0.0, $state, $start, null, [], []];
 
         return new BalloonRun(
             $moves,
@@ -162,6 +137,44 @@ final class Simulator
             ),
             $withTrajectory ? [...$this->trajectory($steps, true), ...$this->trajectory($coasting, false)] : [],
         );
+    }
+
+    /**
+     * Until it stops: first with the air that blows, then as it coasts.
+     *
+     * @param array<int, float> $state at the start
+     *
+     * @return array{float, array<int, float>, float, Moment|null, list<OdeStep>, list<OdeStep>} time and state at the stop, the greatest speed, when the
+     * balloon was empty, and the steps before and after
+     */
+    private function integrate(array $state, bool $withTrajectory): array
+    {
+        $time = $peak = 0.0;
+        $limp = null;
+        $steps = $coasting = [];
+        $stopped = false;
+        $ode = new Ode($this->slopes(...), self::CONTROLLED, self::COMPONENTS, $this->tolerance);
+        if ($this->blows) {
+            $empty = sqrt(Balloon::EMPTY_VOLUME_RATIO ** (1 / 3) - 1.0);
+            $part = $ode->integrate(
+                $time,
+                $state,
+                [self::SPEED => 0.0, self::SIGMA => $empty],
+                self::SPEED,
+                $this->firstStep($state),
+                $withTrajectory,
+            );
+            [$time, $state, $peak, $steps] = [$part->end, $part->state, $part->greatest, $part->steps];
+            $stopped = $part->component === self::SPEED;
+            $this->blows = $stopped;
+        }
+        if (!$stopped) {
+            $limp = $this->moment($time, $state);
+            $part = $ode->integrate($time, $state, [self::SPEED => 0.0], self::SPEED, $this->firstStep($state), $withTrajectory);
+            [$time, $state, $peak, $coasting] = [$part->end, $part->state, max($peak, $part->greatest), $part->steps];
+        }
+
+        return [$time, $state, $peak, $limp, $steps, $coasting];
     }
 
     /**

@@ -51,6 +51,38 @@ final readonly class LinearModel
             }
             $a[$i][$k] = $y[$i];
         }
+        if (!self::triangulate($a, $k)) {
+            return null;
+        }
+        $beta = self::substitute($a, $k);
+        $squares = 0.0;
+        for ($i = $k; $i < $n; $i++) {
+            $squares += $a[$i][$k] ** 2;
+        }
+        $freedom = $n - $k;
+        $variance = $squares / $freedom;
+        $covariance = self::covariance($a, $norms, $variance);
+
+        return new self(
+            array_map(static fn(float $scaled, float $norm): float => $scaled / $norm, $beta, $norms),
+            array_map(static fn(int $j): float => sqrt($covariance[$j][$j]), range(0, $k - 1)),
+            array_map(array_values(...), array_values($covariance)),
+            sqrt($variance),
+            $squares,
+            $freedom,
+        );
+    }
+
+    /**
+     * Householder reflections, in place (Golub and Van Loan, Matrix Computations, algorithm 5.2.1): [A | y] becomes [R | Qᵀy].
+     *
+     * @param array<int, array<int, float>> $a rows of A, with y as their last column
+     *
+     * @return bool whether its columns are independent
+     */
+    private static function triangulate(array &$a, int $k): bool
+    {
+        $n = count($a);
         for ($j = 0; $j < $k; $j++) {
             $length = 0.0;
             for ($i = $j; $i < $n; $i++) {
@@ -58,7 +90,7 @@ final readonly class LinearModel
             }
             $length = sqrt($length);
             if ($length < 1e-10) {
-                return null;
+                return false;
             }
             $alpha = $a[$j][$j] > 0.0 ? -$length : $length;
             $v = [];
@@ -78,6 +110,17 @@ final readonly class LinearModel
                 }
             }
         }
+
+        return true;
+    }
+
+    /**
+     * @param array<int, array<int, float>> $a as triangulate() leaves it
+     *
+     * @return array<int, float> what solves R b = Qᵀy
+     */
+    private static function substitute(array $a, int $k): array
+    {
         $beta = array_fill(0, $k, 0.0);
         for ($j = $k - 1; $j >= 0; $j--) {
             $sum = $a[$j][$k];
@@ -86,12 +129,19 @@ final readonly class LinearModel
             }
             $beta[$j] = $sum / $a[$j][$j];
         }
-        $squares = 0.0;
-        for ($i = $k; $i < $n; $i++) {
-            $squares += $a[$i][$k] ** 2;
-        }
-        $freedom = $n - $k;
-        $variance = $squares / $freedom;
+
+        return $beta;
+    }
+
+    /**
+     * @param array<int, array<int, float>> $a as triangulate() leaves it
+     * @param array<int, float> $norms of the columns before they were scaled
+     *
+     * @return array<int, array<int, float>> σ² (AᵀA)⁻¹
+     */
+    private static function covariance(array $a, array $norms, float $variance): array
+    {
+        $k = count($norms);
         $inverse = self::inverseOfTriangle($a, $k);
         $covariance = [];
         for ($i = 0; $i < $k; $i++) {
@@ -104,14 +154,7 @@ final readonly class LinearModel
             }
         }
 
-        return new self(
-            array_map(static fn(float $scaled, float $norm): float => $scaled / $norm, $beta, $norms),
-            array_map(static fn(int $j): float => sqrt($covariance[$j][$j]), range(0, $k - 1)),
-            array_map(array_values(...), array_values($covariance)),
-            sqrt($variance),
-            $squares,
-            $freedom,
-        );
+        return $covariance;
     }
 
     /**

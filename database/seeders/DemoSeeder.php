@@ -167,6 +167,31 @@ final class DemoSeeder extends Seeder
             'email' => self::EMAIL,
             'password' => (string) (getenv('DEMO_PASSWORD') ?: throw new \LogicException('DEMO_PASSWORD is not set.')),
         ]);
+        $challenge = $this->challenge($educator);
+        $this->educator = $educator;
+        $cars = $this->cars($challenge);
+        foreach (self::CHECKS as $name => $found) {
+            $this->check($cars[$name], $educator, self::CROOKED[$name], ...$found);
+        }
+        $time = CarbonImmutable::parse('2026-05-08 09:30:00 UTC');
+        $this->chance = new Chance(2026);
+        $this->beside = new Chance(58);
+        foreach (self::BENCH as $name => $tests) {
+            $this->measure($cars[$name], $name, $educator, $tests);
+        }
+        foreach (self::PUMP as [$strokes, $around]) {
+            $challenge->pumpReadings()->create(
+                ['strokes' => $strokes, 'size' => $this->entry($around, Unit::Centimetre), 'measured_as' => SizeMeasure::Circumference],
+            );
+        }
+        $time = $this->tries($cars, $educator, $change, $time);
+        $this->race($challenge, $educator, $time->addMinutes(20));
+        (new DemoDrives($educator))->fill(CarbonImmutable::parse('2026-05-15 09:00:00 UTC'));
+        (new DemoNotebooks())->fill($challenge, $educator, CarbonImmutable::parse('2026-05-08 09:00:00 UTC'), $time->addMinutes(6));
+    }
+
+    private function challenge(User $educator): Challenge
+    {
         $challenge = $educator->challenges()->create([
             'name' => 'Cross the Slipway',
             'question' => 'Does a wider nozzle carry the car farther?',
@@ -190,7 +215,13 @@ final class DemoSeeder extends Seeder
             ['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())],
         );
         $challenge->sessionPlan()->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
-        $this->educator = $educator;
+
+        return $challenge;
+    }
+
+    /** @return array<string, Car> by the name of the group, and the version where it is not the first */
+    private function cars(Challenge $challenge): array
+    {
         /** @var array<string, Car> $cars */
         $cars = [];
         foreach (self::CARS as $name => $versions) {
@@ -203,20 +234,17 @@ final class DemoSeeder extends Seeder
                 $cars[$index === 0 ? $name : "{$name} " . ($index + 1)] = $car;
             }
         }
-        foreach (self::CHECKS as $name => $found) {
-            $this->check($cars[$name], $educator, self::CROOKED[$name], ...$found);
-        }
-        $time = CarbonImmutable::parse('2026-05-08 09:30:00 UTC');
-        $this->chance = new Chance(2026);
-        $this->beside = new Chance(58);
-        foreach (self::BENCH as $name => $tests) {
-            $this->measure($cars[$name], $name, $educator, $tests);
-        }
-        foreach (self::PUMP as [$strokes, $around]) {
-            $challenge->pumpReadings()->create(
-                ['strokes' => $strokes, 'size' => $this->entry($around, Unit::Centimetre), 'measured_as' => SizeMeasure::Circumference],
-            );
-        }
+
+        return $cars;
+    }
+
+    /**
+     * @param array<string, Car> $cars
+     *
+     * @return CarbonImmutable when the last was logged
+     */
+    private function tries(array $cars, User $educator, ChangeRun $change, CarbonImmutable $time): CarbonImmutable
+    {
         foreach (self::RUNS as [$name, $void, $note]) {
             [$distance, $seconds, $drift, $limp] = $void === null ? $this->ran($cars[$name], $name) : [null, null, null, null];
             $this->expect($cars[$name], $name, $time);
@@ -240,9 +268,8 @@ final class DemoSeeder extends Seeder
         );
         $run->changes()->update(['made_at' => $time->addMinute()]);
         $this->watch($cars['Reef 3'], $run->refresh(), $time);
-        $this->race($challenge, $educator, $time->addMinutes(20));
-        (new DemoDrives($educator))->fill(CarbonImmutable::parse('2026-05-15 09:00:00 UTC'));
-        (new DemoNotebooks())->fill($challenge, $educator, CarbonImmutable::parse('2026-05-08 09:00:00 UTC'), $time->addMinutes(6));
+
+        return $time;
     }
 
     /** A knockout at the end of the day, drawn by lot; the car that goes farther wins each heat, but for one. */

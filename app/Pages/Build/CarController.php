@@ -99,58 +99,47 @@ final class CarController
                 ->withInput()
                 ->withErrors(['save_as' => Text::of('build.car.changed_or_corrected')]);
         } catch (CarHasChangedException $changed) {
-            $last = $changed->car->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
-
-            // What was typed stays in the form; saving it again is then a choice, not a chance.
-            return redirect()->to(self::sheet($challenge, $group))->withInput($request->except('edition'))
-                ->with(
-                    'conflict',
-                    [
-                        'by' => $last?->by() ?? Text::of('build.done.somebody_else'), 'now' => CarWords::differences(
-                            $request->choices(),
-                            $changed->car->choices,
-                            $challenge->units,
-                        ),
-                    ],
-                );
+            return self::conflict($request, $challenge, $group, $changed->car);
         }
         $next = $request->boolean('then_next') ? $this->nextUnrecorded($challenge, $group) : null;
+
+        return redirect()->to(match (true) {
+            $user instanceof Device => route('path.show', [$challenge, $group, Station::Build]),
+            $next !== null => route('cars.edit', [$challenge, $next]),
+            $request->boolean('then_stay') => route('cars.edit', [$challenge, $group]),
+            default => route('groups.index', $challenge),
+        })->with('status', self::recorded($challenge, $group, $before, $car));
+    }
+
+    /** What was typed stays in the form; saving it again is then a choice, not a chance. */
+    private static function conflict(CarRequest $request, Challenge $challenge, Group $group, Car $there): RedirectResponse
+    {
+        $last = $there->changes()->with(['user', 'device'])->reorder('id', 'desc')->first();
+
+        return redirect()->to(self::sheet($challenge, $group))->withInput($request->except('edition'))->with('conflict', [
+            'by' => $last?->by() ?? Text::of('build.done.somebody_else'),
+            'now' => CarWords::differences($request->choices(), $there->choices, $challenge->units),
+        ]);
+    }
+
+    /** What is said of a car that was recorded. */
+    private static function recorded(Challenge $challenge, Group $group, ?Car $before, Car $car): string
+    {
         $version = $car->version > 1 ? Text::of('build.done.version', ['version' => $car->version]) : '';
-        $said = match (true) {
-            $before !== null && $car->version < $before->version => Text::of(
-                'build.done.car_is_as_it_was',
-                ['group' => Phrase::possessive($group->name), 'version' => $car->version],
-            ),
+        $said = ['group' => Phrase::possessive($group->name), 'version' => $car->version];
+
+        return match (true) {
+            $before !== null && $car->version < $before->version => Text::of('build.done.car_is_as_it_was', $said),
             $before !== null && $car->id !== $before->id => Text::of(
                 'build.done.car_is_version_now',
-                [
-                    'group' => Phrase::possessive($group->name),
-                    'version' => $car->version,
-                    'choices' => CarWords::change($before->choices, $car->choices, $challenge->units),
-                ],
+                $said + ['choices' => CarWords::change($before->choices, $car->choices, $challenge->units)],
             ),
             $before !== null && $before->choices->changesTo($car->choices) === [] && $before->runs()->exists() => Text::of(
                 'build.done.nothing_was_changed_so_car_stays',
-                ['group' => Phrase::possessive($group->name), 'version' => $car->version],
+                $said,
             ),
-            default => Text::of('build.done.car_is_recorded', ['group' => Phrase::possessive($group->name), 'version' => $version]),
+            default => Text::of('build.done.car_is_recorded', ['version' => $version] + $said),
         };
-
-        return redirect()
-            ->to(
-                $user instanceof Device
-                    ? route('path.show', [$challenge, $group, Station::Build])
-                    : (
-                        $next === null
-                            ? (
-                                $request->boolean('then_stay')
-                                    ? route('cars.edit', [$challenge, $group])
-                                    : route('groups.index', $challenge)
-                            )
-                            : route('cars.edit', [$challenge, $next])
-                    ),
-            )
-            ->with('status', $said);
     }
 
     /** The drawing of a sheet that is still being filled in. */

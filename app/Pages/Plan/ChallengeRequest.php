@@ -182,23 +182,7 @@ final class ChallengeRequest extends FormRequest
     public function plan(): array
     {
         $temperature = $this->temperature();
-        $asks = $this->enum('asks', CarAttribute::class);
-        $kinds = $this->asksOfKinds()
-            ? [trim($this->string('asks_from')->toString()), trim($this->string('asks_to')->toString())]
-            : [null, null];
-        $asked = $asks === null ? null : new Question($asks, $this->enum('asks_outcome', Outcome::class) ?? Outcome::Distance, ...$kinds);
-        $allowed = [];
-        foreach (self::LIMITED as $kind) {
-            $names = array_values(
-                array_filter(
-                    array_map(trim(...), explode(',', (string) $this->input("allowed_{$kind->value}"))),
-                    static fn(string $name): bool => $name !== '',
-                ),
-            );
-            if ($names !== []) {
-                $allowed[$kind->value] = $names;
-            }
-        }
+        $asked = $this->asked();
 
         return [
             'name' => $this->input('name') ?? self::nameOf($this->date('starts_at', 'Y-m-d\TH:i') ?? CarbonImmutable::now()),
@@ -243,8 +227,31 @@ final class ChallengeRequest extends FormRequest
             'most_straws' => $this->input('most_straws'),
             'heaviest' => ReadsAs::read($this->input('heaviest'), $this->unitSystem()->unit(Scale::Weight) ?? Unit::Gram),
             'longest' => ReadsAs::read($this->input('longest'), $this->unitSystem()->unit(Scale::Body) ?? Unit::Centimetre),
-            'allowed' => $allowed,
+            'allowed' => $this->allowed(),
         ];
+    }
+
+    private function asked(): ?Question
+    {
+        $asks = $this->enum('asks', CarAttribute::class);
+        $kinds = $this->asksOfKinds()
+            ? [trim($this->string('asks_from')->toString()), trim($this->string('asks_to')->toString())]
+            : [null, null];
+
+        return $asks === null ? null : new Question($asks, $this->enum('asks_outcome', Outcome::class) ?? Outcome::Distance, ...$kinds);
+    }
+
+    /** @return array<string, list<string>> names that a part may have, by the value of a PartKind */
+    private function allowed(): array
+    {
+        $allowed = [];
+        foreach (self::LIMITED as $kind) {
+            $names = array_map(trim(...), explode(',', (string) $this->input("allowed_{$kind->value}")));
+            $names = array_values(array_filter($names, static fn(string $name): bool => $name !== ''));
+            $allowed += $names === [] ? [] : [$kind->value => $names];
+        }
+
+        return $allowed;
     }
 
     /** Lengths that no hall of a school has, or too short to run on: rather a slip of the unit. */

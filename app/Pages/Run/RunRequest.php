@@ -54,59 +54,37 @@ final class RunRequest extends FormRequest
     {
         $units = $this->units();
         $distance = Limits::distanceComplaint(...);
-        $time = Limits::timeComplaint(...);
+        $isPost = $this->isMethod('post');
+        $reads = static fn(Unit $unit, callable $complaint): array => ['nullable', 'string', new ReadsAs($unit, $complaint(...), $units)];
+        $drift = fn(float $metres): ?Remark => $metres > 0.0 && $this->input('drift_side') === null
+            ? new Remark('run.drift_needs_side')
+            : $distance($metres);
 
         return [
-            'id' => [Rule::requiredIf($this->isMethod('post')), 'uuid'],
+            'id' => [Rule::requiredIf($isPost), 'uuid'],
             'group' => [
-                $this->isMethod('post')
-                    ? 'required'
-                    : 'sometimes',
-                'integer',
+                $isPost ? 'required' : 'sometimes', 'integer',
                 Rule::exists('groups', 'id')->where('challenge_id', $this->challenge()->id)->whereNull('deleted_at'),
             ],
-            'distance' => [
-                'nullable',
-                'string',
-                Rule::requiredIf(
-                    fn(): bool => $this->isMethod('post')
-                        && $this->input('void') === null
-                        && !$this->boolean('past_end')
-                        && !$this->boolean('hit_wall')
-                        && !($this->filled('time') && $this->isTimed()),
-                ),
-                new ReadsAs($this->bareUnit(), $distance, $units),
-            ],
-            'time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
-            'total_time' => ['nullable', 'string', new ReadsAs(Unit::Second, $time, $units)],
-            'limp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), $distance, $units)],
-            'drift' => [
-                'nullable', 'string', new ReadsAs(
-                    $this->bareUnit(),
-                    fn(float $metres): ?Remark => $metres > 0.0
-                        && $this->input('drift_side') === null ? new Remark('run.drift_needs_side') : $distance($metres),
-                    $units,
-                ),
-            ],
+            'distance' => [Rule::requiredIf($this->wantsADistance(...)), ...$reads($this->bareUnit(), $distance)],
+            'time' => $reads(Unit::Second, Limits::timeComplaint(...)),
+            'total_time' => $reads(Unit::Second, Limits::timeComplaint(...)),
+            'limp' => $reads($this->bareUnit(), $distance),
+            'drift' => $reads($this->bareUnit(), $drift),
             'drift_side' => ['nullable', Rule::enum(Side::class)],
-            'load' => ['nullable', 'string', new ReadsAs($units->unit(Scale::Weight) ?? Unit::Gram, Limits::loadComplaint(...), $units)],
+            'load' => $reads($units->unit(Scale::Weight) ?? Unit::Gram, Limits::loadComplaint(...)),
             'lane' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
             'inflation_kind' => ['nullable', Rule::enum(InflationKind::class)],
             'inflation_strokes' => ['nullable', 'integer', 'between:1,500', 'required_if:inflation_kind,strokes,turns'],
             'inflation_size' => [
-                'nullable', 'string', 'required_if:inflation_kind,diameter,circumference', new ReadsAs(
-                    $units->unit(Scale::Body) ?? Unit::Centimetre,
-                    CarAttribute::BalloonSize->complaint(...),
-                    $units,
-                ),
+                'required_if:inflation_kind,diameter,circumference',
+                ...$reads($units->unit(Scale::Body) ?? Unit::Centimetre, CarAttribute::BalloonSize->complaint(...)),
             ],
             'void' => ['nullable', Rule::enum(VoidReason::class)],
-            'past_end' => ['nullable', 'boolean'],
-            'hit_wall' => ['nullable', 'boolean'],
-            'practice' => ['nullable', 'boolean'],
+            ...array_fill_keys(['past_end', 'hit_wall', 'practice'], ['nullable', 'boolean']),
             'kind' => ['nullable', Rule::enum(RunKind::class)],
             'surface' => ['nullable', 'string', 'max:' . Limits::SURFACE_CHARACTERS],
-            'ramp' => ['nullable', 'string', new ReadsAs($this->bareUnit(), Limits::rampComplaint(...), $units)],
+            'ramp' => $reads($this->bareUnit(), Limits::rampComplaint(...)),
             'filled_by' => ['nullable', Rule::enum(FilledBy::class)],
             'note' => ['nullable', 'string', 'max:' . Limits::NOTE_CHARACTERS],
             'confirmed' => ['nullable', 'string', 'max:200'],
@@ -114,6 +92,13 @@ final class RunRequest extends FormRequest
             'readings' => ['nullable', 'string', 'max:4000'],
             'typed_in' => ['nullable', Rule::enum(UnitSystem::class)],
         ];
+    }
+
+    /** Whether a run without one says nothing of how far it went. */
+    private function wantsADistance(): bool
+    {
+        return $this->isMethod('post') && $this->input('void') === null && !$this->boolean('past_end') && !$this->boolean('hit_wall')
+            && !($this->filled('time') && $this->isTimed());
     }
 
     /** One tap at the strip says why a run is void. */
