@@ -48,10 +48,11 @@ final readonly class DesignForecast
         return self::by($challenge, $car, $prior->usual(self::SCATTER));
     }
 
-    private static function by(Challenge $challenge, Car $car, State $state): ?Forecast
+    /** A car of the challenge as the run model has it; null where it lies beyond the model. */
+    public static function model(Challenge $challenge, Car $car): ?CarModel
     {
         try {
-            $model = CarModel::of(
+            return CarModel::of(
                 $car,
                 $challenge->catalogue(),
                 $challenge->surface,
@@ -59,6 +60,14 @@ final readonly class DesignForecast
                 $challenge->pumpCurve(),
             );
         } catch (BeyondModelException) {
+            return null;
+        }
+    }
+
+    private static function by(Challenge $challenge, Car $car, State $state): ?Forecast
+    {
+        $model = self::model($challenge, $car);
+        if ($model === null) {
             return null;
         }
 

@@ -8,14 +8,13 @@ use App\Language\Text;
 use App\Models\Car as Recorded;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
+use App\Record\DesignForecast;
 use App\Record\WorkedOut;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Geometry\MassSum;
 use Skivo\Core\Forecast\AttachmentPrice;
 use Skivo\Core\Measurement\Scale;
-use Skivo\Core\Simulation\BeyondModelException;
-use Skivo\Core\Simulation\CarModel;
 
 /** What an attachment costs, in words. */
 final readonly class PriceWords
@@ -35,15 +34,8 @@ final readonly class PriceWords
         }
         $challenge = $record->challenge;
         $carried = ($car->number(CarAttribute::ExtrasMass) ?? 0.0) + ($car->number(CarAttribute::DecorationMass) ?? 0.0);
-        try {
-            $model = CarModel::of(
-                $car,
-                $challenge->catalogue(),
-                $challenge->surface,
-                $challenge->air_temperature_c,
-                $challenge->pumpCurve(),
-            );
-        } catch (BeyondModelException) {
+        $model = DesignForecast::model($challenge, $car);
+        if ($model === null) {
             return null;
         }
         $forecast = ClassFindings::of($record)->found->forecast;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Findings;
 
+use App\Language\TapeMarks;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\Work;
@@ -18,9 +19,6 @@ final readonly class WorkDrawing
 {
     private const ROOM = 1.04;
 
-    /** A tape with more lines than this has one at every fifth unit only. */
-    private const MOST_LINES = 24;
-    private const STEP = 5;
 
     /** Of the figure on a sheet of its own, in its own units: what stands above the rows, and a row. */
     public const SHEET_HEAD = 30;
@@ -59,15 +57,10 @@ final readonly class WorkDrawing
     /** @return list<array{float, int, bool}> place, whole units there, and whether they are written */
     public function lines(): array
     {
-        $perMetre = $this->units->perSi(Scale::Lane);
-        $units = $this->longestM * $perMetre;
-        $step = $units > self::MOST_LINES ? self::STEP : 1;
-        $lines = [];
-        for ($i = $step; $i <= $units; $i += $step) {
-            $lines[] = [$this->x($i / $perMetre), $i, $step > 1 || $perMetre < 2 || $i % self::STEP === 0];
-        }
-
-        return $lines;
+        return array_map(
+            fn(array $mark): array => [$this->x($mark[0]), $mark[1], $mark[2]],
+            TapeMarks::upTo($this->longestM, $this->units),
+        );
     }
 
     /** The top of a row on a sheet of its own, counted from 0; the row after the last is where the tape lies. */
