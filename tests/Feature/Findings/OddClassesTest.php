@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Findings;
 
 use App\Actions\AdmitDevices;
+use App\Models\Challenge;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
@@ -68,6 +69,43 @@ final class OddClassesTest extends FeatureTestCase
         $preview = $this->post("/challenges/{$challenge->id}/sheet/preview", ['text' => $sheet])->assertOk();
         $this->post("/challenges/{$challenge->id}/sheet", ['text' => $sheet])->assertRedirect();
         self::assertSame(array_sum(array_map(count(...), $distances)) + 1, $challenge->runs()->count(), (string) $preview->getContent());
+        $this->everyPageHolds($challenge);
+    }
+
+    /** It ran before anything was recorded, then wrote half of it down, and spelt one wheel in three ways. */
+    public function testANaturalClassIsAnsweredOnEveryPage(): void
+    {
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator), "group\nKeel\nReef\nTern\nSkua\n");
+        $went = ['Keel' => [251, 262], 'Reef' => [318, 305], 'Tern' => [402, 420], 'Skua' => [636, 610]];
+        foreach ($went as $group => $distances) {
+            foreach ($distances as $distance) {
+                $this->log($challenge, $group, ['distance' => (string) $distance, 'confirmed' => 'distance'])->assertSessionHasNoErrors();
+            }
+        }
+        foreach (
+            [
+                'Keel' => ['wheel_kind' => 'CD', 'mass' => '124'], 'Reef' => ['wheel_kind' => 'cds'],
+                'Tern' => ['wheel_kind' => 'Compact disc', 'mass' => '58'],
+            ] as $group => $typed
+        ) {
+            $path = "/challenges/{$challenge->id}/groups/{$this->named($challenge, $group)->id}/car";
+            $this->put($path, $typed + ['save_as' => 'correction'])->assertSessionHasNoErrors();
+        }
+        self::assertSame(8, $challenge->runs()->count());
+        self::assertSame(
+            4,
+            $challenge->groups()->withCount('cars')->get()->sum('cars_count'),
+            'a first record is the record of the car that ran',
+        );
+        $this->everyPageHolds($challenge);
+        foreach ($challenge->groups as $group) {
+            $page = (string) $this->get("/challenges/{$challenge->id}/groups/{$group->id}/at/why")->assertOk()->getContent();
+            self::assertStringNotContainsString('data-silence="odd"', $page, "{$group->name}: an ordinary run is not odd");
+        }
+    }
+
+    private function everyPageHolds(Challenge $challenge): void
+    {
         [, $board] = AdmitDevices::join($challenge, DeviceRole::Board, 'board');
         $group = $challenge->groups()->firstOrFail();
 
