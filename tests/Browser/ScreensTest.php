@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Skivo\Core\Measurement\QuantityReader;
+use Skivo\Core\Measurement\Unit;
 use Tests\Scenario;
 
 /** Screens of every size hold what they show, sheets of paper too; and a refused form says of each field what is wrong. */
@@ -49,14 +51,53 @@ final class ScreensTest extends BrowserTestCase
                 }).filter((each) => each !== null);
                 JS, [self::FINGER_PX]), "{$page} at {$width}");
         }
-        // The strip at the lane: what was typed and the button that logs it stand in one row.
-        $browser = $this->browser->visit("/challenges/{$challenge->id}")->settle();
-        [$field, $button] = $browser->driver->executeScript(
-            'return [document.querySelector(".entry [name=distance]"), document.querySelector(".entry .log")].map((each) => { const box = each.getBoundingClientRect(); return [box.top, box.bottom]; })',
-        );
-        if ($width > 400) {
-            self::assertTrue($button[0] < $field[1] && $field[0] < $button[1], "Log run beside its field at {$width}");
+    }
+
+    /** @return iterable<string, array{int, array<string, mixed>}> a width in px and what the class asks of each run */
+    public static function strips(): iterable
+    {
+        $timed = (new QuantityReader())->read('1 m', Unit::Metre);
+        foreach ([1280, 820] as $width) {
+            yield "a distance, {$width} wide" => [$width, []];
+            yield "a distance, a time and what it veered, {$width} wide" => [
+                $width,
+                ['awards' => ['fastest', 'straightest'], 'timed_length' => $timed],
+            ];
+            yield "all that can be asked, {$width} wide" => [
+                $width,
+                ['awards' => ['fastest', 'straightest', 'load'], 'timed_length' => $timed],
+            ];
         }
+    }
+
+    /** @param array<string, mixed> $asked */
+    #[DataProvider('strips')]
+    public function testWhatIsTypedAndTheButtonThatLogsItStandInOneRow(int $width, array $asked): void
+    {
+        $challenge = $this->class($asked);
+        if (in_array('load', $asked['awards'] ?? [], true)) {
+            $challenge->runs()->update(['inflation_kind' => 'strokes', 'inflation_strokes' => 5]);
+        }
+        $browser = $this->signIn()->size($width, 900)->visit("/challenges/{$challenge->id}")->settle();
+        $boxes = $browser->driver->executeScript(<<<'JS'
+            return [...document.querySelectorAll('#entry-form > .field, #entry-form > .log')].filter((each) => each.checkVisibility()).map((each) => {
+                const parts = [...each.querySelectorAll('input, select')].map((part) => part.getBoundingClientRect());
+                const box = parts[0] ?? each.getBoundingClientRect();
+                return {
+                    name: each.matches('.log') ? 'log' : each.querySelector('input, select').name,
+                    top: box.top, bottom: box.bottom, left: box.left,
+                    right: Math.max(each.getBoundingClientRect().right, ...parts.map((part) => part.right)),
+                };
+            });
+            JS);
+        $boxes = array_column($boxes, null, 'name');
+        $beside = count($boxes) <= 5 ? array_keys($boxes) : ['group', 'distance', 'log'];
+        foreach ($beside as $name) {
+            self::assertLessThan($boxes[$name]['bottom'], $boxes['log']['top'], "{$name} beside Log run");
+            self::assertLessThan($boxes['log']['bottom'], $boxes[$name]['top'], "{$name} beside Log run");
+            self::assertTrue($name === 'log' || $boxes[$name]['right'] < $boxes['log']['left'], "{$name} ends before Log run begins");
+        }
+        self::assertLessThanOrEqual($width, max(array_column($boxes, 'right')), 'nothing reaches out of the screen');
     }
 
     public function testAListOfProblemsSaysOfEachFieldWhatIsWrong(): void

@@ -209,14 +209,14 @@
                     @error('ramp') aria-invalid="true" aria-describedby="entry-errors" @enderror>
                     <span class="unit" aria-hidden="true">{{ $distance }}</span></div>
             </div>
+            <button class="button do log">{{ Text::of('run.entry.log_run') }}</button>
+        </form>
+        <section class="entry-quick" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
             <div class="entry-tools">
                 <button type="button" class="button entry-watch" data-watch-open aria-expanded="false"
                     data-key="w">{{ Text::of('run.entry.stopwatch') }}</button>
                 <button type="button" class="button entry-more" data-more aria-expanded="false" data-key="m">{{ Text::of('run.entry.more') }}</button>
             </div>
-            <button class="button do log">{{ Text::of('run.entry.log_run') }}</button>
-        </form>
-        <section class="entry-quick" aria-label="{{ Text::of('run.entry.what_happens_most') }}">
             @foreach ([['past_end', 'p', 'M17 2v16M1 10h25m-6 -6l6 6l-6 6', Text::of('run.entry.past_the_end')],
                 ['hit_wall', 'f', 'M24 1v18M1 10h19m-6 -6l6 6l-6 6', Text::of('run.entry.far_wall')]] as [$field, $key, $drawn, $says])
                 <label class="button entry-past"><input
