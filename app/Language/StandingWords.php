@@ -242,7 +242,7 @@ final readonly class StandingWords
         $waiting = array_values($this->record->groups
             ->reject(fn($group): bool => $this->record->tries($group->currentCar())->areComplete())
             ->map(static fn($group): string => mb_strimwidth($group->name, 0, 32, '…'))->all());
-        $said = Text::of('run.standing_words.of_tries_are_in', ['in' => $in, 'all' => $all, 'which' => match ($void) {
+        $said = Text::plural('run.standing_words.of_tries_are_in', $all, ['in' => $in, 'which' => match ($void) {
             0 => '.',
             1 => Text::of('run.standing_words.1_was_void'),
             default => Text::of('run.standing_words.were_void', ['void' => $void]),

@@ -39,10 +39,18 @@ final readonly class Text
         return is_string($line) && $line !== $key ? $line : throw new \LogicException("{$key} is no line of lang/.");
     }
 
-    /** The one of several forms that goes with a count; the count itself stands at :count. */
-    public static function plural(string $key, int|float|null $count): string
+    /**
+     * The one of several forms that goes with a count; the count itself stands at :count.
+     *
+     * @param array<string, scalar|null> $values by the name of their place
+     *
+     * @throws \LogicException where lang/ has no such line
+     */
+    public static function plural(string $key, int|float|null $count, array $values = []): string
     {
-        return trans_choice($key, (int) $count);
+        self::line($key);
+
+        return trans_choice($key, (int) $count, $values);
     }
 
     /**

@@ -51,7 +51,7 @@ return [
         'of_steps_recorded' => ':row of :count steps recorded',
         'to_fix' => ', :fixes to fix',
         'of_checked' => ':done of :items checked:to_fix',
-        'of_tries' => ':counted of :allowed tries:void',
+        'of_tries' => ':counted of :count try:void|:counted of :count tries:void',
         'card' => 'Card: :group',
         'card_2' => 'Card',
         'what_is_wrong' => 'What is wrong? :group',

@@ -507,7 +507,7 @@ return [
         'try_tries' => ':count try|:count tries',
         'practice_runs' => ':count practice run|:count practice runs',
         'timed_runs' => ':count timed run|:count timed runs',
-        'runs_one_after_the_other' => ':heats runs one after the other',
+        'runs_one_after_the_other' => ':count run|:count runs one after the other',
         'times_lanes_are_filled' => 'the :lanes lanes are filled :heats times',
         'each_in_all' => ':groups, :tries each: :how, :time in all.',
         'lanes_change_from_try_to_try' => ':said Lanes change from try to try, so that each group meets each lane equally often, as far as it divides.',

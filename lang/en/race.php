@@ -74,7 +74,7 @@ return [
         'by_knockout' => 'by knockout',
         'by_knockout_of_three' => 'by knockout, best of three',
         'by_all' => 'by everyone against everyone',
-        'by_mean' => 'by the mean of :tries tries',
+        'by_mean' => 'by one try|by the mean of :count tries',
         'in_100' => ':count in 100',
         'unknown' => 'How often the better car loses shows once cars have two tries each.',
         'how' => 'From how far this class’s tries scatter and how close its cars are.',

@@ -18,7 +18,7 @@ return [
         'lay_within' => 'longest and shortest try :share % apart',
         'from_to' => 'from :from to :to',
         'ran_again' => 'first :broke, then :distance',
-        'of_tries' => 'all :tries tries counted',
+        'of_tries' => 'its one try counted|all :count tries counted',
         'of_your_own' => 'An award of your own',
         'title' => 'What the award is for',
         'title_hint' => 'Such as: best teamwork.',

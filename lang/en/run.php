@@ -328,7 +328,7 @@ return [
         'the_decides_the_places_closeness_is' => 'The :scoring decides the places; closeness is judged on the means.',
         '1_was_void' => '; 1 was void.',
         'were_void' => '; :void were void.',
-        'of_tries_are_in' => ':in of :all tries are in:which',
+        'of_tries_are_in' => '{1} :in of :count try is in:which|[0,*] :in of :count tries are in:which',
         'still_to_run' => ':said Still to run: :waiting.',
         'one_try' => '1 try',
         'tie' => 'tie',

@@ -122,6 +122,12 @@ final class KeyboardTest extends BrowserTestCase
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}");
         $browser->keys(WebDriverKeys::ESCAPE)->keys('?');
         self::assertStringContainsString('undo what was last done at this device', $browser->text('dialog[open]'));
+        // Every key that acts on this page is in the list.
+        [$acting, $listed] = $browser->driver->executeScript(
+            'return ["[data-key]", "dialog[open] kbd"].map((found) => [...new Set([...document.querySelectorAll(found)].map((each) => each.dataset.key ?? each.textContent.trim().toLowerCase()))])',
+        );
+        self::assertContains('f', $acting);
+        self::assertSame([], array_values(array_diff($acting, $listed)));
         $browser->keys(WebDriverKeys::ESCAPE);
         self::assertCount(0, $browser->all('dialog[open]'));
         $browser->keys('g');

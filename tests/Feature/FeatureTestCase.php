@@ -69,6 +69,15 @@ abstract class FeatureTestCase extends TestCase
         ]);
     }
 
+    /** The text of a page of a class, as it is read: what stands in a block of its own is a word of its own. */
+    protected function textOf(Challenge $challenge, string $page): string
+    {
+        $html = (string) $this->get("/challenges/{$challenge->id}{$page}")->assertOk()->getContent();
+        $text = preg_replace(['~<(script|style)\b.*?</\1>~s', '~</?(a|b|em|small|span|strong)\b[^>]*>~', '~<[^>]+>~'], ['', '', ' '], $html);
+
+        return (string) preg_replace('/[\s\x{00A0}]+/u', ' ', html_entity_decode((string) $text));
+    }
+
     /** What is deferred to the end of a transaction, now: here none ever ends. */
     protected function settle(): void
     {

@@ -25,18 +25,18 @@ final class OneFactTest extends FeatureTestCase
             // The friction, on bench, car page and report.
             $friction = number_format((float) $forces->frictionOf($car), 3);
             foreach (["/groups/{$group->id}/bench", '/bench', '/report'] as $page) {
-                self::assertStringContainsString("≈ {$friction}", $this->said($challenge, $page), "{$group->name} on {$page}");
+                self::assertStringContainsString("≈ {$friction}", $this->textOf($challenge, $page), "{$group->name} on {$page}");
             }
             // How heavy it may be before it starts no more: with ten grams more it starts, if what it should start below is more than that.
-            $diagnosis = $this->said($challenge, "/groups/{$group->id}/diagnosis?seen=does-not-start");
+            $diagnosis = $this->textOf($challenge, "/groups/{$group->id}/diagnosis?seen=does-not-start");
             self::assertSame(1, preg_match('/it should start below ([\d.]+)/u', $diagnosis, $below), $diagnosis);
             $heaviest = (float) $below[1];
             $mass = 1000 * (float) $car?->choices->quantities['mass']->quantity->si();
-            $stops = str_contains($this->said($challenge, "/groups/{$group->id}/car"), 'would not start any more');
+            $stops = str_contains($this->textOf($challenge, "/groups/{$group->id}/car"), 'would not start any more');
             self::assertSame($mass < $heaviest && $mass + 10 >= $heaviest, $stops, "{$group->name}, {$mass} g, starts below {$heaviest} g");
             // Its forecast.
-            preg_match('/One more try[^.]*?about ([\d,]+)/u', $this->said($challenge, "/groups/{$group->id}/car"), $sheet);
-            preg_match('/One more try[^.]*?about ([\d,]+)/u', $this->said($challenge, "/groups/{$group->id}/bench"), $bench);
+            preg_match('/One more try[^.]*?about ([\d,]+)/u', $this->textOf($challenge, "/groups/{$group->id}/car"), $sheet);
+            preg_match('/One more try[^.]*?about ([\d,]+)/u', $this->textOf($challenge, "/groups/{$group->id}/bench"), $bench);
             self::assertSame($sheet[1] ?? null, $bench[1] ?? null);
         }
     }
@@ -51,8 +51,8 @@ final class OneFactTest extends FeatureTestCase
                 'drift_side' => 'left',
             ],
         )->assertSessionHasNoErrors();
-        self::assertStringContainsString('cannot be told yet', $this->said($challenge, "/groups/{$group->id}/check"));
-        $said = $this->said($challenge, "/groups/{$group->id}/diagnosis?seen=veers");
+        self::assertStringContainsString('cannot be told yet', $this->textOf($challenge, "/groups/{$group->id}/check"));
+        $said = $this->textOf($challenge, "/groups/{$group->id}/diagnosis?seen=veers");
         self::assertDoesNotMatchRegularExpression('/Measured, they are [\d.]+°/', $said);
         self::assertStringContainsString('Left and right differ by 3', $said);
         // 80 and 80 are parallel whatever lies between them.
@@ -60,10 +60,10 @@ final class OneFactTest extends FeatureTestCase
             "/challenges/{$challenge->id}/groups/{$group->id}/check",
             ['parallel_first' => '80 mm', 'parallel_second' => '80 mm'],
         )->assertSessionHasNoErrors();
-        self::assertStringNotContainsString('cannot be told yet', $this->said($challenge, "/groups/{$group->id}/check"));
+        self::assertStringNotContainsString('cannot be told yet', $this->textOf($challenge, "/groups/{$group->id}/check"));
         self::assertStringContainsString(
             'Measured, they are parallel',
-            $this->said($challenge, "/groups/{$group->id}/diagnosis?seen=veers"),
+            $this->textOf($challenge, "/groups/{$group->id}/diagnosis?seen=veers"),
         );
     }
 
@@ -71,7 +71,7 @@ final class OneFactTest extends FeatureTestCase
     {
         [$challenge] = $this->one();
         $challenge->sessionPlan()->fill(['session_min' => 105, 'groups' => 9, 'adults' => 1])->save();
-        $page = $this->said($challenge->refresh(), '/plan/timetable');
+        $page = $this->textOf($challenge->refresh(), '/plan/timetable');
         if (str_contains($page, 'Every car needs') || preg_match('/Until every car|Building takes/', $page) === 1) {
             self::assertStringContainsString('It does not fit', $page);
             self::assertStringNotContainsString('to spare', $page);
@@ -88,16 +88,16 @@ final class OneFactTest extends FeatureTestCase
         );
         self::assertStringNotContainsString(
             'Cars differ in more than one choice',
-            $this->said($one, '/findings/choices?against=nozzle_bore'),
+            $this->textOf($one, '/findings/choices?against=nozzle_bore'),
         );
         $two = $this->class();
-        self::assertStringContainsString('Cars differ in more than one choice', $this->said($two, '/findings/choices?against=nozzle_bore'));
+        self::assertStringContainsString('Cars differ in more than one choice', $this->textOf($two, '/findings/choices?against=nozzle_bore'));
     }
 
     public function testAKitsAxleByTheRuleOfThumbIsNotCalledTooShortForItsCaps(): void
     {
         [$challenge] = $this->one();
-        $said = $this->said($challenge, '/plan/cuts');
+        $said = $this->textOf($challenge, '/plan/cuts');
         self::assertStringContainsString('By the rule of thumb', $said);
         self::assertStringContainsString('of axle outside on each side', $said);
     }
@@ -108,16 +108,5 @@ final class OneFactTest extends FeatureTestCase
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), self::HEAD . "Keel,7,60,20,bottle caps,32,1,230\n");
 
         return [$challenge, $challenge->groups()->sole()];
-    }
-
-    private function said(Challenge $challenge, string $page): string
-    {
-        $html = (string) $this->get("/challenges/{$challenge->id}{$page}")->assertOk()->getContent();
-
-        return (string) preg_replace(
-            '/[\s\x{00A0}]+/u',
-            ' ',
-            html_entity_decode(strip_tags((string) preg_replace('~<(script|style)\b.*?</\1>~s', '', $html))),
-        );
     }
 }

@@ -162,7 +162,7 @@ final readonly class PlanWords
                     $this->order->groups,
                 ),
                 'tries' => self::rounds($challenge),
-                'how' => $this->order->lanes === 1 ? Text::of('plan.plan_words.runs_one_after_the_other', ['heats' => $heats])
+                'how' => $this->order->lanes === 1 ? Text::plural('plan.plan_words.runs_one_after_the_other', $heats)
                                    : Text::of(
                                        'plan.plan_words.times_lanes_are_filled',
                                        ['heats' => $heats, 'lanes' => $this->order->lanes],

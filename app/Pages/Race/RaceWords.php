@@ -240,7 +240,7 @@ final readonly class RaceWords
             Text::of('race.chances.by_knockout') => $chances->byKnockout,
             Text::of('race.chances.by_knockout_of_three') => $chances->byKnockoutOfThree,
             Text::of('race.chances.by_all') => $chances->byRoundRobin,
-            Text::of('race.chances.by_mean', ['tries' => $tries]) => $chances->byMean,
+            Text::plural('race.chances.by_mean', $tries) => $chances->byMean,
         ]);
     }
 

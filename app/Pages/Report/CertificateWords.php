@@ -57,7 +57,7 @@ final readonly class CertificateWords
                     ? ''
                     : Label::inside($certificate->broke), 'distance' => $distance($certificate->value),
             ]),
-            Honour::EveryTry => Text::of('report.certificates.of_tries', ['tries' => (int) $certificate->value]),
+            Honour::EveryTry => Text::plural('report.certificates.of_tries', $certificate->value),
         };
     }
 

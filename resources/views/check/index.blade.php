@@ -57,7 +57,7 @@
                             <td>
                                 <x-pips
                                     :states="[...array_fill(0, $row['counted'], 'pass'), ...array_fill(0, max(0, $row['allowed'] - $row['counted']), 'none')]"
-                                    :label="Text::of('check.index.of_tries', ['counted' => $row['counted'], 'allowed' => $row['allowed'], 'void'
+                                    :label="Text::plural('check.index.of_tries', $row['allowed'], ['counted' => $row['counted'], 'void'
                                     => $row['void'] > 0 ? Text::of('check.index.void', ['void' => $row['void']]) : ''])"
                                     />
                             </td>
