@@ -73,7 +73,11 @@ abstract class FeatureTestCase extends TestCase
     protected function textOf(Challenge $challenge, string $page): string
     {
         $html = (string) $this->get("/challenges/{$challenge->id}{$page}")->assertOk()->getContent();
-        $text = preg_replace(['~<(script|style)\b.*?</\1>~s', '~</?(a|b|em|small|span|strong)\b[^>]*>~', '~<[^>]+>~'], ['', '', ' '], $html);
+        $text = preg_replace(
+            ['~<(script|style)\b.*?</\1>~s', '~</?(a|b|em|small|span|strong)\b[^>]*>~', '~<[^>]+>~'],
+            ['', '', ' '],
+            $html,
+        );
 
         return (string) preg_replace('/[\s\x{00A0}]+/u', ' ', html_entity_decode((string) $text));
     }

@@ -33,7 +33,11 @@ final class NothingFalseTest extends FeatureTestCase
         }
         // A mean with such a try is a bound wherever it stands.
         foreach (['', '/report', '/groups'] as $page) {
-            self::assertDoesNotMatchRegularExpression('/(?<!at least |≥ )\b(365|407)(\.\d)? ?cm\b/u', $this->textOf($challenge, $page), $page);
+            self::assertDoesNotMatchRegularExpression(
+                '/(?<!at least |≥ )\b(365|407)(\.\d)? ?cm\b/u',
+                $this->textOf($challenge, $page),
+                $page,
+            );
         }
     }
 
@@ -129,7 +133,8 @@ final class NothingFalseTest extends FeatureTestCase
         foreach (
             [
                 static fn() => Label::of(Goal::Farthest, 'nothing'), static fn() => Label::mark('none-none'),
-                static fn() => Text::of('run.nothing'), static fn() => Text::html('run.nothing'), static fn() => Text::plural('run.nothing', 2),
+                static fn() => Text::of('run.nothing'), static fn() => Text::html('run.nothing'),
+                static fn() => Text::plural('run.nothing', 2),
             ] as $number => $says
         ) {
             try {
@@ -148,7 +153,8 @@ final class NothingFalseTest extends FeatureTestCase
             . "Keel,7,60,20,bottle caps,32,1,230\n");
         $group = $challenge->groups()->sole();
         $pages = [
-            '', '/plan', '/plan/timetable', '/plan/materials', '/groups', '/check', '/bench', '/findings', '/findings/choices', '/report', '/runs', '/room',
+            '', '/plan', '/plan/timetable', '/plan/materials', '/groups', '/check', '/bench', '/findings', '/findings/choices', '/report',
+            '/runs', '/room',
             "/groups/{$group->id}/own", "/groups/{$group->id}/car", "/groups/{$group->id}/at/why",
         ];
         $wrong = [];

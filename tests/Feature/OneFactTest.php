@@ -91,7 +91,10 @@ final class OneFactTest extends FeatureTestCase
             $this->textOf($one, '/findings/choices?against=nozzle_bore'),
         );
         $two = $this->class();
-        self::assertStringContainsString('Cars differ in more than one choice', $this->textOf($two, '/findings/choices?against=nozzle_bore'));
+        self::assertStringContainsString(
+            'Cars differ in more than one choice',
+            $this->textOf($two, '/findings/choices?against=nozzle_bore'),
+        );
     }
 
     public function testAKitsAxleByTheRuleOfThumbIsNotCalledTooShortForItsCaps(): void
