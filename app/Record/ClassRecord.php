@@ -29,7 +29,6 @@ use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\TimedLength;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Outcome;
-use Skivo\Core\Findings\Point;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\ModeratedScatter;
@@ -377,27 +376,6 @@ final readonly class ClassRecord
     public function carsMeasured(): int
     {
         return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->bench_readings_exists === true)->count();
-    }
-
-    /**
-     * Every version of every car that has both the factor and a measure: one point each.
-     *
-     * @return list<Point> with the car's id
-     */
-    public function points(CarAttribute $factor, Outcome $outcome): array
-    {
-        $points = [];
-        foreach ($this->groups as $group) {
-            foreach ($group->cars as $car) {
-                $x = $car->choices->explanation($factor);
-                $sample = $this->measure($outcome, $car);
-                if ($x !== null && $sample !== null) {
-                    $points[] = new Point((string) $car->id, $x, $sample->mean());
-                }
-            }
-        }
-
-        return $points;
     }
 
     /** @return array<int, CheckCard> by the id of the car, of the groups' newest cars */

@@ -42,6 +42,24 @@ final readonly class RecordedCar
         $this->runs = $tries->withHeats();
     }
 
+    /** The same with its kinds by other names. */
+    public function called(Car $choices): self
+    {
+        return $choices === $this->choices ? $this : new self(
+            $this->id,
+            $this->group,
+            $this->version,
+            $choices,
+            $this->tries,
+            $this->bench,
+            $this->distances,
+            $this->isIn,
+            $this->failed,
+            $this->isNominated,
+            $this->lostM,
+        );
+    }
+
     /** Distances that findings look at (m): of its tries and of its heats; null where there are none. */
     public function sample(): ?Sample
     {

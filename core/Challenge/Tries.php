@@ -171,6 +171,12 @@ final readonly class Tries
         );
     }
 
+    /** Whether every counted try passed the end of the lane. */
+    public function areAllPastEnd(): bool
+    {
+        return $this->counted !== [] && array_filter($this->counted, static fn(Run $run): bool => !$run->pastEnd) === [];
+    }
+
     /** Whether some counted try passed the end of the lane. */
     public function passedTheEnd(): bool
     {

@@ -6,16 +6,17 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Standing;
+use Skivo\Core\Findings\AllowedFor;
 use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\Change;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Dose;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Likely;
-use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Ruling;
+use Skivo\Core\Findings\Shares;
 use Skivo\Core\Findings\SourceUse;
-use Skivo\Core\Findings\Trend;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Statistics\Interval;
 use Skivo\Core\Statistics\Verdict;
@@ -45,7 +46,7 @@ final readonly class FindingsReport
             ], $this->found->cars),
             'standings' => array_map($this->standing(...), $this->found->standings->places),
             'question' => $this->question(),
-            'claims' => [...$this->effects(), ...$this->slopes(), ...$this->trends()],
+            'claims' => $this->effects(),
             'beliefs' => array_map(static fn(Ruling $ruling): array => [
                 'code' => $ruling->belief->code($ruling->outcome),
                 'outcome' => $ruling->outcome->value,
@@ -68,9 +69,13 @@ final readonly class FindingsReport
             'work' => $this->works(),
             'outliers' => $this->outliers(),
             'next_test' => $next === null ? null : [
-                'group' => $next->car->group,
+                'group' => $next->changes[0]->car->group,
                 'attribute' => ClassReader::keyOf($next->factor),
-                'to' => $next->to,
+                'to' => $next->changes[0]->to,
+                'changes' => array_map(static fn(Change $change): array => [
+                    'group' => $change->car->group, 'from' => $change->from, 'to' => $change->to,
+                ], $next->changes),
+                'expects_m' => $next->expectsM,
                 'shows_m' => $next->showsM,
             ],
         ];
@@ -116,7 +121,25 @@ final readonly class FindingsReport
             'verdict' => ($this->found->answer ?? Answer::CannotTell)->value,
             'cars' => $asked === null ? 0 : count($asked->cars()),
             'groups' => $asked?->groups() ?? 0,
+            'allowed_for' => array_map(static fn(AllowedFor $each): array => [
+                'attribute' => ClassReader::keyOf($each->attribute), 'r_squared' => $each->rSquared,
+            ], $asked?->together() ?? []),
+            'shares_m' => self::shares($question->attribute, $asked?->shares()),
         ];
+    }
+
+    /** @return array<string, float>|null by the key of an attribute; `hands` for the rest */
+    private static function shares(CarAttribute $asked, ?Shares $shares): ?array
+    {
+        if ($shares === null) {
+            return null;
+        }
+        $said = [ClassReader::keyOf($asked) => $shares->own];
+        foreach ($shares->others as $each) {
+            $said[ClassReader::keyOf($each->attribute)] = $each->makes;
+        }
+
+        return $said + ['hands' => $shares->hands];
     }
 
     /** @return list<array<string, mixed>> */
@@ -129,7 +152,6 @@ final readonly class FindingsReport
                     $effect->factor,
                     $effect->outcome->value,
                     [$effect->from, $effect->to],
-                    'like_cars',
                     $this->found->claims->verdict($effect),
                     $effect->pValue,
                 ) + self::size($effect);
@@ -152,55 +174,18 @@ final readonly class FindingsReport
         ];
     }
 
-    /** @return list<array<string, mixed>> */
-    private function slopes(): array
-    {
-        $several = $this->found->several;
-        $claims = [];
-        foreach ($several->pValues as $index => $p) {
-            $verdict = match (true) {
-                !$this->found->claims->slope($several->factors[$index]) => $p < 0.05 ? Answer::Hint : Answer::CannotTell,
-                default => $several->slopes[$index] > 0.0 ? Answer::More : Answer::Less,
-            };
-            $claims[] = self::claim($several->factors[$index], 'distance', [null, null], 'regression', $verdict, $p);
-        }
-
-        return $claims;
-    }
-
-    /** @return list<array<string, mixed>> */
-    private function trends(): array
-    {
-        $claims = [];
-        foreach ($this->found->trends->pValues as $outcome => $each) {
-            foreach ($each as $key => $p) {
-                $attribute = CarAttribute::from($key);
-                $trend = $this->found->trends->of[$outcome][$key];
-                $holds = $this->found->claims->trend($attribute, Outcome::from($outcome));
-                $claims[] = self::claim($attribute, $outcome, [null, null], 'trend', match (true) {
-                    $holds && $trend === Trend::Rises => Answer::More,
-                    $holds && $trend === Trend::Falls => Answer::Less,
-                    default => $p < 0.05 ? Answer::Hint : Answer::CannotTell,
-                }, $p);
-            }
-        }
-
-        return $claims;
-    }
-
     /**
      * @param array{string|null, string|null} $kinds
      *
      * @return array<string, mixed>
      */
-    private static function claim(CarAttribute $attribute, string $outcome, array $kinds, string $by, Answer $verdict, float $p): array
+    private static function claim(CarAttribute $attribute, string $outcome, array $kinds, Answer $verdict, float $p): array
     {
         return [
             'attribute' => ClassReader::keyOf($attribute),
             'outcome' => $outcome,
             'from' => $kinds[0],
             'to' => $kinds[1],
-            'by' => $by,
             'verdict' => $verdict->value,
             'p' => $p,
         ];

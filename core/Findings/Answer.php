@@ -12,6 +12,9 @@ enum Answer: string
     case More = 'more';
     case Less = 'less';
     case HardlyMatters = 'hardly_matters';
+    /** Its interval holds zero, yet the class's cars go clearly one way: this, or what changed together with it. */
+    case LooksMore = 'looks_like_more';
+    case LooksLess = 'looks_like_less';
     case CannotTell = 'cannot_tell';
     /** It looks clear by itself, and does not hold among all that was looked at. */
     case Hint = 'hint';
@@ -29,8 +32,12 @@ enum Answer: string
     {
         return match (true) {
             $effect === null || $effect->interval === null => self::CannotTell,
-            self::isHardly($effect->interval, $typical) => self::HardlyMatters,
-            !$effect->isClear() => self::CannotTell,
+            !$effect->isBounded() && self::isHardly($effect->interval, $typical) => self::HardlyMatters,
+            !$effect->isClear() => match ($effect->looks()) {
+                1 => self::LooksMore,
+                -1 => self::LooksLess,
+                default => self::CannotTell,
+            },
             default => $effect->mean > 0.0 ? self::More : self::Less,
         };
     }
@@ -38,6 +45,12 @@ enum Answer: string
     public static function isHardly(Interval $interval, float $typical): bool
     {
         return $interval->low > -self::HARDLY * $typical && $interval->high < self::HARDLY * $typical;
+    }
+
+    /** Whether it is said at its rate: more, less, or hardly anything. */
+    public function isTold(): bool
+    {
+        return in_array($this, [self::More, self::Less, self::HardlyMatters], true);
     }
 
     /** Whether it is what a class expected; null where it says nothing of a direction. */

@@ -12,17 +12,21 @@ use Skivo\Core\Measurement\OutOfRangeException;
 use Skivo\Core\Simulation\EnergyLedger;
 use Skivo\Core\Simulation\Settings;
 
-/**
- * The run model at each car's own state: its parts, its workmanship, its balloon's pressure. Small steps go by the powers
- * to which sizes enter there, which need but one more run each and are kept; larger ones are simulated.
- */
-final readonly class ByModel implements Adjustment
+/** The run model at each car's own state: its parts, its workmanship, its balloon's pressure. Runs are kept. */
+final readonly class ByModel
 {
     private const TOLERANCE = 1e-3;
 
-    /** A size is moved by so much to see to which power it enters; an angle by so many degrees. */
-    private const STEP = 1.05;
-    private const STEP_DEG = 5.0;
+    /** What nobody recorded is off by so much of itself (standard deviation). From memory. */
+    private const SPREADS = [
+        CarAttribute::Mass->value => 0.2, CarAttribute::BalloonSize->value => 0.05, CarAttribute::WheelDiameter->value => 0.05,
+    ];
+
+    /** The model makes nothing of what changes a distance by less than this (ln). */
+    private const HARDLY = 0.02;
+
+    /** A car that does not start by the model is taken to go so much of what it goes otherwise. */
+    private const HARDLY_STARTS = 0.2;
 
     /** States closer than this (of ln w and ln p) are one: their runs need not be simulated again. */
     private const SAME_W = 0.15;
@@ -34,31 +38,121 @@ final readonly class ByModel implements Adjustment
         private ?float $timedLengthM = null,
     ) {}
 
-    public function factor(string $car, array $sizes, Outcome $outcome): ?float
+    /**
+     * Of every size in which the cars of a class differ, as they are recorded or as their parts have it: each car is run once with the
+     * class's middle size in its place.
+     *
+     * @param list<ComparedCar> $cars
+     */
+    public function contributions(array $cars, Outcome $outcome): Contributions
     {
-        $parts = $this->parts($car);
-        $log = 0.0;
-        foreach ($sizes as $key => $size) {
-            $attribute = CarAttribute::from($key);
-            if ($parts !== null && !$attribute->belongsTo($parts->source)) {
-                // What it does not have changes nothing.
-                continue;
+        $which = $outcome === Outcome::Time ? 1 : 0;
+        $settings = $beyond = $logs = $doubts = [];
+        foreach ($cars as $car) {
+            $parts = $this->parts($car->id);
+            if ($parts === null) {
+                $beyond[] = $car->id;
+            } else {
+                $settings[$car->id] = $parts;
             }
-            $own = $parts?->get($attribute) ?? 0.0;
-            $power = $parts === null ? null : $this->power($parts, $attribute, $outcome);
-            $isAngle = $attribute === CarAttribute::NozzleAngle;
-            if ($power === null || (!$isAngle && ($own <= 0.0 || $size <= 0.0))) {
-                return null;
+        }
+        // Nobody's car can be computed: then nothing is allowed for, and all are compared as they are.
+        if ($settings === [] || !$outcome->isByFactors()) {
+            return new Contributions();
+        }
+        foreach (self::compared() as $attribute) {
+            $values = array_map(
+                static fn(Settings $each): float => $each->get($attribute),
+                array_filter($settings, static fn(Settings $each): bool => $attribute->belongsTo($each->source)),
+            );
+            $middle = $values === [] ? 0.0 : self::middle(array_values($values));
+            foreach ($values as $id => $own) {
+                if (!Difference::isSame($attribute, $own, $middle)) {
+                    $logs[$attribute->value][$id] = $this->ratio($settings[$id], [], [$attribute->value => $middle], $which);
+                }
             }
-            $log += $power * ($isAngle ? $size - $own : log($size / $own));
+        }
+        foreach ($cars as $car) {
+            foreach (isset($settings[$car->id]) ? self::SPREADS : [] as $key => $spread) {
+                $attribute = CarAttribute::from($key);
+                $own = $settings[$car->id];
+                if ($attribute->belongsTo($own->source) && $car->choices->explanation($attribute) === null) {
+                    $more = [$key => min($attribute->limits()[1], $own->get($attribute) * (1.0 + $spread))];
+                    $doubts[$key][$car->id] = abs($this->ratio($own, $more, [], $which));
+                }
+            }
         }
 
-        return exp($log);
+        return new Contributions($logs, $doubts, $beyond);
     }
 
-    public function knows(CarAttribute $attribute, Outcome $outcome): bool
+    /** ln of the factor on the distance of a car whose size is changed; null where the model can't say. */
+    public function change(ComparedCar $car, CarAttribute $attribute, float|string $to): ?float
     {
-        return $outcome !== Outcome::Straightness && in_array($attribute, self::KNOWN, true);
+        $parts = $this->parts($car->id);
+
+        return $parts === null || !is_float($to) || $attribute->facts()->ruler === null || !$attribute->belongsTo($parts->source)
+            ? null
+            : $this->ratio($parts, [$attribute->value => $to], [], 0);
+    }
+
+    /**
+     * Which share of what an attribute makes of a car's distance it makes by the push; the rest by the friction, which a size of the
+     * wheels or the mass changes as well. Below 0 or above 1 where the two work against each other.
+     *
+     * @param float $least of it (SI)
+     * @param float $most
+     *
+     * @return float|null null where the model can't say, or makes nothing of it
+     */
+    public function byPush(string $car, CarAttribute $attribute, float $least, float $most): ?float
+    {
+        $parts = $this->parts($car);
+        if ($parts === null || $attribute->facts()->ruler === null || !$attribute->belongsTo($parts->source)) {
+            return null;
+        }
+        $all = $this->ratio($parts, [$attribute->value => $most], [$attribute->value => $least], 0);
+        try {
+            [$one, $other] = [$parts->with($attribute, $least), $parts->with($attribute, $most)];
+        } catch (OutOfRangeException) {
+            return null;
+        }
+        $distance = $other->run(self::TOLERANCE, friction: $one->rollingCoefficient() / $other->rollingCoefficient())->distanceM;
+        $before = $this->outcomes($parts, [$attribute->value => $least])[0] ?? 0.0;
+
+        return abs($all) < self::HARDLY || $distance <= 0.0 || $before <= 0.0 ? null : log($distance / $before) / $all;
+    }
+
+    /** @return list<CarAttribute> what cars can be compared by: not what hands add, nor what is the same for all */
+    private static function compared(): array
+    {
+        return array_values(array_filter(CarAttribute::ofModel(), static fn(CarAttribute $each): bool => !in_array($each, [
+            CarAttribute::RollingCoefficient, CarAttribute::Workmanship, CarAttribute::BalloonPressure, CarAttribute::BandStiffness,
+            CarAttribute::StartSpeed, CarAttribute::AirTemperature, CarAttribute::Leak,
+        ], true)));
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function middle(array $values): float
+    {
+        sort($values);
+
+        // One that a car has: most cars of a class for two kinds then need no run.
+        return $values[intdiv(count($values) - 1, 2)];
+    }
+
+    /**
+     * ln of one outcome over another, of a car with other sizes. One that does not start goes as far as one that hardly does.
+     *
+     * @param array<string, float> $one in place of its own, by the value of a CarAttribute
+     * @param array<string, float> $other
+     */
+    private function ratio(Settings $parts, array $one, array $other, int $which): float
+    {
+        [$now, $then] = [$this->outcomes($parts, $one)[$which] ?? 0.0, $this->outcomes($parts, $other)[$which] ?? 0.0];
+        $least = self::HARDLY_STARTS * max($now, $then);
+
+        return $least > 0.0 ? log(max($least, $now) / max($least, $then)) : 0.0;
     }
 
     /**
@@ -122,18 +216,6 @@ final readonly class ByModel implements Adjustment
             : null;
     }
 
-    /** To which power a size enters the outcome of a car, or by how much (ln) a degree of an angle; null where the model can't say. */
-    private function power(Settings $parts, CarAttribute $attribute, Outcome $outcome): ?float
-    {
-        $which = $outcome === Outcome::Time ? 1 : 0;
-        $isAngle = $attribute === CarAttribute::NozzleAngle;
-        $own = $parts->get($attribute);
-        $now = $this->outcomes($parts, [])[$which] ?? 0.0;
-        $then = $this->outcomes($parts, [$attribute->value => $isAngle ? $own + self::STEP_DEG : $own * self::STEP])[$which] ?? 0.0;
-
-        return $now > 0.0 && $then > 0.0 ? log($then / $now) / ($isAngle ? self::STEP_DEG : log(self::STEP)) : null;
-    }
-
     /** The car's settings, measured values in place; null where the model can't say anything of it. */
     public function settingsOf(string $car): ?Settings
     {
@@ -144,10 +226,10 @@ final readonly class ByModel implements Adjustment
     private function parts(string $car): ?Settings
     {
         $settings = $this->settingsOf($car);
-        $state = $this->forecast->states[$car] ?? null;
-        if ($settings === null || $state === null) {
+        if ($settings === null) {
             return null;
         }
+        $state = $this->forecast->states[$car] ?? $this->forecast->usual($settings->source);
         $begin = Prediction::begin($settings, $state);
         $strength = $settings->source->strength();
 

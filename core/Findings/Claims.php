@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
-use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Statistics\Holm;
 
 /**
  * Which claims about choices hold. The answer to the class's own question is judged at 95 % by itself; all else that could be
- * said of a choice (by like cars, by the regression over all cars, by a trend; of any outcome) shares one further chance in
- * twenty of being wrong. What looks clear and does not hold is a hint, worth a test.
+ * said of a choice, for any outcome, shares one further chance in twenty of being wrong (Holm). What looks clear and does not hold
+ * is a hint, worth a test.
  */
 final readonly class Claims
 {
@@ -30,30 +29,21 @@ final readonly class Claims
 
     /**
      * @param list<Effect> $effects
-     * @param array<string, array<string, float>> $trends p-values by outcome and by the value of the attribute
      * @param array<string, float> $typical outcome of the class's cars, by the value of the Outcome
      */
-    public static function of(array $effects, SeveralFactors $several, array $trends, ?Question $question, array $typical): self
+    public static function of(array $effects, ?Question $question, array $typical): self
     {
         $pValues = [];
         foreach ($effects as $effect) {
             if ($effect->pValue !== null && $question?->isOf($effect) !== true) {
-                $pValues[self::ofEffect($effect)] = $effect->pValue;
-            }
-        }
-        foreach ($several->pValues as $index => $p) {
-            $pValues[self::ofSlope($several->factors[$index])] = $p;
-        }
-        foreach ($trends as $outcome => $each) {
-            foreach ($each as $attribute => $p) {
-                $pValues["trend {$outcome} {$attribute}"] = $p;
+                $pValues[$effect->key()] = $effect->pValue;
             }
         }
 
         return new self($question, $pValues, Holm::holds($pValues, self::LEVEL), $typical);
     }
 
-    /** What like cars say. */
+    /** What the class's cars say of it. */
     public function verdict(Effect $effect): Answer
     {
         $typical = $this->typical[$effect->outcome->value] ?? 0.0;
@@ -65,29 +55,17 @@ final readonly class Claims
 
         return match (true) {
             $effect->interval === null || $strict === null => Answer::CannotTell,
-            Answer::isHardly($strict, $typical) => Answer::HardlyMatters,
+            !$effect->isBounded() && Answer::isHardly($strict, $typical) => Answer::HardlyMatters,
             $this->effect($effect) => $effect->mean > 0.0 ? Answer::More : Answer::Less,
             $effect->isClear() => Answer::Hint,
             default => Answer::CannotTell,
         };
     }
 
-    /** Whether like cars say it clearly enough. */
+    /** Whether they say it clearly enough. */
     public function effect(Effect $effect): bool
     {
-        return $effect->isClear() && ($this->question?->isOf($effect) === true || ($this->holds[self::ofEffect($effect)] ?? false));
-    }
-
-    /** Whether the regression over all cars says it clearly enough. */
-    public function slope(CarAttribute $attribute): bool
-    {
-        return $this->holds[self::ofSlope($attribute)] ?? false;
-    }
-
-    /** Whether an outcome follows an attribute clearly enough, whatever else changes together with it. */
-    public function trend(CarAttribute $attribute, Outcome $outcome): bool
-    {
-        return $this->holds["trend {$outcome->value} {$attribute->value}"] ?? false;
+        return $effect->isClear() && ($this->question?->isOf($effect) === true || ($this->holds[$effect->key()] ?? false));
     }
 
     /** What the class's cars usually do; 0 where nothing is on record. */
@@ -100,15 +78,5 @@ final readonly class Claims
     public function count(): int
     {
         return count($this->pValues);
-    }
-
-    private static function ofEffect(Effect $effect): string
-    {
-        return "effect {$effect->key()}";
-    }
-
-    private static function ofSlope(CarAttribute $attribute): string
-    {
-        return "slope {$attribute->value}";
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Findings;
 
+use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
@@ -40,4 +41,25 @@ final readonly class ClassData
         public int $seed = 1,
         public CheckShifts $shifts = new CheckShifts(),
     ) {}
+
+    /** The same class, each part by one name however it was spelt. */
+    public function inOneSpelling(): self
+    {
+        $spellings = Spellings::of(array_map(static fn(RecordedCar $car): Car => $car->choices, $this->cars), $this->catalogue);
+
+        return new self(
+            array_map(static fn(RecordedCar $car): RecordedCar => $car->called($spellings->in($car->choices)), $this->cars),
+            $this->question?->called($spellings),
+            $this->award,
+            $this->scoring,
+            $this->catalogue,
+            $this->surface,
+            $this->temperatureC,
+            $this->pump,
+            $this->timedLengthM,
+            $this->mayBe,
+            $this->seed,
+            $this->shifts,
+        );
+    }
 }

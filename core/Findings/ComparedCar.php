@@ -23,6 +23,8 @@ final readonly class ComparedCar
         public Car $choices,
         public Sample $sample,
         public array $others = [],
+        /** Whether all of its counted tries passed the end of the lane: it goes at least as far. */
+        public bool $isPastEnd = false,
     ) {}
 
     /** What its counted tries show of an outcome; null where none has it. */

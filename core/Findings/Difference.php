@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
-use Skivo\Core\Car\Car;
 
-/** In which of the choices that matter to a run two cars differ. */
+/** Which choices are set against results, and when two cars are the same in one. */
 final readonly class Difference
 {
     /** Hand-made parts are called the same up to this share of the larger one; a twentieth is told apart. Common practice, no source. */
@@ -16,40 +15,6 @@ final readonly class Difference
     /** End plays (m) and angles (°) that nobody could tell apart. Common practice, no source. */
     private const SAME_END_PLAY_M = 0.0004;
     private const SAME_ANGLE = 2.0;
-
-    /** A word for a part goes along with its numbers, and says nothing beside them. */
-    private const GOES_ALONG = [
-        CarAttribute::NozzleKind->value => [
-            CarAttribute::NozzleBore, CarAttribute::WiderBore, CarAttribute::WidestBore, CarAttribute::NozzleOutlets,
-            CarAttribute::NozzleLength,
-        ],
-        CarAttribute::WheelKind->value => [CarAttribute::WheelDiameter],
-        CarAttribute::PumpStrokes->value => [CarAttribute::BalloonSize],
-        CarAttribute::BandsInChain->value => [CarAttribute::ChainLength],
-    ];
-
-    /**
-     * A choice that only one of them has on record counts as different: nobody can tell.
-     *
-     * @return list<CarAttribute>
-     */
-    public static function between(Car $one, Car $other): array
-    {
-        $differ = array_values(
-            array_filter(
-                self::compared(),
-                static fn(CarAttribute $factor): bool => !self::isSame($factor, $one->explanation($factor), $other->explanation($factor)),
-            ),
-        );
-
-        return array_values(array_filter(
-            $differ,
-            static fn(CarAttribute $factor): bool => array_filter(
-                self::GOES_ALONG[$factor->value] ?? [],
-                static fn(CarAttribute $number): bool => in_array($number, $differ, true),
-            ) === [],
-        ));
-    }
 
     /** @return list<CarAttribute> all but those that only say others in another way */
     public static function compared(): array

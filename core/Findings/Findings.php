@@ -22,16 +22,17 @@ use Skivo\Core\Statistics\Sample;
 /** All that can be said of a class: the one function behind pages, reports and the command. */
 final readonly class Findings
 {
+    /** So many choices are shown of a class that asked nothing. */
+    private const FOREMOST = 3;
+
     /**
      * @param list<ComparedCar> $cars every version with a distance
-     * @param list<Effect> $effects of every attribute and outcome that like cars speak of, the surest first
+     * @param list<Effect> $effects of every attribute in which cars differ and every outcome, the surest first
      * @param Answer|null $answer to the class's question; null where it asks none, or nothing ran yet
-     * @param Effect|null $asked what like cars say of that; null where none do
-     * @param list<CarAttribute> $unrecorded what nobody recorded and the question can't do without
-     * @param list<Confounding> $confounded
+     * @param Effect|null $asked what the cars say of that; null where no two differ in it
+     * @param float|null $byPush share of what the asked attribute makes that it makes by the push, by the model; null where that can't say
      * @param list<Ruling> $rulings
      * @param list<Dose> $doses
-     * @param float|null $nextExpectedM by how much farther the model has the next test's car go, once rebuilt
      * @param array<array-key, Work> $works why each car stopped where it did, by its id; of every version that ran, and of the others of which enough is known
      * @param array<array-key, float> $chances of being first, by the id of the group
      * @param array<array-key, list<Outlier>> $outliers by the id of the car
@@ -45,19 +46,15 @@ final readonly class Findings
         public ?Question $question,
         public ?Answer $answer,
         public ?Effect $asked,
-        public array $unrecorded,
-        public array $confounded,
-        public SeveralFactors $several,
+        public ?float $byPush,
         public array $rulings,
         public array $doses,
         public ?NextTest $next,
-        public ?float $nextExpectedM,
         public array $works,
         public ClassForecast $forecast,
         public Standings $standings,
         public array $chances,
         public array $outliers,
-        public Trends $trends,
         public ?string $typical,
         public array $sources,
     ) {}
@@ -65,6 +62,7 @@ final readonly class Findings
     /** @param int $draws of the chances of being first */
     public static function of(ClassData $class, Kept $kept = new KeptInMemory(), int $draws = ChanceOfFirst::DRAWS): self
     {
+        $class = $class->inOneSpelling();
         $forecast = ClassForecast::of(
             $class->cars,
             $class->catalogue,
@@ -75,19 +73,15 @@ final readonly class Findings
             $class->shifts,
         );
         $cars = self::compared($class, $forecast);
-        $adjustment = new ByModel($forecast, $kept, $class->timedLengthM);
+        $model = new ByModel($forecast, $kept, $class->timedLengthM);
         $question = $class->question;
         $effects = [];
-        foreach (Trends::outcomes($cars) as $outcome) {
-            array_push($effects, ...Effect::all($cars, $adjustment, $outcome));
+        foreach (Outcome::measured($cars) as $outcome) {
+            array_push($effects, ...Effect::all($cars, $model->contributions($cars, $outcome), $outcome, $question));
         }
         usort($effects, static fn(Effect $a, Effect $b): int => ($a->pValue ?? 2.0) <=> ($b->pValue ?? 2.0));
         $asked = self::asked($question, $effects);
-        $trends = Trends::among($cars);
-        $newest = ComparedCar::newest($cars);
-        $several = SeveralFactors::of($newest);
-        $claims = Claims::of($effects, $several, $trends->pValues, $question, self::typicalOutcomes($cars));
-        $confounded = Confounding::among($cars);
+        $claims = Claims::of($effects, $question, self::typicalOutcomes($cars));
         $typical = self::typical($forecast);
         $standings = self::standings($class);
         $tries = array_map(static fn(RecordedCar $car): Tries => $car->runs, self::byId($class));
@@ -95,10 +89,10 @@ final readonly class Findings
         $next = NextTest::propose(
             $cars,
             $effects,
-            $confounded,
             $claims,
             $question,
             $class->mayBe ?? self::ofThoseIn($class),
+            $model->change(...),
             $forecast->scatter,
         );
 
@@ -109,14 +103,13 @@ final readonly class Findings
             $question,
             $question === null || $cars === [] ? null : ($asked === null ? Answer::CannotTell : $claims->verdict($asked)),
             $asked,
-            $question === null ? [] : LikeCars::unrecorded($cars, $question->attribute),
-            $confounded,
-            $several,
-            Ruling::all($cars, $effects, $confounded, $several, $claims, $adjustment, $typical),
+            $asked === null || $asked->from !== null || $typical === null
+                ? null
+                : $model->byPush($typical, $asked->factor, $asked->least, $asked->most),
+            Ruling::all($cars, $effects, $claims, $model, $typical),
             Dose::all($tries),
             $next,
-            self::expected($next, $adjustment),
-            self::works($class, $adjustment),
+            self::works($class, $model),
             $forecast,
             $standings,
             ChanceOfFirst::of($standings, $class->seed, $draws),
@@ -124,21 +117,40 @@ final readonly class Findings
                 array_map(static fn(Tries $own): ?Sample => $own->distances(), $tries),
                 static fn(?Sample $sample): bool => $sample !== null,
             )),
-            $trends,
             $typical,
             SourceUse::all($cars, $forecast),
         );
     }
 
-    private static function expected(?NextTest $next, ByModel $model): ?float
+    /**
+     * Of a class without a question: what goes with how far its cars went most; one alone where that is told.
+     *
+     * @return list<Effect>
+     */
+    public function foremost(): array
     {
-        if ($next === null || !is_float($next->to) || $next->factor->facts()->ruler === null) {
-            return null;
+        $first = [];
+        foreach ($this->effects as $effect) {
+            $isSaid = array_filter($first, static fn(Effect $each): bool => $each->factor->goesWith($effect->factor)) !== [];
+            if ($effect->outcome === Outcome::Distance && !$isSaid) {
+                $first[] = $effect;
+            }
         }
-        $now = $model->distanceM($next->car->id);
-        $then = $model->distanceM($next->car->id, [$next->factor->value => $next->to]);
 
-        return $now === null || $then === null ? null : $then - $now;
+        return array_slice($first, 0, isset($first[0]) && $this->claims->verdict($first[0])->isTold() ? 1 : self::FOREMOST);
+    }
+
+    /** @return list<CarAttribute> in which the cars differ */
+    public function varied(): array
+    {
+        $varied = [];
+        foreach ($this->effects as $effect) {
+            if ($effect->outcome === Outcome::Distance) {
+                $varied[$effect->factor->value] = $effect->factor;
+            }
+        }
+
+        return array_values($varied);
     }
 
     /** @return array<string, Work> by the id of the car */
@@ -195,7 +207,7 @@ final readonly class Findings
             ) {
                 $choices = $choices->with(CarAttribute::BalloonSize, self::filledTo($model));
             }
-            $cars[] = new ComparedCar($car->id, $car->group, $car->version, $choices, $distances, $others);
+            $cars[] = new ComparedCar($car->id, $car->group, $car->version, $choices, $distances, $others, $car->runs->areAllPastEnd());
         }
 
         return $cars;
@@ -226,7 +238,7 @@ final readonly class Findings
     private static function typicalOutcomes(array $cars): array
     {
         $typical = [];
-        foreach (Trends::outcomes($cars) as $outcome) {
+        foreach (Outcome::measured($cars) as $outcome) {
             $means = [];
             foreach ($cars as $car) {
                 $mean = $car->of($outcome)?->mean();

@@ -23,6 +23,21 @@ enum Outcome: string
         return (new Award($this->goal(), $this === self::Time ? $timedM : null))->measure($tries);
     }
 
+    /**
+     * @param list<ComparedCar> $cars
+     *
+     * @return list<self> those that at least two cars have
+     */
+    public static function measured(array $cars): array
+    {
+        return array_values(array_filter(
+            self::cases(),
+            static fn(self $outcome): bool => count(
+                array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null),
+            ) > 1,
+        ));
+    }
+
     /** The goal that it serves. */
     public function goal(): Goal
     {
@@ -31,6 +46,12 @@ enum Outcome: string
             self::Time => Goal::Fastest,
             self::Straightness => Goal::Straightest,
         };
+    }
+
+    /** Whether what differs among cars multiplies it; straying adds up. */
+    public function isByFactors(): bool
+    {
+        return $this !== self::Straightness;
     }
 
     public function scale(): Scale

@@ -7,21 +7,21 @@ namespace Skivo\Core\Findings;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Statistics\FDistribution;
 use Skivo\Core\Statistics\Interval;
-use Skivo\Core\Statistics\StudentT;
+use Skivo\Core\Statistics\Normal;
 
 /**
  * One question over several classes, each a block of its own: what their cars did is compared within a class only, and the classes'
- * slopes are then averaged, weighted by how many groups speak in each (weights that no result has a say in). The interval is of the
- * mean over these classes, with Satterthwaite's freedom (Biom. Bull. 2, 110, 1946); whether classes differ is judged by Welch's test
- * (Biometrika 38, 330, 1951), which minds that their scatter does.
+ * slopes are then averaged, weighted by how many groups speak in each (weights that no result has a say in). Each class's interval
+ * says already how few its groups are; of one class it stands as it is, of several their errors add up. Whether classes differ is
+ * judged by Cochran's Q (Biometrics 10, 101, 1954).
  */
 final readonly class PooledEffect
 {
-    /**
-     * Where classes do not differ, they are said to in fewer than one of twenty: with three groups a class Welch's test is quick. From
-     * trial.
-     */
-    private const LEVEL = 0.03;
+    /** Classes that do not differ are said to in one of twenty at most. */
+    private const LEVEL = 0.05;
+
+    /** χ² is F with so many degrees of freedom below. */
+    private const VERY_MANY = 1e7;
 
     /**
      * @param array<array-key, Effect> $effects by class, of those that speak
@@ -43,7 +43,6 @@ final readonly class PooledEffect
         public ?float $differ,
         private float $slope,
         private float $error,
-        private float $degrees,
     ) {}
 
     /**
@@ -59,19 +58,15 @@ final readonly class PooledEffect
         }
         $first = $speaking[array_key_first($speaking)];
         $groups = array_sum(array_map(static fn(Effect $effect): int => $effect->groups(), $speaking));
-        $slope = $variance = $freedom = 0.0;
+        $slope = $variance = 0.0;
         foreach ($speaking as $effect) {
             $weight = $effect->groups() / $groups;
-            $own = $weight ** 2 * $effect->error() ** 2;
             $slope += $weight * $effect->perUnit();
-            $variance += $own;
-            $freedom += $own ** 2 / $effect->degrees();
+            $variance += ($weight * $effect->error()) ** 2;
         }
-        $degrees = $variance ** 2 / $freedom;
         $least = min(array_map(static fn(Effect $effect): float => $effect->least, $speaking));
         $most = max(array_map(static fn(Effect $effect): float => $effect->most, $speaking));
         $error = sqrt($variance);
-        $t = new StudentT($degrees);
 
         return new self(
             $first->factor,
@@ -80,12 +75,14 @@ final readonly class PooledEffect
             $least,
             $most,
             ($most - $least) * $slope,
-            Interval::around(($most - $least) * $slope, ($most - $least) * $t->intervalFactor() * $error),
-            $t->bothTails($slope / $error),
-            self::welch(array_values($speaking)),
+            // One class says what it says alone.
+            count($speaking) === 1 && $first->interval !== null
+                ? $first->interval
+                : Interval::around(($most - $least) * $slope, ($most - $least) * Normal::quantile(0.975) * $error),
+            2.0 * Normal::cumulative(-abs($slope / $error)),
+            self::cochran(array_values($speaking)),
             $slope,
             $error,
-            $degrees,
         );
     }
 
@@ -127,35 +124,33 @@ final readonly class PooledEffect
     {
         $span = max($this->most, $other->most) - min($this->least, $other->least);
         $variance = $this->error ** 2 + $other->error ** 2;
-        $t = new StudentT($variance ** 2 / ($this->error ** 4 / $this->degrees + $other->error ** 4 / $other->degrees));
         $difference = $this->slope - $other->slope;
 
         return [
             $span * $difference,
-            Interval::around($span * $difference, $span * $t->intervalFactor() * sqrt($variance)),
-            $t->bothTails($difference / sqrt($variance)),
+            Interval::around($span * $difference, $span * Normal::quantile(0.975) * sqrt($variance)),
+            2.0 * Normal::cumulative(-abs($difference) / sqrt($variance)),
         ];
     }
 
-    /** @param non-empty-list<Effect> $effects */
-    private static function welch(array $effects): ?float
+    /**
+     * Σ w·(slope − mean)², as good as χ² with one degree less than there are classes.
+     *
+     * @param non-empty-list<Effect> $effects
+     */
+    private static function cochran(array $effects): ?float
     {
         $count = count($effects);
         if ($count < 2) {
             return null;
         }
         $weights = array_map(static fn(Effect $effect): float => 1.0 / $effect->error() ** 2, $effects);
-        $sum = array_sum($weights);
+        $slopes = array_map(static fn(Effect $effect): float => $effect->perUnit(), $effects);
         $mean = array_sum(
-            array_map(static fn(float $weight, Effect $effect): float => $weight * $effect->perUnit(), $weights, $effects),
-        ) / $sum;
-        $between = $small = 0.0;
-        foreach ($effects as $i => $effect) {
-            $between += $weights[$i] * ($effect->perUnit() - $mean) ** 2;
-            $small += (1.0 - $weights[$i] / $sum) ** 2 / $effect->degrees();
-        }
-        $f = $between / ($count - 1) / (1.0 + 2.0 * ($count - 2) / ($count ** 2 - 1) * $small);
+            array_map(static fn(float $weight, float $slope): float => $weight * $slope, $weights, $slopes),
+        ) / array_sum($weights);
+        $q = array_sum(array_map(static fn(float $weight, float $slope): float => $weight * ($slope - $mean) ** 2, $weights, $slopes));
 
-        return (new FDistribution($count - 1, ($count ** 2 - 1) / (3.0 * $small)))->upperTail($f);
+        return (new FDistribution($count - 1, self::VERY_MANY))->upperTail($q / ($count - 1));
     }
 }

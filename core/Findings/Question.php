@@ -43,6 +43,19 @@ final readonly class Question
         return $this->outcome === Outcome::Distance ? $attribute : -$attribute;
     }
 
+    /** The same, its two kinds by the names of the class. */
+    public function called(Spellings $spellings): self
+    {
+        $names = $spellings->names[$this->attribute->value] ?? [];
+
+        return new self(
+            $this->attribute,
+            $this->outcome,
+            $this->from === null ? null : $names[$this->from] ?? $this->from,
+            $this->to === null ? null : $names[$this->to] ?? $this->to,
+        );
+    }
+
     /** Whether this is what an effect speaks of. */
     public function isOf(Effect $effect): bool
     {

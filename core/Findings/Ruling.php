@@ -8,10 +8,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Simulation\Settings;
 
-/**
- * What a class says about one belief, for one outcome, and by what: like cars if they say it clearly enough; else, where the
- * choices of the class can be told apart, the regression over all cars; else it can't tell, and says why.
- */
+/** What a class says about one belief, for one outcome, or why it can't tell. */
 final readonly class Ruling
 {
     /** By so much the model turns a choice to hear which way it goes. */
@@ -22,10 +19,7 @@ final readonly class Ruling
 
     /**
      * @param bool|null $isSupported null where the class can't tell
-     * @param Answer $answer what like cars say
-     * @param Effect|null $effect the like cars that speak of it, clear or not
-     * @param bool $byRegression whether the verdict rests on the regression, which is weaker than like cars
-     * @param CarAttribute|null $confoundedWith what changes together with it here
+     * @param Effect|null $effect what its cars say, clear or not
      * @param bool $varies whether the class has more than one value of it at all
      * @param int<-1, 1>|null $modelSays 1 where the model agrees with the claim for a typical car here, −1 where it does not, 0 where it makes no difference; null where the model has no opinion
      */
@@ -35,8 +29,6 @@ final readonly class Ruling
         public ?bool $isSupported,
         public Answer $answer,
         public ?Effect $effect,
-        public bool $byRegression,
-        public ?CarAttribute $confoundedWith,
         public bool $varies,
         public ?int $modelSays,
     ) {}
@@ -46,7 +38,6 @@ final readonly class Ruling
      *
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
-     * @param list<Confounding> $confounded
      * @param Claims $claims which of what is found holds
      * @param ByModel $model of the class
      * @param string|null $typical the id of a typical car of the class
@@ -56,8 +47,6 @@ final readonly class Ruling
     public static function all(
         array $cars,
         array $effects,
-        array $confounded,
-        SeveralFactors $several,
         Claims $claims,
         ByModel $model,
         ?string $typical,
@@ -82,7 +71,7 @@ final readonly class Ruling
                     || array_filter($cars, static fn(ComparedCar $car): bool => $car->of($outcome) !== null) !== []
                 ) {
                     $says = $outcome === Outcome::Distance ? $opinion($belief) : null;
-                    $rulings[] = self::of($belief, $outcome, $cars, $effects, $confounded, $several, $claims, $says);
+                    $rulings[] = self::of($belief, $outcome, $cars, $effects, $claims, $says);
                 }
             }
         }
@@ -93,7 +82,6 @@ final readonly class Ruling
     /**
      * @param list<ComparedCar> $cars
      * @param list<Effect> $effects
-     * @param list<Confounding> $confounded
      * @param int<-1, 1>|null $modelSays
      */
     private static function of(
@@ -101,8 +89,6 @@ final readonly class Ruling
         Outcome $outcome,
         array $cars,
         array $effects,
-        array $confounded,
-        SeveralFactors $several,
         Claims $claims,
         ?int $modelSays,
     ): self {
@@ -111,23 +97,11 @@ final readonly class Ruling
             $effects,
             static fn(Effect $effect): bool => $effect->outcome === $outcome && in_array($effect->factor, $factors, true),
         ));
-        $told = array_values(array_filter($own, static fn(Effect $effect): bool => in_array(
-            $claims->verdict($effect),
-            [Answer::More, Answer::Less, Answer::HardlyMatters],
-            true,
-        )));
+        $told = array_values(array_filter($own, static fn(Effect $effect): bool => $claims->verdict($effect)->isTold()));
         $effect = $told[0] ?? $own[0] ?? null;
         $answer = $effect === null ? Answer::CannotTell : $claims->verdict($effect);
         // A better car takes less time, and strays less.
         $better = $outcome === Outcome::Distance ? $belief->direction() : -$belief->direction();
-        $slope = null;
-        foreach ($told === [] && $outcome === Outcome::Distance ? $factors : [] as $factor) {
-            $slope ??= $claims->slope($factor) ? self::slope($several, $factor) : null;
-        }
-        $with = null;
-        foreach ($confounded as $pair) {
-            $with ??= in_array($pair->one, $factors, true) ? $pair->other : (in_array($pair->other, $factors, true) ? $pair->one : null);
-        }
         $varies = array_filter(
             $factors,
             static fn(CarAttribute $factor): bool => count(
@@ -146,27 +120,13 @@ final readonly class Ruling
             match (true) {
                 $told !== [] && $better === 0 => $answer !== Answer::HardlyMatters,
                 $told !== [] => $answer->agrees($better),
-                $slope !== null => $better === 0 || $slope === $better,
                 default => null,
             },
             $answer,
             $effect,
-            $slope !== null,
-            $with,
             $varies !== [],
             $modelSays,
         );
-    }
-
-    /** The direction of a clear slope in the regression; null where it has none. */
-    private static function slope(SeveralFactors $several, CarAttribute $factor): ?int
-    {
-        $index = array_search($factor, $several->factors, true);
-        if ($index === false || !$several->isSeparable() || $several->intervals[$index]->contains(0.0)) {
-            return null;
-        }
-
-        return $several->slopes[$index] <=> 0.0;
     }
 
     /** @return int<-1, 1>|null */

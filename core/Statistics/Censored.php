@@ -37,6 +37,26 @@ final readonly class Censored
         return array_values($completed);
     }
 
+    /**
+     * What a normal value can be expected to be that is only known to lie beyond a bound, and its variance then (Johnson, Kotz and
+     * Balakrishnan, Continuous Univariate Distributions, volume 1, 1994, 13.10).
+     *
+     * @param int<-1, 1> $side 1 where it lies above, −1 where it lies below
+     *
+     * @return array{float, float}
+     */
+    public static function beyond(float $bound, int $side, float $mean, float $deviation): array
+    {
+        $alpha = $side * ($bound - $mean) / $deviation;
+        $tail = Normal::cumulative(-$alpha);
+        if ($tail < 1e-12) {
+            return [$bound, 0.0];
+        }
+        $ratio = Normal::density($alpha) / $tail;
+
+        return [$mean + $side * $deviation * $ratio, max(0.0, $deviation ** 2 * (1.0 + $alpha * $ratio - $ratio ** 2))];
+    }
+
     /** Of a normal value that is known to lie beyond a bound: μ + σ·φ(α)/(1 − Φ(α)). */
     private static function expected(float $mean, float $deviation, float $bound): float
     {

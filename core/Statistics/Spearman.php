@@ -7,14 +7,16 @@ namespace Skivo\Core\Statistics;
 /**
  * Spearman's rank correlation ρ: does one thing rise with the other, straight line or not?
  *
- * Equal values share the mean of their ranks. The p-value is from Student's t with n − 2 degrees of
- * freedom (Kendall & Stuart, The Advanced Theory of Statistics, volume 2, 31.19): rough below ten cars.
+ * Equal values share the mean of their ranks. Below ten points the p-value is exact, over every order of the ranks; from there
+ * on it is from Student's t with n − 2 degrees of freedom (Kendall & Stuart, The Advanced Theory of Statistics, volume 2, 31.19).
  */
 final readonly class Spearman
 {
     /** From here on two things go closely, or loosely, together. Common practice, no source. */
     public const CLOSELY = 0.8;
     public const LOOSELY = 0.5;
+
+    private const EXACT_BELOW = 10;
 
     private function __construct(
         /** From −1 to 1. */
@@ -47,11 +49,53 @@ final readonly class Spearman
         $rho = max(-1.0, min(1.0, $xy / sqrt($xx * $yy)));
         $p = match (true) {
             $n < 3 => null,
+            $n < self::EXACT_BELOW => self::exact($rankX, $rankY),
             abs($rho) === 1.0 => 0.0,
             default => (new StudentT($n - 2))->bothTails($rho * sqrt(($n - 2) / (1.0 - $rho ** 2))),
         };
 
         return new self($rho, $p);
+    }
+
+    /**
+     * How many of all orders of the one ranks go along with the other as closely as these, or more: counted over the sets of ranks
+     * that the first places can have, in units of a quarter, so that shared ranks are whole.
+     *
+     * @param array<int, float> $x
+     * @param array<int, float> $y
+     */
+    private static function exact(array $x, array $y): float
+    {
+        $n = count($x);
+        [$x, $y] = [
+            array_map(static fn(float $rank): int => (int) (2 * $rank), $x),
+            array_map(static fn(float $rank): int => (int) (2 * $rank), $y),
+        ];
+        $ways = [0 => [0 => 1]];
+        foreach ($x as $rank) {
+            $next = [];
+            foreach ($ways as $taken => $sums) {
+                foreach ($y as $j => $other) {
+                    if (($taken & (1 << $j)) === 0) {
+                        foreach ($sums as $sum => $count) {
+                            $next[$taken | (1 << $j)][$sum + $rank * $other] = (
+                                $next[$taken | (1 << $j)][$sum + $rank * $other] ?? 0
+                            ) + $count;
+                        }
+                    }
+                }
+            }
+            $ways = $next;
+        }
+        $seen = array_sum(array_map(static fn(int $i): int => $x[$i] * $y[$i], array_keys($x)));
+        $middle = array_sum($x) * array_sum($y) / $n;
+        $all = $beyond = 0;
+        foreach ($ways[(1 << $n) - 1] as $sum => $count) {
+            $all += $count;
+            $beyond += abs($sum - $middle) >= abs($seen - $middle) - 1e-9 ? $count : 0;
+        }
+
+        return $beyond / $all;
     }
 
     /**

@@ -260,6 +260,7 @@ return [
     ],
     'form' => [
         'every_mark_is_in_use' => 'There is no room for more groups: every mark is in use.',
+        'did_you_mean' => 'Nobody here calls a part “:typed” so far. Did you mean “:meant”? Then write it so: findings compare parts by their names.',
         'are_these_children' => '“:name” looks like children’s names. Skivo names groups, never children. Better choose another name.',
         'a_group_needs_a_name' => 'A group needs a name.',
         'the_name_is_longer_than_characters' => 'The name is longer than :group_name_characters characters. Shorten it.',

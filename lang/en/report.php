@@ -67,7 +67,6 @@ return [
         'that_ran_that_count' => ':groups, :cars that ran, :tries that count',
         'how_far_does_a_breath_of' => 'How far does a breath of air carry a car?',
         'what_was_varied' => 'What was varied',
-        'too_few_cars_ran_for_that' => 'Too few cars ran for that to be said.',
         'nothing_that_is_on_record_all' => 'Nothing that is on record: all cars were built alike.',
         'every_car' => 'Every car',
         'place' => 'Place',

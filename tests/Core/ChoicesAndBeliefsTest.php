@@ -15,12 +15,10 @@ use Skivo\Core\Findings\Belief;
 use Skivo\Core\Findings\ByModel;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
-use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Ruling;
-use Skivo\Core\Findings\SeveralFactors;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\KeptInMemory;
 use Skivo\Core\Measurement\Dimension;
@@ -91,23 +89,6 @@ final class ChoicesAndBeliefsTest extends TestCase
         self::assertFalse(Difference::isSame(CarAttribute::Mass, 0.05, null));
     }
 
-    public function testAKindThatOneCarAloneHasIsNoChoiceOfTheClass(): void
-    {
-        $car = static fn(string $id, string $joint): ComparedCar => new ComparedCar(
-            $id,
-            $id,
-            1,
-            new Car([], [], [CarAttribute::Joint->value => $joint]),
-            new Sample([1.0, 1.1]),
-        );
-        self::assertSame([], Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'tape'), $car('d', 'glue')]));
-        self::assertSame(
-            [CarAttribute::Joint],
-            Confounding::varying([$car('a', 'tape'), $car('b', 'tape'), $car('c', 'glue'), $car('d', 'glue')]),
-        );
-        self::assertSame([], Confounding::varying([$car('a', 'tape'), $car('b', 'glue'), $car('c', 'glue')]), 'too few cars');
-    }
-
     public function testCountedStrokesSpeakOfHowMuchAir(): void
     {
         $cars = [];
@@ -135,9 +116,7 @@ final class ChoicesAndBeliefsTest extends TestCase
         $rulings = Ruling::all(
             $cars,
             $effects = Effect::all($cars),
-            Confounding::among($cars),
-            $several = SeveralFactors::of($cars),
-            Claims::of($effects, $several, [], new Question(CarAttribute::PumpStrokes), ['distance' => 1.25]),
+            Claims::of($effects, new Question(CarAttribute::PumpStrokes), ['distance' => 1.25]),
             $model,
             null,
         );

@@ -48,7 +48,7 @@ final class ClassJsonTest extends TestCase
             array_keys($found),
         );
         self::assertSame(
-            ['attribute', 'outcome', 'effect', 'per', 'from', 'to', 'interval', 'verdict', 'cars', 'groups'],
+            ['attribute', 'outcome', 'effect', 'per', 'from', 'to', 'interval', 'verdict', 'cars', 'groups', 'allowed_for', 'shares_m'],
             array_keys($found['question']),
         );
         self::assertSame('cannot_tell', $found['question']['verdict']);
@@ -179,66 +179,6 @@ final class ClassJsonTest extends TestCase
         self::assertLessThan(0.18, $dose[0]['interval_m'][0]);
         self::assertGreaterThan(0.18, $dose[0]['interval_m'][1]);
         self::assertSame([null, null], [$dose[1]['best_m'], $dose[1]['interval_m']]);
-    }
-
-    /** Cars that are not alike are no witnesses of what they differ in. */
-    public function testWhatIsHeldOfLikeCars(): void
-    {
-        $class = static function (array $own): array {
-            $cars = [];
-            foreach ($own as $index => $attributes) {
-                $all = $attributes + [
-                    'nozzle_bore' => 0.006, 'nozzle_length' => 0.12, 'balloon_filled' => 0.2, 'mass' => 0.06, 'wheel_kind' => 'bottle caps',
-                    'wheel_diameter' => 0.03, 'chassis_width' => 0.075,
-                ];
-                $cars[] = [
-                    'id' => "c{$index}", 'group' => $attributes['group'] ?? "g{$index}",
-                    'attributes' => array_diff_key($all, ['group' => 0]),
-                    'runs' => [['distance_m' => 3.0 + 0.1 * $index], ['distance_m' => 3.1 + 0.1 * $index]],
-                ];
-            }
-            $found = Findings::of(
-                ClassReader::read(
-                    json_encode(
-                        ['question' => ['attribute' => 'nozzle_bore', 'outcome' => 'distance'], 'cars' => $cars],
-                        JSON_THROW_ON_ERROR,
-                    ),
-                ),
-                draws: 20,
-            );
-
-            return [$found->asked?->cars() ?? [], $found];
-        };
-        $bores = [['nozzle_bore' => 0.006], ['nozzle_bore' => 0.007], ['nozzle_bore' => 0.006], ['nozzle_bore' => 0.007]];
-        self::assertSame(['c0', 'c1', 'c2', 'c3'], $class($bores)[0]);
-        [$wide] = $class([...$bores, ['nozzle_bore' => 0.007, 'chassis_width' => 0.14]]);
-        self::assertNotContains('c4', $wide, 'cars 7.5 and 14 cm wide are never alike');
-        [$full, $found] = $class([...$bores, ['nozzle_bore' => 0.007, 'balloon_filled' => 0.21]]);
-        foreach ($found->asked?->sets[0]->cars ?? [] as $alike) {
-            if ($alike->car->id === 'c4') {
-                self::assertGreaterThan(
-                    0.02,
-                    $alike->error,
-                    'a balloon 5 % larger is not the same: what it does is taken off, and half of that is its error',
-                );
-                self::assertLessThan($alike->car->sample->mean(), $alike->y);
-            }
-        }
-        self::assertTrue(in_array('c4', $full, true) || array_column($found->asked->left ?? [], 'id') === ['c4']);
-        // A rebuild that changes five things is no witness of one.
-        [, $found] = $class(
-            [
-                ['group' => 'a'],
-                [
-                    'group' => 'a', 'nozzle_bore' => 0.007, 'nozzle_length' => 0.14, 'balloon_filled' => 0.21, 'mass' => 0.065,
-                    'wheel_diameter' => 0.032,
-                ],
-                ...$bores,
-            ],
-        );
-        self::assertSame([], $found->asked?->rebuilt());
-        [, $found] = $class([['group' => 'a'], ['group' => 'a', 'nozzle_bore' => 0.007], ...$bores]);
-        self::assertCount(1, $found->asked?->rebuilt() ?? []);
     }
 
     /** The schemas in docs/ say what is read and what is printed. */

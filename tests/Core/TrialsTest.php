@@ -15,8 +15,6 @@ use Skivo\Core\Challenge\Standings;
 use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Statistics\Sample;
-use Skivo\Core\Statistics\Verdict;
-use Skivo\Core\Statistics\WelchComparison;
 
 final class TrialsTest extends TestCase
 {
@@ -147,36 +145,5 @@ final class TrialsTest extends TestCase
 
         self::assertSame([1.5], $tries->times()?->values);
         self::assertNull((new Tries([], 3))->times());
-    }
-
-    public function testFarApartIsClear(): void
-    {
-        $comparison = WelchComparison::of(new Sample([5.0, 5.1, 4.9]), new Sample([3.0, 3.1, 2.9]));
-
-        self::assertSame(Verdict::ClearlyApart, $comparison->verdict);
-        self::assertEqualsWithDelta(2.0, $comparison->difference, 1e-12);
-        self::assertFalse($comparison->interval?->contains(0.0));
-    }
-
-    public function testOverlappingTriesAreTooCloseToCall(): void
-    {
-        self::assertSame(Verdict::TooCloseToCall, WelchComparison::of(new Sample([5.0, 4.0, 4.5]), new Sample([4.4, 4.9, 3.9]))->verdict);
-    }
-
-    public function testASingleTryCannotBeJudged(): void
-    {
-        $comparison = WelchComparison::of(new Sample([5.0, 4.0]), new Sample([1.0]));
-
-        self::assertSame(Verdict::NoSpreadYet, $comparison->verdict);
-        self::assertNull($comparison->interval);
-        self::assertSame(3.5, $comparison->difference);
-    }
-
-    public function testTriesWithoutAnySpread(): void
-    {
-        $three = new Sample([3.0, 3.0]);
-
-        self::assertSame(Verdict::TooCloseToCall, WelchComparison::of($three, new Sample([3.0, 3.0]))->verdict);
-        self::assertSame(Verdict::ClearlyApart, WelchComparison::of($three, new Sample([2.0, 2.0]))->verdict);
     }
 }

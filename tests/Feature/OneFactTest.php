@@ -80,23 +80,6 @@ final class OneFactTest extends FeatureTestCase
         }
     }
 
-    public function testOneChoiceThatDiffersIsNotCalledMore(): void
-    {
-        $one = Scenario::withClass(
-            Scenario::challenge($this->educator),
-            self::HEAD . "Keel,7,60,20,bottle caps,32,1,230\nReef,6,60,20,bottle caps,32,1,262\nCleat,8,60,20,bottle caps,32,1,310\n",
-        );
-        self::assertStringNotContainsString(
-            'Cars differ in more than one choice',
-            $this->textOf($one, '/findings/choices?against=nozzle_bore'),
-        );
-        $two = $this->class();
-        self::assertStringContainsString(
-            'Cars differ in more than one choice',
-            $this->textOf($two, '/findings/choices?against=nozzle_bore'),
-        );
-    }
-
     public function testAKitsAxleByTheRuleOfThumbIsNotCalledTooShortForItsCaps(): void
     {
         [$challenge] = $this->one();

@@ -8,267 +8,278 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
-use Skivo\Core\Challenge\ClassTries;
-use Skivo\Core\Challenge\Run;
-use Skivo\Core\Challenge\Tries;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\Claims;
 use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Findings\Contributions;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\NoAdjustment;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
-use Skivo\Core\Findings\SeveralFactors;
-use Skivo\Core\Findings\Trends;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
 use Skivo\Core\Statistics\Sample;
 
 /**
- * How often what is said of choices is wrong, and how often a real effect is seen: eight groups whose cars differ by 30 cm
- * about three metres and whose tries scatter by 15 cm; none, four or all of which rebuilt their cars.
+ * How often what is said of choices is wrong, and how often a real effect is seen. Classes come from a world of their own: factors
+ * on a distance, written down here; what the run model says of mass is (m / 80 g)^−2, and the truth is that, off by as much as a case
+ * has it.
  */
 final class ClaimsRatesTest extends TestCase
 {
     use DrawsNormals;
 
-    private const BETWEEN_GROUPS_M = 0.3;
-    private const OF_TRIES_M = 0.15;
-
-    /** Standard deviation, from car to car, of ln of the scatter of its tries. */
-    private float $unequal = 0.0;
-
-    /** Where the lane ends (m): farther runs are only known to have passed it. */
-    private float $laneM = INF;
+    private const POWER_OF_MASS = -2.0;
 
     protected function setUp(): void
     {
-        $this->seed(20261127);
+        $this->seed(20261201);
     }
 
-    /** @return iterable<string, array{int, float, float}> how many groups rebuilt their cars, how unequal scatter is, and where the lane ends (m) */
-    public static function rebuilds(): iterable
+    /** @return iterable<string, array{int, int, int, string}> groups, tries, how many rebuilt, and how their tries scatter */
+    public static function classesWhereNothingMatters(): iterable
     {
-        yield 'nobody rebuilt' => [0, 0.0, INF];
-        yield 'four rebuilt' => [4, 0.0, INF];
-        yield 'all rebuilt' => [8, 0.0, INF];
-        yield 'four rebuilt, unequal scatter' => [4, 0.4, INF];
-        yield 'four rebuilt, one run in six past the end' => [4, 0.0, 3.3];
+        yield 'eight groups' => [8, 3, 0, 'equal'];
+        yield 'eight groups, four rebuilt' => [8, 3, 4, 'equal'];
+        yield 'eight groups, all rebuilt, unequal scatter' => [8, 3, 8, 'unequal'];
+        yield 'twelve groups with two tries, heavy tails' => [12, 2, 0, 'heavy'];
+        yield 'thirty groups with four tries' => [30, 4, 0, 'equal'];
     }
 
-    /** The family is every attribute, every outcome and every way of looking: like cars, the regression, trends. */
-    #[DataProvider('rebuilds')]
-    public function testWhereNothingMattersLittleIsClaimed(int $rebuilds, float $unequal, float $laneM): void
+    /**
+     * Attributes are drawn without regard to each other, a third of the masses is on record nowhere; and the family is every attribute and
+     * outcome.
+     */
+    #[DataProvider('classesWhereNothingMatters')]
+    public function testWhereNothingMattersLittleIsClaimed(int $groups, int $tries, int $rebuilds, string $scatter): void
     {
-        [$this->unequal, $this->laneM] = [$unequal, $laneM];
-        $classes = self::many(600);
+        $classes = self::many($groups > 12 ? 240 : 480);
         $question = new Question(CarAttribute::NozzleBore);
-        $wrongAnswers = $wrongClaims = $judged = 0;
+        $answers = $looks = $claimed = $judged = 0;
         for ($class = 0; $class < $classes; $class++) {
-            $cars = $this->mixedClass($rebuilds);
+            [$cars, $contributions] = $this->mixedClass($groups, $tries, $rebuilds, $scatter);
             $effects = [];
             foreach (Outcome::cases() as $outcome) {
-                array_push($effects, ...Effect::all($cars, new NoAdjustment(), $outcome));
+                array_push(
+                    $effects,
+                    ...Effect::all($cars, $outcome === Outcome::Distance ? $contributions : new Contributions(), $outcome, $question),
+                );
             }
-            $several = SeveralFactors::of(ComparedCar::newest($cars));
-            $claims = Claims::of(
-                $effects,
-                $several,
-                Trends::among($cars)->pValues,
-                $question,
-                ['distance' => 3.0, 'time' => 1.2, 'straightness' => 0.03],
-            );
+            $claims = Claims::of($effects, $question, ['distance' => 3.0, 'time' => 1.2, 'straightness' => 0.03]);
             $said = false;
             foreach ($effects as $effect) {
-                $isWrong = in_array($claims->verdict($effect), [Answer::More, Answer::Less], true);
+                $verdict = $claims->verdict($effect);
+                $isWrong = in_array($verdict, [Answer::More, Answer::Less], true);
                 if ($question->isOf($effect)) {
                     $judged += (int) $effect->isPooled();
-                    $wrongAnswers += (int) $isWrong;
+                    $answers += (int) $isWrong;
+                    $looks += (int) in_array($verdict, [Answer::LooksMore, Answer::LooksLess], true);
                 } else {
                     $said = $said || $isWrong;
                 }
             }
-            $slopes = array_filter($several->factors, $claims->slope(...));
-            $trends = array_filter(
-                CarAttribute::explaining(),
-                static fn(CarAttribute $factor): bool => array_filter(
-                    Outcome::cases(),
-                    static fn(Outcome $outcome): bool => $claims->trend($factor, $outcome),
-                ) !== [],
-            );
-            $wrongClaims += (int) ($said || $slopes !== [] || $trends !== []);
+            $claimed += (int) $said;
         }
-        $error = 2 * sqrt(0.05 * 0.95 / $classes);
-        self::assertLessThan(0.05 + $error, $wrongAnswers / $classes, 'the answer');
-        self::assertLessThan(0.05 + $error, $wrongClaims / $classes, 'everything else');
-        self::assertGreaterThan(0.5, $judged / $classes, 'and there was something to judge');
+        self::assertAtMost(0.05, $answers, $classes, 'the answer');
+        self::assertAtMost(0.05, $looks, $classes, 'it looks like it');
+        self::assertAtMost(0.05, $claimed, $classes, 'everything else');
+        self::assertGreaterThan(0.9, $judged / $classes, 'and there was something to judge');
     }
 
-    /** @return iterable<string, array{0: \Closure(self): list<ComparedCar>, 1: float, 2?: float}> a class in which a wider bore goes 50 cm farther, how often that is seen at least, and how unequal scatter is */
-    public static function designs(): iterable
+    /** @return iterable<string, array{float, float|null, float}> how closely mass goes along with the wheels, by how much of itself the model's share is off (drawn where null), and how often the interval holds nothing */
+    public static function allowances(): iterable
     {
-        yield 'four of eight with the other bore' => [
-            static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.45,
-        ];
-        yield 'four rebuilt, rebuilding by nothing' => [
-            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.0), 0.98,
-        ];
-        yield 'four rebuilt' => [
-            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.9,
-        ];
-        yield 'eight rebuilt' => [static fn(self $of): array => $of->classOf(static fn(int $group): array => [0.006, 0.008], 0.1), 0.98];
-        yield 'four rebuilt, unequal scatter' => [
-            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006], 0.1), 0.85,
-            0.4,
-        ];
-        yield 'four of eight, unequal scatter' => [
-            static fn(self $of): array => $of->classOf(static fn(int $group): array => [$group < 4 ? 0.006 : 0.008], 0.0), 0.42, 0.4,
-        ];
-        yield 'both ways, four rebuilt' => [
-            static fn(self $of): array => $of->classOf(
-                static fn(int $group): array => $group < 4
-                    ? [0.006 + 0.002 * ($group % 2), 0.008 - 0.002 * ($group % 2)]
-                    : [0.006 + 0.002 * ($group % 2)],
-                0.1,
-            ),
-            0.9,
-        ];
-        yield 'two groups changed alike' => [
-            static fn(self $of): array => $of->classOf(static fn(int $group): array => $group < 2 ? [0.006, 0.008] : [0.006], 0.1), 0.2,
-        ];
-        yield 'two groups changed alike, three times' => [
-            static fn(self $of): array => $of->classOf(
-                static fn(int $group): array => $group < 2 ? [0.006, 0.008, 0.008, 0.008] : [0.006 + 0.002 * ($group % 2)],
-                0.1,
-            ),
-            0.3,
-        ];
+        yield 'mass by itself' => [0.0, null, 0.95];
+        yield 'mass goes along by half' => [0.5, null, 0.95];
+        yield 'mass goes along' => [0.95, null, 0.95];
+        yield 'mass goes along, and the model is off by half' => [0.95, -0.5, 0.90];
+        // Told in docs/counting.md: where the model is wrong about mass by all of it, so is the answer in a fifth of classes.
+        yield 'mass goes along, and the model is off by all of it' => [0.95, -1.0, 0.70];
     }
 
-    /** @param \Closure(self): list<ComparedCar> $make */
-    #[DataProvider('designs')]
-    public function testIntervalsCoverAndARealEffectIsSeen(\Closure $make, float $seenAtLeast, float $unequal = 0.0): void
+    /** The wheels do nothing, the mass does what the run model says, off by N(0, 0.5²). */
+    #[DataProvider('allowances')]
+    public function testWhatChangesAlongIsAllowedFor(float $along, ?float $off, float $covered): void
     {
-        $this->unequal = $unequal;
-        $classes = self::many(1500);
-        $covered = $seen = 0;
+        $classes = self::many(900);
+        $held = 0;
         for ($class = 0; $class < $classes; $class++) {
-            $effect = Effect::of($make($this), CarAttribute::NozzleBore, Outcome::Distance, null, new NoAdjustment());
-            self::assertNotNull($effect?->interval);
-            $covered += (int) $effect->interval->contains(0.5);
-            $seen += (int) ($effect->isClear() && $effect->mean > 0.0);
+            [$cars, $contributions] = $this->wheels($along, $off ?? 0.5 * $this->normal(), 0.0);
+            $held += (int) Effect::of(
+                $cars,
+                CarAttribute::WheelDiameter,
+                Outcome::Distance,
+                null,
+                $contributions,
+            )?->interval?->contains(0.0);
         }
-        $error = 2 * sqrt(0.05 * 0.95 / $classes);
-        self::assertGreaterThanOrEqual(0.935 - $error, $covered / $classes);
-        self::assertLessThanOrEqual(0.965 + $error, $covered / $classes);
-        self::assertGreaterThanOrEqual($seenAtLeast - $error, $seen / $classes);
+        $error = 2 * sqrt($covered * (1 - $covered) / $classes);
+        self::assertGreaterThanOrEqual($covered - 0.015 - $error, $held / $classes);
+        if ($off === null) {
+            self::assertLessThanOrEqual(0.965 + $error, $held / $classes);
+        }
     }
 
-    /**
-     * One design but for the bore, which goes 25 cm farther for each millimetre.
-     *
-     * @param \Closure(int): list<float> $bores of the versions of a group's car (m)
-     *
-     * @return list<ComparedCar>
-     */
-    private function classOf(\Closure $bores, float $ofRebuilding): array
+    /** A doubling of distance over three sizes of wheel is found where mass does not hide it. */
+    public function testADoublingIsSeen(): void
     {
-        $cars = [];
-        for ($group = 0; $group < 8; $group++) {
-            $truth = 3.0 + self::BETWEEN_GROUPS_M * $this->normal();
-            foreach ($bores($group) as $index => $bore) {
-                $own = $truth + 250.0 * ($bore - 0.006) + ($index > 0 ? $ofRebuilding * $this->normal() : 0.0);
-                $cars[] = $this->car($group, $index + 1, $bore, 0.06, 'bottle caps', $own);
+        $classes = self::many(450);
+        foreach ([[0.0, 0.85], [0.5, 0.78]] as [$along, $seenAtLeast]) {
+            $seen = 0;
+            for ($class = 0; $class < $classes; $class++) {
+                [$cars, $contributions] = $this->wheels($along, 0.5 * $this->normal(), log(2.0));
+                $seen += (int) (
+                    (Effect::of($cars, CarAttribute::WheelDiameter, Outcome::Distance, null, $contributions)?->interval->low ?? 0.0) > 0.0
+                );
             }
+            self::assertGreaterThan($seenAtLeast - 2 * sqrt(0.1 / $classes), $seen / $classes, "r = {$along}");
         }
-
-        return $cars;
     }
 
-    /** @return list<ComparedCar> of several designs, none of which matters */
-    private function mixedClass(int $rebuilds): array
+    /** @return iterable<string, array{\Closure(int): list<float>, float, float, float, float}> bores of the versions of a group’s car, what a wider one goes farther (m), what rebuilding gains, what each try loses (shares), and how often the effect is seen at least; wrong at most 6 % where it is none */
+    public static function histories(): iterable
     {
-        $cars = [];
-        foreach (range(1, 8) as $group) {
+        $half = static fn(int $group): array => [$group % 2 === 0 ? 0.006 : 0.008];
+        $four = static fn(int $group): array => $group < 4 ? [0.006, 0.008] : [0.006];
+        $eight = static fn(int $group): array => [0.006, 0.008];
+        $bothWays = static fn(int $group): array => $group < 4
+            ? ($group % 2 === 0 ? [0.006, 0.008] : [0.008, 0.006])
+            : [$group % 2 === 0 ? 0.006 : 0.008];
+        yield 'four of eight with the other bore' => [$half, 0.5, 0.0, 0.0, 0.40];
+        yield 'four rebuilt, half of them each way' => [$bothWays, 0.5, 0.0, 0.0, 0.97];
+        yield 'four rebuilt alike' => [$four, 0.5, 0.0, 0.0, 0.6];
+        yield 'four rebuilt alike and gained by it' => [$four, 0.0, 0.08, 0.0, 0.0];
+        yield 'all rebuilt alike and gained by it' => [$eight, 0.0, 0.08, 0.0, 0.0];
+        yield 'four rebuilt alike, and balloons wear out' => [$four, 0.0, 0.0, 0.03, 0.0];
+        yield 'all rebuilt alike, and balloons wear out' => [$eight, 0.0, 0.0, 0.03, 0.0];
+        yield 'both ways, gained by it, and balloons wear out' => [$bothWays, 0.0, 0.08, 0.03, 0.0];
+    }
+
+    /** @param \Closure(int): list<float> $bores */
+    #[DataProvider('histories')]
+    public function testPracticeAndWearAreNoEffect(\Closure $bores, float $farther, float $gained, float $lost, float $seenAtLeast): void
+    {
+        $classes = self::many(600);
+        $seen = 0;
+        for ($class = 0; $class < $classes; $class++) {
+            $cars = [];
+            for ($group = 0; $group < 8; $group++) {
+                $hands = 0.3 * $this->normal();
+                $made = 0;
+                foreach ($bores($group) as $version => $bore) {
+                    $mean = (3.0 + $hands + $farther * ($bore > 0.007 ? 1 : 0)) * (1.0 + ($version > 0 ? $gained : 0.0));
+                    $tries = [];
+                    for ($try = 0; $try < 3; $try++) {
+                        $tries[] = max(0.05, $mean * (1.0 - $lost) ** $made++ + 0.15 * $this->normal());
+                    }
+                    $cars[] = $this->car($group, $version + 1, [CarAttribute::NozzleBore->value => $bore], $tries);
+                }
+            }
+            $interval = Effect::of($cars, CarAttribute::NozzleBore)?->interval;
+            self::assertNotNull($interval);
+            $seen += (int) ($farther > 0.0 ? $interval->low > 0.0 : !$interval->contains(0.0));
+        }
+        $farther > 0.0
+            ? self::assertGreaterThanOrEqual($seenAtLeast - 2 * sqrt(0.25 / $classes), $seen / $classes)
+            : self::assertAtMost(0.06, $seen, $classes, 'wrong');
+    }
+
+    /** @return array{list<ComparedCar>, Contributions} nine groups with three sizes of wheel, mass going along as closely as said */
+    private function wheels(float $along, float $off, float $effect): array
+    {
+        $cars = $logs = [];
+        for ($group = 0; $group < 9; $group++) {
+            $size = $group % 3;
+            $mass = 0.25 * ($along * ($size - 1) * 1.22 + sqrt(1.0 - $along ** 2) * $this->normal());
+            $logs["{$group}-1"] = self::POWER_OF_MASS * $mass;
+            $mean = 3.5 * exp($effect * ($size - 1) / 2 + (1.0 + $off) * self::POWER_OF_MASS * $mass + 0.2 * $this->normal());
+            $cars[] = $this->car($group, 1, [
+                CarAttribute::WheelDiameter->value => [0.03, 0.06, 0.12][$size], CarAttribute::Mass->value => 0.08 * exp($mass),
+            ], array_map(fn(): float => $mean * exp(0.08 * $this->normal()), [1, 2, 3]));
+        }
+
+        return [$cars, new Contributions([CarAttribute::Mass->value => $logs])];
+    }
+
+    /** @return array{list<ComparedCar>, Contributions} of several designs, none of which matters; mass neither, whatever the model says */
+    private function mixedClass(int $groups, int $tries, int $rebuilds, string $scatter): array
+    {
+        $cars = $logs = $doubts = [];
+        for ($group = 0; $group < $groups; $group++) {
             $bore = [0.006, 0.007, 0.008][$this->chance->getInt(0, 2)];
-            $mass = [0.0595, 0.06, 0.061, 0.07][$this->chance->getInt(0, 3)];
+            $mass = 0.1 * $this->normal();
+            $isRecorded = $this->chance->getInt(0, 2) > 0;
             $wheels = ['bottle caps', 'bottle caps', 'jar lids'][$this->chance->getInt(0, 2)];
-            $truth = 3.0 + self::BETWEEN_GROUPS_M * $this->normal();
-            $cars[] = $this->car($group, 1, $bore, $mass, $wheels, $truth);
-            if ($group <= $rebuilds) {
-                $cars[] = $this->car($group, 2, $bore + 0.002, $mass, $wheels, $truth + 0.1 * $this->normal());
+            $hands = 0.12 * $this->normal();
+            foreach ($group < $rebuilds ? [0, 1] : [0] as $version) {
+                $mean = 3.0 * exp($hands + ($version > 0 ? 0.03 * $this->normal() : 0.0));
+                $own = $this->scatter($scatter);
+                $id = "{$group}-" . ($version + 1);
+                $isRecorded ? $logs[$id] = self::POWER_OF_MASS * $mass : $doubts[$id] = 0.2 * abs(self::POWER_OF_MASS);
+                $cars[] = $this->car($group, $version + 1, [
+                    CarAttribute::NozzleBore->value => [0.006, 0.007, 0.008][($group * 7 + (int) (1000 * $bore) + $version) % 3],
+                    CarAttribute::EndPlay->value => [0.001, 0.002][$this->chance->getInt(0, 1)],
+                ] + ($isRecorded ? [CarAttribute::Mass->value => 0.06 * exp($mass)] : []), array_map(
+                    fn(): float => $mean * exp($own * $this->tail($scatter)),
+                    range(1, $tries),
+                ), $wheels, [
+                    Outcome::Time->value => new Sample(
+                        array_map(fn(): float => 1.2 * exp($hands + 0.05 * $this->normal()), range(1, $tries)),
+                    ),
+                    Outcome::Straightness->value => new Sample(array_map(fn(): float => 0.03 + 0.005 * $this->normal(), range(1, $tries))),
+                ]);
             }
         }
 
-        return $this->laneM === INF ? $cars : $this->onALane($cars);
+        return [$cars, new Contributions([CarAttribute::Mass->value => $logs], [CarAttribute::Mass->value => $doubts])];
+    }
+
+    private function scatter(string $kind): float
+    {
+        return 0.06 * ($kind === 'unequal' ? exp(0.4 * $this->normal()) : 1.0);
+    }
+
+    /** Student's t with three degrees of freedom, scaled to one, or a normal draw. */
+    private function tail(string $kind): float
+    {
+        if ($kind !== 'heavy') {
+            return $this->normal();
+        }
+        $square = $this->normal() ** 2 + $this->normal() ** 2 + $this->normal() ** 2;
+
+        return $this->normal() / sqrt($square / 3) / sqrt(3.0);
     }
 
     /**
-     * The same cars on a lane that ends: how far a run went that passed it is judged as the class's runs are.
-     *
-     * @param list<ComparedCar> $cars
-     *
-     * @return list<ComparedCar>
+     * @param array<string, float> $sizes
+     * @param non-empty-list<float> $tries
+     * @param array<string, Sample> $others
      */
-    private function onALane(array $cars): array
-    {
-        $runs = array_map(fn(ComparedCar $car): array => array_map(
-            fn(float $distance, int $index): Run => new Run(
-                (string) $index,
-                $index + 1,
-                min($distance, $this->laneM),
-                pastEnd: $distance > $this->laneM,
-            ),
-            $car->sample->values,
-            array_keys($car->sample->values),
-        ), $cars);
-        $tries = ClassTries::of(
-            $runs,
-            static fn(array $own, ?float $scatter): Tries => $scatter === null ? new Tries($own, 3) : new Tries($own, 3, scatter: $scatter),
-        );
-
-        return array_map(
-            static fn(ComparedCar $car, Tries $own): ComparedCar => new ComparedCar(
-                $car->id,
-                $car->group,
-                $car->version,
-                $car->choices,
-                $own->distances() ?? $car->sample,
-                $car->others,
-            ),
-            $cars,
-            $tries,
-        );
-    }
-
-    private function car(int $group, int $version, float $bore, float $mass, string $wheels, float $truth): ComparedCar
-    {
-        $entry = static fn(CarAttribute $attribute, float $si): Entry => new Entry(
-            Quantity::fromSi($si, $attribute->dimension()),
-            (string) $si,
-        );
-        $tries = fn(float $about, float $scatter): Sample => new Sample(
-            array_map(fn(): float => $about + $scatter * $this->normal(), [1, 2, 3]),
-        );
+    private function car(
+        int $group,
+        int $version,
+        array $sizes,
+        array $tries,
+        string $wheels = 'bottle caps',
+        array $others = [],
+    ): ComparedCar {
+        $entries = [];
+        foreach ($sizes as $key => $si) {
+            $entries[$key] = new Entry(Quantity::fromSi($si, CarAttribute::from($key)->dimension()), (string) $si);
+        }
 
         return new ComparedCar(
             "{$group}-{$version}",
             (string) $group,
             $version,
-            new Car(
-                [
-                    CarAttribute::NozzleBore->value => $entry(CarAttribute::NozzleBore, $bore),
-                    CarAttribute::Mass->value => $entry(CarAttribute::Mass, $mass),
-                    CarAttribute::BalloonSize->value => $entry(CarAttribute::BalloonSize, 0.2),
-                ],
-                [],
-                [CarAttribute::WheelKind->value => $wheels],
-            ),
-            $tries($truth, self::OF_TRIES_M * exp($this->unequal * $this->normal())),
-            [
-                Outcome::Time->value => $tries(1.2 + 0.1 * $this->normal(), 0.05),
-                Outcome::Straightness->value => $tries(0.03 + 0.01 * $this->normal(), 0.01),
-            ],
+            new Car($entries, [], [CarAttribute::WheelKind->value => $wheels]),
+            new Sample($tries),
+            $others,
         );
+    }
+
+    /** "At most" is not significantly above. */
+    private static function assertAtMost(float $rate, int $times, int $of, string $what): void
+    {
+        self::assertLessThan($rate + 2 * sqrt($rate * (1 - $rate) / $of), $times / $of, "{$what}: {$times} of {$of}");
     }
 }

@@ -11,7 +11,6 @@ use Skivo\Core\Car\Car;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
-use Skivo\Core\Findings\NoAdjustment;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\PooledEffect;
 use Skivo\Core\Library\LessonPlan;
@@ -111,13 +110,13 @@ final class PooledClassesTest extends TestCase
         $right = $wrong = $claimed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $answer = Answer::of(
-                Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome, null, new NoAdjustment()),
+                Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome),
                 ($one + $other) / 2,
             );
             $right += (int) ($answer === $says);
             $wrong += (int) in_array($answer, [$says === Answer::More ? Answer::Less : Answer::More, Answer::HardlyMatters], true);
             $nothing = Answer::of(
-                Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome, null, new NoAdjustment()),
+                Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome),
                 $one,
             );
             $claimed += (int) in_array($nothing, [Answer::More, Answer::Less], true);
@@ -133,11 +132,12 @@ final class PooledClassesTest extends TestCase
         $cars = [];
         for ($group = 1; $group <= $plan->groups(); $group++) {
             $own = 1.0 + self::GROUPS * $this->normal();
-            foreach ($plan->isRebuilt() ? [0, 1] : [$group % 2] as $which) {
+            // Of a plan that rebuilds, half of the groups begin with each.
+            foreach ($plan->isRebuilt() ? ($group % 2 === 0 ? [0, 1] : [1, 0]) : [$group % 2] as $version => $which) {
                 $true = ($which === 0 ? $one : $other) * $own * (1.0 + self::REBUILT * $this->normal());
                 $cars[] = $this->car(
                     $group,
-                    $plan->isRebuilt() ? $which + 1 : 1,
+                    $plan->isRebuilt() ? $version + 1 : 1,
                     $plan->question()->attribute,
                     $plan->values()[$which],
                     $true,
@@ -170,10 +170,11 @@ final class PooledClassesTest extends TestCase
         $cars = [];
         for ($group = 1; $group <= $rebuilt; $group++) {
             $own = 3.0 + 0.3 * $this->normal();
-            foreach ([0.006, 0.008] as $which => $bore) {
+            foreach ($group % 2 === 0 ? [0.006, 0.008] : [0.008, 0.006] as $version => $bore) {
+                $which = $bore > 0.007 ? 1 : 0;
                 $cars[] = $this->car(
                     $group,
-                    $which + 1,
+                    $version + 1,
                     CarAttribute::NozzleBore,
                     $bore,
                     $own + $which * $true + 0.1 * $this->normal(),
@@ -183,7 +184,7 @@ final class PooledClassesTest extends TestCase
             }
         }
 
-        return Effect::of($cars, CarAttribute::NozzleBore, Outcome::Distance, null, new NoAdjustment());
+        return Effect::of($cars, CarAttribute::NozzleBore, Outcome::Distance);
     }
 
     private function car(

@@ -7,10 +7,13 @@ namespace App\Pages\Build;
 use App\Forms\AsksBack;
 use App\Forms\InUnitsOfTheClass;
 use App\Forms\ReadsAs;
+use App\Forms\SpeltAnew;
 use App\Forms\TypedCar;
 use App\Language\Label;
 use App\Language\Text;
 use App\Language\Words;
+use App\Models\Challenge;
+use App\Models\Group;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Skivo\Core\Car\Attribute\CarAttribute;
@@ -97,7 +100,12 @@ final class CarRequest extends FormRequest
 
     protected function questions(): array
     {
-        return self::unusual($this->choices(), $this->words());
+        [$challenge, $group] = [$this->route('challenge'), $this->route('group')];
+        $spelt = $challenge instanceof Challenge && $group instanceof Group
+            ? (new SpeltAnew($challenge, $group))->questions($this->choices(), $group->newestCar()?->choices)
+            : [];
+
+        return self::unusual($this->choices(), $this->words()) + $spelt;
     }
 
     /** @return array<string, string> what is asked back of a car, by the value of the attribute */

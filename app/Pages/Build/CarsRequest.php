@@ -6,6 +6,7 @@ namespace App\Pages\Build;
 
 use App\Forms\AsksBack;
 use App\Forms\InUnitsOfTheClass;
+use App\Forms\SpeltAnew;
 use App\Forms\TypedCar;
 use App\Forms\TypedName;
 use App\Language\Text;
@@ -123,8 +124,14 @@ final class CarsRequest extends FormRequest
                 $questions["name_{$group->id}"] = Text::of('build.form.are_these_children', ['name' => $name]);
             }
         }
+        $challenge = $this->route('challenge');
+        $spelt = $challenge instanceof Challenge ? new SpeltAnew($challenge) : null;
         foreach ($this->cars() as $id => $car) {
-            $had = $this->groups()->firstWhere('id', $id)?->newestCar()->choices->quantities ?? [];
+            $before = $this->groups()->firstWhere('id', $id)?->newestCar()?->choices;
+            foreach ($spelt?->questions($car, $before) ?? [] as $key => $question) {
+                $questions["{$key}_{$id}"] = $question;
+            }
+            $had = $before->quantities ?? [];
             foreach (CarRequest::unusual($car, $this->words()) as $key => $question) {
                 // What was there before was asked about then.
                 if (!isset($had[$key], $car->quantities[$key]) || $had[$key]->text !== $car->quantities[$key]->text) {

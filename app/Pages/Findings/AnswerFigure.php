@@ -6,9 +6,10 @@ namespace App\Pages\Findings;
 
 use App\Language\Text;
 use App\Record\ClassFindings;
+use App\Record\ClassPlan;
 use App\Record\ClassRecord;
-use Skivo\Core\Findings\Alike;
-use Skivo\Core\Findings\ComparedCar;
+use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -37,13 +38,10 @@ final readonly class AnswerFigure
     {
         $byId = $this->record->carsById();
         $compared = array_flip($this->effect->cars());
-        foreach ($this->effect->rebuilt() as $pair) {
-            $compared += [$pair[0]->car->id => true, $pair[1]->car->id => true];
-        }
         $points = $places = [];
-        foreach ($this->cars() as $car) {
+        foreach ($this->findings->found->cars as $car) {
             $sample = $car->of($this->effect->outcome);
-            $x = $car->choices->explanation($this->effect->factor);
+            $x = $car->choices->explanation($this->effect->factor) ?? $this->ofKit();
             [$group, $version] = $byId[(int) $car->id] ?? [null, null];
             if ($sample === null || $x === null || $group === null || $version === null) {
                 continue;
@@ -82,18 +80,10 @@ final readonly class AnswerFigure
         ];
     }
 
-    /** @return list<ComparedCar> those that can be set on the graph */
-    private function cars(): array
+    /** What a car has of it that nobody recorded: pale, and not compared. */
+    private function ofKit(): float|string|null
     {
-        return array_values(array_filter(
-            $this->findings->found->cars,
-            fn(ComparedCar $car): bool => $this->effect->from === null
-                || in_array(
-                    $this->kindOf((string) $car->choices->explanation($this->effect->factor)),
-                    [$this->effect->from, $this->effect->to],
-                    true,
-                ),
-        ));
+        return once(fn(): float|string|null => ClassPlan::of($this->record->challenge)->kitCar()->explanation($this->effect->factor));
     }
 
     /** As the effect has it, however it was written. */
@@ -105,71 +95,58 @@ final readonly class AnswerFigure
             }
         }
 
-        return $kind;
+        return mb_strtolower(trim($kind));
     }
 
-    /** @return list<array{kind: string, mean: float, low: null, high: null}> */
+    /** @return list<array{kind: string, mean: float, low: null, high: null}> every kind that cars have, in the order of their sizes */
     private function kinds(): array
     {
-        $kinds = [];
-        foreach ($this->effect->from === null ? [] : [$this->effect->from, (string) $this->effect->to] as $place => $kind) {
-            $ys = array_map(
-                static fn(Alike $each): float => $each->y,
-                array_filter($this->alike(), static fn(Alike $each): bool => $each->x === (float) $place),
-            );
-            $kinds[] = [
-                'kind' => $kind, 'mean' => $ys === [] ? 0.0 : $this->outcomeIn(array_sum($ys) / count($ys)), 'low' => null, 'high' => null,
-            ];
+        $means = $sizes = [];
+        foreach ($this->effect->from === null ? [] : $this->findings->found->cars as $car) {
+            $kind = $car->choices->explanation($this->effect->factor);
+            $mean = $car->of($this->effect->outcome)?->mean();
+            if (is_string($kind) && $mean !== null) {
+                $means[$this->kindOf($kind)][] = $mean;
+                $sizes[$this->kindOf($kind)] = $car->choices->number(CarAttribute::WheelDiameter) ?? 0.0;
+            }
+        }
+        if ($this->effect->factor === CarAttribute::WheelKind) {
+            asort($sizes);
+        } else {
+            ksort($sizes);
         }
 
-        return $kinds;
+        return array_map(fn(string|int $kind): array => [
+            'kind' => (string) $kind, 'mean' => $this->outcomeIn(array_sum($means[$kind]) / count($means[$kind])), 'low' => null,
+            'high' => null,
+        ], array_keys($sizes));
     }
 
     /**
-     * The effect's line through the middle of the compared cars, with where it may lie: its slope is off by what the interval
-     * has, its height by as much as such a slope leaves a mean of so many cars.
+     * The effect's line, for a car that is in the middle of the class in all else: with its band where it is claimed, thin where it only
+     * looks like it, none where nothing does.
      *
      * @return list<array{x: float, y: float, low: float|null, high: float|null}>
      */
     private function line(): array
     {
-        $alike = $this->alike();
-        if ($this->effect->from !== null || $alike === []) {
+        $verdict = $this->findings->found->claims->verdict($this->effect);
+        if ($this->effect->from !== null || !$this->effect->isPooled() || $verdict === Answer::CannotTell) {
             return [];
         }
-        $count = count($alike);
-        $middle = array_sum(array_map(static fn(Alike $each): float => $each->x, $alike)) / $count;
-        $height = array_sum(array_map(static fn(Alike $each): float => $each->y, $alike)) / $count;
-        $spread = array_sum(array_map(static fn(Alike $each): float => ($each->x - $middle) ** 2, $alike));
-        $interval = $this->effect->perUnitInterval();
-        $half = $interval === null ? null : ($interval->high - $interval->low) / 2;
         $line = [];
         for ($i = 0; $i <= self::POINTS; $i++) {
             $x = $this->effect->least + ($this->effect->most - $this->effect->least) * $i / self::POINTS;
-            $y = $height + $this->effect->perUnit() * ($x - $middle);
-            $off = $half === null ? null : $half * sqrt(($x - $middle) ** 2 + $spread / $count);
+            $band = $verdict->isTold() ? $this->effect->bandAt($x) : null;
             $line[] = [
                 'x' => $this->factorIn($x),
-                'y' => $this->outcomeIn($y),
-                'low' => $off === null ? null : $this->outcomeIn($y - $off),
-                'high' => $off === null ? null : $this->outcomeIn($y + $off),
+                'y' => $this->outcomeIn($this->effect->at($x)),
+                'low' => $band === null ? null : $this->outcomeIn($band->low),
+                'high' => $band === null ? null : $this->outcomeIn($band->high),
             ];
         }
 
         return $line;
-    }
-
-    /** @return list<Alike> every compared car, once */
-    private function alike(): array
-    {
-        $alike = [];
-        foreach ($this->effect->sets as $set) {
-            foreach ($set->cars as $each) {
-                $alike[$each->car->id] = $each;
-            }
-        }
-
-        return array_values($alike);
     }
 
     private function scale(): Scale

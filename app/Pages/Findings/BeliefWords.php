@@ -48,14 +48,9 @@ final readonly class BeliefWords
         $factor = $ruling->belief->factor();
 
         return match (true) {
-            $ruling->isSupported !== null && $ruling->byRegression => Text::of('findings.belief_words.by_the_regression_over_all_cars'),
             $effect !== null => $this->words->size($effect),
             !$ruling->varies => Text::of('findings.belief_words.every_car_here_has_the_same', ['factor' => Label::of($factor)]),
-            $ruling->confoundedWith !== null => Text::of(
-                'findings.belief_words.no_like_cars_and_changes_together',
-                ['factor' => Label::of($factor), 'confounded_with' => Label::of($ruling->confoundedWith)],
-            ),
-            default => Text::of('findings.belief_words.no_cars_are_alike_but_for_this'),
+            default => Text::of('findings.belief_words.no_two_cars_compare'),
         };
     }
 

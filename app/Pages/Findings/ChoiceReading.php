@@ -12,24 +12,23 @@ use Skivo\Core\Findings\Effect;
 final readonly class ChoiceReading
 {
     /** The order in which choices are read: what is told, then hints, what hardly matters, what nobody can tell yet. */
-    private const ORDER = [Answer::More, Answer::Less, Answer::Hint, Answer::HardlyMatters, Answer::CannotTell];
+    private const ORDER = [
+        Answer::More, Answer::Less, Answer::LooksMore, Answer::LooksLess, Answer::Hint, Answer::HardlyMatters, Answer::CannotTell,
+    ];
 
     /**
-     * @param Effect|null $effect null where no cars are alike but for it
      * @param list<CarAttribute> $alongWith other choices that change together with it
-     * @param int $cars of which it is known
      */
     public function __construct(
         public CarAttribute $factor,
-        public ?Effect $effect,
+        public Effect $effect,
         public Answer $verdict,
         public array $alongWith,
-        public int $cars,
     ) {}
 
-    /** @return array{int, int, float} by which rows are sorted */
+    /** @return array{int, float} by which rows are sorted */
     public function rank(): array
     {
-        return [(int) array_search($this->verdict, self::ORDER, true), $this->effect === null ? 1 : 0, $this->effect->pValue ?? 1.0];
+        return [(int) array_search($this->verdict, self::ORDER, true), $this->effect->pValue ?? 1.0];
     }
 }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\Findings;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
-use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\AllowedFor;
 use Skivo\Core\Findings\ComparedCar;
-use Skivo\Core\Findings\Confounding;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
@@ -45,56 +44,28 @@ final readonly class ChoicesReading
             ) {
                 $same[] = $factor;
             } else {
-                array_push($rows, ...$this->rowsOf($factor, count($values)));
+                array_push($rows, ...$this->rowsOf($factor));
             }
         }
         usort($rows, static fn(ChoiceReading $a, ChoiceReading $b): int => $a->rank() <=> $b->rank());
         [$this->rows, $this->same, $this->unknown] = [$rows, $same, $unknown];
     }
 
-    /** @return list<ChoiceReading> of which like cars say something */
-    public function spokenOf(): array
+    /** What is looked at first: what was asked for, else the surest. */
+    public function chosen(?CarAttribute $asked): ?Effect
     {
-        return array_values(array_filter($this->rows, static fn(ChoiceReading $row): bool => $row->effect !== null));
+        return ($asked === null ? null : $this->effects($asked)[0] ?? null) ?? ($this->rows[0] ?? null)?->effect;
     }
 
-    /** @return list<ChoiceReading> for which no cars are alike but for it */
-    public function open(): array
+    /** @return list<ChoiceReading> one for every two kinds of it, or one */
+    private function rowsOf(CarAttribute $factor): array
     {
-        return array_values(array_filter($this->rows, static fn(ChoiceReading $row): bool => $row->effect === null));
-    }
-
-    /** @return array{also: list<CarAttribute>, same: list<CarAttribute>} what no like cars speak of by itself, and may be drawn all the same */
-    public function others(): array
-    {
-        return ['also' => $this->rows === [] ? [] : [CarAttribute::OutletArea], 'same' => $this->same];
-    }
-
-    /** What like cars say of a choice, the surest where several kinds of it are compared; null where they say nothing. */
-    public function effectOf(CarAttribute $factor): ?Effect
-    {
-        return $this->effects($factor)[0] ?? null;
-    }
-
-    /** @return non-empty-list<ChoiceReading> one, or one for every two kinds of it */
-    private function rowsOf(CarAttribute $factor, int $cars): array
-    {
-        $alongWith = array_values(array_filter(array_map(
-            static fn(Confounding $pair): ?CarAttribute => $pair->besides($factor),
-            $this->found->confounded,
-        )));
-        $rows = array_map(
-            fn(Effect $effect): ChoiceReading => new ChoiceReading(
-                $factor,
-                $effect,
-                $this->found->claims->verdict($effect),
-                $alongWith,
-                $cars,
-            ),
-            $this->effects($factor),
-        );
-
-        return $rows === [] ? [new ChoiceReading($factor, null, Answer::CannotTell, $alongWith, $cars)] : $rows;
+        return array_map(fn(Effect $effect): ChoiceReading => new ChoiceReading(
+            $factor,
+            $effect,
+            $this->found->claims->verdict($effect),
+            array_map(static fn(AllowedFor $each): CarAttribute => $each->attribute, $effect->together()),
+        ), $this->effects($factor));
     }
 
     /** @return list<Effect> */

@@ -9,6 +9,7 @@ use App\Language\Text;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use Skivo\Core\Exchange\Csv;
+use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Measurement\Scale;
@@ -55,10 +56,9 @@ final readonly class FigureSheet
         return Csv::write($rows);
     }
 
-    /** The cars behind the answer to the class's question; only a header where there is none. */
-    public function ofAnswer(ClassFindings $findings): string
+    /** The cars behind an effect; only a header where there is none. */
+    public function ofEffect(ClassFindings $findings, ?Effect $asked): string
     {
-        $asked = $findings->found->asked;
         $units = $this->record->challenge->units;
         $symbol = static fn(string $symbol): string => $symbol === '' ? '' : " ({$symbol})";
         $rows = [
@@ -92,37 +92,6 @@ final readonly class FigureSheet
                     Text::of(in_array($car->id, $compared, true) ? 'findings.figure_sheet.yes' : 'findings.figure_sheet.no'),
                 ];
             }
-        }
-
-        return Csv::write($rows);
-    }
-
-    public function ofChoice(RelationReading $relation): string
-    {
-        $symbol = static fn(string $symbol): string => $symbol === '' ? '' : " ({$symbol})";
-        $outcome = $relation->units->symbol($relation->outcome->scale());
-        $rows = [
-            [
-                Text::of('findings.figure_sheet.group'),
-                Text::of('findings.figure_sheet.version'),
-                Label::of($relation->factor) . $symbol($relation->factorSymbol()),
-                Text::of(
-                    'findings.figure_sheet.mean',
-                    ['outcome' => Label::of($relation->outcome), 'unit' => $outcome],
-                ),
-                Text::of('findings.figure_sheet.tries'),
-            ],
-        ];
-        foreach ($relation->relation->points as $point) {
-            [$group, $car] = $relation->cars[(int) $point->id];
-            $rows[] = [
-                Csv::text($group->name), (string) $car->version,
-                is_float($point->x)
-                    ? $this->number($relation->units->fromSi($point->x, $relation->factor->scale() ?? Scale::Count), 4)
-                    : Csv::text($point->x),
-                $this->number($relation->units->fromSi($point->y, $relation->outcome->scale()), 3),
-                (string) ($this->record->measure($relation->outcome, $car)->n ?? 0),
-            ];
         }
 
         return Csv::write($rows);

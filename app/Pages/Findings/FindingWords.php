@@ -17,14 +17,14 @@ use App\Record\ClassRecord;
 use App\Record\Counting;
 use Illuminate\Support\Str;
 use Skivo\Core\Car\Attribute\CarAttribute;
-use Skivo\Core\Findings\Alike;
+use Skivo\Core\Findings\AllowedFor;
 use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\Change;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Dose;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Known;
-use Skivo\Core\Findings\LikeCars;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Work;
@@ -129,37 +129,82 @@ final readonly class FindingWords
             $answer === Answer::HardlyMatters => 'hardly',
             $agrees === true => 'yes',
             $agrees === false => 'other',
+            $answer === Answer::LooksMore, $answer === Answer::LooksLess => 'looks',
             default => 'cannot',
         };
 
         return new Sentence(
             Text::of("findings.answer.{$word}"),
-            $this->found->asked === null ? $this->whyNot($question) : $this->size($this->found->asked),
+            $this->found->asked === null ? Text::of('findings.answer.no_two_cars_differ', ['factor' => Label::of($question->attribute)])
+                : implode(
+                    ' ',
+                    array_filter(
+                        [$this->which($answer, $question), $this->size($this->found->asked), $this->restsOn($this->found->asked, $answer)],
+                    ),
+                ),
             $this->record->challenge->asks_changed_at === null
                 ? ''
                 : Text::of('findings.answer.the_question_was_changed', ['day' => Moment::day($this->record->challenge->asks_changed_at)]),
         );
     }
 
-    /** Why no car speaks of the question. */
-    private function whyNot(Question $question): string
+    /** Of two kinds, the one of which the answer speaks; null of a number. */
+    private function which(Answer $answer, Question $question): ?string
     {
-        if ($this->found->unrecorded !== []) {
-            return Text::of('findings.answer.nobody_recorded', [
-                'what' => Lists::and(array_map(static fn(CarAttribute $each): string => Label::of($each), $this->found->unrecorded), 9),
-            ]);
+        $kind = match (true) {
+            $question->from === null => null,
+            $answer === Answer::More => $question->to,
+            $answer === Answer::Less => $question->from,
+            default => null,
+        };
+
+        return $kind === null ? null : Text::of("findings.effect.{$question->outcome->value}.does_kind", [
+            'what' => FactorWords::value($question->attribute, $kind, $this->units),
+        ]);
+    }
+
+    /** What changed together with it: was allowed for by the run model, or could be it instead. */
+    private function restsOn(Effect $effect, Answer $answer): ?string
+    {
+        $together = array_map(static fn(AllowedFor $each): string => Label::of($each->attribute), $effect->together());
+        if ($together === [] || !$effect->isPooled()) {
+            return null;
         }
-        foreach ($this->found->confounded as $pair) {
-            $other = $pair->besides($question->attribute);
-            if ($other !== null) {
-                return ucfirst(Text::of(
-                    'findings.finding_words.and_change_together',
-                    ['one' => Label::of($question->attribute), 'other' => Label::of($other)],
-                ));
-            }
+        $which = match (true) {
+            $answer->isTold() => 'rests_on_the_model',
+            $answer === Answer::LooksMore, $answer === Answer::LooksLess => 'may_be_that_instead',
+            default => 'changed_along',
+        };
+
+        return Str::ucfirst(
+            Text::of("findings.answer.{$which}", ['others' => Lists::and($together, 4), 'factor' => Label::of($effect->factor)]),
+        );
+    }
+
+    /**
+     * As in "Of the 385 cm between the cars with 30 mm and those with 120 mm, the wheel diameter makes about 300 cm …"; null where that
+     * can't be said.
+     */
+    public function shares(Effect $effect): ?string
+    {
+        $shares = $effect->shares();
+        if ($shares === null || !$this->found->claims->verdict($effect)->isTold()) {
+            return null;
+        }
+        $parts = [[Label::of($effect->factor), $shares->own]];
+        foreach ($shares->others as $each) {
+            $parts[] = [Label::of($each->attribute), $each->makes];
         }
 
-        return Text::of('findings.answer.no_cars_are_alike_but_for', ['factor' => Label::of($question->attribute)]);
+        return Text::of('findings.shares.said', [
+            'total' => $this->amount($effect, abs($shares->total())),
+            'least' => $this->value($effect, false), 'most' => $this->value($effect, true),
+            'parts' => Lists::and(array_map(fn(array $part): string => Text::of(
+                $part[1] >= 0.0 ? 'findings.shares.makes' : 'findings.shares.takes',
+                ['what' => $part[0], 'by' => $this->amount($effect, abs($part[1]))],
+            ), $parts), 9),
+            'hands' => $this->amount($effect, abs($shares->hands)),
+        ]);
     }
 
     /** As in "With 8 mm instead of 6 mm a car goes about 54 cm farther, somewhere between 33 cm and 75 cm." */
@@ -168,7 +213,10 @@ final readonly class FindingWords
         $values = ['more' => $this->value($effect, true), 'less' => $this->value($effect, false)];
         $outcome = $effect->outcome->value;
         $interval = $effect->interval;
-        if ($interval?->contains(0.0) === true) {
+        if ($interval === null) {
+            return Text::plural('findings.effect.too_few', $effect->groups());
+        }
+        if ($interval->contains(0.0)) {
             return Text::of("findings.effect.{$outcome}.open", $values + [
                 'low' => $this->amount($effect, -$interval->low), 'high' => $this->amount($effect, $interval->high),
             ]);
@@ -178,7 +226,7 @@ final readonly class FindingWords
 
         return Text::of("findings.effect.{$outcome}.{$does}", $values + [
             'by' => $this->amount($effect, abs($effect->mean)),
-            'interval' => $interval === null ? '' : Text::of('findings.effect.between', [
+            'interval' => Text::of('findings.effect.between', [
                 'low' => $this->amount($effect, $isMore ? $interval->low : -$interval->high),
                 'high' => $this->amount($effect, $isMore ? $interval->high : -$interval->low),
             ]),
@@ -212,10 +260,12 @@ final readonly class FindingWords
         $lead = match ($verdict) {
             Answer::More,
             Answer::Less => Text::of("findings.effect.{$outcome}.does_{$does}", ['what' => $isOfKinds ? $what : Str::ucfirst($what)]),
+            Answer::LooksMore,
+            Answer::LooksLess,
             Answer::Hint => Text::of("findings.effect.{$outcome}.may_do_{$does}", ['what' => $what]),
             Answer::HardlyMatters => Text::of("findings.effect.{$outcome}.hardly", ['factor' => Label::title($effect->factor)]),
             Answer::CannotTell => Text::of(
-                $effect->isPooled() ? "findings.effect.{$outcome}.cannot" : 'findings.effect.two_cars_alone',
+                $effect->isPooled() ? "findings.effect.{$outcome}.cannot" : 'findings.effect.too_few_groups',
                 ['factor' => Label::title($effect->factor)],
             ),
         };
@@ -223,7 +273,7 @@ final readonly class FindingWords
         return new Sentence($lead, $this->size($effect));
     }
 
-    /** @return list<array{Sentence, list<string>}> what like cars say of distances, with the cars behind it */
+    /** @return list<array{Sentence, list<string>}> what the class says of distances, with the cars behind it */
     public function effects(): array
     {
         return array_map(
@@ -242,7 +292,7 @@ final readonly class FindingWords
 
     private function isTold(Effect $effect): bool
     {
-        return in_array($this->found->claims->verdict($effect), [Answer::More, Answer::Less, Answer::HardlyMatters], true);
+        return $this->found->claims->verdict($effect)->isTold();
     }
 
     /** What the model says of the effect, for this class's cars; null where it has no opinion. */
@@ -266,9 +316,7 @@ final readonly class FindingWords
     public function howWeKnow(Effect $effect): string
     {
         $rebuilt = $effect->rebuilt();
-        $ran = array_filter($effect->sets, static fn(LikeCars $set): bool => $set->group === null);
-        $who = $ran === [] ? 'groups_rebuilt' : 'groups_ran_cars_that_are_alike';
-        $said = [Text::of("findings.answer.{$who}", [
+        $said = [Text::of(count($rebuilt) === $effect->groups() ? 'findings.answer.groups_rebuilt' : 'findings.answer.groups_ran', [
             'groups' => Text::plural('findings.answer.count_groups', $effect->groups()), 'factor' => Label::of($effect->factor),
         ])];
         foreach (array_slice($rebuilt, 0, 3) as [$less, $more]) {
@@ -285,11 +333,9 @@ final readonly class FindingWords
         if (count($rebuilt) > 3) {
             $said[] = Text::plural('findings.answer.more_rebuilt', count($rebuilt) - 3);
         }
-        foreach ($effect->sets as $set) {
-            if (array_filter($set->cars, static fn(Alike $each): bool => $each->error > 0.0) !== []) {
-                $said[] = Text::of('findings.answer.what_else_differed');
-                break;
-            }
+        $others = array_map(static fn(AllowedFor $each): string => Label::of($each->attribute), $effect->allowed);
+        if ($others !== []) {
+            $said[] = Text::of('findings.answer.what_else_differed', ['others' => Lists::and($others, 4)]);
         }
         if ($effect->left !== []) {
             $said[] = Text::of('findings.answer.left_out', [
@@ -300,158 +346,26 @@ final readonly class FindingWords
         return implode(' ', $said);
     }
 
-    /** The choices that every class makes and that no like cars here speak of; null where there is none. */
-    public function notJudged(): ?Sentence
-    {
-        $judged = array_map(static fn(Effect $effect): CarAttribute => $effect->factor, $this->found->effects);
-        $same = $open = [];
-        foreach (
-            [
-                CarAttribute::NozzleBore, CarAttribute::BalloonSize, CarAttribute::Mass, CarAttribute::WheelDiameter, CarAttribute::Surface,
-            ] as $factor
-        ) {
-            if (in_array($factor, $judged, true)) {
-                continue;
-            }
-            $values = array_unique(
-                array_filter(
-                    array_map(static fn(ComparedCar $car): string => (string) $car->choices->explanation($factor), $this->found->cars),
-                    static fn(string $value): bool => $value !== '',
-                ),
-            );
-            if (count($values) > 1) {
-                $open[] = Label::of($factor);
-            } else {
-                $same[] = Label::of($factor);
-            }
-        }
-        $said = array_filter([
-            $open === [] ? null : Text::of('findings.finding_words.no_two_cars_differ_in_alone', ['open' => Lists::or($open, 9)]),
-            $same === []
-                ? null
-                : Text::of(
-                    'findings.finding_words.the_same_on_every_car_or',
-                    ['same' => Lists::and($same, 9), 'is' => Text::plural('findings.finding_words.is_are', count($same))],
-                ),
-        ]);
-
-        return $said === [] ? null : new Sentence(Text::of('findings.finding_words.not_judged'), implode('; ', $said) . '.');
-    }
-
-    /** @return list<Sentence> what goes along with what, and so can't be told apart */
-    public function confounded(): array
-    {
-        $said = [];
-        foreach (array_slice($this->found->confounded, 0, 4) as $pair) {
-            $said[] = new Sentence(
-                Text::of('findings.finding_words.and', ['one' => Label::title($pair->one), 'other' => Label::of($pair->other)]),
-                Text::of('findings.finding_words.go_along_with_each_other_of', ['share' => number_format(100 * $pair->share)]),
-            );
-        }
-
-        return $said;
-    }
-
-    public function severalFactors(): ?Sentence
-    {
-        $several = $this->found->several;
-        if (count($several->factors) < 2) {
-            return null;
-        }
-        $names = Lists::and(array_map(static fn(CarAttribute $factor): string => Label::of($factor), $several->factors), 9);
-        if ($several->isSeparable()) {
-            $clear = [];
-            foreach ($several->factors as $index => $factor) {
-                if ($this->found->claims->slope($factor)) {
-                    $clear[] = FactorWords::one($factor, $several->slopes[$index] > 0.0);
-                }
-            }
-
-            return new Sentence(
-                Text::of('findings.finding_words.all_at_once'),
-                $clear === []
-                    ? Text::of('findings.finding_words.with_in_one_regression_over_cars', ['names' => $names, 'cars' => $several->cars])
-                    : Text::of(
-                        'findings.finding_words.with_in_one_regression_over_cars_2',
-                        ['names' => $names, 'cars' => $several->cars, 'clear' => Lists::and($clear)],
-                    ),
-            );
-        }
-        if ($several->confounded !== null) {
-            return new Sentence(
-                Text::of('findings.finding_words.all_at_once'),
-                Text::of(
-                    'findings.finding_words.a_regression_over_is_no_use',
-                    [
-                        'names' => $names, 'one' => Label::of($several->confounded[0]), 'other' => Label::of($several->confounded[1]),
-                    ],
-                ),
-            );
-        }
-
-        return new Sentence(
-            Text::of('findings.finding_words.all_at_once'),
-            Text::of(
-                'findings.finding_words.vary_more_than_cars_with_all',
-                [
-                    'names' => $names, 'cars' => $several->cars, 'more' => $several->carsMissing() > 0
-                        ? Text::of('findings.finding_words.it_would_take_more', ['cars_missing' => $several->carsMissing()])
-                        : '',
-                ],
-            ),
-        );
-    }
-
     public function nextTest(): ?Sentence
     {
         $next = $this->found->next;
         if ($next === null) {
             return null;
         }
-        $expected = $this->found->nextExpectedM;
-        $why = $next->confoundedWith === null
-            ? Text::of('findings.finding_words.no_like_cars_settle_yet', ['factor' => Label::of($next->factor)])
-            : Text::of(
-                'findings.finding_words.that_takes_and_apart_best',
-                ['factor' => Label::of($next->factor), 'confounded_with' => Label::of($next->confoundedWith)],
-            );
+        $changes = array_map(fn(Change $change): string => Text::of('findings.next.change', [
+            'group' => $this->name($change->car->id),
+            'from' => FactorWords::value($next->factor, $change->from, $this->units),
+            'to' => FactorWords::value($next->factor, $change->to, $this->units),
+        ]), $next->changes);
 
         return new Sentence(
-            Text::of(
-                'findings.finding_words.next_fair_test_changes',
-                ['id' => $this->name($next->car->id), 'factor' => Label::of($next->factor)],
-            ),
-            Text::of(
-                'findings.finding_words.from_to_and_nothing_else',
-                [
-                    'from' => FactorWords::value(
-                        $next->factor,
-                        $next->from,
-                        $this->units,
-                    ),
-                    'to' => FactorWords::value($next->factor, $next->to, $this->units),
-                    'why' => $why,
-                    'shows' => $next->showsM === null ? '' : ' ' . Text::of(
-                        'findings.finding_words.after_that_will_show',
-                        ['by' => $this->distance($next->showsM)],
-                    ),
-                    'expected' => $expected === null ? ''
-                                           : ' ' . Text::of(
-                                               'findings.finding_words.the_model_expects_it_to_go',
-                                               [
-                                                   'how_far' => $expected >= 0.0
-                                                       ? Text::of(
-                                                           'findings.finding_words.farther',
-                                                           ['expected' => $this->distance($expected)],
-                                                       )
-                                                       : Text::of(
-                                                           'findings.finding_words.less_far',
-                                                           ['expected' => $this->distance(-$expected)],
-                                                       ),
-                                               ],
-                                           ),
-                ],
-            ),
+            Text::plural('findings.next.lead', count($changes), ['factor' => Label::of($next->factor)]),
+            Text::of('findings.next.rest', [
+                'changes' => Lists::and($changes, 9),
+                'expected' => $this->distance(abs($next->expectsM)),
+                'does' => Text::of($next->expectsM >= 0.0 ? 'findings.next.farther' : 'findings.next.less_far'),
+                'shows' => $this->distance($next->showsM),
+            ]),
         );
     }
 

@@ -21,7 +21,6 @@ use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Exchange\ClassWriter;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Outcome;
-use Skivo\Core\Findings\Trends;
 
 /** What the class found out: together, choice by choice, beside the model, and who gets which award. */
 final class FindingsController
@@ -33,7 +32,7 @@ final class FindingsController
 
         return view('findings.show', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
-            'effect' => $reading->effect, 'figure' => $reading->figure,
+            'effect' => $reading->effect, 'figures' => $reading->figures, 'shares' => $reading->shares,
         ]);
     }
 
@@ -103,19 +102,24 @@ final class FindingsController
 
     public function choices(Request $request, Challenge $challenge): View
     {
-        [$record, $relation] = $this->relate($request, $challenge);
-        $findings = ClassFindings::of($record);
-        $choices = new ChoicesReading($findings->found, $relation->outcome);
-        $alike = $choices->effectOf($relation->factor);
+        [$record, $findings] = $this->find($request, $challenge);
+        [$choices, $effect] = self::chosen($request, $findings);
 
         return view('findings.choices', [
-            'challenge' => $challenge, 'record' => $record, 'relation' => $relation, 'choices' => $choices,
-            'outcomes' => Trends::outcomes($findings->found->cars),
-            'alike' => $alike === null ? null : new AnswerFigure($record, $findings, $alike),
-            'cars' => $request->string('cars')->toString() === 'alike' ? 'alike' : 'all',
+            'challenge' => $challenge, 'record' => $record, 'choices' => $choices,
+            'outcomes' => Outcome::measured($findings->found->cars),
+            'figure' => $effect === null ? null : new AnswerFigure($record, $findings, $effect),
             'findings' => $findings, 'words' => new FindingWords($record, $findings),
-            'holds' => $findings->found->claims->trend($relation->factor, $relation->outcome),
         ]);
+    }
+
+    /** @return array{ChoicesReading, Effect|null} every choice of the outcome that is looked at, and the one that is drawn large */
+    private static function chosen(Request $request, ClassFindings $findings): array
+    {
+        $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
+        $choices = new ChoicesReading($findings->found, $outcome);
+
+        return [$choices, $choices->chosen(CarAttribute::tryFrom($request->string('against')->toString()))];
     }
 
     public function beliefs(Request $request, Challenge $challenge): View
@@ -174,9 +178,9 @@ final class FindingsController
         [$record, $findings] = $this->find($request, $challenge);
         $sheet = new FigureSheet($record);
         $csv = match ($figure) {
-            'choice' => $sheet->ofChoice($this->relate($request, $challenge)[1]),
+            'choice' => $sheet->ofEffect($findings, self::chosen($request, $findings)[1]),
             'model' => $sheet->ofModel($findings),
-            'answer' => $sheet->ofAnswer($findings),
+            'answer' => $sheet->ofEffect($findings, $findings->found->asked),
             default => $sheet->ofWork($findings),
         };
 
@@ -199,16 +203,6 @@ final class FindingsController
             'Content-Disposition',
             'attachment; filename="class.json"',
         );
-    }
-
-    /** @return array{ClassRecord, RelationReading} */
-    private function relate(Request $request, Challenge $challenge): array
-    {
-        $record = ClassRecord::of($challenge);
-        $outcome = Outcome::tryFrom($request->string('of')->toString()) ?? Outcome::Distance;
-        $against = CarAttribute::tryFrom($request->string('against')->toString()) ?? RelationReading::mostTelling($record, $outcome);
-
-        return [$record, new RelationReading($record, $against, $outcome)];
     }
 
     /** @return array{ClassRecord, ClassFindings} */

@@ -70,7 +70,7 @@ final readonly class WarmUps
                     Answer::More => Direction::Farther,
                     Answer::Less => Direction::LessFar,
                     Answer::HardlyMatters => Direction::Same,
-                    Answer::CannotTell, Answer::Hint => null,
+                    default => null,
                 };
             }
         }

@@ -14,6 +14,7 @@ final readonly class AttributeRole
      * @param list<CarAttribute> $saidBy what says the same together, where it was not recorded itself
      * @param bool $isHeld whether it is compared with the kit where its part is held equal
      * @param bool $tellsApart whether it tells cars of free designs apart first
+     * @param list<CarAttribute> $entails what follows from it by necessity, or says it in another way: part of its effect, never allowed for
      * @param list<CarAttribute> $tells what says the same of a part more exactly: beside those, the name of a part is no change of its own
      */
     public function __construct(
@@ -23,5 +24,6 @@ final readonly class AttributeRole
         public bool $isHeld = false,
         public bool $tellsApart = false,
         public array $tells = [],
+        public array $entails = [],
     ) {}
 }

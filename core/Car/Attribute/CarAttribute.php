@@ -34,7 +34,11 @@ enum CarAttribute: string
     public const USUAL_BALLOON_M = 0.20;
 
     #[AttributeFacts(Step::Chassis, column: 'chassis', isColumnAlwaysThere: true, explains: Explains::AsKind)]
-    #[AttributeRole(isHeld: true, tells: [self::ChassisLength, self::ChassisWidth, self::ChassisHeight, self::ChassisMass])]
+    #[AttributeRole(
+        isHeld: true,
+        tells: [self::ChassisLength, self::ChassisWidth, self::ChassisHeight, self::ChassisMass],
+        entails: [self::ChassisLength, self::ChassisWidth, self::Wheelbase, self::Track],
+    )]
     case Chassis = 'chassis';
 
     #[AttributeFacts(Step::Chassis, column: 'form of the chassis', options: ChassisForm::class)]
@@ -50,7 +54,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.05, 0.5, 0.15, 0.005),
     )]
-    #[AttributeRole(isLook: true, isHeld: true)]
+    #[AttributeRole(isLook: true, isHeld: true, entails: [self::Wheelbase])]
     case ChassisLength = 'chassis_length';
 
     #[AttributeFacts(
@@ -63,7 +67,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.02, 0.3, 0.075, 0.005),
     )]
-    #[AttributeRole(isLook: true, isHeld: true)]
+    #[AttributeRole(isLook: true, isHeld: true, entails: [self::Track])]
     case ChassisWidth = 'chassis_width';
 
     #[AttributeFacts(
@@ -195,7 +199,12 @@ enum CarAttribute: string
     case RearEndPlay = 'rear_end_play';
 
     #[AttributeFacts(Step::Wheels, column: 'wheels', isColumnAlwaysThere: true, explains: Explains::AsKind)]
-    #[AttributeRole(isHeld: true, tellsApart: true, tells: [self::WheelDiameter, self::WheelThickness, self::WheelHub, self::WheelMass])]
+    #[AttributeRole(
+        isHeld: true,
+        tellsApart: true,
+        tells: [self::WheelDiameter, self::WheelThickness, self::WheelHub, self::WheelMass],
+        entails: [self::WheelDiameter, self::Track, self::NozzleHeight],
+    )]
     case WheelKind = 'wheel_kind';
 
     #[AttributeFacts(
@@ -209,7 +218,12 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.015, 0.2, 0.03, 0.001, isMain: true, isSwept: true),
     )]
-    #[AttributeRole(isLook: true, isHeld: true, tellsApart: true)]
+    #[AttributeRole(
+        isLook: true,
+        isHeld: true,
+        tellsApart: true,
+        entails: [self::WheelKind, self::WheelMass, self::WheelInertia, self::WheelLoss, self::Grip, self::NozzleHeight],
+    )]
     case WheelDiameter = 'wheel_diameter';
 
     #[AttributeFacts(
@@ -281,7 +295,7 @@ enum CarAttribute: string
         column: 'bands in the chain',
         explains: Explains::AsNumber,
     )]
-    #[AttributeRole(drive: Drive::Band)]
+    #[AttributeRole(drive: Drive::Band, entails: [self::ChainLength])]
     case BandsInChain = 'bands_in_chain';
 
     #[AttributeFacts(
@@ -331,7 +345,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.04, 0.6, 0.16, 0.005, isMain: true, isSwept: true),
     )]
-    #[AttributeRole(drive: Drive::Band, isLook: true, saidBy: [self::BandsInChain, self::BandLength])]
+    #[AttributeRole(drive: Drive::Band, isLook: true, saidBy: [self::BandsInChain, self::BandLength], entails: [self::BandsInChain])]
     case ChainLength = 'chain_length';
 
     #[AttributeFacts(Step::Power, column: 'driven axle', explains: Explains::AsKind, options: DrivenEnd::class)]
@@ -511,7 +525,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.08, 0.40, self::USUAL_BALLOON_M, 0.005, limits: [0.01, 0.6], isMain: true, isSwept: true),
     )]
-    #[AttributeRole(drive: Drive::Balloon, isLook: true, saidBy: [self::PumpStrokes], tellsApart: true)]
+    #[AttributeRole(drive: Drive::Balloon, isLook: true, saidBy: [self::PumpStrokes], tellsApart: true, entails: [self::PumpStrokes])]
     case BalloonSize = 'balloon_size';
 
     #[AttributeFacts(
@@ -522,7 +536,7 @@ enum CarAttribute: string
         isColumnAlwaysThere: true,
         explains: Explains::AsNumber,
     )]
-    #[AttributeRole(drive: Drive::Balloon)]
+    #[AttributeRole(drive: Drive::Balloon, entails: [self::BalloonSize])]
     case PumpStrokes = 'pump_strokes';
 
     #[AttributeFacts(
@@ -540,7 +554,7 @@ enum CarAttribute: string
     case BalloonMass = 'balloon_mass';
 
     #[AttributeFacts(Step::Power, column: 'joint', explains: Explains::AsKind)]
-    #[AttributeRole(drive: Drive::Balloon)]
+    #[AttributeRole(drive: Drive::Balloon, entails: [self::BandTurns])]
     case Joint = 'joint';
 
     #[AttributeFacts(Step::Power, column: 'lip of the balloon cut off', explains: Explains::AsKind, options: YesNo::class)]
@@ -577,6 +591,7 @@ enum CarAttribute: string
         isHeld: true,
         tellsApart: true,
         tells: [self::NozzleBore, self::NozzleOutlets, self::NozzleLength],
+        entails: [self::NozzleBore, self::WiderBore, self::WidestBore, self::NozzleOutlets, self::NozzleLength],
     )]
     case NozzleKind = 'nozzle_kind';
 
@@ -591,7 +606,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.002, 0.02, 0.006, 0.0005, limits: [0.001, 0.1], isMain: true, isSwept: true),
     )]
-    #[AttributeRole(drive: Drive::Balloon, isLook: true, isHeld: true, tellsApart: true)]
+    #[AttributeRole(drive: Drive::Balloon, isLook: true, isHeld: true, tellsApart: true, entails: [self::NozzleKind])]
     case NozzleBore = 'nozzle_bore';
 
     #[AttributeFacts(
@@ -619,7 +634,7 @@ enum CarAttribute: string
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
         unsaid: 0.0,
     )]
-    #[AttributeRole(drive: Drive::Balloon)]
+    #[AttributeRole(drive: Drive::Balloon, entails: [self::NozzleKind, self::WidestBore])]
     case WiderBore = 'wider_bore';
 
     #[AttributeFacts(
@@ -647,7 +662,7 @@ enum CarAttribute: string
         ruler: new Ruler(0.0, 0.04, 0.0, 0.0005, limits: [0.0, 0.1]),
         unsaid: 0.0,
     )]
-    #[AttributeRole(drive: Drive::Balloon)]
+    #[AttributeRole(drive: Drive::Balloon, entails: [self::NozzleKind, self::WiderBore])]
     case WidestBore = 'widest_bore';
 
     #[AttributeFacts(
@@ -660,7 +675,7 @@ enum CarAttribute: string
         ruler: new Ruler(1.0, 12.0, 1.0, 1.0, limits: [1.0, 20.0], isMain: true),
         unsaid: '1',
     )]
-    #[AttributeRole(drive: Drive::Balloon, isHeld: true)]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true, entails: [self::NozzleKind])]
     case NozzleOutlets = 'nozzle_outlets';
 
     #[AttributeFacts(scale: Scale::Area, range: [0.0, 0.4], explains: Explains::AsNumber)]
@@ -678,7 +693,7 @@ enum CarAttribute: string
         explains: Explains::AsNumber,
         ruler: new Ruler(0.0, 0.5, 0.15, 0.01, isSwept: true),
     )]
-    #[AttributeRole(drive: Drive::Balloon, isHeld: true)]
+    #[AttributeRole(drive: Drive::Balloon, isHeld: true, entails: [self::NozzleKind])]
     case NozzleLength = 'nozzle_length';
 
     #[AttributeFacts(
@@ -720,6 +735,7 @@ enum CarAttribute: string
     case ExtrasMass = 'extras_mass';
 
     #[AttributeFacts(Step::Mass, Scale::Weight, [0.0, 2.0], column: 'ballast', explains: Explains::AsNumber, unsaid: 0.0)]
+    #[AttributeRole(entails: [self::Mass])]
     case Ballast = 'ballast';
 
     #[AttributeFacts(Step::Mass, Scale::Body, [0.0, 1.0], isMain: false, column: 'ballast, from the rear end')]
@@ -933,6 +949,26 @@ enum CarAttribute: string
     public function isOfTheDrive(): bool
     {
         return $this->role()->drive !== null;
+    }
+
+    /** @return list<self> what follows from it by necessity, or says it in another way, and so is part of what it does */
+    public function entailed(): array
+    {
+        $kind = array_values(array_filter(PartKind::cases(), fn(PartKind $each): bool => $each->named() === $this));
+
+        return [...$this->role()->entails, ...array_merge(...array_map(self::ofPart(...), $kind))];
+    }
+
+    /** Under which it is spoken of beside results: what no class sets against them by itself belongs to its part. */
+    public function saidOf(): self
+    {
+        return $this->facts()->explains === null ? $this->facts()->part?->named() ?? $this : $this;
+    }
+
+    /** Whether one of two says the other as well, or part of it. */
+    public function goesWith(self $other): bool
+    {
+        return $this === $other || in_array($other, $this->entailed(), true) || in_array($this, $other->entailed(), true);
     }
 
     /** @return list<self> what is set against results, numbers before kinds, and in the order in which steps matter to a run */

@@ -1,6 +1,6 @@
-{{-- A choice in which cars differ: what like cars say of it, and they themselves, small. --}}
+{{-- A choice in which cars differ: what the class says of it, and its cars, small. --}}
 @props(['challenge', 'row', 'words', 'most', 'address', 'chosen'])
-@php($drawing = new \App\Pages\Findings\LikeCarsDrawing($row->effect, $most))
+@php($drawing = new \App\Pages\Findings\ChoiceDrawing($row->effect, $most))
 <li class="choice-row" data-choice="{{ $row->factor->value }}" data-verdict="{{ $row->verdict->value }}">
     <a class="choice-name" href="{{ $address }}#one" @if ($chosen) aria-current="true" @endif>{{ Label::title($row->factor) }}</a>
     <svg class="choice-alike" aria-hidden="true">

@@ -10,8 +10,14 @@
     <x-findings-pages :challenge="$challenge" :record="$record" here="answer" :counting="$findings->counting" />
     <div class="answer-layout" data-part="findings">
         <section class="min-w-0" aria-label="{{ Text::of('findings.show.the_graph') }}">
-            @if ($figure !== null)
-                <x-answer-figure :challenge="$challenge" :figure="$figure" :counting="$findings->counting" />
+            @if ($effect === null && $figures !== [])
+                <div class="foremost">@foreach ($figures as $figure)<div>
+                    <h3>{{ Label::title($figure->effect->factor) }}</h3>
+                    <x-answer-figure :challenge="$challenge" :figure="$figure" :counting="$findings->counting" :tools="false" />
+                    <p>{{ $words->effect($figure->effect)->lead }} {{ $words->effect($figure->effect)->rest }}</p></div>@endforeach</div>
+            @elseif ($figures !== [])
+                <x-answer-figure :challenge="$challenge" :figure="$figures[0]" :counting="$findings->counting" />
+                <x-shares :drawing="$shares" />
             @else
                 <p class="prose">{{ Text::of('findings.show.no_graph_yet') }}</p>
             @endif
@@ -22,6 +28,7 @@
                     <a href="{{ route('challenges.edit', $challenge) }}">{{ Text::of('findings.show.choose_a_question') }}</a></p>
             @endif
             <x-answer :challenge="$challenge" :words="$words" :question="$question" />
+            @if ($shares !== null)<p class="answer-part shares-said">{{ $words->shares($effect) }}</p>@endif
             @if ($effect !== null)
                 <p class="answer-part known"><strong>{{ Text::of('findings.show.how_we_know') }}</strong> {{ $words->howWeKnow($effect) }}
                     <x-behind :challenge="$challenge" :cars="$effect->cars()" /></p>

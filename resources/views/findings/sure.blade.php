@@ -4,7 +4,6 @@
     $model = new \App\Pages\Findings\ModelWords($record, $findings, $words);
     $judged = $model->judged();
     $works = $findings->found->works;
-    $several = $words->severalFactors();
     $every = array_map(fn ($car) => $car->id, $findings->found->cars);
     $unit = $units->symbol(Scale::Distance);
     $show = fn (?float $metres) => $metres === null ? '–' : $units->figure($metres, Scale::Distance);
@@ -109,11 +108,6 @@
             <div>
                 <p class="prose">{{ Text::of('findings.answer.all_else_shares_one_chance') }}</p>
                 <p class="prose mt-2">{{ Text::plural('findings.model.so_many_were_looked_at', $findings->found->claims->count()) }}</p>
-                <ul class="claims">
-                    @foreach ($words->confounded() as $sentence)<x-claim :challenge="$challenge" :sentence="$sentence" :cars="$every" />@endforeach
-                    @if ($words->notJudged() !== null)<x-claim :challenge="$challenge" :sentence="$words->notJudged()" />@endif
-                    @if ($several !== null)<x-claim :challenge="$challenge" :sentence="$several" :cars="$every" />@endif
-                </ul>
                 <p class="small mt-2 prose">{{ Text::of('findings.model.what_like_cars_are') }}</p>
                 <p class="actions no-print"><a class="button plain"
                     download href="{{ route('findings.json', $challenge) }}">{{ Text::of('findings.model.the_class_as_json') }}</a></p>

@@ -12,9 +12,8 @@
     use Skivo\Core\Challenge\Reach;
     use Skivo\Core\Challenge\Scoring;
     use Skivo\Core\Measurement\Scale;
-    use Skivo\Core\Findings\Confounding;
     $units = $challenge->units;
-    $varied = Confounding::varying($findings->found->cars);
+    $varied = $findings->found->varied();
     $standing = new StandingWords($record);
     $headline = $words->headline();
     $next = $words->nextTest();
@@ -46,8 +45,7 @@
         <section>
             <h3>{{ Text::of('report.show.what_was_varied') }}</h3>
             <p>
-                {{ $varied === [] ? (count($findings->found->cars) < Confounding::FEWEST_CARS ? Text::of('report.show.too_few_cars_ran_for_that')
-                    : Text::of('report.show.nothing_that_is_on_record_all'))
+                {{ $varied === [] ? Text::of('report.show.nothing_that_is_on_record_all')
                     : ucfirst(Lists::and(array_map(fn ($factor) => Label::of($factor), $varied), 12)) . '.' }}
             </p>
         </section>
@@ -113,7 +111,6 @@
                 <li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endif @endforeach
                 @if (count($findings->found->cars) >= 3)
                     @foreach ($words->effects() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @foreach ($words->confounded() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @foreach ($model->hands() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
                     @php($off = $model->outside())
                     @foreach (array_slice($off, 0, 5) as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach

@@ -34,7 +34,7 @@ final class ClassFindingsTest extends FeatureTestCase
             [
                 'The class asked', 'Does a wider nozzle carry the car farther?', 'Yes.',
                 "With 9\u{00A0}mm instead of 6\u{00A0}mm a car goes about", 'farther, somewhere between', 'How we know.',
-                '8 groups ran cars that are alike but for nozzle bore.', 'Why.',
+                '8 groups ran cars that differ in nozzle bore.', 'Why.',
             ],
         );
         $this->get("/challenges/{$challenge->id}/findings/beliefs")
@@ -50,12 +50,14 @@ final class ClassFindingsTest extends FeatureTestCase
 
     public function testAClassWithConfoundedChoicesIsRefusedAndToldTheNextTest(): void
     {
-        $challenge = $this->withSheet(self::HEAD . $this->rows([[5, 150, 110], [6, 100, 160], [7, 70, 215], [8, 45, 260], [9, 30, 310]]));
+        $challenge = $this->withSheet(
+            self::HEAD . $this->rows([[5, 150, 110], [6, 100, 190], [7, 70, 180], [8, 45, 300], [9, 30, 270], [10, 20, 360]]),
+        );
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
-        $page->assertSee('Can’t tell yet.')
-            ->assertSee('Nozzle bore and mass change together here')
-            ->assertSee('Next fair test:')
-            ->assertSee('takes nozzle bore and mass apart best');
+        $page->assertSee('It looks like it.')
+            ->assertSee('But mass changed together with nozzle bore, so it may be that instead.')
+            ->assertSee('and nothing else.')
+            ->assertSee('an effect of');
         $this->get("/challenges/{$challenge->id}/findings/beliefs")->assertDontSee('>supported here', false);
     }
 
@@ -201,16 +203,15 @@ final class ClassFindingsTest extends FeatureTestCase
         $page = $this->get("/challenges/{$challenge->id}/findings/choices")->assertOk();
         $page->assertSeeInOrder(['data-choice="nozzle_bore"', 'A wider bore goes farther.', 'the runs of these'], false);
         self::assertGreaterThanOrEqual(8, substr_count((string) $page->getContent(), '<circle'), 'every like car is a point');
-        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore&cars=alike#one")->assertSeeInOrder(
-            ['Cars that are alike', 'A wider bore goes farther.', '8 groups ran cars that are alike but for nozzle bore.'],
+        $this->get("/challenges/{$challenge->id}/findings/choices?against=nozzle_bore#one")->assertSeeInOrder(
+            ['Distance against nozzle bore', 'A wider bore goes farther.', '8 groups ran cars that differ in nozzle bore.'],
         );
 
-        $confounded = $this->withSheet(self::HEAD . $this->rows([[5, 150, 110], [6, 100, 160], [7, 70, 215], [8, 45, 260], [9, 30, 310]]));
-        $this->get("/challenges/{$confounded->id}/findings/choices")->assertSeeInOrder(
-            [
-                'Can’t tell yet.', 'No cars are alike but for one of these.', 'Nozzle bore', 'changes together with mass', 'Mass',
-                'changes together with nozzle bore',
-            ],
+        $confounded = $this->withSheet(
+            self::HEAD . $this->rows([[5, 150, 110], [6, 100, 190], [7, 70, 180], [8, 45, 300], [9, 30, 270], [10, 20, 360]]),
+        );
+        $this->get("/challenges/{$confounded->id}/findings/choices")->assertSee('changes together with mass')->assertSee(
+            'changes together with nozzle bore',
         );
     }
 

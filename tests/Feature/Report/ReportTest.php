@@ -129,7 +129,7 @@ final class ReportTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/report")
             ->assertOk()
             ->assertSee('Nothing to say yet.')
-            ->assertSee('Too few cars ran for that to be said.')
+            ->assertSee('Nothing that is on record: all')
             ->assertSee('Which car goes farther when one thing on it is changed?');
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSee('No award has a first yet');
         $this->get("/challenges/{$challenge->id}/report/notebooks")->assertOk()->assertSee('There are no groups yet.');
