@@ -33,6 +33,7 @@ use App\Pages\Plan\CutSizesController;
 use App\Pages\Plan\LargerController;
 use App\Pages\Plan\LibraryController;
 use App\Pages\Plan\MaterialsController;
+use App\Pages\Plan\PlannedAnswerController;
 use App\Pages\Plan\SafetyController;
 use App\Pages\Plan\TimetableController;
 use App\Pages\Race\RaceController;
@@ -264,6 +265,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                     Route::get('ics', 'calendar')->name('calendar');
                 });
                 Route::get('larger', [LargerController::class, 'show'])->name('plan.larger');
+                Route::get('chance', PlannedAnswerController::class)->name('plan.chance');
                 Route::controller(SafetyController::class)->prefix('safety')->name('safety.')->group(function (): void {
                     Route::get('', 'show')->name('show');
                     Route::put('', 'update')->name('update');

@@ -15,11 +15,11 @@ final readonly class LaneForecast
     ) {}
 
     /** Null where the challenge has no lane, or its kit says too little of a car. */
-    public static function of(ClassRecord $record): ?self
+    public static function of(ClassRecord $record, ?ClassPlan $plan = null): ?self
     {
         $challenge = $record->challenge;
         $lane = $challenge->lane_length?->quantity->si();
-        $kit = ClassPlan::of($challenge)->kitCar();
+        $kit = ($plan ?? ClassPlan::of($challenge))->kitCar();
         if ($lane === null) {
             return null;
         }

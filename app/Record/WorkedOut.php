@@ -21,8 +21,22 @@ final readonly class WorkedOut
      */
     public static function from(string $what, array $from, \Closure $work): ?object
     {
-        $key = "worked-out:{$what}:" . hash('xxh128', serialize($from)) . ':' . config('skivo.build');
+        return Cache::remember(self::key($what, $from), self::KEEP_SECONDS, static fn(): array => [$work()])[0];
+    }
 
-        return Cache::remember($key, self::KEEP_SECONDS, static fn(): array => [$work()])[0];
+    /**
+     * The same, where it was worked out before; null where it was not.
+     *
+     * @param array<array-key, mixed> $from
+     */
+    public static function known(string $what, array $from): ?object
+    {
+        return (Cache::get(self::key($what, $from)) ?? [null])[0];
+    }
+
+    /** @param array<array-key, mixed> $from */
+    private static function key(string $what, array $from): string
+    {
+        return "worked-out:{$what}:" . hash('xxh128', serialize($from)) . ':' . config('skivo.build');
     }
 }

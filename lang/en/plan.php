@@ -120,7 +120,8 @@ return [
     ],
     'caution_list' => [
         'new_since_you_read_this_sheet' => 'new since you read this sheet',
-        'your_schools_own_risk_assessment_local' => 'Your school’s own risk assessment, local rules and qualified staff come before anything said here.',
+        'your_schools_own_risk_assessment_local' =>
+            'Your school’s own risk assessment, local rules and qualified staff come before anything said here.',
     ],
     'cut_drawing' => [
         'what_is_cut_from_each' => ':name: what is cut from each',
@@ -140,7 +141,8 @@ return [
         'it_would_start' => 'On paper it would just start.',
         'on_paper' => 'It needs :needed, and a balloon :balloon across would give :given.',
         'it_would_not_start' => 'It would not start.',
-        'it_needs' => ':scale times as large and with :rider on it, it needs :needed to start. A balloon :balloon across would give :given; :times times as much would be needed.',
+        'it_needs' =>
+            ':scale times as large and with :rider on it, it needs :needed to start. A balloon :balloon across would give :given; :times times as much would be needed.',
         'alone_it_would' => 'With nobody on it, it would start: such a push moves about :could in all.',
         'not_even_alone' => 'Not even with nobody on it: such a push moves about :could in all.',
         'filling' => 'Filling it would take the pump :time, for about :blows of blowing.',
@@ -163,6 +165,20 @@ return [
             'volume' => 'Air in it',
             'filling' => 'Filling by this pump',
             'blows' => 'It blows for about',
+        ],
+    ],
+    'chance' => [
+        'title' => 'Will this class get an answer?',
+        'work_it_out' => 'Working it out …',
+        'said' => 'Of 100 such classes about :right are told what is true, :wrong are told wrongly, and :open can’t tell yet.',
+        'halves' =>
+            'That is with :groups groups and :tries tries each, if half of the groups build with :one and half with :other, and everything else is alike.',
+        'changed' =>
+            'That is with :groups groups, of which half begin with :one and half with :other: :tries tries, then each changes to the other, and :again tries more.',
+        'better' => [
+            'another_try' => 'One more try each would help most: about :right of 100.',
+            'change_one_thing' =>
+                'It helps most if every group changes it after its tries and runs :tries more, half of them beginning with each: about :right of 100. Plan tries after the change in the timetable.',
         ],
     ],
     'plan_pages' => [
@@ -227,8 +243,10 @@ return [
         'front_wheels_on_the_start_line' => 'Front wheels on the start line, aim, let go. :push',
         'write_down' => 'Write down :to_measure.',
         'or_was_pushed' => 'or was pushed',
-        'a_try_is_void_if_the' => 'A try is void if the car did not start, hit something, lost a wheel or the balloon, burst:or_pushed. Write why.',
-        'a_car_that_does_not_start_counts' => 'A car that does not start counts as 0: log it as void, “no start”. A try is void if the car hit something, lost a wheel or the balloon, burst:or_pushed. Write why.',
+        'a_try_is_void_if_the' =>
+            'A try is void if the car did not start, hit something, lost a wheel or the balloon, burst:or_pushed. Write why.',
+        'a_car_that_does_not_start_counts' =>
+            'A car that does not start counts as 0: log it as void, “no start”. A try is void if the car hit something, lost a wheel or the balloon, burst:or_pushed. Write why.',
         'take_care' => 'Take care',
         'the_schools_own_rules_and_its' => 'The school’s own rules and its qualified staff come first.',
         'run_order' => 'Run order',
@@ -250,14 +268,17 @@ return [
         'each_of' => ', each of :nozzles_each',
         'nozzle' => 'Nozzle:each',
         'track' => 'Track',
-        'by_the_rule_of_thumb_an' => '<strong>By the rule of thumb</strong> an axle is :rule_of_thumb_m longer than its straw: :axle_by_rule_of_thumb_m.',
+        'by_the_rule_of_thumb_an' =>
+            '<strong>By the rule of thumb</strong> an axle is :rule_of_thumb_m longer than its straw: :axle_by_rule_of_thumb_m.',
         'it_is_too_short' => 'Pushed on until the end play is right, these wheels need :by more on each side.',
         'it_sticks_out' => 'Pushed on until the end play is right, these wheels leave :by of axle outside on each side.',
-        'to_of_end_play_is_usual' => ':from to :to of end play is usual; some want almost none, so that the axle does not slide, others a clear gap, so that nothing binds. (Common practice.)',
+        'to_of_end_play_is_usual' =>
+            ':from to :to of end play is usual; some want almost none, so that the axle does not slide, others a clear gap, so that nothing binds. (Common practice.)',
         'how_many_to_get' => 'How many to get',
         'group_groups' => 'group|groups',
         'for_cars_and_spares' => 'For :cars cars: :groups :groups_word and :spares_percent % spares.',
-        'needs_and_what_it_is_cut' => ':piece needs :length_m, and what it is cut from is :stock_m long. Take longer stock, or a narrower chassis.',
+        'needs_and_what_it_is_cut' =>
+            ':piece needs :length_m, and what it is cut from is :stock_m long. Take longer stock, or a narrower chassis.',
         'of' => '<span class="num big-figure">:count</span> :name of :stock_m',
         'no_fewer_can_do' => 'No fewer can do.',
         'perhaps_a_few_less_would_do' => 'Perhaps a few less would do; that is not proved.',
@@ -335,13 +356,15 @@ return [
         'missing_a_part_add_it_to' => 'Missing a part? Add it to the <a href=":challenge">parts list</a>; then it can be chosen here.',
         'to_buy_or_collect' => 'To buy or collect',
         'group_groups' => 'group|groups',
-        'for_of_with_spares_amounts_are' => 'For :learners learners in :groups :groups_word, with :spares_percent % spares. Amounts are common practice; change any of them, or empty one for the usual amount.',
+        'for_of_with_spares_amounts_are' =>
+            'For :learners learners in :groups :groups_word, with :spares_percent % spares. Amounts are common practice; change any of them, or empty one for the usual amount.',
         'save_the_materials' => 'Save the materials',
         'csv' => 'CSV',
         'kit_labels' => 'Kit labels',
         'print' => 'Print',
         'start_collecting_now_collecting_them_takes' => '<strong>Start collecting now:</strong> :early. Collecting them takes weeks.',
-        'is_longer_than_what_it_is' => ':piece is longer than what it is cut from. Straws and axles are counted roughly until the <a href=":challenge">cut sizes</a> fit.',
+        'is_longer_than_what_it_is' =>
+            ':piece is longer than what it is cut from. Straws and axles are counted roughly until the <a href=":challenge">cut sizes</a> fit.',
         'list_of_materials' => 'List of materials',
         'item' => 'Item',
         'in_all' => 'In all',
@@ -388,7 +411,8 @@ return [
         'of_latex' => 'of latex',
         'by_mouth' => 'by mouth',
         'with_a_pump' => 'with a pump',
-        'for_the_materials_of_this_challenge' => 'For the materials of this challenge only: :chassis, :wheels, :bearing, :nozzle, :joint, balloons :latex filled :filled. Change them under <a href=":challenge">Materials</a>.',
+        'for_the_materials_of_this_challenge' =>
+            'For the materials of this challenge only: :chassis, :wheels, :bearing, :nozzle, :joint, balloons :latex filled :filled. Change them under <a href=":challenge">Materials</a>.',
         'print' => 'Print',
         'the_materials_changed_since_you_read' => 'The materials changed since you read this sheet: :new came in.',
         'build_opens_when_someone_responsible_has' => 'Build opens when someone responsible has read this sheet.',
@@ -403,7 +427,8 @@ return [
         'calendar_ics' => 'Calendar (.ics)',
         'print' => 'Print',
         'any_one_of_these_makes_it' => 'Any one of these makes it fit',
-        'neither_more_lanes_nor_fewer_tries' => 'Neither more lanes nor fewer tries are enough: shorten other phases, or split the session in two.',
+        'neither_more_lanes_nor_fewer_tries' =>
+            'Neither more lanes nor fewer tries are enough: shorten other phases, or split the session in two.',
         'the_session' => 'The session',
         'session' => 'Session :n',
         'next_session' => 'the next session',
@@ -418,7 +443,8 @@ return [
         'take_it' => 'Take it',
         'take_it_label' => 'Take it: :proposal',
         'further_sessions' => 'More sessions',
-        'what_is_not_over_goes_on' => 'What does not fit into one session goes on in the next: building, running and changing by parts, everything else as a whole. Glue and paint are dry by then.',
+        'what_is_not_over_goes_on' =>
+            'What does not fit into one session goes on in the next: building, running and changing by parts, everything else as a whole. Glue and paint are dry by then.',
         'session_begins' => 'Session :n begins',
         'session_minutes' => 'Minutes of session :n',
 
@@ -492,9 +518,11 @@ return [
         'with_to_spare_of' => 'with :spare to spare: :length_min of :session_min.',
         'it_does_not_fit' => 'It does not fit:',
         'it_takes_more_than_there_are' => 'it takes :length_min, :spare more than there are.',
-        'go_by_waiting_for_glue_and' => ':idle_min go by waiting for glue and paint with nothing else to do. Sketching, predicting or gathering could fill them.',
+        'go_by_waiting_for_glue_and' =>
+            ':idle_min go by waiting for glue and paint with nothing else to do. Sketching, predicting or gathering could fill them.',
         'no_time_to_repair' => 'No time to repair:',
-        'a_groups_next_try_follows_straight' => 'a group’s next try follows straight after its last one. Fewer lanes, or a pause between the rounds, would give some.',
+        'a_groups_next_try_follows_straight' =>
+            'a group’s next try follows straight after its last one. Fewer lanes, or a pause between the rounds, would give some.',
         'between_two_tries_a_group_has' => 'Between two tries a group has at least :between to repair.',
         'run_on_lanes' => 'run on :lanes lanes',
         'give_each_group_1_try' => 'give each group 1 try',
@@ -510,7 +538,8 @@ return [
         'runs_one_after_the_other' => ':count run|:count runs one after the other',
         'times_lanes_are_filled' => 'the :lanes lanes are filled :heats times',
         'each_in_all' => ':groups, :tries each: :how, :time in all.',
-        'lanes_change_from_try_to_try' => ':said Lanes change from try to try, so that each group meets each lane equally often, as far as it divides.',
+        'lanes_change_from_try_to_try' =>
+            ':said Lanes change from try to try, so that each group meets each lane equally often, as far as it divides.',
         'one_try' => 'one try',
         'the_best_one_counts' => 'the best one counts.',
         'the_mean_counts' => 'the mean counts.',

@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use App\Record\LaneForecast;
+use App\Record\PlannedAnswer;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -93,7 +94,15 @@ final class ChallengeController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('plan.edit', ['challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record)]);
+        $canBe = PlannedAnswer::canBe($challenge);
+        $plan = ClassPlan::of($challenge);
+        $planned = $canBe ? PlannedAnswer::known($plan) : null;
+
+        return view('plan.edit', [
+            'challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record, $plan),
+            'canBeAnswered' => $canBe,
+            'chance' => $planned === null ? null : new PlannedAnswerWords($planned, $challenge->units),
+        ]);
     }
 
     public function update(ChallengeRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse

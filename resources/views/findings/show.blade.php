@@ -14,7 +14,8 @@
                 <div class="foremost">@foreach ($figures as $figure)<div>
                     <h3>{{ Label::title($figure->effect->factor) }}</h3>
                     <x-answer-figure :challenge="$challenge" :figure="$figure" :counting="$findings->counting" :tools="false" />
-                    <p>{{ $words->effect($figure->effect)->lead }} {{ $words->effect($figure->effect)->rest }}</p></div>@endforeach</div>
+                    @if (count($figures) > 1)<p>{{ $words->effect($figure->effect)->lead }}
+                        {{ $words->effect($figure->effect)->rest }}</p>@endif</div>@endforeach</div>
             @elseif ($figures !== [])
                 <x-answer-figure :challenge="$challenge" :figure="$figures[0]" :counting="$findings->counting" />
                 <x-shares :drawing="$shares" />

@@ -1,5 +1,13 @@
 <x-layout :title="Text::of('challenge.edit.plan', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="rules" />
+    @if ($canBeAnswered)
+        <section class="planned-answer" aria-labelledby="chance">
+            <h2 id="chance">{{ Text::of('plan.chance.title') }}</h2>
+            @if ($chance !== null)@include('plan.chance', ['words' => $chance])
+            @else<div data-later="{{ route('plan.chance', [$challenge, 'part' => 1], absolute: false) }}" role="status"><a
+                href="{{ route('plan.chance', $challenge) }}">{{ Text::of('plan.chance.work_it_out') }}</a></div>@endif
+        </section>
+    @endif
     <form method="post" action="{{ route('challenges.update', $challenge) }}" class="pt-2">
         @csrf @method('put')
         @include('plan.form')
