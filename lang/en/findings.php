@@ -325,6 +325,7 @@ return [
         'more_rebuilt' => 'One more group rebuilt.|:count more groups rebuilt.',
         'what_else_differed' => 'What else differed (:others) was allowed for by the run model.',
         'left_out' => 'Not compared, because its value is not on record or is beyond the run model: :cars.',
+        'the_model_differs' => 'Model and class differ here. By the model, :what',
         'by_the_model' => 'By the model, :what',
     ],
     'factor' => [

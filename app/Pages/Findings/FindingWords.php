@@ -134,7 +134,7 @@ final readonly class FindingWords
         };
 
         return new Sentence(
-            Text::of("findings.answer.{$word}"),
+            $this->which($answer, $question) ?? Text::of("findings.answer.{$word}"),
             $this->found->asked === null ? Text::of('findings.answer.no_two_cars_differ', ['factor' => Label::of($question->attribute)])
                 : implode(
                     ' ',
@@ -148,7 +148,7 @@ final readonly class FindingWords
         );
     }
 
-    /** Of two kinds, the one of which the answer speaks; null of a number. */
+    /** Of two kinds the answer names the one that does more; null of a number, and where nothing is told. */
     private function which(Answer $answer, Question $question): ?string
     {
         $kind = match (true) {
@@ -295,18 +295,25 @@ final readonly class FindingWords
         return $this->found->claims->verdict($effect)->isTold();
     }
 
-    /** What the model says of the effect, for this class's cars; null where it has no opinion. */
+    /** Why, by the model, where the class has an answer; where model and class differ, that; null where the model has no opinion. */
     public function why(Effect $effect): ?string
     {
         foreach ($this->found->rulings as $ruling) {
-            if ($ruling->belief->factor() === $effect->factor && $ruling->modelSays !== null && $effect->outcome === Outcome::Distance) {
-                $schools = new BeliefWords($this->record, $this->findings, $this);
-                $what = Label::of($ruling->belief, $ruling->modelSays > 0 ? 'claim' : 'otherwise');
-
-                return $ruling->modelSays === 0
-                    ? $schools->reason($ruling, $schools->regime())
-                    : Text::of('findings.answer.by_the_model', ['what' => lcfirst($what)]) . $schools->forSuchCars($schools->regime());
+            if (
+                $ruling->belief->factor() !== $effect->factor || $ruling->modelSays === null || $ruling->isSupported === null
+                || $effect->outcome !== Outcome::Distance
+            ) {
+                continue;
             }
+            $schools = new BeliefWords($this->record, $this->findings, $this);
+            if ($ruling->modelSays === 0) {
+                return $schools->reason($ruling, $schools->regime());
+            }
+            $what = Label::of($ruling->belief, $ruling->modelSays > 0 ? 'claim' : 'otherwise');
+            $agrees = ($ruling->modelSays > 0) === $ruling->isSupported;
+
+            return Text::of($agrees ? 'findings.answer.by_the_model' : 'findings.answer.the_model_differs', ['what' => lcfirst($what)])
+                . $schools->forSuchCars($schools->regime());
         }
 
         return null;

@@ -142,6 +142,9 @@ final class FindingWordingTest extends FeatureTestCase
                 [200, 202 + $index, 204],
             );
         }
+        // A question of two kinds is not answered by a yes: the answer names the kind.
+        [$asked] = $this->words($sheet, CarAttribute::WheelKind, ['asks_from' => 'bottle caps', 'asks_to' => 'jar lids']);
+        self::assertSame('Cars with jar lids go farther.', $asked->headline()->lead);
         [$words] = $this->words($sheet, null);
         $effect = self::said($words->effects()[0][0]);
         self::assertStringStartsWith(
@@ -169,8 +172,13 @@ final class FindingWordingTest extends FeatureTestCase
         );
         $light = self::ruling($findings, Belief::LighterCar);
         self::assertSame('supported here', $schools->verdict($light));
-        [, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet), CarAttribute::Mass);
+        self::assertStringStartsWith('By the model, a light car goes farther', (string) $words->why($findings->found->asked));
+        [$other, $turned] = $this->words(str_replace([',40,', ',60,', ',41,'], [',41,', ',40,', ',60,'], $sheet), CarAttribute::Mass);
         self::assertSame('not supported here', $schools->verdict(self::ruling($turned, Belief::LighterCar)));
+        self::assertStringStartsWith(
+            'Model and class differ here. By the model, a light car goes farther',
+            (string) $other->why($turned->found->asked ?? self::fail('It was asked.')),
+        );
         self::assertSame('The model agrees for a car that spends its push on friction.', $schools->reason($light, Regime::Rolling));
         self::assertSame('The model has no opinion.', $schools->reason(self::ruling($findings, Belief::Joint), $schools->regime()));
         self::assertNotNull($findings->found->typical);
@@ -239,9 +247,9 @@ final class FindingWordingTest extends FeatureTestCase
     }
 
     /** @return array{FindingWords, ClassFindings, BeliefWords, ModelWords} */
-    private function words(string $sheet, ?CarAttribute $asks = CarAttribute::NozzleBore): array
+    private function words(string $sheet, ?CarAttribute $asks = CarAttribute::NozzleBore, array $kinds = []): array
     {
-        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['asks' => $asks]), $sheet);
+        $challenge = Scenario::withClass(Scenario::challenge($this->educator, ['asks' => $asks] + $kinds), $sheet);
         $record = ClassRecord::of($challenge);
         $findings = ClassFindings::of($record);
 
