@@ -16,10 +16,21 @@ use Skivo\Core\Physics\SizeMeasure;
 /** A car in a line. */
 final readonly class CarWords
 {
-    /** The two or three choices that matter most, as in "2 × 6 mm, 58 g"; "not recorded" where there are none. */
-    public static function brief(?Car $car, UnitSystem $units): string
+    /** What a line about a car has anyway. */
+    private const BRIEF = [CarAttribute::NozzleBore, CarAttribute::Mass, CarAttribute::TurnsWound, CarAttribute::RampHeight];
+
+    /**
+     * The two or three choices that matter most, as in "2 × 6 mm, 58 g"; "not recorded" where there are none.
+     *
+     * @param CarAttribute|null $asked what the class asks about, which then stands first
+     */
+    public static function brief(?Car $car, UnitSystem $units, ?CarAttribute $asked = null): string
     {
         $parts = [];
+        $value = $asked === null || in_array($asked, self::BRIEF, true) ? null : $car?->explanation($asked);
+        if ($value !== null) {
+            $parts[] = FactorWords::value($asked, $value, $units);
+        }
         $bore = $car?->blows() === true ? $car->number(CarAttribute::NozzleBore) : null;
         $turns = $car?->source()?->winds() === true ? $car->number(CarAttribute::TurnsWound) : null;
         $ramp = $car?->source()?->rollsDown() === true ? $car->number(CarAttribute::RampHeight) : null;

@@ -10,7 +10,8 @@ return [
         'estimate' => 'probably about :value, judged by how the whole class’s tries vary',
     ],
     'question' => [
-        'practice' => ':group’s practice is over. Is this one more practice run, which does not count? Otherwise switch Practice off: it is :try.',
+        'practice' =>
+            ':group’s practice is over. Is this one more practice run, which does not count? Otherwise switch Practice off: it is :try.',
         'known' => 'This is stored already as another run: :said. Is this one more run?',
         'beyond_lane' => ':distance lies beyond the lane, which is :lane long. Is the unit right?',
         'speed' => ':speed m/s over the timed length: is the time right?',
@@ -49,7 +50,8 @@ return [
         'needs_fixing' => 'needs fixing',
         'no_run' => 'no run',
         'the_floor_is_empty' => 'The floor is empty',
-        'runs_are_logged_for_groups_so' => 'Runs are logged for groups, so the groups come first. Their cars can be recorded before or after the first run.',
+        'runs_are_logged_for_groups_so' =>
+            'Runs are logged for groups, so the groups come first. Their cars can be recorded before or after the first run.',
         'add_the_groups' => 'Add the groups',
     ],
     'entry' => [
@@ -63,7 +65,8 @@ return [
         'my_lane' => 'My lane',
         'every_lane' => 'every lane',
         'if_it_is_right_log_it' => 'If it is right, log it again as it stands.',
-        'keep_this_page_open_at_the' => 'Keep this page open at the lane: at this address it can’t be opened again while the network is away. What is typed is kept here and goes when it is back.',
+        'keep_this_page_open_at_the' =>
+            'Keep this page open at the lane: at this address it can’t be opened again while the network is away. What is typed is kept here and goes when it is back.',
         'start' => 'Start',
         'reset' => 'Reset',
         'start_at_the_release_stop_where' => 'Start at the release, stop where it stops.',
@@ -94,7 +97,8 @@ return [
     ],
     'figures' => [
         'every_car_in_figures' => 'Every car in figures',
-        'counted_tries_only_the_interval_is' => ':goal, counted tries only. The interval holds the car’s true mean 95 times in 100. Versions that a group has replaced stand below it.',
+        'counted_tries_only_the_interval_is' =>
+            ':goal, counted tries only. The interval holds the car’s true mean 95 times in 100. Versions that a group has replaced stand below it.',
     ],
     'sweep' => [
         'is_medium_best' => 'Is medium best? A sweep over the fill, or over the turns',
@@ -113,7 +117,8 @@ return [
         'the_runs_behind_a_finding' => 'The runs behind a finding',
         'every_run_on_record' => 'Every run on record',
         'back_to_the_findings' => '· <a href=":challenge">Back to the findings</a>',
-        'newest_first_a_correction_replaces_what' => 'Newest first. A correction replaces what counts; the old value stays here, with who changed it and when. A run taken back can be put back.',
+        'newest_first_a_correction_replaces_what' =>
+            'Newest first. A correction replaces what counts; the old value stays here, with who changed it and when. A run taken back can be put back.',
         'back_to_the_floor' => 'Back to the floor',
         'nothing_has_been_logged_yet' => 'Nothing has been logged yet.',
         'runs_2' => 'Runs',
@@ -128,7 +133,8 @@ return [
         'note' => 'Note',
         'logged' => 'Logged',
         'change' => 'Change',
-        'changed_this_run_in_the_meantime' => '<strong><bdi>:who</bdi> changed this run in the meantime.</strong> Now on record: <bdi>:now</bdi>.',
+        'changed_this_run_in_the_meantime' =>
+            '<strong><bdi>:who</bdi> changed this run in the meantime.</strong> Now on record: <bdi>:now</bdi>.',
         'what_you_typed_is_below_save' => 'What you typed is below. Save it over theirs, or leave it as it is.',
         'distance' => 'Distance',
         'time' => 'Time',
@@ -169,6 +175,7 @@ return [
         'now' => 'Now',
         'lane' => 'Lane :lane',
         'all_tries_are_in' => 'all tries are in',
+        'see_the_answer' => 'See what the class found',
         'nobody_ready' => 'nobody ready',
         'log_its_run' => ':group, :value: log its run',
         'try_2' => '<bdi class="name">:group</bdi> <span class="small">:what</span>',
@@ -217,7 +224,8 @@ return [
         'goes_behind_the_others_of_this' => ':group now runs after the others of this round.',
         'has_withdrawn_its_runs_stay_on' => ':group has withdrawn. Its runs stay on record.',
         'is_back' => ':group is back.',
-        'try_has_been_run_meanwhile_so' => 'Try :integer has been run in the meantime, so the prediction was not kept. Predict the next one.',
+        'try_has_been_run_meanwhile_so' =>
+            'Try :integer has been run in the meantime, so the prediction was not kept. Predict the next one.',
         'expects_of_try' => ':group expects :text of try :try.',
         'the_page_was_out_of_date' => 'The page was out of date. Log the run again.',
         'logged' => 'Logged: :said.',
@@ -256,7 +264,8 @@ return [
         'back_on_record' => 'Back on record',
         'taken_back' => 'Taken back',
         'try_2' => ':group, try :try',
-        'this_correction_was_made_by_an' => ':what: this correction was made by an older Skivo, and cannot be undone by a button. Correct the run in the list.',
+        'this_correction_was_made_by_an' =>
+            ':what: this correction was made by an older Skivo, and cannot be undone by a button. Correct the run in the list.',
         'was_changed_since_by_nothing_was' => ':what was changed since, by :by. Nothing was undone: look at it first.',
         'came_back' => 'came back',
         'is_ready' => 'is ready',

@@ -12,6 +12,7 @@ use App\Language\StandingWords;
 use App\Models\Challenge;
 use App\Record\ClassRecord;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Measurement\UnitSystem;
 use Tests\Scenario;
@@ -99,6 +100,9 @@ final class WordingTest extends FeatureTestCase
         ));
 
         self::assertSame("3 × 6\u{00A0}mm, 58\u{00A0}g", CarWords::brief($full, UnitSystem::Metric));
+        // What the class asks about stands first; what stands there anyway, once.
+        self::assertSame("caps, 3 × 6\u{00A0}mm, 58\u{00A0}g", CarWords::brief($full, UnitSystem::Metric, CarAttribute::WheelKind));
+        self::assertSame("3 × 6\u{00A0}mm, 58\u{00A0}g", CarWords::brief($full, UnitSystem::Metric, CarAttribute::Mass));
         self::assertSame(
             [
                 'Nozzle' => "bundle of straws, bore 3 × 6\u{00A0}mm, 12\u{00A0}cm long",

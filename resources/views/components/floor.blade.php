@@ -30,7 +30,7 @@
                             {{ Glyph::of($line->group->mark) }}
                             <div>
                                 <bdi class="name" title="{{ $line->group->name }}">{{ $line->group->name }}</bdi>
-                                <span class="brief">{{ CarWords::brief($line->car?->choices, $units) }}{{ ($line->car->version ?? 1) > 1
+                                <span class="brief">{{ CarWords::brief($line->car?->choices, $units, $challenge->asks) }}{{ ($line->car->version ?? 1) > 1
                                     ? " · v{$line->car->version}" : '' }}</span>
                                 @if (($record->card($line->group)?->with(CheckVerdict::Fix) ?? []) !== [])<a class="to-mend"
                                     href="{{ route('checks.edit',

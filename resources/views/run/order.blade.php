@@ -11,7 +11,9 @@
             <div class="lane-card">
                 <p class="lane-name">{{ count($floor->lanes) === 1 ? Text::of('run.order.now') : Text::of('run.order.lane', ['lane' => $lane]) }}</p>
                 @if ($standing === null)
-                    <p class="small">{{ $floor->isOver ? Text::of('run.order.all_tries_are_in') : Text::of('run.order.nobody_ready') }}</p>
+                    <p class="small">{{ $floor->isOver ? Text::of('run.order.all_tries_are_in') : Text::of('run.order.nobody_ready') }}
+                        @if ($floor->isOver && $loop->first && auth()->user()?->can('view', $challenge) === true)<a class="no-print"
+                            href="{{ route('findings.show', $challenge) }}">{{ Text::of('run.order.see_the_answer') }}</a>@endif</p>
                 @else
                     @php([$group] = $standing)
                     <button

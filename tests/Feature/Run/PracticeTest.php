@@ -76,6 +76,7 @@ final class PracticeTest extends FeatureTestCase
             $this->log($challenge, $turn, ['distance' => '150']);
         }
         self::assertTrue((new Floor(ClassRecord::of($challenge)))->isOver);
+        $this->get("/challenges/{$challenge->id}")->assertSee('See what the class found');
         $this->put("/challenges/{$challenge->id}/plan", ['practice_runs' => '9'])->assertSessionHasErrors(
             ['practice_runs' => 'Practice runs must be a whole number from 0 to 5.'],
         );
