@@ -23,17 +23,22 @@ enum Answer: string
     public const HARDLY = 0.10;
 
     /**
-     * Of one effect, judged at 95 % by itself.
+     * Of one effect, judged by itself.
      *
-     * @param Effect|null $effect null where no like cars speak of it
+     * @param Effect|null $effect null where no two cars differ in it
      * @param float $typical outcome of the class's cars, above zero
+     * @param float $level how often it may be wrong
      */
-    public static function of(?Effect $effect, float $typical): self
+    public static function of(?Effect $effect, float $typical, float $level = 0.05): self
     {
+        $interval = $effect?->intervalAt(1.0 - $level);
+        if ($effect === null || $interval === null) {
+            return self::CannotTell;
+        }
+
         return match (true) {
-            $effect === null || $effect->interval === null => self::CannotTell,
-            !$effect->isBounded() && self::isHardly($effect->interval, $typical) => self::HardlyMatters,
-            !$effect->isClear() => match ($effect->looks()) {
+            !$effect->isBounded() && self::isHardly($interval, $typical) => self::HardlyMatters,
+            $interval->contains(0.0) => match ($effect->looks($level)) {
                 1 => self::LooksMore,
                 -1 => self::LooksLess,
                 default => self::CannotTell,

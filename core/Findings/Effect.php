@@ -227,8 +227,10 @@ final readonly class Effect
             && array_filter($this->fitted, static fn(FittedCar $each): bool => $each->car->isPastEnd) !== [];
     }
 
-    /** Which way the cars go, one of each group, whatever else changed together with it: 1 up, −1 down, 0 neither clearly (exact, 5 %). */
-    public function looks(): int
+    /**
+     * Which way the cars go, one of each group, whatever else changed together with it: 1 up, −1 down, 0 neither clearly, by exact ranks.
+     */
+    public function looks(float $level = Claims::LEVEL): int
     {
         $newest = ComparedCar::newest(array_map(static fn(FittedCar $each): ComparedCar => $each->car, $this->fitted));
         $ids = array_map(static fn(ComparedCar $car): string => $car->id, $newest);
@@ -238,7 +240,7 @@ final readonly class Effect
             array_map(static fn(FittedCar $each): float => $each->y, $one),
         );
 
-        return $ranks !== null && ($ranks->pValue ?? 1.0) < Claims::LEVEL ? $ranks->rho <=> 0.0 : 0;
+        return $ranks !== null && ($ranks->pValue ?? 1.0) < $level ? $ranks->rho <=> 0.0 : 0;
     }
 
     /** @return non-empty-list<string> the ids of the cars behind it */

@@ -81,7 +81,7 @@ final readonly class Findings
         }
         usort($effects, static fn(Effect $a, Effect $b): int => ($a->pValue ?? 2.0) <=> ($b->pValue ?? 2.0));
         $asked = self::asked($question, $effects);
-        $claims = Claims::of($effects, $question, self::typicalOutcomes($cars));
+        $claims = Claims::of($effects, $question, self::typicalOutcomes($cars), self::done($class));
         $typical = self::typical($forecast);
         $standings = self::standings($class);
         $tries = array_map(static fn(RecordedCar $car): Tries => $car->runs, self::byId($class));
@@ -169,6 +169,21 @@ final readonly class Findings
         }
 
         return $works;
+    }
+
+    /** Share of the tries of each group's newest car that are made, above 0. */
+    private static function done(ClassData $class): float
+    {
+        $newest = [];
+        foreach (array_filter($class->cars, static fn(RecordedCar $car): bool => $car->isIn) as $car) {
+            if (!isset($newest[$car->group]) || $newest[$car->group]->version < $car->version) {
+                $newest[$car->group] = $car;
+            }
+        }
+        $planned = array_sum(array_map(static fn(RecordedCar $car): int => $car->tries->allowed, $newest));
+        $made = array_sum(array_map(static fn(RecordedCar $car): int => min($car->tries->made(), $car->tries->allowed), $newest));
+
+        return $planned > 0 ? max(1, $made) / $planned : 1.0;
     }
 
     /** By which a general remark of the model is made. */

@@ -183,6 +183,33 @@ final class ClaimsRatesTest extends TestCase
             : self::assertAtMost(0.06, $seen, $classes, 'wrong');
     }
 
+    /** Eight groups, half with each bore, which does nothing: the page is looked at after each of their twenty-four runs. */
+    public function testAClassThatIsLookedAtAfterEachRunIsSeldomToldSomethingWrong(): void
+    {
+        $classes = self::many(450);
+        $question = new Question(CarAttribute::NozzleBore);
+        $ever = 0;
+        for ($class = 0; $class < $classes; $class++) {
+            $hands = array_map(fn(): float => 0.12 * $this->normal(), range(0, 7));
+            $tries = [];
+            for ($run = 0; $run < 24; $run++) {
+                $tries[$run % 8][] = 3.0 * exp($hands[$run % 8] + 0.07 * $this->normal());
+                $cars = [];
+                foreach ($tries as $group => $own) {
+                    $cars[] = $this->car($group, 1, [CarAttribute::NozzleBore->value => $group % 2 === 0 ? 0.006 : 0.008], $own);
+                }
+                $effect = Effect::of($cars, CarAttribute::NozzleBore);
+                $claims = Claims::of($effect === null ? [] : [$effect], $question, ['distance' => 3.0], ($run + 1) / 24);
+                if ($effect !== null && in_array($claims->verdict($effect), [Answer::More, Answer::Less], true)) {
+                    $ever++;
+
+                    break;
+                }
+            }
+        }
+        self::assertAtMost(0.08, $ever, $classes, 'ever wrong');
+    }
+
     /** @return array{list<ComparedCar>, Contributions} nine groups with three sizes of wheel, mass going along as closely as said */
     private function wheels(float $along, float $off, float $effect): array
     {
