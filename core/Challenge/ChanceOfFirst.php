@@ -21,9 +21,9 @@ final readonly class ChanceOfFirst
 {
     public const DRAWS = 2000;
 
-    private const LEAST_BETWEEN = 0.02;
+    private const LEAST_BETWEEN = 0.005;
     private const GREATEST_BETWEEN = 0.6;
-    private const BETWEENS = 24;
+    private const BETWEENS = 30;
 
     /** So many standard deviations behind the best, a car is never the first and need not be drawn. */
     private const NEVER = 6.0;

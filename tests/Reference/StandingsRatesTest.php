@@ -149,6 +149,24 @@ final class StandingsRatesTest extends TestCase
         }
     }
 
+    /** Among equal cars the chances are hardly worse than naming all alike, which nobody can better (Brier's score, sum over the cars). */
+    public function testAmongEqualCarsNobodyIsMuchMoreLikelyToBeFirst(): void
+    {
+        $classes = self::many(600);
+        $score = 0.0;
+        for ($class = 0; $class < $classes; $class++) {
+            $truth = self::metres(array_fill(0, self::CARS, 1.0));
+            $scatters = $this->scattersOf(0.0);
+            $chances = ChanceOfFirst::of($this->standings($this->runsOf($truth, $scatters, 3), Scoring::Mean), $class, 300);
+            $again = array_map(static fn(array $distances): float => array_sum($distances), $this->runsOf($truth, $scatters, 3));
+            $first = (int) array_search(max($again), $again, true);
+            foreach ($chances as $car => $chance) {
+                $score += ($chance - ($car === $first ? 1.0 : 0.0)) ** 2;
+            }
+        }
+        self::assertLessThan(1.0 - 1.0 / self::CARS + 0.02, $score / $classes);
+    }
+
     /**
      * It is all run again, many times.
      *
