@@ -36,13 +36,19 @@ final readonly class CheckShifts
     public static function over(array $classes): self
     {
         $rows = $y = [];
+        $own = 0;
         foreach ($classes as $class) {
+            $own += $class->rows === [] ? 0 : 1;
             foreach ($class->rows as [$failed, $read]) {
                 $rows[] = $failed;
                 $y[] = $read;
             }
         }
         $cars = count($rows);
+        // Hands that differ more than usual ones are no sign of what a check does.
+        $times = self::scatter($rows, $y, $own);
+        $rows = array_map(static fn(array $row): array => array_map(static fn(float $each): float => $each / $times, $row), $rows);
+        $y = array_map(static fn(float $each): float => $each / $times, $y);
         foreach (array_keys(self::LOOKED_AT) as $item) {
             $rows[] = array_map(static fn(int $each): float => $each === $item ? 1.0 / self::PRIOR : 0.0, array_keys(self::LOOKED_AT));
             $y[] = 0.0;
@@ -72,9 +78,32 @@ final readonly class CheckShifts
     {
         $shift = 0.0;
         foreach ($failed as $item) {
-            $shift += $this->shifts[$item->value]->value ?? 0.0;
+            // That a car rolls better for having failed is chance.
+            $shift += max(0.0, $this->shifts[$item->value]->value ?? 0.0);
         }
 
-        return max(-self::MOST, min(self::MOST, $shift));
+        return min(self::MOST, $shift);
+    }
+
+    /**
+     * How many times farther than usual the cars of these classes lie from what their failed checks say, at least once.
+     *
+     * @param list<list<float>> $rows
+     * @param list<float> $y
+     * @param int $classes that they are of: each has its middle taken out
+     */
+    private static function scatter(array $rows, array $y, int $classes): float
+    {
+        $varied = array_values(array_filter(
+            array_keys(self::LOOKED_AT),
+            static fn(int $item): bool => array_filter(array_column($rows, $item)) !== [],
+        ));
+        $fit = $varied === [] ? null : LinearModel::fit(array_map(
+            static fn(array $row): array => array_map(static fn(int $item): float => $row[$item], $varied),
+            $rows,
+        ), $y);
+        $freedom = count($y) - $classes - count($varied);
+
+        return $fit === null || $freedom < 1 ? 1.0 : max(1.0, sqrt($fit->residualSquares / $freedom));
     }
 }

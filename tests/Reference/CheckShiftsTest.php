@@ -44,8 +44,10 @@ final class CheckShiftsTest extends TestCase
                 for failed, read, u in cars:
                     X.append(list(failed) + [1.0 if c == k else 0.0 for k in range(len(data))]); y.append(read); w.append(1 / (0.4 ** 2 + u ** 2))
             X, y, W = np.array(X, float), np.array(y), np.diag(w)
-            A = X.T @ W @ X + np.diag([4.0] * 4 + [0.0] * len(data))
-            out = [[float(b), float(s)] for b, s in zip(np.linalg.solve(A, X.T @ W @ y)[:4], np.sqrt(np.diag(np.linalg.inv(A)))[:4])]
+            b, *_ = np.linalg.lstsq(np.sqrt(W) @ X, np.sqrt(W) @ y, rcond=None)
+            s2 = max(1.0, float(np.sum((np.sqrt(W) @ (y - X @ b)) ** 2)) / (len(y) - len(data) - 4))
+            A = X.T @ W @ X / s2 + np.diag([4.0] * 4 + [0.0] * len(data))
+            out = [[float(b), float(s)] for b, s in zip(np.linalg.solve(A, X.T @ W @ y / s2)[:4], np.sqrt(np.diag(np.linalg.inv(A)))[:4])]
             PY,
             $plain,
         );
@@ -71,6 +73,25 @@ final class CheckShiftsTest extends TestCase
         }
         $error = 2 * sqrt(0.05 * 0.95 / $asked);
         self::assertEqualsWithDelta(0.95, $covered / $asked, 0.015 + $error);
+    }
+
+    /** Hands that differ from car to car more than usual (sd of ln w up to 0.9) make no check look as if it mattered. */
+    public function testChecksThatDoNothingAreSeldomSeenToDoSomething(): void
+    {
+        foreach ([0.4, 0.7, 0.9] as $hands) {
+            $wrong = $asked = 0;
+            $most = self::many(360);
+            for ($i = 0; $i < $most; $i++) {
+                $classes = array_map(fn(): CheckedCars => CheckedCars::of($this->classOf([0.0, 0.0, 0.0, 0.0], $hands)), range(1, 4));
+                foreach (CheckShifts::over($classes)->shifts as $shift) {
+                    $wrong += (int) !$shift->interval()->contains(0.0);
+                    $asked++;
+                }
+            }
+            self::assertLessThan(0.06 + 2 * sqrt(0.06 * 0.94 / $asked), $wrong / $asked, "hands that differ by {$hands}");
+        }
+        // Whatever chance has it, a failed check makes nothing better.
+        self::assertSame(0.0, (new CheckShifts(['spin' => new Estimate(-1.1, 0.2)], 8))->of([CheckItem::Spin]));
     }
 
     public function testItStartsFromNone(): void
@@ -123,13 +144,13 @@ final class CheckShiftsTest extends TestCase
      *
      * @return list<array{list<CheckItem>, Estimate}>
      */
-    private function classOf(array $truth): array
+    private function classOf(array $truth, float $hands = self::BETWEEN_CARS): array
     {
         $middle = -3.5 + 0.8 * $this->normal();
         $cars = [];
         for ($car = 0; $car < 8; $car++) {
             $failed = array_values(array_filter(CheckShifts::LOOKED_AT, fn(): bool => $this->chance->getInt(0, 3) === 0));
-            $log = $middle + self::BETWEEN_CARS * $this->normal() + self::OF_A_READING * $this->normal();
+            $log = $middle + $hands * $this->normal() + self::OF_A_READING * $this->normal();
             foreach ($failed as $item) {
                 $log += $truth[(int) array_search($item, CheckShifts::LOOKED_AT, true)];
             }
