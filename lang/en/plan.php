@@ -172,9 +172,9 @@ return [
         'work_it_out' => 'Working it out …',
         'said' => 'Of 100 such classes about :right are told what is true, :wrong are told wrongly, and :open can’t tell yet.',
         'halves' =>
-            'That is with :groups groups and :tries tries each, if half of the groups build with :one and half with :other, and everything else is alike.',
+            'That is with :groups groups and one try each, if half of the groups build with :one and half with :other, and everything else is alike.|That is with :groups groups and :count tries each, if half of the groups build with :one and half with :other, and everything else is alike.',
         'changed' =>
-            'That is with :groups groups, of which half begin with :one and half with :other: :tries tries, then each changes to the other, and :again tries more.',
+            'That is with :groups groups, of which half begin with :one and half with :other: first their tries (:tries each), then each changes to the other and makes one more.|That is with :groups groups, of which half begin with :one and half with :other: first their tries (:tries each), then each changes to the other and makes :count more.',
         'better' => [
             'another_try' => 'One more try each would help most: about :right of 100.',
             'change_one_thing' =>

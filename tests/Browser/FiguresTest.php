@@ -59,7 +59,10 @@ final class FiguresTest extends BrowserTestCase
         self::assertStringContainsString('Halyard: 9 mm, 423 cm', str_replace("\u{00A0}", ' ', $browser->focused()));
         self::assertStringContainsString('Halyard', $browser->text('.tip'));
         $browser->press('The numbers behind the figure');
-        self::assertStringContainsString('Reef version 2', (string) preg_replace('/\s+/', ' ', $browser->text('.figure ~ details table')));
+        self::assertStringContainsString(
+            'Reef · version 2',
+            (string) preg_replace('/\s+/', ' ', $browser->text('.figure ~ details table')),
+        );
     }
 
     /** @return iterable<string, array{string, UnitSystem, int}> */

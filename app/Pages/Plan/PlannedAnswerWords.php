@@ -26,13 +26,16 @@ final readonly class PlannedAnswerWords
     /** Of which plan that is said. */
     public function plan(): string
     {
+        $plan = $this->planned->plan;
         $values = [
-            'groups' => $this->planned->plan->groups, 'tries' => $this->planned->plan->tries, 'again' => $this->planned->plan->triesAgain,
+            'groups' => $plan->groups,
             'one' => FactorWords::value($this->planned->question->attribute, $this->planned->one, $this->units),
             'other' => FactorWords::value($this->planned->question->attribute, $this->planned->other, $this->units),
         ];
 
-        return Text::of($this->planned->plan->triesAgain > 0 ? 'plan.chance.changed' : 'plan.chance.halves', $values);
+        return $plan->triesAgain > 0
+            ? Text::plural('plan.chance.changed', $plan->triesAgain, ['tries' => $plan->tries] + $values)
+            : Text::plural('plan.chance.halves', $plan->tries, $values);
     }
 
     /** What would help most; null where nothing gains more than chance. */

@@ -33,7 +33,7 @@ final class PlannedAnswerTest extends FeatureTestCase
         // Another plan is another answer.
         $challenge->sessionPlan()->fill(['tries_again' => 3])->save();
         $this->get($plan)->assertDontSee('Of 100 such classes');
-        $this->get("{$plan}/chance?part=1")->assertSee('then each changes to the other, and 3 tries more');
+        $this->get("{$plan}/chance?part=1")->assertSee('then each changes to the other and makes 3 more');
     }
 
     public function testAFreeDesignAndWhatTheModelCannotComputeHaveNoChance(): void
