@@ -44,6 +44,9 @@ final class DemoTest extends FeatureTestCase
         self::assertStringContainsString('Reef changed nozzle bore on its car', $words->howWeKnow($asked));
         self::assertNotNull($findings->found->next);
         self::assertNotNull($asked->shares(), 'and what makes the difference');
+        // What is said adds up, with its signs: hands that worked against it are not said to have made it.
+        self::assertLessThan(0.0, $asked->shares()->hands);
+        self::assertStringContainsString('Hands take away ', (string) $words->shares($asked));
         self::assertCount(10, $findings->found->works, 'every car that ran is on the figure');
     }
 

@@ -196,14 +196,21 @@ final readonly class FindingWords
             $parts[] = [Label::of($each->attribute), $each->makes];
         }
 
-        return Text::of('findings.shares.said', [
+        $hands = $this->amount($effect, abs($shares->hands));
+        $how = match (true) {
+            $hands === $this->amount($effect, 0.0) => 'said_exactly',
+            $shares->hands > 0.0 => 'said',
+            default => 'said_against',
+        };
+
+        return Text::of("findings.shares.{$how}", [
             'total' => $this->amount($effect, abs($shares->total())),
             'least' => $this->value($effect, false), 'most' => $this->value($effect, true),
             'parts' => Lists::and(array_map(fn(array $part): string => Text::of(
                 $part[1] >= 0.0 ? 'findings.shares.makes' : 'findings.shares.takes',
                 ['what' => $part[0], 'by' => $this->amount($effect, abs($part[1]))],
             ), $parts), 9),
-            'hands' => $this->amount($effect, abs($shares->hands)),
+            'hands' => $hands,
         ]);
     }
 
