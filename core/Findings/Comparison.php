@@ -28,9 +28,8 @@ final readonly class Comparison
     private const KIND = 0.1;
     private const UNKNOWN_SIZE = 0.1;
 
-    /** Rebuilding makes better or worse by so much (ln), and so does each further try. */
+    /** Having been rebuilt makes all cars better or worse by so much (ln). */
     private const PRACTICE = 0.06;
-    private const WEAR = 0.02;
 
     /** Tries scatter by so much of the mean where no car has two. Common practice, no source. */
     private const USUAL_SCATTER = 0.08;
@@ -88,7 +87,10 @@ final readonly class Comparison
             };
         }
         [$this->bounds, $this->variances] = [$bounds, $variances];
-        [$this->y, $this->wear] = $this->unit === null ? $this->withoutWear($y, $samples, $variances) : [$y, array_fill(0, count($y), 0.0)];
+        // What adds up wears out in no such way.
+        $wear = $this->unit === null ? Wear::among($this->cars, $samples, $variances, $bounds) : null;
+        $this->y = $wear === null ? $y : array_map(static fn(float $own, float $off): float => $own - $off, $y, $wear->makes);
+        $this->wear = $wear->unsure ?? array_fill(0, count($y), 0.0);
     }
 
     /**
@@ -349,48 +351,6 @@ final readonly class Comparison
     private static function lone(array $place, array $y): float
     {
         return self::along($place, $y)[1];
-    }
-
-    /**
-     * What tries lose or gain from one to the next, learnt within all cars of the class, taken out.
-     *
-     * @param list<float> $y
-     * @param list<Sample> $samples
-     * @param list<float> $variances
-     *
-     * @return array{list<float>, list<float>} the outcomes at the middle of all tries, and what is not known of that
-     */
-    private function withoutWear(array $y, array $samples, array $variances): array
-    {
-        $order = array_keys($this->cars);
-        usort($order, fn(int $a, int $b): int => $this->cars[$a]->version <=> $this->cars[$b]->version);
-        $made = $at = [];
-        $squares = $products = 0.0;
-        foreach ($order as $i) {
-            $sample = $samples[$i];
-            $first = $made[$this->cars[$i]->group] ?? 0;
-            $made[$this->cars[$i]->group] = $first + $sample->n;
-            $middle = ($sample->n - 1) / 2;
-            $at[$i] = $first + $middle;
-            if ($sample->least() <= 0.0 || $this->bounds[$i] !== 0) {
-                continue;
-            }
-            // The error of one try, from that of the mean.
-            $weight = 1.0 / ($variances[$i] * $sample->n);
-            foreach ($sample->values as $try => $value) {
-                $squares += $weight * ($try - $middle) ** 2;
-                $products += $weight * ($try - $middle) * log($value);
-            }
-        }
-        $precision = $squares + 1.0 / self::WEAR ** 2;
-        $slope = $products / $precision;
-        $mean = $at === [] ? 0.0 : array_sum($at) / count($at);
-        $off = array_map(static fn(int $i): float => $at[$i] - $mean, array_keys($y));
-
-        return [
-            array_map(static fn(float $own, float $tries): float => $own - $slope * $tries, $y, $off),
-            array_map(static fn(float $tries): float => $tries / sqrt($precision), $off),
-        ];
     }
 
     /** @param array{string, string}|null $kinds */
