@@ -26,7 +26,7 @@ final class SizesTest extends TestCase
     private const BESIDE = 'database/migrations';
 
     /** How many are larger still: a number here only ever falls. */
-    private const STILL = ['files' => 19, 'functions' => 32, 'parameters' => 16];
+    private const STILL = ['files' => 17, 'functions' => 29, 'parameters' => 16];
 
     public function testNothingIsLargerThanAScreenHolds(): void
     {
