@@ -500,7 +500,7 @@ return [
         'one_source' =>
             'All cars here are driven by the same source of energy. Build another one onto some of them, and both stand here side by side.',
         'no_like_cars' =>
-            'No cars here are alike but for what drives them, so nothing is claimed about which is better. Let the same group run the same car with both.',
+            'Too few groups ran with different sources of energy for anything to be claimed about which is better. Let the same group run the same car with both.',
         'groups' => ':count group|:count groups',
         'nothing_known' => 'not known',
         'between' => ':low to :high',
@@ -550,8 +550,8 @@ return [
             'Same car for all, or free design<span class="small block font-normal">results that compare, or room to invent</span>',
         'no_like_cars' => 'no cars compare',
         'choice_with_like_cars' => ':count choice can be compared|:count choices can be compared',
-        'these_designs_are_too_free_to' => 'These designs are too free to compare: too much differs from car to car.',
-        'where_cars_were_alike_but_for' => 'Where cars were alike but for one thing, results compare; the rest is invention.',
+        'these_designs_are_too_free_to' => 'No two cars that ran differ in anything on record.',
+        'what_else_differs' => 'Results compare all the same: what else differs is allowed for. The more alike cars are, the more they tell.',
         'these_runs_cant_speak_to' => ':count belief that these runs can’t speak to|:count beliefs that these runs can’t speak to',
     ],
     'effect' => [

@@ -29,7 +29,7 @@ return [
         'none' => 'No other class that you work with asks the same yet. Copy this plan for the next class, and come back.',
         'which' => 'Which classes',
         'show' => 'Put these together',
-        'no_answer' => 'None of these classes can answer by itself yet: it takes three groups with like cars.',
+        'no_answer' => 'None of these classes can answer by itself yet: it takes four groups whose cars differ in it.',
         'said' => 'Over :classes, on average :mean (95 %: :low to :high) from :least to :most.',
         'from_to' => ':low to :high',
         'classes' => ':count class|:count classes',
@@ -44,6 +44,6 @@ return [
         'interval' => '95 % interval',
         'all' => 'Together',
         'figure' => 'What each class found, and all together, with their 95 % intervals',
-        'weighted' => 'Weighted by groups. A class that can’t say how sure it is, with one or two like cars, is left out.',
+        'weighted' => 'Weighted by groups. A class that can’t say how sure it is, with fewer than four groups, is left out.',
     ],
 ];

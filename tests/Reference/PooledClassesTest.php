@@ -48,7 +48,7 @@ final class PooledClassesTest extends TestCase
     #[DataProvider('classes')]
     public function testIntervalsCoverWhatTheseClassesDoOnAverage(int $classes, float $apart): void
     {
-        $trials = self::many(1200);
+        $trials = self::many(540);
         $covered = $wrong = $differ = $changed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $true = $effects = $null = [];
@@ -106,7 +106,7 @@ final class PooledClassesTest extends TestCase
         $question = $plan->question();
         [$one, $other] = array_map(fn(float $value): float => $this->outcome($plan, $value), $plan->values());
         $says = $other > $one ? Answer::More : Answer::Less;
-        $trials = self::many(240);
+        $trials = self::many(150);
         $right = $wrong = $claimed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $answer = Answer::of(

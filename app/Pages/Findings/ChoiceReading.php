@@ -8,7 +8,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\Effect;
 
-/** One choice in which the cars of a class differ, and what like cars say of it. */
+/** One choice in which the cars of a class differ, and what its cars say of it. */
 final readonly class ChoiceReading
 {
     /** The order in which choices are read: what is told, then hints, what hardly matters, what nobody can tell yet. */

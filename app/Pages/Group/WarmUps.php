@@ -61,7 +61,7 @@ final readonly class WarmUps
         return new self(array_slice([...array_slice($rows, $from), ...array_slice($rows, 0, $from)], 0, self::ASKED));
     }
 
-    /** What the class's like cars say of it, where that holds. */
+    /** What the class's cars say of it, where that holds. */
     private static function ofTheClass(WarmUp $question, Findings $found): ?Direction
     {
         foreach ($found->effects as $effect) {

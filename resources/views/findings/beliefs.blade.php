@@ -37,7 +37,7 @@
                         <td class="verdict">{{ $effects === [] ? Text::of('findings.beliefs.no_like_cars')
                             : Text::plural('findings.beliefs.choice_with_like_cars', count($effects)) }}</td>
                         <td>{{ $effects === [] ? Text::of('findings.beliefs.these_designs_are_too_free_to')
-                            : Text::of('findings.beliefs.where_cars_were_alike_but_for') }}</td><td class="small"></td></tr>
+                            : Text::of('findings.beliefs.what_else_differs') }}</td><td class="small"></td></tr>
                 </tbody>
             </table>
         </div>
