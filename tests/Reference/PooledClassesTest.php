@@ -49,7 +49,7 @@ final class PooledClassesTest extends TestCase
     public function testIntervalsCoverWhatTheseClassesDoOnAverage(int $classes, float $apart): void
     {
         $trials = self::many(540);
-        $covered = $wrong = $differ = $changed = 0;
+        $covered = $seen = $wrong = $differ = $changed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $true = $effects = $null = [];
             for ($class = 0; $class < $classes; $class++) {
@@ -63,6 +63,7 @@ final class PooledClassesTest extends TestCase
             $groups = array_map(static fn(?Effect $effect): int => $effect?->groups() ?? 0, $effects);
             $mean = array_sum(array_map(static fn(float $own, int $count): float => $own * $count, $true, $groups)) / array_sum($groups);
             $covered += (int) $pooled->interval->contains($mean);
+            $seen += (int) !$pooled->interval->contains(0.0);
             $differ += (int) $pooled->classesDiffer();
             $nothing = PooledEffect::of($null);
             self::assertNotNull($nothing);
@@ -71,7 +72,7 @@ final class PooledClassesTest extends TestCase
         }
         $error = 2 * sqrt(0.05 * 0.95 / $trials);
         self::assertGreaterThan(0.95 - 0.015 - $error, $covered / $trials, 'covered');
-        self::assertLessThan(0.99, $covered / $trials);
+        self::assertGreaterThan(0.7, $seen / $trials, 'nor so wide that it says nothing');
         self::assertLessThan(0.05 + $error, $wrong / $trials, 'a wrong answer');
         self::assertLessThan(0.05 + 0.01 + $error, $changed / $trials, 'a change from year to year where there is none');
         $apart === 0.0
