@@ -73,13 +73,18 @@ final readonly class CheckShifts
         return new self($shifts, $cars);
     }
 
+    /** @return array<string, Estimate> those that are applied: that a car rolls better for having failed is chance */
+    public function applied(): array
+    {
+        return array_filter($this->shifts, static fn(Estimate $shift): bool => $shift->value > 0.0);
+    }
+
     /** @param list<CheckItem> $failed by a car */
     public function of(array $failed): float
     {
         $shift = 0.0;
         foreach ($failed as $item) {
-            // That a car rolls better for having failed is chance.
-            $shift += max(0.0, $this->shifts[$item->value]->value ?? 0.0);
+            $shift += $this->applied()[$item->value]->value ?? 0.0;
         }
 
         return min(self::MOST, $shift);

@@ -236,6 +236,7 @@ return [
         'from_to' => ':low to :high',
         'failed_checks_change_nothing_yet' => 'Failed checks change no prediction yet.',
         'no_other_class_says_so' => 'That takes other classes of yours in which checked cars had their friction measured, or ran.',
+        'no_check_shows_it' => 'The one checked car of your other classes shows nothing of it.|The :count checked cars of your other classes show nothing of it.',
         'failed_checks_change' => 'Failed checks change what is expected of a car.',
         'over_other_classes' => 'By :cars of your other classes, what hands add is multiplied by :each where a car fails that check.',
         'times_for_a_check' => ':times (:between) for “:check”',

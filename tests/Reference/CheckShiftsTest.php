@@ -91,7 +91,9 @@ final class CheckShiftsTest extends TestCase
             self::assertLessThan(0.06 + 2 * sqrt(0.06 * 0.94 / $asked), $wrong / $asked, "hands that differ by {$hands}");
         }
         // Whatever chance has it, a failed check makes nothing better.
-        self::assertSame(0.0, (new CheckShifts(['spin' => new Estimate(-1.1, 0.2)], 8))->of([CheckItem::Spin]));
+        $better = new CheckShifts(['spin' => new Estimate(-1.1, 0.2), 'wobble' => new Estimate(0.4, 0.2)], 8);
+        self::assertSame([0.0, 0.4], [$better->of([CheckItem::Spin]), $better->of([CheckItem::Spin, CheckItem::Wobble])]);
+        self::assertSame(['wobble'], array_keys($better->applied()), 'nor is it told');
     }
 
     public function testItStartsFromNone(): void

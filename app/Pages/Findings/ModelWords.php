@@ -97,14 +97,15 @@ final readonly class ModelWords
     private function checks(): Sentence
     {
         $shifts = $this->findings->found->forecast->shifts;
-        if ($shifts->cars === 0) {
+        if ($shifts->applied() === []) {
             return new Sentence(
                 Text::of('findings.model_words.failed_checks_change_nothing_yet'),
-                Text::of('findings.model_words.no_other_class_says_so'),
+                $shifts->cars === 0 ? Text::of('findings.model_words.no_other_class_says_so')
+                    : Text::plural('findings.model_words.no_check_shows_it', $shifts->cars),
             );
         }
         $each = [];
-        foreach ($shifts->shifts as $item => $shift) {
+        foreach ($shifts->applied() as $item => $shift) {
             $each[] = Text::of('findings.model_words.times_for_a_check', [
                 'check' => Label::of(CheckItem::from($item)),
                 'times' => number_format(exp($shift->value), 2),
