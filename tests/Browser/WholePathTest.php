@@ -51,7 +51,7 @@ final class WholePathTest extends BrowserTestCase
         self::assertStringContainsString('4/12', $browser->text('.stages'));
 
         $browser->press('Findings')->press('All choices')->settle();
-        self::assertStringContainsString('Wider bores went farther here', $browser->text('.said'));
+        self::assertStringContainsString('a wider bore may go farther', $browser->text('.said'));
         self::assertCount(4, $browser->all('g.point'));
 
         $browser->visit("{$class}/sheet");
