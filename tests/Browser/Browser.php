@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -138,14 +139,17 @@ final class Browser
         $pressed = $this->driver->findElement(WebDriverBy::xpath(
             "//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]",
         ));
-        $leadsAway = $this->driver->executeScript(
-            <<<'JS'
+        $script = <<<'JS'
             const [pressed] = arguments;
             return pressed.matches('a[href]') ? pressed.href.split('#')[0] !== location.href.split('#')[0] || !pressed.hash
                 : pressed.matches('button') && pressed.type === 'submit' && pressed.form !== null && pressed.form.method !== 'dialog';
-            JS,
-            [$pressed],
-        );
+            JS;
+        try {
+            $leadsAway = $this->driver->executeScript($script, [$pressed]);
+        } catch (StaleElementReferenceException) {
+            // The page drew itself anew in between: it is there again.
+            return $this->press($says);
+        }
         $leadsAway === true ? $this->follow($pressed->click(...)) : $pressed->click();
 
         return $this;
