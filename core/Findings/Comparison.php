@@ -24,12 +24,12 @@ final readonly class Comparison
      * The model's share of an attribute is off by so much of itself; an unknown kind by so much (ln); a size that the model doesn't know by
      * so much from the middle of the class to its end.
      */
-    private const OFF = 0.5;
+    public const OFF = 0.5;
     private const KIND = 0.1;
     private const UNKNOWN_SIZE = 0.1;
 
     /** Having been rebuilt makes all cars better or worse by so much (ln). */
-    private const PRACTICE = 0.06;
+    public const PRACTICE = 0.06;
 
     /** Tries scatter by so much of the mean where no car has two. Common practice, no source. */
     private const USUAL_SCATTER = 0.08;

@@ -122,13 +122,48 @@ final readonly class Effect
      */
     private static function areEnough(array $cars): bool
     {
+        $values = self::byGroup($cars);
+        $rebuilt = count(array_filter($values, static fn(array $own): bool => min($own) !== max($own)));
+
+        return $rebuilt >= self::FEWEST_REBUILT || (count($values) >= self::FEWEST_GROUPS && !self::hangOnOne($values));
+    }
+
+    /**
+     * @param list<FittedCar> $cars
+     *
+     * @return array<array-key, non-empty-list<float>> the values of each group's cars
+     */
+    private static function byGroup(array $cars): array
+    {
         $values = [];
         foreach ($cars as $each) {
             $values[$each->car->group][] = $each->x;
         }
-        $rebuilt = count(array_filter($values, static fn(array $own): bool => min($own) !== max($own)));
 
-        return count($values) >= self::FEWEST_GROUPS || $rebuilt >= self::FEWEST_REBUILT;
+        return $values;
+    }
+
+    /**
+     * Without one of the groups all others have the same: what it does can't be told from that group's hands.
+     *
+     * @param array<array-key, non-empty-list<float>> $values
+     */
+    private static function hangOnOne(array $values): bool
+    {
+        foreach (array_keys($values) as $group) {
+            $others = array_merge(...array_values(array_diff_key($values, [$group => true])) ?: [[]]);
+            if ($others === [] || min($others) === max($others)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether only one group has another value than all the rest. */
+    public function hangsOnOneGroup(): bool
+    {
+        return self::hangOnOne(self::byGroup($this->fitted));
     }
 
     /** For each unit of it (SI), on average over the span; of two kinds, the difference. */

@@ -22,14 +22,10 @@ final readonly class NextTest
         CarAttribute::BalloonNominal, CarAttribute::NozzleHeight, CarAttribute::Bearing,
     ];
 
-    /**
-     * Rebuilding a car changes how far it goes by so much of it (standard deviation), and all rebuilt cars alike by so much. From memory.
-     */
+    /** Rebuilding a car changes how far it goes by so much of it (standard deviation). From memory. */
     private const OF_REBUILDING = 0.04;
-    private const OF_PRACTICE = 0.06;
 
-    /** The model's share is off by half of itself, and by so much where it makes nothing (ln). From memory. */
-    private const MODEL_OFF = 0.5;
+    /** What the model says is off by so much at least (ln). From memory. */
     private const MODEL_LEAST = 0.1;
 
     /** An effect of so many standard errors is seen at 95 % in four classes of five: z₀.₉₇₅ + z₀.₈. */
@@ -153,7 +149,7 @@ final readonly class NextTest
         $precision = $weighted = 0.0;
         foreach (array_filter($changes, static fn(Change $change): bool => $change->byModel !== null) as $change) {
             $slope = $change->byModel / $change->span;
-            $variance = (self::MODEL_OFF * $slope) ** 2 + self::MODEL_LEAST ** 2;
+            $variance = (Comparison::OFF * $slope) ** 2 + self::MODEL_LEAST ** 2;
             // What the model says of one car it says of all: together they are one opinion.
             $precision += 1.0 / $variance / count($changes);
             $weighted += $slope / $variance / count($changes);
@@ -168,7 +164,7 @@ final readonly class NextTest
         $relative = $scatter === null ? 0.08 ** 2 : $scatter->priorVariance;
         $own = 2.0 * $relative / $changes[0]->car->sample->n + self::OF_REBUILDING ** 2;
         // Least squares through nothing, with what all rebuilt cars share.
-        $variance = $own / $squares + (self::OF_PRACTICE * $spans / $squares) ** 2;
+        $variance = $own / $squares + (Comparison::PRACTICE * $spans / $squares) ** 2;
         $after = 1.0 / (1.0 / $error ** 2 + 1.0 / $variance);
         $distance = array_sum(array_map(static fn(Change $change): float => $change->car->sample->mean(), $changes)) / count($changes);
         $span = abs($changes[0]->span);

@@ -181,6 +181,22 @@ final class ComparisonTest extends TestCase
         self::assertNull($effect->interval);
     }
 
+    /** What one group alone has can't be told from its hands, however far its car went. */
+    public function testWhatOneGroupAloneHasIsNoClaim(): void
+    {
+        $cars = [];
+        foreach ([3.0, 2.8, 3.1, 2.9, 3.0, 3.05, 6.5] as $index => $mean) {
+            $cars[] = $this->compared("g{$index}", 1, $index === 6 ? 0.009 : 0.006, new Sample([0.99 * $mean, $mean, 1.01 * $mean]));
+        }
+        $effect = Effect::of($cars, CarAttribute::NozzleBore);
+        self::assertTrue($effect?->hangsOnOneGroup());
+        self::assertNull($effect->interval);
+        $cars[] = $this->compared('g7', 1, 0.009, new Sample([6.2, 6.3, 6.4]));
+        $two = Effect::of($cars, CarAttribute::NozzleBore);
+        self::assertFalse($two?->hangsOnOneGroup());
+        self::assertTrue($two->isClear());
+    }
+
     public function testItLooksLikeItOnlyWhereTheCarsGoOneWay(): void
     {
         // Everything with wider bores is lighter as well, and the model has mass make as much: the cars go one way, and nobody can say by

@@ -98,12 +98,12 @@ final readonly class AnswerFigure
         return mb_strtolower(trim($kind));
     }
 
-    /** @return list<array{kind: string, mean: float, low: null, high: null}> every kind that cars have, in the order of their sizes */
+    /** @return list<array{kind: string, mean: float}> every kind that cars have, in the order of their sizes */
     private function kinds(): array
     {
         $means = $sizes = [];
         foreach ($this->effect->from === null ? [] : $this->findings->found->cars as $car) {
-            $kind = $car->choices->explanation($this->effect->factor);
+            $kind = $car->choices->explanation($this->effect->factor) ?? $this->ofKit();
             $mean = $car->of($this->effect->outcome)?->mean();
             if (is_string($kind) && $mean !== null) {
                 $means[$this->kindOf($kind)][] = $mean;
@@ -117,8 +117,7 @@ final readonly class AnswerFigure
         }
 
         return array_map(fn(string|int $kind): array => [
-            'kind' => (string) $kind, 'mean' => $this->outcomeIn(array_sum($means[$kind]) / count($means[$kind])), 'low' => null,
-            'high' => null,
+            'kind' => (string) $kind, 'mean' => $this->outcomeIn(array_sum($means[$kind]) / count($means[$kind])),
         ], array_keys($sizes));
     }
 

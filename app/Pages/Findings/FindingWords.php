@@ -221,7 +221,9 @@ final readonly class FindingWords
         $outcome = $effect->outcome->value;
         $interval = $effect->interval;
         if ($interval === null) {
-            return Text::plural('findings.effect.too_few', $effect->groups());
+            return $effect->groups() > 2 && $effect->hangsOnOneGroup()
+                ? Text::of('findings.effect.one_group_alone')
+                : Text::plural('findings.effect.too_few', $effect->groups());
         }
         if ($interval->contains(0.0)) {
             return Text::of("findings.effect.{$outcome}.open", $values + [

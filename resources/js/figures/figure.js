@@ -31,11 +31,17 @@ export function attachFigures(root) {
     }
 }
 
+let clips = 0;
+
 function drawGraph(data, width, tip) {
     const height = width < 520 ? 330 : 430;
     const canvas = svg('svg', { viewBox: `0 0 ${width} ${height + TOP + FOOT}`, role: 'group', 'aria-label': say('figure.cars') });
     const foot = TOP + height;
-    const most = Math.max(...data.points.flatMap((point) => [point.y, ...point.tries, Math.min(point.high ?? 0, 1.3 * point.y)]), 1e-6);
+    const most = Math.max(
+        ...data.points.flatMap((point) => [point.y, ...point.tries, Math.min(point.high ?? 0, 1.3 * point.y)]),
+        ...data.curve.map((each) => each.y),
+        1e-6,
+    );
     const max = most * 1.08;
     const y = scaleLinear([0, max], [foot, TOP]);
     svg('rect', { x: TAPE, y: TOP, width: width - TAPE, height, class: 'floor-board' }, canvas);
@@ -63,9 +69,11 @@ function numbers(canvas, data, y, { left, right, top, bottom }) {
     const margin = high > low ? (high - low) * 0.14 : Math.max(Math.abs(high) * 0.2, 1);
     const x = scaleLinear([low < 0 ? low - margin : Math.max(0, low - margin), high + margin], [left, right]);
     drawAxisBottom(canvas, x, { at: bottom, values: x.ticks(Math.min(8, Math.max(2, Math.floor((right - left) / 70)))) });
-    const clip = svg('clipPath', { id: 'floor-clip' }, canvas);
+    // Several graphs may stand on one page.
+    const id = `floor-clip-${(clips += 1)}`;
+    const clip = svg('clipPath', { id }, canvas);
     svg('rect', { x: left, y: top, width: right - left, height: bottom - top }, clip);
-    drawFit(svg('g', { 'clip-path': 'url(#floor-clip)' }, canvas), data.curve, x, y);
+    drawFit(svg('g', { 'clip-path': `url(#${id})` }, canvas), data.curve, x, y);
     return (point) => x(point.x);
 }
 
@@ -74,10 +82,6 @@ function drawFit(clipped, curve, x, y) {
     if (curve.length === 0) {
         return;
     }
-    const along = (place) =>
-        line()
-            .x((each) => x(each.x))
-            .y((each) => y(each[place]));
     if (curve[0].low !== null) {
         const band = area()
             .x((each) => x(each.x))
@@ -85,10 +89,10 @@ function drawFit(clipped, curve, x, y) {
             .y1((each) => y(each.high));
         svg('path', { d: band(curve), class: 'band' }, clipped);
     }
-    for (const edge of ['carLow', 'carHigh'].filter((each) => (curve[0][each] ?? null) !== null)) {
-        svg('path', { d: along(edge)(curve), class: 'band-edge' }, clipped);
-    }
-    svg('path', { d: along('y')(curve), class: 'fit' }, clipped);
+    const fit = line()
+        .x((each) => x(each.x))
+        .y((each) => y(each.y));
+    svg('path', { d: fit(curve), class: 'fit' }, clipped);
 }
 
 /** What was chosen is a kind: a place for each along the foot, with the mean of its cars. */
@@ -102,14 +106,6 @@ function kinds(canvas, data, y, { left, right, bottom }) {
         const at = x(kind.kind);
         wrap(canvas, kind.kind, at, bottom + 17, Math.floor(room / 7.5));
         const beside = at - Math.min(34, room * 0.35);
-        if (kind.low !== null) {
-            const [low, high] = [y(Math.max(0, kind.low)), y(kind.high)];
-            svg(
-                'path',
-                { d: `M${beside} ${low}V${high}M${beside - 5} ${low}h10M${beside - 5} ${high}h10`, class: 'kind-interval' },
-                canvas,
-            );
-        }
         svg('line', { x1: beside - 10, x2: beside + 10, y1: y(kind.mean), y2: y(kind.mean), class: 'kind-mean' }, canvas);
     }
     return (point) => x(point.x);

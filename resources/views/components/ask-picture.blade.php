@@ -1,9 +1,7 @@
 {{-- What is asked, as a picture: less of it beside more; or what it should be better at; or nothing yet. --}}
 @props(['attribute' => null, 'outcome' => null])
-@php
-    use Skivo\Core\Car\Attribute\CarAttribute;
-    use Skivo\Core\Findings\Outcome;
-@endphp
+@use('Skivo\Core\Car\Attribute\CarAttribute')
+@use('Skivo\Core\Findings\Outcome')
 <svg class="ask-picture" viewBox="0 0 120 56" aria-hidden="true">
     @switch($attribute ?? $outcome)
         @case(CarAttribute::NozzleBore)

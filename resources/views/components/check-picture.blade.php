@@ -1,8 +1,6 @@
 {{-- How a test of the check card is done, as a small picture. --}}
 @props(['item'])
-@php
-    use Skivo\Core\Car\Check\CheckItem;
-@endphp
+@use('Skivo\Core\Car\Check\CheckItem')
 <svg class="drawing check-picture" viewBox="0 0 240 150" aria-hidden="true">
     @switch($item)
         @case(CheckItem::Spin)

@@ -1,13 +1,11 @@
 {{-- One of a few as a small picture, where a picture says more than its word. --}}
 @props(['option'])
-@php
-    use App\Pages\Build\FormPicture;
-    use Skivo\Core\Car\Attribute\ChassisForm;
-    use Skivo\Core\Car\Attribute\EnergySource;
-    use Skivo\Core\Car\Attribute\NoseShape;
-    use Skivo\Core\Physics\Hollow;
-    use Skivo\Core\Physics\WheelMount;
-@endphp
+@use('App\Pages\Build\FormPicture')
+@use('Skivo\Core\Car\Attribute\ChassisForm')
+@use('Skivo\Core\Car\Attribute\EnergySource')
+@use('Skivo\Core\Car\Attribute\NoseShape')
+@use('Skivo\Core\Physics\Hollow')
+@use('Skivo\Core\Physics\WheelMount')
 @if ($option instanceof ChassisForm)
     <svg class="choice-picture" viewBox="0 0 {{ FormPicture::WIDTH }} {{ FormPicture::HEIGHT }}" aria-hidden="true">
         <path class="body" d="{{ FormPicture::of($option) }}" />

@@ -1,8 +1,6 @@
 {{-- A group's drawing. --}}
 @props(['sketch'])
-@php
-    use Skivo\Core\Notebook\Sketch;
-@endphp
+@use('Skivo\Core\Notebook\Sketch')
 <svg class="sketch" viewBox="0 0 {{ Sketch::WIDTH }} {{ Sketch::HEIGHT }}" role="img" aria-label="{{ Text::of('path.page.draw_here') }}">
     @foreach ($sketch->strokes as $stroke)
     <polyline class="pen-line pen-{{ $stroke['pen'] }}"

@@ -1,9 +1,7 @@
 {{-- Why cars stopped where they did: push and hold as blocks of equal area, a row a car, on one tape. --}}
 @props(['drawing', 'works', 'words', 'units', 'terms' => true])
-@php
-    use App\Pages\Findings\WorkDrawing;
-    use Skivo\Core\Measurement\Scale;
-@endphp
+@use('App\Pages\Findings\WorkDrawing')
+@use('Skivo\Core\Measurement\Scale')
 <div class="work">
     @foreach ($works as $id => $work)
         @php

@@ -1,6 +1,4 @@
-@php
-    use App\Pages\Findings\IntervalBar;
-@endphp
+@use('App\Pages\Findings\IntervalBar')
 <x-layout
     :title="Text::of('findings.sources.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="findings" :line="$challenge->question" live="page">

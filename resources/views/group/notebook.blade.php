@@ -1,6 +1,4 @@
-@php
-    use Skivo\Core\Notebook\Sketch;
-@endphp
+@use('Skivo\Core\Notebook\Sketch')
 <x-layout
     :title="$group->name" :challenge="$challenge" :record="$record" :heading="$group->name" :line="$challenge->question ?? $challenge->name" live="page"
     :words="['outbox']">

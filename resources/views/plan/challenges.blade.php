@@ -1,7 +1,5 @@
-@php
-    use App\Language\StandingWords;
-    use Skivo\Core\Measurement\Scale;
-@endphp
+@use('App\Language\StandingWords')
+@use('Skivo\Core\Measurement\Scale')
 <x-layout :title="Text::of('challenge.index.challenges')" :line="Text::of('challenge.index.set_a_challenge_record_the_cars')">
     <div class="lead-in">
         <p class="small">

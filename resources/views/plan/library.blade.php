@@ -1,7 +1,5 @@
-@php
-    use App\Language\FactorWords;
-    use Skivo\Core\Measurement\Scale;
-@endphp
+@use('App\Language\FactorWords')
+@use('Skivo\Core\Measurement\Scale')
 <x-layout :title="Text::of('library.show.title')">
     <p class="prose py-4">{{ Text::of('library.show.what') }}</p>
     <div class="library">

@@ -1,7 +1,5 @@
-@php
-    use App\Pages\Plan\TemplateSheet;
-    use Skivo\Core\Measurement\UnitSystem;
-@endphp
+@use('App\Pages\Plan\TemplateSheet')
+@use('Skivo\Core\Measurement\UnitSystem')
 <x-layout :title="Text::of('steps.templates.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="templates" />
     <div class="lead-in no-print">

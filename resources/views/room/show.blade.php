@@ -1,7 +1,5 @@
-@php
-    use Skivo\Core\Notebook\EntryKind;
-    use Skivo\Core\Notebook\Station;
-@endphp
+@use('Skivo\Core\Notebook\EntryKind')
+@use('Skivo\Core\Notebook\Station')
 <x-layout :title="Text::of('room.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="run" :line="$challenge->question">
     <div class="lead-in"><div><h2>{{ Text::of('room.heading') }}</h2><p class="small">{{ Text::of('room.lead') }}</p></div>
         <p class="actions">@can('update', $challenge)<a class="button" href="{{ route('devices.cards', $challenge) }}">{{

@@ -1,7 +1,5 @@
-@php
-    use App\Pages\Run\ActWords;
-    use App\Language\StandingWords;
-@endphp
+@use('App\Pages\Run\ActWords')
+@use('App\Language\StandingWords')
 <h2 class="mb-2 [column-span:all]">{{ Text::of('run.said.so_far') }}</h2>
 <x-sentences :sentences="(new StandingWords($record))->soFar()" />
 <p class="small">{{ StandingWords::rule($challenge) }}</p>

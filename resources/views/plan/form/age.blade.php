@@ -1,6 +1,4 @@
-@php
-    use Skivo\Core\Challenge\Age;
-@endphp
+@use('Skivo\Core\Challenge\Age')
 <fieldset>
     <legend class="field-label mb-1">{{ Text::of('challenge.form.how_old_the_class_is') }}</legend>
     <div class="choices max-w-2xl">

@@ -1,7 +1,5 @@
 {{-- Further awards, each for itself. --}}
-@php
-    use Skivo\Core\Challenge\Goal;
-@endphp
+@use('Skivo\Core\Challenge\Goal')
 <fieldset>
     <legend class="field-label mb-1">{{ Text::of('challenge.form.further_awards_each_for_itself') }}</legend>
     <div class="ticks">
