@@ -111,7 +111,7 @@ final readonly class Effect
             $class->outcome,
             $kinds[0] ?? null,
             $kinds[1] ?? null,
-            self::areEnough($fit->cars) ? $fit : $fit->unsaid(),
+            self::areEnough($attribute, $fit->cars) ? $fit : $fit->unsaid(),
         );
     }
 
@@ -120,12 +120,12 @@ final readonly class Effect
      *
      * @param list<FittedCar> $cars
      */
-    private static function areEnough(array $cars): bool
+    private static function areEnough(CarAttribute $factor, array $cars): bool
     {
         $values = self::byGroup($cars);
         $rebuilt = count(array_filter($values, static fn(array $own): bool => min($own) !== max($own)));
 
-        return $rebuilt >= self::FEWEST_REBUILT || (count($values) >= self::FEWEST_GROUPS && !self::hangOnOne($values));
+        return $rebuilt >= self::FEWEST_REBUILT || (count($values) >= self::FEWEST_GROUPS && !self::hangOnOne($factor, $values));
     }
 
     /**
@@ -148,11 +148,12 @@ final readonly class Effect
      *
      * @param array<array-key, non-empty-list<float>> $values
      */
-    private static function hangOnOne(array $values): bool
+    private static function hangOnOne(CarAttribute $factor, array $values): bool
     {
         foreach (array_keys($values) as $group) {
             $others = array_merge(...array_values(array_diff_key($values, [$group => true])) ?: [[]]);
-            if ($others === [] || min($others) === max($others)) {
+            // Hand-made parts that nobody could tell apart are the same; 0 and 1 of two kinds are not.
+            if ($others === [] || Difference::isSame($factor, min($others), max($others))) {
                 return true;
             }
         }
@@ -163,7 +164,7 @@ final readonly class Effect
     /** Whether only one group has another value than all the rest. */
     public function hangsOnOneGroup(): bool
     {
-        return self::hangOnOne(self::byGroup($this->fitted));
+        return self::hangOnOne($this->factor, self::byGroup($this->fitted));
     }
 
     /** For each unit of it (SI), on average over the span; of two kinds, the difference. */

@@ -562,6 +562,7 @@ return [
     'effect' => [
         'between' => ', somewhere between :low and :high',
         'one_group_alone' => 'Only one group’s car is different in this. Let a second group try it.',
+        'too_little_for_a_size' => 'That is too little to say by how much.',
         'too_few' =>
             'Cars of one group differ in it so far. It takes four groups, or two that change it on their own car.|Cars of :count groups differ in it so far. It takes four groups, or two that change it on their own car.',
         'too_few_groups' => ':factor: too few groups to say.',

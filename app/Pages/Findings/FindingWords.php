@@ -279,7 +279,8 @@ final readonly class FindingWords
             ),
         };
 
-        return new Sentence($lead, $this->size($effect));
+        // What does not hold among all that was looked at has a direction, and no size that anybody should repeat.
+        return new Sentence($lead, $verdict === Answer::Hint ? Text::of('findings.effect.too_little_for_a_size') : $this->size($effect));
     }
 
     /** @return list<array{Sentence, list<string>}> what the class says of distances, with the cars behind it */
