@@ -124,6 +124,7 @@ Route::prefix('challenges/{challenge}')->middleware(['auth:web,device', 'auth.se
         )->name('predictions.update')->can('logRuns', 'group');
         Route::get('groups/{group}/own', [OwnGroupController::class, 'show'])->name('groups.own')->can('see', 'group');
         Route::get('groups/{group}/answer', [OwnGroupController::class, 'answer'])->name('groups.answer')->can('see', 'group');
+        Route::put('groups/{group}/changed', [OwnGroupController::class, 'changed'])->name('groups.changed')->can('build', 'group');
         Route::put('groups/{group}/name', [OwnGroupController::class, 'rename'])->name('groups.rename')->can('build', 'group');
         Route::post('groups/{group}/cars', [OwnGroupController::class, 'addCar'])->name('groups.cars.store')->can('build', 'group');
         Route::put('groups/{group}/nominate', [OwnGroupController::class, 'nominate'])->name('groups.nominate')->can('build', 'group');
@@ -187,6 +188,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
         Route::get('challenges', 'index')->name('index')->can('viewAny', Challenge::class);
         Route::get('challenges/new', 'create')->name('create')->can('create', Challenge::class);
         Route::post('challenges', 'store')->name('store')->can('create', Challenge::class);
+        Route::get('challenges/new/designs', [PlannedAnswerController::class, 'sketch'])->name('designs')->can('create', Challenge::class);
         Route::post('challenges/{challenge}/restore', 'restore')->name('restore')->withTrashed()->can('delete', 'challenge');
         Route::get('challenges/{challenge}/plan', 'edit')->name('edit')->can('view', 'challenge');
         Route::put('challenges/{challenge}/plan', 'update')->name('update')->can('update', 'challenge');
@@ -265,7 +267,8 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                     Route::get('ics', 'calendar')->name('calendar');
                 });
                 Route::get('larger', [LargerController::class, 'show'])->name('plan.larger');
-                Route::get('chance', PlannedAnswerController::class)->name('plan.chance');
+                Route::get('chance', [PlannedAnswerController::class, 'show'])->name('plan.chance');
+                Route::get('chance/designs', [PlannedAnswerController::class, 'designs'])->name('plan.designs');
                 Route::controller(SafetyController::class)->prefix('safety')->name('safety.')->group(function (): void {
                     Route::get('', 'show')->name('show');
                     Route::put('', 'update')->name('update');
@@ -287,6 +290,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                 ->group(function (): void {
                     Route::get('', 'index')->name('index');
                     Route::post('', 'store')->name('store');
+                    Route::put('', 'divide')->name('divide');
                     Route::get('{group}', 'edit')->name('edit');
                     Route::put('{group}', 'update')->name('update');
                     Route::delete('{group}', 'destroy')->name('destroy');
@@ -351,6 +355,8 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
 
             Route::controller(PartController::class)->prefix('parts')->name('parts.')->group(function (): void {
                 Route::get('', 'index')->name('index');
+                Route::put('names', 'merge')->name('merge');
+                Route::post('names/back', 'unmerge')->name('unmerge');
                 Route::post('', 'store')->name('store');
                 Route::delete('{ownPart}', 'destroy')->name('destroy');
                 Route::post('shared/{part}', 'take')->name('take')->whereNumber('part');
@@ -380,6 +386,8 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
             Route::controller(FindingsController::class)->prefix('findings')->name('findings.')->group(function (): void {
                 Route::get('', 'show')->name('show');
                 Route::put('tell', 'tell')->name('tell');
+                Route::put('next', 'planNext')->name('next');
+                Route::post('next/drop', 'dropNext')->name('no-next');
                 Route::get('choices', 'choices')->name('choices');
                 Route::get('work', 'work')->name('work');
                 Route::get('work.svg', 'workSvg')->name('work-svg');

@@ -15,6 +15,8 @@ final class AddGroups
     /** Between the name of a group and that of its further car. */
     public const OF = ' · ';
 
+    public function __construct(private DivideClass $divide) {}
+
     /**
      * @param list<string> $names
      * @param array<string, string> $wishes a mark by name, given where it is still free
@@ -50,6 +52,7 @@ final class AddGroups
                 $taken[] = $mark;
                 $groups[] = $challenge->groups()->create(['name' => $name, 'mark' => $mark, 'position' => ++$position]);
             }
+            ($this->divide)($challenge);
 
             return $groups;
         });

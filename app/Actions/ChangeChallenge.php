@@ -16,7 +16,7 @@ use Skivo\Core\Session\Caution;
 /** Sets a challenge, changes its rules, removes it and brings it back. */
 final class ChangeChallenge
 {
-    public function __construct(private readonly AddGroups $addGroups) {}
+    public function __construct(private readonly AddGroups $addGroups, private readonly DivideClass $divide) {}
 
     /**
      * @param array<string, mixed> $plan by column
@@ -57,12 +57,21 @@ final class ChangeChallenge
         $this->change($challenge, ['own_awards' => array_values(array_diff_key($challenge->own_awards, [$number => true]))]);
     }
 
-    /** @param array<string, mixed> $plan by column, what is to change */
-    public function rules(Challenge $challenge, array $plan): void
+    /**
+     * @param array<string, mixed> $plan by column, what is to change
+     * @param array<string, mixed> $day by column of the session's plan
+     */
+    public function rules(Challenge $challenge, array $plan, array $day = []): void
     {
         $isAskedLate = array_key_exists('asks', $plan) && self::asksOther($plan, $challenge)
             && $challenge->runs()->whereNull('void_reason')->exists();
-        $this->change($challenge, $isAskedLate ? $plan + ['asks_changed_at' => now()] : $plan);
+        DB::transaction(function () use ($challenge, $plan, $day, $isAskedLate): void {
+            $this->change($challenge, $isAskedLate ? $plan + ['asks_changed_at' => now()] : $plan);
+            if ($day !== []) {
+                $challenge->sessionPlan()->fill($day)->save();
+            }
+            ($this->divide)($challenge);
+        });
     }
 
     /**

@@ -19,9 +19,11 @@ final class CopyChallenge
         'deleted_at',
     ];
 
+    public function __construct(private readonly DivideClass $divide) {}
+
     public function __invoke(Challenge $from, string $name, bool $withGroups, User $for): Challenge
     {
-        return DB::transaction(static function () use ($from, $name, $withGroups, $for): Challenge {
+        return DB::transaction(function () use ($from, $name, $withGroups, $for): Challenge {
             $copy = $from->replicate(self::ITS_OWN);
             $copy->name = $name;
             $copy->user()->associate($for);
@@ -38,6 +40,9 @@ final class CopyChallenge
             foreach ($withGroups ? $from->teams()->get() : [] as $group) {
                 $copy->groups()->create(['name' => $group->name, 'mark' => $group->mark, 'position' => $group->position]);
             }
+
+            // The next class draws its own lots.
+            ($this->divide)($copy);
 
             return $copy->refresh();
         });

@@ -64,6 +64,7 @@ final readonly class ArchiveRules
         'plans.side_gap_m' => self::CUT, 'plans.straw_length_m' => self::CUT, 'plans.skewer_length_m' => self::CUT,
         'plans.kerf_m' => self::CUT,
         'plans.nozzle_length_m' => self::CUT, 'plans.session_min' => [10, 1440], 'plans.learners' => [1, 480],
+        'plans.fill_m' => self::BALLOON,
         'material_counts.count' => [0, 100_000], 'readings.lane' => self::LANES,
     ];
 

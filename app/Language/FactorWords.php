@@ -25,7 +25,10 @@ final readonly class FactorWords
     {
         $outcome = $question->outcome->value;
         if ($question->from !== null) {
-            return Text::of("findings.factor.kind_{$outcome}", ['to' => (string) $question->to, 'from' => $question->from]);
+            return Text::of("findings.factor.kind_{$outcome}", [
+                'to' => self::value($question->attribute, (string) $question->to, UnitSystem::Metric),
+                'from' => self::value($question->attribute, $question->from, UnitSystem::Metric),
+            ]);
         }
         $isMore = ($question->direction() > 0) === ($question->outcome === Outcome::Distance);
 
@@ -57,6 +60,7 @@ final readonly class FactorWords
             $factor === CarAttribute::EnergySource => Text::of(
                 'findings.factor.source.' . str_replace(' ', '_', mb_strtolower(trim($value))),
             ),
+            $factor === CarAttribute::Balloons => Text::plural('findings.factor.balloons', (int) $value),
             $factor === CarAttribute::NozzleOutlets => Text::plural('findings.factor.outlets', (int) $value),
             default => CarWords::kind($factor, $value),
         };

@@ -23,6 +23,7 @@ use Skivo\Core\Car\Check\Tolerances;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Age;
 use Skivo\Core\Challenge\Award;
+use Skivo\Core\Challenge\Design;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Rules;
 use Skivo\Core\Challenge\Run as CoreRun;
@@ -44,6 +45,10 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property string|null $question
  * @property Age $age of the class
  * @property Goal $goal
+ * @property Design $design by which it goes about its question
+ * @property string|null $design_one of two that are compared, as typed; null for the usual one
+ * @property string|null $design_other
+ * @property bool $is_mass_even whether coins even out what the two weigh
  * @property Scoring $scoring
  * @property int $tries
  * @property Entry $lane_length
@@ -98,12 +103,15 @@ final class Challenge extends Model
         'tries', 'lane_length', 'timed_length', 'surface', 'units', 'awards', 'mark_distance', 'load_length', 'lanes', 'air_temperature_c',
         'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest', 'push_is_foul',
         'void_is_retried', 'no_start_is_zero', 'practice_runs', 'timed_rounds', 'own_awards', 'groups_are_locked', 'closed_stations',
+        'design', 'design_one', 'design_other', 'is_mass_even',
         'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read',
     ];
 
     protected $casts = [
         'asks' => CarAttribute::class,
         'asks_outcome' => Outcome::class,
+        'design' => Design::class,
+        'is_mass_even' => 'boolean',
         'asks_changed_at' => 'immutable_datetime',
         'answer_told_at' => 'immutable_datetime',
         'age' => Age::class,
@@ -177,7 +185,7 @@ final class Challenge extends Model
     protected $attributes = [
         'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0,
         'timed_rounds' => 0, 'own_awards' => '[]', 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
-        'groups_are_locked' => false, 'closed_stations' => '[]', 'closing_is_open' => false,
+        'groups_are_locked' => false, 'closed_stations' => '[]', 'closing_is_open' => false, 'design' => 'free', 'is_mass_even' => false,
     ];
 
     /** The plan of the session as it is kept, or the usual one as long as nothing is planned. */
@@ -272,6 +280,12 @@ final class Challenge extends Model
         return $this->asks === null
             ? null
             : new Question($this->asks, $this->asks_outcome ?? Outcome::Distance, $this->asks_from, $this->asks_to);
+    }
+
+    /** How the class goes about its question: without one, each group builds what it likes. */
+    public function way(): Design
+    {
+        return $this->asks === null ? Design::Free : $this->design;
     }
 
     /** What orders the floor. */

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 
 /**
@@ -28,6 +29,9 @@ use Skivo\Core\Car\Attribute\EnergySource;
  * @property CarbonImmutable|null $skipped_at
  * @property int|null $of_group_id the group whose further car this is; null where it is the group itself
  * @property bool $is_nominated whether it is the one of its group's cars that counts for awards
+ * @property bool|null $builds_other of the two that the class compares; null where nobody said, and of a further car
+ * @property CarAttribute|null $asked_attribute what it is asked to change next, by the educator; null where it chooses itself
+ * @property string|null $asked_to to what: in SI, or the name of a kind
  * @property string|null $sweep over the fill, as JSON (FillSweep)
  * @property-read Challenge $challenge
  * @property-read Collection<int, Car> $cars
@@ -38,11 +42,13 @@ final class Group extends Model
 
     protected $fillable = [
         'name', 'mark', 'position', 'is_repairing', 'is_withdrawn', 'skipped_try', 'skipped_at', 'sweep', 'of_group_id', 'is_nominated',
+        'builds_other', 'asked_attribute', 'asked_to',
     ];
 
     protected $casts = [
         'position' => 'integer', 'is_repairing' => 'boolean', 'is_withdrawn' => 'boolean', 'of_group_id' => 'integer',
-        'is_nominated' => 'boolean', 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
+        'is_nominated' => 'boolean', 'builds_other' => 'boolean',
+        'asked_attribute' => CarAttribute::class, 'skipped_try' => 'integer', 'skipped_at' => 'immutable_datetime',
     ];
 
     protected $attributes = ['is_repairing' => false, 'is_withdrawn' => false, 'is_nominated' => true];

@@ -42,6 +42,7 @@ use Skivo\Core\Session\Phase;
  * @property Entry|null $skewer_length
  * @property Entry|null $kerf
  * @property Entry|null $nozzle_length
+ * @property Entry|null $fill across, to which every group fills its balloon
  * @property int $nozzles_each
  * @property int $session_min
  * @property CarbonImmutable|null $starts_at on the clock of the place
@@ -86,6 +87,7 @@ final class Plan extends Model
         'kerf' => AsEntry::class . ':length',
         'nozzle_length' => AsEntry::class . ':length',
         'starts_at' => 'immutable_datetime',
+        'fill' => AsEntry::class . ':length',
         'heat_min' => 'float',
         'phases' => 'array',
         'decoration' => Decoration::class,

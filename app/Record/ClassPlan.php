@@ -6,6 +6,7 @@ namespace App\Record;
 
 use App\Models\Car as RecordedCar;
 use App\Models\Challenge;
+use App\Models\Group;
 use App\Models\MaterialCount;
 use App\Models\MaterialLine;
 use App\Models\Plan;
@@ -23,6 +24,7 @@ use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Car\Part\CutSizes;
 use Skivo\Core\Car\Part\Kit;
+use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Session\BuildTime;
 use Skivo\Core\Session\Caution;
 use Skivo\Core\Session\Collecting;
@@ -45,6 +47,9 @@ final readonly class ClassPlan
 
     public Kit $kit;
 
+    /** Which two the class compares, and who builds which. */
+    public ClassDesign $design;
+
     public Headcount $class;
 
     public CutSizes $sizes;
@@ -53,11 +58,16 @@ final readonly class ClassPlan
         public Challenge $challenge,
         public Plan $plan,
         public Catalogue $catalogue,
+        /** Of those who build the other of the two that are compared, or of those who build the one; null for the class. */
+        private ?bool $isOther = null,
     ) {
-        $this->kit = $plan->kit($catalogue);
+        $kit = $plan->kit($catalogue);
+        $this->design = new ClassDesign($challenge, $kit);
+        $this->kit = $isOther === null ? $kit : ($this->design->compared()?->kit($isOther) ?? $kit);
         // As many as are planned; more where more have come.
+        $groups = max($plan->groups, $challenge->groups()->count());
         $this->class = new Headcount(
-            max($plan->groups, $challenge->groups()->count()),
+            $isOther === null || $challenge->way()->isRebuilt() ? $groups : $this->design->groupsOf($groups, $isOther),
             $plan->learners ?? $plan->groups * $plan->group_size,
             $plan->spares_percent / 100,
             $challenge->lanes,
@@ -82,6 +92,18 @@ final readonly class ClassPlan
     public static function of(Challenge $challenge): self
     {
         return new self($challenge, $challenge->sessionPlan(), $challenge->catalogue());
+    }
+
+    /** The plan of those who build the one or the other of the two. */
+    public function ofThe(bool $isOther): self
+    {
+        return once(fn(): self => new self($this->challenge, $this->plan, $this->catalogue, $isOther));
+    }
+
+    /** The plan of what a group builds first. */
+    public function forGroup(?Group $group): self
+    {
+        return $group?->builds_other === null || $this->design->contrast() === null ? $this : $this->ofThe($group->builds_other);
     }
 
     /** Null where a piece is longer than what it is cut from. */
@@ -124,6 +146,25 @@ final readonly class ClassPlan
             static fn(MaterialLine $line): array => [(string) $line->key => [$line->amount, $line->price, $line->pack]],
         )->all();
         $own = array_values($lines->whereNull('key')->map(static fn(MaterialLine $line): Material => $line->toCore())->all());
+        $all = $this->materialsOf($changes, $own);
+        if ($this->isOther !== null || $this->design->contrast() === null) {
+            return $all;
+        }
+        [$one, $other] = [$this->ofThe(false), $this->ofThe(true)];
+
+        return $all->ofTwo($one->materialsOf(), $other->materialsOf(), $this->challenge->way()->isRebuilt(), $changes);
+    }
+
+    /**
+     * @param array<string, array{0: float|null, 1: float|null, 2?: int|null}> $changes
+     * @param list<Material> $own
+     */
+    private function materialsOf(array $changes = [], array $own = []): Materials
+    {
+        $coins = $this->design->coins($this->isOther);
+        if ($coins > 0) {
+            $changes += ['ballast' => [(float) $coins, null, null]];
+        }
 
         return Materials::of(
             $this->kit,
@@ -132,7 +173,7 @@ final readonly class ClassPlan
             $changes,
             $own,
             $this->plan->by_mouth,
-            in_array(Step::Mass, $this->challenge->rules()->free, true),
+            $coins > 0 || in_array(Step::Mass, $this->challenge->rules()->free, true),
             $this->plan->bearings_by,
             $this->plan->decoration === Decoration::None ? null : $this->plan->decorated_with,
         );
@@ -162,7 +203,18 @@ final readonly class ClassPlan
     /** What a car built of the kit is like: what a build sheet starts from and held parts must equal. */
     public function kitCar(): Car
     {
-        return $this->kit->car($this->challenge->units, $this->sizes);
+        return once(fn(): Car => $this->buildKitCar());
+    }
+
+    private function buildKitCar(): Car
+    {
+        $car = $this->kit->car($this->challenge->units, $this->sizes);
+        $fill = $this->plan->fill;
+        if ($fill !== null) {
+            $car = $car->over(new Car([CarAttribute::BalloonSize->value => $fill], balloonMeasuredAs: SizeMeasure::Diameter));
+        }
+
+        return $this->isOther === null ? $car : ($this->design->contrast()?->carOf($car, $this->isOther) ?? $car);
     }
 
     /** The steps in which the kit's car is built. */
@@ -242,7 +294,20 @@ final readonly class ClassPlan
     /** @return list<Caution> */
     public function cautions(): array
     {
-        return Caution::for($this->kit, $this->plan->by_mouth, $this->plan->latex_free, $this->plan->bearings_by, $this->areWound());
+        $of = fn(Kit $kit): array => Caution::for(
+            $kit,
+            $this->plan->by_mouth,
+            $this->plan->latex_free,
+            $this->plan->bearings_by,
+            $this->areWound(),
+        );
+        $contrast = $this->isOther === null ? $this->design->contrast() : null;
+        if ($contrast === null) {
+            return $of($this->kit);
+        }
+        $both = [...$of($contrast->kit(false)), ...$of($contrast->kit(true))];
+
+        return array_values(array_filter(Caution::cases(), static fn(Caution $each): bool => in_array($each, $both, true)));
     }
 
     /**

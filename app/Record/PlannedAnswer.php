@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\Challenge;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Part\Contrast;
 use Skivo\Core\Findings\ChanceOfAnswer;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\PlannedClass;
-use Skivo\Core\Findings\Question;
 use Skivo\Core\Forecast\Prediction;
 use Skivo\Core\Forecast\StrengthPrior;
 use Skivo\Core\Forecast\Workmanship;
@@ -19,43 +20,63 @@ use Skivo\Core\Measurement\OutOfRangeException;
 /** Whether a class will get an answer from its plan, by simulated classes of that very plan; and what would help most. */
 final readonly class PlannedAnswer
 {
-    /** Classes that are simulated of each plan. */
-    private const CLASSES = 200;
-
-    /** Of a number the kit's is compared with one so much larger, or smaller where that lies beyond the model. */
-    private const OTHER = 4 / 3;
+    /** Classes are simulated in so many slices of so many. */
+    public const SLICES = 4;
+    private const CLASSES = 50;
 
     /** Tries of a car lie so far from each other (share). Common practice, no source. */
     private const SCATTER = 0.08;
 
     /**
-     * @param string|null $best what would help most, as PlannedClass::alternatives() has it; null where nothing gains more than chance
+     * @param bool $isWhole whether all of its classes are simulated
+     * @param string|null $best what would help most, as PlannedClass::alternatives() has it, or "farther"; null where nothing gains more
+     * than chance, and before all is simulated
      */
     private function __construct(
-        public Question $question,
-        public float|string $one,
-        public float|string $other,
+        public Contrast $contrast,
         public PlannedClass $plan,
         public ChanceOfAnswer $chance,
-        public ?string $best,
-        public ?ChanceOfAnswer $ofBest,
+        public bool $isWhole,
+        public ?string $best = null,
+        public ?ChanceOfAnswer $ofBest = null,
     ) {}
 
-    /** Null where the class asks nothing that the run model can compute for its kit. */
-    public static function of(ClassPlan $class): ?self
+    /**
+     * Null where the class asks nothing that the run model can compute for its kit.
+     *
+     * @param int $slices of its classes; what was simulated before is not simulated again
+     */
+    public static function of(ClassPlan $class, int $slices = self::SLICES): ?self
     {
-        $from = self::from($class);
+        $effects = self::effects($class);
+        $slices = min(self::SLICES, max(1, $slices));
 
-        return $from === null ? null : WorkedOut::from('planned-answer', $from, static fn(): ?self => self::work($class->challenge, $from));
+        return $effects === null ? null : new self(
+            $effects['contrast'],
+            $effects['plan'],
+            self::chance($effects['effect'], $effects['plan'], $slices),
+            $slices === self::SLICES,
+        );
     }
 
     /** The same, if it was worked out before. */
     public static function known(ClassPlan $class): ?self
     {
-        $from = self::from($class);
-        $known = $from === null ? null : WorkedOut::known('planned-answer', $from);
+        $known = self::canBe($class->challenge) ? WorkedOut::known('planned-answer', self::from($class)) : null;
 
         return $known instanceof self ? $known : null;
+    }
+
+    /** All of it, with what would help most; kept. */
+    public static function whole(ClassPlan $class): ?self
+    {
+        return self::canBe($class->challenge)
+            ? WorkedOut::from('planned-answer', self::from($class), static function () use ($class): ?self {
+                $effects = self::effects($class);
+
+                return $effects === null ? null : self::advised($effects);
+            })
+            : null;
     }
 
     /** Whether the class asks what can be worked out at all. */
@@ -64,59 +85,105 @@ final readonly class PlannedAnswer
         return $challenge->asked()?->outcome === Outcome::Distance;
     }
 
-    /** @param array{question: Question, kit: Car, plan: PlannedClass} $from */
-    private static function work(Challenge $challenge, array $from): ?self
+    /** @param array{contrast: Contrast, plan: PlannedClass, effect: float, farther: float|null} $effects */
+    private static function advised(array $effects): self
     {
-        ['question' => $question, 'kit' => $kit, 'plan' => $plan] = $from;
-        $values = self::values($question, $kit);
-        $distance = static fn(int $which): ?float => $values === null
-            ? null
-            : self::distance($challenge, $kit->with($question->attribute, $values[$which]));
-        [$one, $other] = [$distance(0), $distance(1)];
-        if ($values === null || $one === null || $other === null) {
-            return null;
-        }
-        $effect = log($other / $one);
-        $chance = ChanceOfAnswer::of($effect, $plan, self::CLASSES);
-        $best = $ofBest = null;
+        ['contrast' => $contrast, 'plan' => $plan, 'effect' => $effect, 'farther' => $farther] = $effects;
+        $chance = self::chance($effect, $plan, self::SLICES);
+        $better = [];
         foreach ($plan->alternatives() as $name => $alternative) {
-            $of = ChanceOfAnswer::of($effect, $alternative, self::CLASSES);
+            $better[$name] = self::chance($effect, $alternative, self::SLICES);
+        }
+        if ($farther !== null) {
+            $better['farther'] = self::chance($farther, $plan, self::SLICES);
+        }
+        $best = $ofBest = null;
+        foreach ($better as $name => $of) {
             if ($chance->isBeatenBy($of) && ($ofBest === null || $of->right > $ofBest->right)) {
                 [$best, $ofBest] = [$name, $of];
             }
         }
 
-        return new self($question, $values[0], $values[1], $plan, $chance, $best, $ofBest);
+        return new self($contrast, $plan, $chance, true, $best, $ofBest);
     }
 
-    /** @return array{question: Question, kit: Car, plan: PlannedClass, lane: list<mixed>}|null all that it rests on; null of a free design */
-    private static function from(ClassPlan $class): ?array
+    private static function chance(float $effect, PlannedClass $plan, int $slices): ChanceOfAnswer
     {
-        [$challenge, $plan] = [$class->challenge, $class->plan];
-        $question = $challenge->asked();
+        $chance = null;
+        for ($slice = 0; $slice < $slices; $slice++) {
+            $of = WorkedOut::from(
+                'planned-slice',
+                [$effect, $plan, $slice],
+                static fn(): ChanceOfAnswer => ChanceOfAnswer::of($effect, $plan, self::CLASSES, self::CLASSES * $slice),
+            ) ?? throw new \LogicException('A slice has its classes.');
+            $chance = $chance?->and($of) ?? $of;
+        }
 
-        return $question === null || $question->outcome !== Outcome::Distance ? null : [
-            'question' => $question,
-            'kit' => $class->kitCar(),
-            'plan' => new PlannedClass(max(1, $plan->groups), max(1, $challenge->tries), $plan->tries_again),
-            'lane' => [$challenge->surface, $challenge->air_temperature_c],
+        return $chance ?? throw new \LogicException('There is at least one slice.');
+    }
+
+    /** @return array{contrast: Contrast, plan: PlannedClass, effect: float, farther: float|null}|null what the run model says of the plan */
+    private static function effects(ClassPlan $class): ?array
+    {
+        $contrast = self::canBe($class->challenge) ? $class->design->compared() : null;
+        if ($contrast === null) {
+            return null;
+        }
+        $effect = self::effect($class, $contrast);
+        if ($effect === null) {
+            return null;
+        }
+        $challenge = $class->challenge;
+        $mass = $challenge->is_mass_even || !$challenge->way()->isDivided() ? 0.0 : $class->design->heavierByKg();
+        $kit = $class->kitCar();
+        $own = $kit->number(CarAttribute::Mass) ?? CarAttribute::Mass->ruler()->typical;
+        $heavy = abs($mass) < 1e-6 ? null : [
+            self::distance($challenge, $kit->with(CarAttribute::Mass, $own)),
+            self::distance($challenge, $kit->with(CarAttribute::Mass, max(0.3 * $own, $own + $mass))),
+        ];
+        $farther = $contrast->farther();
+
+        return [
+            'contrast' => $contrast,
+            'plan' => new PlannedClass(
+                $challenge->way(),
+                max(1, $class->plan->groups),
+                max(1, $challenge->tries),
+                $challenge->way()->isRebuilt() ? max(1, $class->plan->tries_again ?: $challenge->tries) : 0,
+                $heavy === null || $heavy[0] === null || $heavy[1] === null ? 0.0 : log($heavy[1] / $heavy[0]),
+            ),
+            'effect' => $effect,
+            'farther' => $farther === null ? null : self::effect($class, $farther),
         ];
     }
 
-    /** @return array{float|string, float|string}|null */
-    private static function values(Question $question, Car $kit): ?array
+    /** @return array<array-key, mixed> all that it rests on */
+    private static function from(ClassPlan $class): array
     {
-        if ($question->from !== null && $question->to !== null) {
-            return [$question->from, $question->to];
-        }
-        $ruler = $question->attribute->facts()->ruler;
-        $own = $kit->explanation($question->attribute) ?? $ruler?->typical;
-        if ($ruler === null || !is_float($own) || $own <= 0.0) {
-            return null;
-        }
-        $other = $own * self::OTHER <= $ruler->greatest ? $own * self::OTHER : $own / self::OTHER;
+        $challenge = $class->challenge;
 
-        return [min($own, $other), max($own, $other)];
+        return [
+            $challenge->asked(), $class->design->compared(), $class->kitCar(), $challenge->way(), $challenge->is_mass_even,
+            $class->plan->groups, $challenge->tries, $class->plan->tries_again, $challenge->surface, $challenge->air_temperature_c,
+        ];
+    }
+
+    /** Ln of the factor on the distance from the one to the other, both as heavy. */
+    private static function effect(ClassPlan $class, Contrast $contrast): ?float
+    {
+        $distance = static function (bool $isOther) use ($class, $contrast): ?float {
+            $kit = $contrast->kit($isOther)->car($class->challenge->units, $class->sizes)->over($class->kitCar());
+            $car = $contrast->carOf($kit, $isOther);
+
+            return self::distance($class->challenge, $car->completedBy((new Car())->with(
+                CarAttribute::Mass,
+                CarAttribute::Mass->ruler()->typical,
+            )));
+        };
+        [$one, $other] = [$distance(false), $distance(true)];
+
+        // What the model knows nothing of makes no difference to it.
+        return $one === null || $other === null || $one === $other ? null : log($other / $one);
     }
 
     /** Of a car as usual hands build it, by the run model (m); null where that can't say. */

@@ -112,6 +112,28 @@ final readonly class Car
     }
 
     /** Of the filled balloon, however it was measured; null where it was not. */
+    /**
+     * The same car rebuilt with another part or size: what belonged to the part that is gone is not known of the new one.
+     *
+     * @param float|string $to as explanation() has it
+     * @param bool $keepsMass whether it is made to weigh as much as before
+     */
+    public function rebuilt(CarAttribute $attribute, float|string $to, bool $keepsMass = false): self
+    {
+        $gone = $attribute->isKind() ? $attribute->entailed() : [];
+        $weighsOther = array_filter($gone, static fn(CarAttribute $each): bool => $each->isMassOfAPart()) !== [];
+        $keys = array_flip(array_column($weighsOther && !$keepsMass ? [...$gone, CarAttribute::Mass] : $gone, 'value'));
+        $car = $this->with($attribute, $to);
+
+        return new self(
+            array_diff_key($car->quantities, $keys),
+            array_diff_key($car->counts, $keys),
+            $car->kinds,
+            $car->balloonMeasuredAs,
+            $car->note,
+        );
+    }
+
     public function balloonDiameterM(): ?float
     {
         $size = $this->number(CarAttribute::BalloonSize);

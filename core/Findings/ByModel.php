@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Forecast\ClassForecast;
 use Skivo\Core\Forecast\Kept;
 use Skivo\Core\Forecast\Prediction;
@@ -20,6 +22,7 @@ final readonly class ByModel
     /** What nobody recorded is off by so much of itself (standard deviation). From memory. */
     private const SPREADS = [
         CarAttribute::Mass->value => 0.2, CarAttribute::BalloonSize->value => 0.05, CarAttribute::WheelDiameter->value => 0.05,
+        CarAttribute::NozzleBore->value => 0.05,
     ];
 
     /** The model makes nothing of what changes a distance by less than this (ln). */
@@ -36,6 +39,7 @@ final readonly class ByModel
         private ClassForecast $forecast,
         private Kept $kept,
         private ?float $timedLengthM = null,
+        private Catalogue $catalogue = new Catalogue([]),
     ) {}
 
     /**
@@ -83,7 +87,29 @@ final readonly class ByModel
             }
         }
 
-        return new Contributions($logs, $doubts, $beyond);
+        return new Contributions($logs, $doubts, $beyond, $this->ofParts($cars, $settings));
+    }
+
+    /**
+     * @param list<ComparedCar> $cars
+     * @param array<string, Settings> $settings by the id of the car
+     *
+     * @return array<string, array<string, float>> sizes that a car has by the name of its part, where nobody measured them
+     */
+    private function ofParts(array $cars, array $settings): array
+    {
+        $sizes = [];
+        foreach ([[PartKind::Wheel, CarAttribute::WheelDiameter], [PartKind::Nozzle, CarAttribute::NozzleBore]] as [$kind, $size]) {
+            foreach ($cars as $car) {
+                $own = $settings[$car->id] ?? null;
+                $isKnown = $this->catalogue->named($kind, $car->choices->kind($kind->named())) !== null;
+                if ($own !== null && $isKnown && $size->belongsTo($own->source) && $car->choices->explanation($size) === null) {
+                    $sizes[$size->value][$car->id] = $own->get($size);
+                }
+            }
+        }
+
+        return $sizes;
     }
 
     /** ln of the factor on the distance of a car whose size is changed; null where the model can't say. */

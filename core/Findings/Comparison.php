@@ -102,7 +102,8 @@ final readonly class Comparison
     {
         $taken = $x = $left = [];
         foreach ($this->cars as $i => $car) {
-            $own = self::x($car, $tested, $kinds);
+            $ofPart = $kinds === null ? $this->contributions->ofParts[$tested->value][$car->id] ?? null : null;
+            $own = self::x($car, $tested, $kinds) ?? $ofPart;
             if ($own === null || in_array($car->id, $this->contributions->beyond, true)) {
                 $left[] = $car;
             } else {
@@ -116,7 +117,7 @@ final readonly class Comparison
         $place = array_map($span->place(...), $x);
         $belongs = [$tested, ...$tested->entailed()];
         $beside = $this->outcome->isByFactors() ? $this->contributions->beside($belongs) : [];
-        [$columns, $evened, $variances] = $this->allowing($taken, $beside, $belongs);
+        [$columns, $evened, $variances] = $this->allowing($taken, $beside, array_slice($belongs, 1));
         $random = [...$columns, ...$this->ofKinds($taken, $belongs), ...$this->ofHistory($taken)];
         [$y, $model] = $this->solved($taken, $place, $random, $evened, $variances);
         $slope = $model?->fixed[1] ?? self::lone($place, $y);
@@ -153,11 +154,11 @@ final readonly class Comparison
      *
      * @param list<int> $taken
      * @param list<CarAttribute> $beside
-     * @param list<CarAttribute> $belongs
+     * @param list<CarAttribute> $entailed by the tested one, of which an unrecorded size is in doubt as well: an error in x
      *
      * @return array{list<list<float>>, array<int, float>, array<int, float>} columns, outcomes and their variances
      */
-    private function allowing(array $taken, array $beside, array $belongs): array
+    private function allowing(array $taken, array $beside, array $entailed): array
     {
         $y = array_map(fn(int $i): float => $this->y[$i], $taken);
         $variances = array_map(fn(int $i): float => $this->variances[$i], $taken);
@@ -172,7 +173,7 @@ final readonly class Comparison
             $columns[] = $column;
         }
         foreach ($this->contributions->doubts as $key => $doubts) {
-            if ($this->outcome->isByFactors() && !in_array(CarAttribute::from($key), $belongs, true)) {
+            if ($this->outcome->isByFactors() && !in_array(CarAttribute::from($key), $entailed, true)) {
                 foreach ($taken as $at => $i) {
                     $variances[$at] += ($doubts[$this->cars[$i]->id] ?? 0.0) ** 2;
                 }

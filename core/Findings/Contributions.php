@@ -13,11 +13,13 @@ final readonly class Contributions
      * @param array<string, array<array-key, float>> $logs ln of the factor on the outcome, by the value of a CarAttribute and the id of the car
      * @param array<string, array<array-key, float>> $doubts standard deviation of that where nobody recorded the size, likewise
      * @param list<string> $beyond the ids of cars that the model can't compute with
+     * @param array<string, array<array-key, float>> $ofParts sizes (SI) that nobody recorded of a car whose part is known by its name, likewise
      */
     public function __construct(
         public array $logs = [],
         public array $doubts = [],
         public array $beyond = [],
+        public array $ofParts = [],
     ) {}
 
     public function log(CarAttribute $attribute, string $car): float

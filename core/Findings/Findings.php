@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Part\Contrast;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\Entrant;
 use Skivo\Core\Challenge\RecordedCar;
@@ -73,7 +74,7 @@ final readonly class Findings
             $class->shifts,
         );
         $cars = self::compared($class, $forecast);
-        $model = new ByModel($forecast, $kept, $class->timedLengthM);
+        $model = new ByModel($forecast, $kept, $class->timedLengthM, $class->catalogue);
         $question = $class->question;
         $effects = [];
         foreach (Outcome::measured($cars) as $outcome) {
@@ -120,6 +121,29 @@ final readonly class Findings
             $typical,
             SourceUse::all($cars, $forecast),
         );
+    }
+
+    /**
+     * A size as a builder would name it: by the part of the class that has it, where there is one.
+     *
+     * @param float|string $to as Car::explanation() has it
+     *
+     * @return array{CarAttribute, float|string} the attribute to change, and to what
+     */
+    public function asPart(CarAttribute $attribute, float|string $to): array
+    {
+        $named = is_float($to) ? Contrast::partOf($attribute)?->named() : null;
+        foreach ($this->cars as $car) {
+            if ($named?->isKind() !== true) {
+                break;
+            }
+            $name = $car->choices->kind($named);
+            if ($name !== null && Difference::isSame($attribute, $car->choices->number($attribute), $to)) {
+                return [$named, $name];
+            }
+        }
+
+        return [$attribute, $to];
     }
 
     /**

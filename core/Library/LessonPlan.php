@@ -6,7 +6,10 @@ namespace Skivo\Core\Library;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\Step;
+use Skivo\Core\Car\Part\Contrast;
+use Skivo\Core\Car\Part\Kit;
 use Skivo\Core\Challenge\Age;
+use Skivo\Core\Challenge\Design;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Findings\Outcome;
@@ -23,6 +26,8 @@ enum LessonPlan: string
     case FullerBalloon = 'fuller_balloon';
     case ShorterStraw = 'shorter_straw';
     case FasterNozzle = 'faster_nozzle';
+    case BiggerWheels = 'bigger_wheels';
+    case SecondBalloon = 'second_balloon';
 
     public function question(): Question
     {
@@ -32,6 +37,8 @@ enum LessonPlan: string
             self::FullerBalloon => new Question(CarAttribute::BalloonSize),
             self::ShorterStraw => new Question(CarAttribute::NozzleLength),
             self::FasterNozzle => new Question(CarAttribute::NozzleBore, Outcome::Time),
+            self::BiggerWheels => new Question(CarAttribute::WheelDiameter),
+            self::SecondBalloon => new Question(CarAttribute::Balloons, Outcome::Distance, '1', '2'),
         };
     }
 
@@ -56,9 +63,9 @@ enum LessonPlan: string
         return match ($this) {
             self::FullerBalloon => [45],
             self::LighterCar => [60],
-            self::WiderNozzle => [90],
+            self::WiderNozzle, self::SecondBalloon => [90],
             self::ShorterStraw => [50, 50],
-            self::FasterNozzle => [120],
+            self::FasterNozzle, self::BiggerWheels => [120],
         };
     }
 
@@ -97,14 +104,15 @@ enum LessonPlan: string
         return match ($this) {
             self::WiderNozzle, self::ShorterStraw, self::FasterNozzle => Step::Nozzle,
             self::LighterCar => Step::Mass,
-            self::FullerBalloon => Step::Power,
+            self::FullerBalloon, self::SecondBalloon => Step::Power,
+            self::BiggerWheels => Step::Wheels,
         };
     }
 
     /**
-     * The two values that groups compare (SI).
+     * The two that groups compare: in SI, or the names of parts or kinds.
      *
-     * @return array{float, float}
+     * @return array{float, float}|array{string, string}
      */
     public function values(): array
     {
@@ -113,12 +121,20 @@ enum LessonPlan: string
             self::LighterCar => [0.055, 0.075],
             self::FullerBalloon => [0.17, 0.20],
             self::ShorterStraw => [0.06, 0.18],
+            self::BiggerWheels => ['bottle caps', 'optical discs'],
+            self::SecondBalloon => ['1', '2'],
         };
     }
 
-    /** Whether each group builds one, runs it, and rebuilds it as the other; else half the groups build each. */
-    public function isRebuilt(): bool
+    /** Whether half the groups build each, or every group builds one, runs it, and rebuilds it as the other. */
+    public function design(): Design
     {
-        return $this !== self::ShorterStraw;
+        return in_array($this, [self::ShorterStraw, self::BiggerWheels], true) ? Design::HalfAndHalf : Design::ChangeOneThing;
+    }
+
+    /** The two as cars of a kit. */
+    public function contrast(Kit $kit = new Kit()): Contrast
+    {
+        return new Contrast($this->question()->attribute, ...[...$this->values(), $kit]);
     }
 }

@@ -18,6 +18,8 @@ final readonly class Material
      * @param int|null $fixed the total where it comes from elsewhere, such as the cutting of straws
      * @param int|null $pack how many come in one pack; null where they are bought one by one
      * @param string|null $ownName of a line that an educator added, and what is counted of it
+     * @param float $share of the groups that get it, from 0 to 1
+     * @param bool $isOfOther whether it is what those get who build the other of two that a class compares
      */
     public function __construct(
         public string $key,
@@ -32,7 +34,39 @@ final readonly class Material
         public ?string $ownName = null,
         public ?string $ownUnit = null,
         public ?int $pack = null,
+        public float $share = 1.0,
+        public bool $isOfOther = false,
     ) {}
+
+    /** Of the other of two that are compared: its key says it, so that both are changed and counted by themselves. */
+    private const OTHER = '-other';
+
+    /** What kind of line it is: the key of its name and unit in lang/. */
+    public function kind(): string
+    {
+        return $this->isOfOther ? substr($this->key, 0, -strlen(self::OTHER)) : $this->key;
+    }
+
+    /** The same for a share of the groups. */
+    public function for(float $share, bool $isOther): self
+    {
+        return new self(
+            $isOther ? $this->key . self::OTHER : $this->key,
+            $this->amount,
+            $this->per,
+            $this->part,
+            $this->isSpared,
+            $this->isEarly,
+            $this->alternatives,
+            $this->price,
+            $this->fixed,
+            $this->ownName,
+            $this->ownUnit,
+            $this->pack,
+            $share,
+            $isOther,
+        );
+    }
 
     public function with(?float $amount, ?float $price, ?int $pack = null): self
     {
@@ -49,6 +83,27 @@ final readonly class Material
             $this->ownName,
             $this->ownUnit,
             $pack ?? $this->pack,
+            $this->share,
+            $this->isOfOther,
+        );
+    }
+
+    /** The same, so many in all: as many pieces as come from it. */
+    public function totalling(int $total, Headcount $class): self
+    {
+        return new self(
+            $this->key,
+            $total / max(1, $class->groups),
+            $this->per,
+            $this->part,
+            $this->isSpared,
+            $this->isEarly,
+            $this->alternatives,
+            $this->price,
+            $total,
+            $this->ownName,
+            $this->ownUnit,
+            $this->pack,
         );
     }
 
@@ -58,7 +113,7 @@ final readonly class Material
         if ($this->fixed !== null) {
             return $this->fixed;
         }
-        $whole = $this->amount * $class->of($this->per) * ($this->isSpared ? 1.0 + $class->spares : 1.0);
+        $whole = $this->amount * ceil($this->share * $class->of($this->per) - 1e-9) * ($this->isSpared ? 1.0 + $class->spares : 1.0);
 
         return (int) ceil($whole - 1e-9);
     }

@@ -18,6 +18,12 @@ use Skivo\Core\Car\Part\PartTrait;
  */
 final readonly class Materials
 {
+    /** Keys of what cars are made of, in the order in which they stand. */
+    private const PARTS = [
+        'chassis', 'wheels', 'axles', 'skewers', 'rods', 'balloons', 'straws', 'straws-for-bearings', 'straws-for-nozzles', 'nozzle-straws',
+        'nozzles',
+    ];
+
     /** @param list<Material> $lines in the order in which one would look for them */
     private function __construct(
         public array $lines,
@@ -59,6 +65,67 @@ final readonly class Materials
             $class,
             $cuts,
         );
+    }
+
+    /**
+     * For a class that compares two: what both are built of once, and of the rest what each of the two takes.
+     *
+     * @param self $one for the groups that build the one, with as many straws as they take
+     * @param self $other for those that build the other
+     * @param bool $isRebuilt whether each group gets both, since it changes the one for the other
+     * @param array<string, array{0: float|null, 1: float|null, 2?: int|null}> $changes amount, price and pack, by the key of a line
+     */
+    public function ofTwo(self $one, self $other, bool $isRebuilt, array $changes = []): self
+    {
+        $share = fn(self $of): float => $isRebuilt ? 1.0 : $of->class->groups / max(1, $this->class->groups);
+        $lines = [];
+        foreach ($this->lines as $line) {
+            [$a, $b] = [$one->line($line->key), $other->line($line->key)];
+            if ($line->ownName === null && ($a === null || $b === null || $a->part !== $b->part)) {
+                continue;
+            }
+            if ($a?->fixed === null || $b?->fixed === null) {
+                $lines[] = $line;
+                continue;
+            }
+            $lines[] = $line->totalling($isRebuilt ? max($a->fixed, $b->fixed) : $a->fixed + $b->fixed, $this->class);
+        }
+        foreach ([[$one, $other, false], [$other, $one, true]] as [$of, $beside, $isOther]) {
+            foreach ($of->lines as $line) {
+                $same = $beside->line($line->key);
+                $isShared = $same !== null && $same->part === $line->part;
+                // Who changes the nozzle keeps the bearings.
+                $isHad = $isOther && $isRebuilt && $line->key === 'straws-for-bearings';
+                if ($line->ownName === null && !$isShared && !$isHad) {
+                    $lines[] = $line->for($share($of), $isOther);
+                }
+            }
+        }
+        usort($lines, static fn(Material $a, Material $b): int => self::rank($a) <=> self::rank($b));
+
+        return new self(array_map(
+            static fn(Material $line): Material => $line->with(...($changes[$line->key] ?? [null, null])),
+            $lines,
+        ), $this->class, $this->cuts);
+    }
+
+    private function line(string $key): ?Material
+    {
+        foreach ($this->lines as $line) {
+            if ($line->key === $key) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /** What cars are made of stands first, in the order of the build. */
+    private static function rank(Material $line): int
+    {
+        $place = array_search($line->kind(), self::PARTS, true);
+
+        return $place === false ? count(self::PARTS) : $place;
     }
 
     /** @return list<Material> of what the cars are made */

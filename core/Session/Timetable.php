@@ -44,7 +44,7 @@ final readonly class Timetable
     public function __construct(
         private array $minutes,
         private ?RunOrder $runs,
-        private ?RunOrder $runsAgain,
+        public ?RunOrder $runsAgain,
         private float $minutesPerHeat,
         float $firstMin,
         private array $furtherMin = [],

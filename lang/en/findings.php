@@ -201,8 +201,8 @@ return [
         'one_try_of_lies_far_from' => 'One try of :car lies far from its others:',
         'it_is_left_out_below' => 'It is left out below.',
         'it_counts_all_the_same' => 'It counts all the same.',
-        'studentized_residual_beyond_for_the_scatter' =>
-            'Studentized residual :t, beyond ±:critical for the scatter and the number of this class’s tries (5 %).',
+        'what_happened' => 'What happened? Write it beside the run.',
+        'somebody_wrote' => 'Beside the run stands: “:note”',
         'one_void_try_was_measured' => 'One void try was measured',
         'void_tries_were_measured' => ':void void tries were measured',
         'and_in_here' => ', and :is in here.',
@@ -275,6 +275,13 @@ return [
         'rest' => ':changes. We expect about :expected :does; an effect of :shows or more will show.',
         'farther' => 'farther',
         'less_far' => 'less far',
+        'plan' => 'Run this test next',
+        'what_planning_does' => 'The tablets of these groups show the change. Their tries come up once it is on record.',
+        'is_planned' => 'One group is asked to change its car. It runs again once the change is on record.|:count groups are asked to change their cars. They run again once the changes are on record.',
+        'asked' => 'Asked for a change: :groups.',
+        'drop' => 'Ask for no change',
+        'is_dropped' => 'No group is asked to change its car now.',
+        'none_now' => 'There is no such test now: the class has run since.',
     ],
     'belief_words' => [
         'supported_here' => 'supported here',
@@ -348,6 +355,7 @@ return [
         'kind_time' => 'Which makes the car faster: :to, or :from?',
         'kind_straightness' => 'Which makes the car run straighter: :to, or :from?',
         'one_or_the_other' => ':factor: one or the other',
+        'balloons' => 'one balloon|:count balloons',
         'outlets' => ':count outlet|:count outlets',
         'nozzle_bore' => [
             'one_more' => 'a wider bore',

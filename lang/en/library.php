@@ -20,6 +20,8 @@ return [
         'lighter_car' => ['name' => 'Travel light', 'about' => 'Coins on the car, coins off the car. What does weight cost? For small hands, with a scale and two washers.'],
         'fuller_balloon' => ['name' => 'One breath more', 'about' => 'The same car, its balloon a little fuller. In three quarters of an hour, with a ring to measure the balloon.'],
         'shorter_straw' => ['name' => 'Short or long straw', 'about' => 'Air rubs along a straw. Two short sessions: build in one, run in the other.'],
+        'bigger_wheels' => ['name' => 'Big wheels, small wheels', 'about' => 'Half the cars roll on caps, half on discs, and coins make them all weigh the same. Do large wheels lose less to the floor?'],
+        'second_balloon' => ['name' => 'One balloon or two', 'about' => 'Two balloons blow through one nozzle. Do they push the car twice as far, or not much farther at all?'],
         'faster_nozzle' => ['name' => 'Two metres, fast', 'about' => 'Not how far but how soon: the time over two metres, with stopwatches, and races at the end.'],
     ],
     'classes' => [

@@ -157,6 +157,9 @@ return [
             'got_it' => 'OK, we know why',
         ],
         'change' => [
+            'asked' => 'Your teacher asks you to change this:',
+            'asked_only' => 'Change nothing else.',
+            'asked_done' => 'We changed it',
             'lead' => 'Change just one thing.',
             'two' => 'If you change two things, no one can tell which one did it.',
             'wishes' => 'Your wishes',
@@ -326,6 +329,9 @@ return [
             'got_it' => 'OK, we know why',
         ],
         'change' => [
+            'asked' => 'Your class needs this change from you:',
+            'asked_only' => 'Change nothing else, so that your two cars can be compared.',
+            'asked_done' => 'We have changed it',
             'lead' => 'Change one thing, and only one.',
             'two' => 'If you change two things at once, nobody can tell which of them did it.',
             'wishes' => 'Your list of wishes',

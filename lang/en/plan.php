@@ -175,10 +175,17 @@ return [
             'That is with :groups groups and one try each, if half of the groups build with :one and half with :other, and everything else is alike.|That is with :groups groups and :count tries each, if half of the groups build with :one and half with :other, and everything else is alike.',
         'changed' =>
             'That is with :groups groups, of which half begin with :one and half with :other: first their tries (:tries each), then each changes to the other and makes one more.|That is with :groups groups, of which half begin with :one and half with :other: first their tries (:tries each), then each changes to the other and makes :count more.',
+        'free' =>
+            'That is with :groups groups and one try each, if every group builds what it likes.|That is with :groups groups and :count tries each, if every group builds what it likes.',
+        'short' => 'About :right of 100 classes get the right answer.',
+        'so_far' => '(so far, from :classes)',
         'better' => [
+            'half_and_half' => 'It helps most if half of the groups build one and half the other, and all else is the same: about :right of 100. Choose “Half and half” below.',
+            'even_mass' => 'It helps most if coins on the lighter cars make all cars weigh the same: about :right of 100.',
+            'farther' => 'A bigger difference helps most. With :one and :other: about :right of 100.',
             'another_try' => 'One more try each would help most: about :right of 100.',
             'change_one_thing' =>
-                'It helps most if every group changes it after its tries and runs :tries more, half of them beginning with each: about :right of 100. Plan tries after the change in the timetable.',
+                'It helps most if every group changes it after its tries and runs :tries more, half of them beginning with each: about :right of 100. Choose “Change one thing” below.',
         ],
     ],
     'plan_pages' => [
@@ -203,6 +210,7 @@ return [
         'lane' => 'Lane :lane',
         'a_try' => 'try :n',
         'practice' => 'practice :n',
+        'after_the_change' => 'After the change',
         'timed' => 'timed run :n',
         'try' => '<span><bdi>:group</bdi> <span class="small">:try</span></span>',
         'free' => 'free',

@@ -4,6 +4,16 @@ declare(strict_types=1);
 
 // What if, and the parts list.
 return [
+    'names' => [
+        'title' => 'One part, one name',
+        'what' => 'These names are not in the list. Where one is only another name for a part, give it that name: the car is then computed with that part. You can take it back.',
+        'on_cars' => 'on one car|on :count cars',
+        'is_the_same_as' => 'is the same as',
+        'merge' => 'Use one name',
+        'choose' => 'Choose the name to use for it.',
+        'merged' => '“:from” is now called “:to” on one car.|“:from” is now called “:to” on :count cars.',
+        'back' => 'The name “:from” is back.',
+    ],
     'parts' => [
         'picture' => 'Picture',
         'like' => 'Like this',

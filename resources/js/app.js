@@ -18,6 +18,7 @@ const PARTS = [
     ['[data-watch]', async () => (await import('./run/watch.js')).attachWatch],
     ['[data-live]', async () => (await import('./run/live.js')).attachLive],
     ['form[data-draw]', async () => (await import('./build/car.js')).attachBuild],
+    ['[data-designs]', async () => (await import('./plan/designs.js')).attachDesigns],
     ['[data-later]', async () => (await import('./frame/later.js')).attachLater],
     ['[data-grid]', async () => (await import('./build/grid.js')).attachGrid],
     ['form[data-answers]', async () => (await import('./frame/answers.js')).attachAnswers],

@@ -76,6 +76,23 @@ final class ComparisonTest extends TestCase
         self::assertGreaterThan($width($known), $width($unknown->asked));
     }
 
+    /** Whoever wrote “bottle caps” and no size is compared by the size of bottle caps in the list of parts, give or take. */
+    public function testSizesThatNobodyTypedAreThoseOfTheirParts(): void
+    {
+        $typed = $this->natural()->asked;
+        $found = $this->natural(unsized: true);
+        self::assertSame(Answer::More, $found->answer);
+        self::assertCount(9, $found->asked?->cars() ?? []);
+        self::assertSame([0.03, 0.12], [$found->asked->least, $found->asked->most]);
+        self::assertEqualsWithDelta($typed?->mean, $found->asked->mean, 0.25 * ($typed->mean ?? 0.0));
+        // Of a part that no list has, nobody knows the size.
+        $rows = self::NATURAL;
+        $rows[8][0] = 'wooden wheels';
+        $found = $this->natural($rows, unsized: true);
+        self::assertNotContains('g8-1', $found->asked?->cars() ?? []);
+        self::assertContains('g8-1', array_map(static fn(ComparedCar $car): string => $car->id, $found->asked->left ?? []));
+    }
+
     public function testACarOfItsOwnKindIsComparedAsWell(): void
     {
         $rows = self::NATURAL;
@@ -252,6 +269,7 @@ final class ComparisonTest extends TestCase
      * @param list<array{string, float, float, float}> $rows kind of wheels, their diameter (m), mass (kg), mean distance (m)
      * @param list<int> $without whose mass nobody recorded
      * @param list<int> $pastEnd whose tries all passed the end of the lane
+     * @param bool $unsized whether nobody typed how large the wheels are
      */
     private function natural(
         array $rows = self::NATURAL,
@@ -259,13 +277,14 @@ final class ComparisonTest extends TestCase
         array $without = [],
         array $pastEnd = [],
         float $lane = 8.0,
+        bool $unsized = false,
     ): Findings {
         $cars = [];
         foreach ($rows as $index => [$wheels, $diameter, $mass, $mean]) {
             $sizes = [
                 CarAttribute::NozzleBore->value => 0.007, CarAttribute::BalloonSize->value => 0.2,
-                CarAttribute::WheelDiameter->value => $diameter,
-            ] + (in_array($index, $without, true) ? [] : [CarAttribute::Mass->value => $mass]);
+            ] + ($unsized ? [] : [CarAttribute::WheelDiameter->value => $diameter])
+                + (in_array($index, $without, true) ? [] : [CarAttribute::Mass->value => $mass]);
             $isPast = in_array($index, $pastEnd, true);
             $runs = array_map(
                 static fn(int $try, float $times): Run => new Run(

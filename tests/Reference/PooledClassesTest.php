@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
@@ -16,7 +17,8 @@ use Skivo\Core\Findings\PooledEffect;
 use Skivo\Core\Library\LessonPlan;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Quantity;
-use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Measurement\UnitSystem;
+use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Statistics\Sample;
 
 /**
@@ -105,19 +107,19 @@ final class PooledClassesTest extends TestCase
     public function testAPlanOfTheLibraryComesToItsAnswer(LessonPlan $plan): void
     {
         $question = $plan->question();
-        [$one, $other] = array_map(fn(float $value): float => $this->outcome($plan, $value), $plan->values());
+        [$one, $other] = array_map(fn(bool $isOther): float => $this->outcome($plan, $isOther), [false, true]);
         $says = $other > $one ? Answer::More : Answer::Less;
         $trials = self::many(150);
         $right = $wrong = $claimed = 0;
         for ($trial = 0; $trial < $trials; $trial++) {
             $answer = Answer::of(
-                Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome),
+                Effect::of($this->classOf($plan, $one, $other), $question->attribute, $question->outcome, self::kinds($plan)),
                 ($one + $other) / 2,
             );
             $right += (int) ($answer === $says);
             $wrong += (int) in_array($answer, [$says === Answer::More ? Answer::Less : Answer::More, Answer::HardlyMatters], true);
             $nothing = Answer::of(
-                Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome),
+                Effect::of($this->classOf($plan, $one, $one), $question->attribute, $question->outcome, self::kinds($plan)),
                 $one,
             );
             $claimed += (int) in_array($nothing, [Answer::More, Answer::Less], true);
@@ -134,13 +136,13 @@ final class PooledClassesTest extends TestCase
         for ($group = 1; $group <= $plan->groups(); $group++) {
             $own = 1.0 + self::GROUPS * $this->normal();
             // Of a plan that rebuilds, half of the groups begin with each.
-            foreach ($plan->isRebuilt() ? ($group % 2 === 0 ? [0, 1] : [1, 0]) : [$group % 2] as $version => $which) {
+            foreach ($plan->design()->isRebuilt() ? ($group % 2 === 0 ? [0, 1] : [1, 0]) : [$group % 2] as $version => $which) {
                 $true = ($which === 0 ? $one : $other) * $own * (1.0 + self::REBUILT * $this->normal());
                 $cars[] = $this->car(
                     $group,
-                    $plan->isRebuilt() ? $version + 1 : 1,
+                    $plan->design()->isRebuilt() ? $version + 1 : 1,
                     $plan->question()->attribute,
-                    $plan->values()[$which],
+                    $plan->contrast()->size($which === 1) ?? $plan->values()[$which],
                     $true,
                     $plan->tries(),
                     $plan->question()->outcome,
@@ -151,10 +153,21 @@ final class PooledClassesTest extends TestCase
         return $cars;
     }
 
-    /** What the run model has for a usual car with it (m, or s over the timed length). */
-    private function outcome(LessonPlan $plan, float $value): float
+    /** @return array{string, string}|null the two kinds that are asked about */
+    private static function kinds(LessonPlan $plan): ?array
     {
-        $run = Settings::of([])->with(CarAttribute::RollingCoefficient, 0.07)->with($plan->question()->attribute, $value)->run(1e-6, true);
+        $question = $plan->question();
+
+        return $question->from === null || $question->to === null ? null : [$question->from, $question->to];
+    }
+
+    /** What the run model has for a usual car of the kit with it (m, or s over the timed length). */
+    private function outcome(LessonPlan $plan, bool $isOther): float
+    {
+        $contrast = $plan->contrast();
+        $kit = $contrast->kit($isOther)->car(UnitSystem::Metric)->with(CarAttribute::Mass, 0.06)->with(CarAttribute::BalloonSize, 0.2);
+        $settings = CarModel::of($contrast->carOf($kit, $isOther), Catalogue::standard())->settings;
+        $run = $settings->with(CarAttribute::Workmanship, 0.05)->run(1e-6, true);
         if ($plan->question()->outcome === Outcome::Distance) {
             return $run->distanceM;
         }
@@ -192,7 +205,7 @@ final class PooledClassesTest extends TestCase
         int $group,
         int $version,
         CarAttribute $attribute,
-        float $value,
+        float|string $value,
         float $true,
         int $tries,
         Outcome $outcome,
@@ -201,14 +214,13 @@ final class PooledClassesTest extends TestCase
         $sample = new Sample(array_map(fn(): float => $true * (1.0 + self::TRIES * $this->normal()), range(1, $tries)));
         $sizes = [
             CarAttribute::NozzleBore->value => 0.007, CarAttribute::Mass->value => 0.06, CarAttribute::BalloonSize->value => 0.2,
-            $attribute->value => $value,
         ];
 
         return new ComparedCar(
             "{$group}-{$version}",
             (string) $group,
             $version,
-            new Car(
+            (new Car(
                 array_combine(
                     array_keys($sizes),
                     array_map(
@@ -219,7 +231,7 @@ final class PooledClassesTest extends TestCase
                 ),
                 [],
                 [CarAttribute::WheelKind->value => 'bottle caps'],
-            ),
+            ))->with($attribute, $value),
             $outcome === Outcome::Distance ? $sample : new Sample(array_fill(0, $tries, 3.0)),
             $outcome === Outcome::Distance ? [] : [$outcome->value => $sample],
         );

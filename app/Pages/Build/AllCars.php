@@ -21,15 +21,12 @@ final readonly class AllCars
     /** @var list<CarAttribute> of them, those that were asked for beside the usual ones */
     public array $added;
 
-    public Car $kit;
-
     private ClassPlan $plan;
 
     /** @param list<CarAttribute> $more columns that were asked for beside the usual ones */
     public function __construct(public Challenge $challenge, public ClassRecord $record, array $more = [])
     {
         $this->plan = ClassPlan::of($challenge);
-        $this->kit = $this->plan->kitCar();
         $usual = $challenge->rules()->recorded($challenge->asks);
         $this->columns = array_values(array_filter(
             self::possible(),
@@ -60,8 +57,14 @@ final readonly class AllCars
         return (string) (($car->quantities[$column->value] ?? null)->text ?? $car->counts[$column->value] ?? $car->kind($column) ?? '');
     }
 
+    /** What the group's kit gives it: where nothing is typed. */
+    public function kit(Group $group): Car
+    {
+        return $this->plan->forGroup($group)->kitCar();
+    }
+
     public function reading(Group $group, ?Car $car = null): CarReading
     {
-        return new CarReading($car ?? $group->currentCar()->choices ?? new Car(), $this->plan, $this->kit);
+        return new CarReading($car ?? $group->currentCar()->choices ?? new Car(), $this->plan, $this->kit($group));
     }
 }

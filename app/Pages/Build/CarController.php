@@ -37,7 +37,7 @@ final class CarController
     public function edit(Request $request, Challenge $challenge, Group $group): View
     {
         $group->load(['cars.runs', 'cars.allowances.user']);
-        $plan = ClassPlan::of($challenge);
+        $plan = ClassPlan::of($challenge)->forGroup($group);
         $record = ClassRecord::of($challenge);
         $car = $group->currentCar();
         $kit = $plan->kitCar();
@@ -145,7 +145,7 @@ final class CarController
     /** The drawing of a sheet that is still being filled in. */
     public function draw(Request $request, Challenge $challenge, Group $group): View
     {
-        $plan = ClassPlan::of($challenge);
+        $plan = ClassPlan::of($challenge)->forGroup($group);
         $record = ClassRecord::of($challenge);
         $car = TypedCar::read($request->query(), $request->enum('typed_in', UnitSystem::class) ?? $challenge->units, true);
 

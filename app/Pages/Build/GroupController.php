@@ -6,8 +6,10 @@ namespace App\Pages\Build;
 
 use App\Actions\AddGroups;
 use App\Actions\ChangeGroup;
+use App\Actions\DivideClass;
 use App\Actions\NoMarkIsLeftException;
 use App\Forms\GroupRequest;
+use App\Language\DesignWords;
 use App\Language\Text;
 use App\Models\Allowance;
 use App\Models\Challenge;
@@ -18,6 +20,7 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Skivo\Core\Challenge\Mark;
 
 /** The groups of a challenge. */
@@ -32,7 +35,25 @@ final class GroupController
             'record' => $record,
             'removed' => $challenge->groups()->onlyTrashed()->get(),
             'readings' => $this->readings($challenge, $record),
+            'builds' => new DesignWords($plan = ClassPlan::of($challenge)),
+            'isDivided' => $plan->design->contrast() !== null && $record->groups->isNotEmpty(),
         ]);
+    }
+
+    /** Who builds which of the two that are compared: as said, or drawn again. */
+    public function divide(Request $request, Challenge $challenge, DivideClass $divide): RedirectResponse
+    {
+        if ($request->boolean('again')) {
+            $divide->again($challenge);
+        } else {
+            $told = $challenge->teams()->pluck('id')->filter(static fn(int $id): bool => $request->has("builds_{$id}"));
+            $divide->as($challenge, $told->mapWithKeys(
+                static fn(int $id): array => [$id => $request->boolean("builds_{$id}")],
+            )->all());
+        }
+
+        return redirect()->to(route('groups.index', $challenge) . '#who')
+            ->with('status', Text::of($request->boolean('again') ? 'design.who.drawn_again' : 'design.who.saved'));
     }
 
     public function store(GroupsRequest $request, Challenge $challenge, AddGroups $addGroups): RedirectResponse
@@ -104,7 +125,6 @@ final class GroupController
     private function readings(Challenge $challenge, ClassRecord $record): array
     {
         $plan = ClassPlan::of($challenge);
-        $kit = $plan->kitCar();
         $allowances = Allowance::query()->whereIn(
             'car_id',
             $record->groups->map(static fn(Group $group): ?int => $group->currentCar()?->id)->filter(),
@@ -113,7 +133,12 @@ final class GroupController
         foreach ($record->groups as $group) {
             $car = $group->currentCar();
             if ($car !== null) {
-                $readings[$group->id] = new CarReading($car->choices, $plan, $kit, $allowances->get($car->id) ?? []);
+                $readings[$group->id] = new CarReading(
+                    $car->choices,
+                    $plan,
+                    $plan->forGroup($group)->kitCar(),
+                    $allowances->get($car->id) ?? [],
+                );
             }
         }
 

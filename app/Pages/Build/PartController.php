@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Build;
 
 use App\Actions\ChangeParts;
+use App\Actions\MergeNames;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\OwnPart;
@@ -13,7 +14,10 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Geometry\Fits;
+use Skivo\Core\Challenge\Limits;
 
 /** The catalogue of parts, and what an educator adds to it for a challenge. */
 final class PartController
@@ -26,7 +30,8 @@ final class PartController
 
         return view('what-if.parts', [
             'challenge' => $challenge,
-            'record' => ClassRecord::of($challenge),
+            'record' => $record = ClassRecord::of($challenge),
+            'names' => NamesInUse::of($challenge, $record)->rows,
             'catalogue' => $challenge->catalogue(),
             'own' => $own,
             'fits' => Fits::in($challenge->catalogue()),
@@ -63,6 +68,40 @@ final class PartController
             'status',
             Text::of('what_if.done.is_in_the_parts_list_of', ['part' => $part->name]),
         );
+    }
+
+    /** One name for what is called by two. */
+    public function merge(Request $request, Challenge $challenge, MergeNames $merge): RedirectResponse
+    {
+        $names = $request->validate([
+            'attribute' => ['required', Rule::enum(CarAttribute::class)],
+            'from' => ['required', 'string', 'max:' . Limits::KIND_CHARACTERS],
+            'to' => ['required', 'string', 'max:' . Limits::KIND_CHARACTERS, 'different:from'],
+        ], ['*' => Text::of('what_if.names.choose')]);
+        /** @var User $user */
+        $user = $request->user();
+        $cars = $merge($challenge, CarAttribute::from($names['attribute']), $names['from'], $names['to'], $user);
+
+        return redirect()->to(route('parts.index', $challenge) . '#names')
+            ->with('status', Text::plural('what_if.names.merged', count($cars), ['from' => $names['from'], 'to' => $names['to']]))
+            ->with('putBack', route('parts.unmerge', [$challenge, 'cars' => implode(',', $cars)] + $names));
+    }
+
+    /** Takes it back, on the cars on which it was done. */
+    public function unmerge(Request $request, Challenge $challenge, MergeNames $merge): RedirectResponse
+    {
+        $attribute = $request->enum('attribute', CarAttribute::class);
+        if ($attribute === null) {
+            return redirect()->route('parts.index', $challenge);
+        }
+        [$from, $to] = [$request->string('from')->toString(), $request->string('to')->toString()];
+        $only = array_values(array_map(intval(...), explode(',', $request->string('cars')->toString())));
+        /** @var User $user */
+        $user = $request->user();
+        $merge($challenge, $attribute, $to, $from, $user, $only);
+
+        return redirect()->to(route('parts.index', $challenge) . '#names')
+            ->with('status', Text::of('what_if.names.back', ['from' => $from]));
     }
 
     public function destroy(Challenge $challenge, OwnPart $ownPart, ChangeParts $parts): RedirectResponse

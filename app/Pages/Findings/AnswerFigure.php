@@ -10,6 +10,7 @@ use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Answer;
+use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -37,11 +38,15 @@ final readonly class AnswerFigure
     public function figure(string $factor): array
     {
         $byId = $this->record->carsById();
-        $compared = array_flip($this->effect->cars());
+        $compared = [];
+        foreach ($this->effect->fitted as $fitted) {
+            $compared[$fitted->car->id] = $fitted->x;
+        }
         $points = $places = [];
         foreach ($this->findings->found->cars as $car) {
             $sample = $car->of($this->effect->outcome);
-            $x = $car->choices->explanation($this->effect->factor) ?? $this->ofKit();
+            $ofPart = $this->effect->from === null ? $compared[$car->id] ?? null : null;
+            $x = $car->choices->explanation($this->effect->factor) ?? $ofPart ?? $this->ofKit($car);
             [$group, $version] = $byId[(int) $car->id] ?? [null, null];
             if ($sample === null || $x === null || $group === null || $version === null) {
                 continue;
@@ -61,7 +66,7 @@ final readonly class AnswerFigure
                 'shown' => $this->units->show($sample->mean(), $this->effect->outcome->scale()),
                 'tries' => array_map($this->outcomeIn(...), $sample->values),
                 'older' => $group->currentCar()?->id !== $version->id,
-                'open' => !isset($compared[$car->id]),
+                'open' => !isset($compared[$car->id]) || $car->choices->explanation($this->effect->factor) === null,
             ];
         }
         $symbol = $this->units->symbol($this->scale());
@@ -81,9 +86,13 @@ final readonly class AnswerFigure
     }
 
     /** What a car has of it that nobody recorded: pale, and not compared. */
-    private function ofKit(): float|string|null
+    private function ofKit(ComparedCar $car): float|string|null
     {
-        return once(fn(): float|string|null => ClassPlan::of($this->record->challenge)->kitCar()->explanation($this->effect->factor));
+        $plan = once(fn(): ClassPlan => ClassPlan::of($this->record->challenge));
+        // A rebuilt car has what its group's newest sheet says; of the first one the plan says what it was to be.
+        $group = $car->version > 1 ? null : $this->record->groups->firstWhere('id', (int) $car->group);
+
+        return $plan->forGroup($group)->kitCar()->explanation($this->effect->factor);
     }
 
     /** As the effect has it, however it was written. */
@@ -103,7 +112,7 @@ final readonly class AnswerFigure
     {
         $means = $sizes = [];
         foreach ($this->effect->from === null ? [] : $this->findings->found->cars as $car) {
-            $kind = $car->choices->explanation($this->effect->factor) ?? $this->ofKit();
+            $kind = $car->choices->explanation($this->effect->factor) ?? $this->ofKit($car);
             $mean = $car->of($this->effect->outcome)?->mean();
             if (is_string($kind) && $mean !== null) {
                 $means[$this->kindOf($kind)][] = $mean;

@@ -12,6 +12,7 @@ use App\Language\Sentence;
 use App\Language\Text;
 use App\Models\Car;
 use App\Models\Group;
+use App\Models\Run;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use App\Record\Counting;
@@ -409,11 +410,7 @@ final readonly class FindingWords
                             $this->findings->counting === Counting::WithoutOutliers
                                 ? Text::of('findings.finding_words.it_is_left_out_below')
                                 : Text::of('findings.finding_words.it_counts_all_the_same')
-                        ),
-                        Text::of(
-                            'findings.finding_words.studentized_residual_beyond_for_the_scatter',
-                            ['t' => number_format($outlier->t, 1), 'critical' => number_format($outlier->critical, 1)],
-                        ),
+                        ) . ' ' . $this->reasonOf((int) $car, $outlier->index),
                     ),
                     [(string) $car],
                 ];
@@ -421,6 +418,18 @@ final readonly class FindingWords
         }
 
         return $said;
+    }
+
+    /** What somebody wrote beside a try that lies far from the others of its car, or else that they should. */
+    private function reasonOf(int $car, int $index): string
+    {
+        [, $model] = $this->cars[$car] ?? [null, null];
+        $id = $model === null ? null : $this->record->tries($model)->counted[$index]->id ?? null;
+        $note = $id === null ? null : Run::query()->whereKey($id)->value('note');
+
+        return is_string($note) && $note !== ''
+            ? Text::of('findings.finding_words.somebody_wrote', ['note' => $note])
+            : Text::of('findings.finding_words.what_happened');
     }
 
     /** How the void tries are treated here; null where none has a distance. */

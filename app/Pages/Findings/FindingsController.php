@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Findings;
 
+use App\Actions\AskForChange;
 use App\Actions\ChangeChallenge;
 use App\Language\Text;
 use App\Models\Challenge;
+use App\Models\Group;
 use App\Models\User;
 use App\Record\ClassFindings;
 use App\Record\ClassForces;
@@ -33,6 +35,7 @@ final class FindingsController
         return view('findings.show', [
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
             'effect' => $reading->effect, 'figures' => $reading->figures, 'shares' => $reading->shares,
+            'asked' => $record->groups->filter(static fn(Group $group): bool => $group->asked_attribute !== null)->values(),
         ]);
     }
 
@@ -46,6 +49,32 @@ final class FindingsController
             'status',
             Text::of($isTold ? 'findings.show.the_class_is_told' : 'findings.show.the_board_shows_the_floor'),
         );
+    }
+
+    /** Asks the groups of the next test for its change: their tablets show it, and their tries come once it is on record. */
+    public function planNext(Request $request, Challenge $challenge, AskForChange $ask): RedirectResponse
+    {
+        [, $findings] = $this->find($request, $challenge);
+        $next = $findings->found->next;
+        if ($next === null) {
+            return redirect()->route('findings.show', $challenge)->with('status', Text::of('findings.next.none_now'));
+        }
+        $changes = [];
+        foreach ($next->changes as $change) {
+            $changes[(int) $change->car->group] = $findings->found->asPart($next->factor, $change->to);
+        }
+        $ask($challenge, $changes);
+
+        return redirect()->route('findings.show', $challenge)
+            ->with('status', Text::plural('findings.next.is_planned', count($changes)))
+            ->with('putBack', route('findings.no-next', $challenge));
+    }
+
+    public function dropNext(Challenge $challenge, AskForChange $ask): RedirectResponse
+    {
+        $ask->takeBack($challenge);
+
+        return redirect()->route('findings.show', $challenge)->with('status', Text::of('findings.next.is_dropped'));
     }
 
     public function work(Request $request, Challenge $challenge): View

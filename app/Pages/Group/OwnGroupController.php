@@ -7,15 +7,18 @@ namespace App\Pages\Group;
 use App\Actions\AddGroups;
 use App\Actions\ChangeGroup;
 use App\Actions\LeadClass;
+use App\Actions\RecordCar;
 use App\Forms\GroupRequest;
 use App\Language\PathWords;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
+use App\Models\User;
 use App\Pages\Findings\AnswerReading;
 use App\Pages\Findings\FindingWords;
 use App\Pages\Run\Floor;
+use App\Record\AskedChange;
 use App\Record\ClassFindings;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
@@ -40,7 +43,7 @@ final class OwnGroupController
             'challenge' => $challenge,
             'record' => $record,
             'floor' => $floor = new Floor($record),
-            'own' => $path = new GroupsOwnPath($record, $own, ClassPlan::of($challenge)),
+            'own' => $path = new GroupsOwnPath($record, $own, ClassPlan::of($challenge)->forGroup($own)),
             'before' => $path->carsBefore($floor),
             'words' => new PathWords($challenge->age),
             'group' => $own,
@@ -57,6 +60,23 @@ final class OwnGroupController
             'status',
             Text::of('device.group.you_are', ['group' => $group->name]),
         );
+    }
+
+    /** The change that it was asked for is made: its next car, with nothing else changed. */
+    public function changed(Request $request, Challenge $challenge, Group $group, RecordCar $recordCar): RedirectResponse
+    {
+        $record = ClassRecord::of($challenge);
+        $own = $record->groups->firstWhere('id', $group->id) ?? $group;
+        $asked = AskedChange::of($record, $own, ClassPlan::of($challenge)->design);
+        $car = $own->currentCar();
+        if ($asked === null || $car === null) {
+            return redirect()->route('path.show', [$challenge, $group, Station::Change])->with('status', Text::of('design.asked.none'));
+        }
+        /** @var User|Device $by */
+        $by = $request->user();
+        $recordCar($group, $asked->on($car->choices), true, null, $by, RecordCar::edition($car));
+
+        return redirect()->route('path.show', [$challenge, $group, Station::Build])->with('status', Text::of('design.asked.is_made'));
     }
 
     /** One more car of a group, by a name of its own. */

@@ -8,6 +8,7 @@ use App\Actions\IdIsTakenException;
 use App\Actions\LeadClass;
 use App\Actions\NotebookIsFullException;
 use App\Actions\RecordEntry;
+use App\Language\DesignWords;
 use App\Language\PathWords;
 use App\Language\Text;
 use App\Models\Challenge;
@@ -64,7 +65,7 @@ final class StationController
             Station::Check => ['item' => CheckStation::of($own, $request->string('item')->toString())],
             Station::Guess => ['drawing' => new GuessTape($challenge->units, $challenge->lane_length->quantity->si(), $own->forecast())],
             Station::Why => ['why' => WhyReading::of($own)],
-            default => [],
+            Station::Change => ['asked' => DesignWords::asked($own->record, $own->group, $own->plan)],
         });
     }
 
@@ -145,7 +146,11 @@ final class StationController
     {
         $record = ClassRecord::of($challenge);
 
-        return new GroupsOwnPath($record, $record->groups->firstWhere('id', $group->id) ?? $group, ClassPlan::of($challenge));
+        return new GroupsOwnPath(
+            $record,
+            $record->groups->firstWhere('id', $group->id) ?? $group,
+            ClassPlan::of($challenge)->forGroup($group),
+        );
     }
 
     /** @return array<string, mixed> */

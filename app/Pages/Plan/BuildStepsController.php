@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Plan;
 
 use App\Actions\PrepareSession;
+use App\Language\DesignWords;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Group;
@@ -12,14 +13,15 @@ use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Skivo\Core\Car\Car;
 
 /** How a car is built, step by step: the kit's for the class, and each group's own. */
 final class BuildStepsController
 {
-    public function show(Challenge $challenge): View
+    public function show(Request $request, Challenge $challenge): View
     {
-        $plan = ClassPlan::of($challenge);
+        $plan = self::plan($request, $challenge);
 
         return view('plan.steps', [
             'challenge' => $challenge,
@@ -28,7 +30,17 @@ final class BuildStepsController
             'layout' => $plan->kitLayout(),
             'words' => new StepWords($plan->steps(), $plan->kit, $challenge->units),
             'time' => $plan->buildTime(),
+            'builds' => new DesignWords($class = ClassPlan::of($challenge)),
+            'isOther' => $class->design->contrast() === null ? null : $request->boolean('other'),
         ]);
+    }
+
+    /** Of a class that compares two, the steps of the one or of the other. */
+    private static function plan(Request $request, Challenge $challenge): ClassPlan
+    {
+        $plan = ClassPlan::of($challenge);
+
+        return $plan->design->contrast() === null ? $plan : $plan->ofThe($request->boolean('other'));
     }
 
     public function update(BuildStepsRequest $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
@@ -39,9 +51,9 @@ final class BuildStepsController
     }
 
     /** The kit's booklet: small pages, two on a side, to fold and lay into each other. */
-    public function booklet(Challenge $challenge): View
+    public function booklet(Request $request, Challenge $challenge): View
     {
-        $plan = ClassPlan::of($challenge);
+        $plan = self::plan($request, $challenge);
 
         return view('plan.booklet', [
             'challenge' => $challenge,
@@ -55,20 +67,22 @@ final class BuildStepsController
     /** What is printed at full size: chassis, discs, centre finder, and the lane's tape measure. */
     public function templates(Challenge $challenge): View
     {
-        $layout = ClassPlan::of($challenge)->kitLayout();
+        $plan = ClassPlan::of($challenge);
+        $layout = $plan->kitLayout();
+        $other = $plan->design->contrast() === null ? null : $plan->ofThe(true)->kitLayout();
 
         return view('plan.templates', [
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'layout' => $layout,
-            'sheets' => TemplateSheet::all($layout, $challenge->units, $challenge->lane_length->quantity->si()),
+            'sheets' => TemplateSheet::ofBoth($layout, $other, $challenge->units, $challenge->lane_length->quantity->si()),
         ]);
     }
 
     /** The steps of one group's own car. */
     public function own(Challenge $challenge, Group $group): View
     {
-        $plan = ClassPlan::of($challenge);
+        $plan = ClassPlan::of($challenge)->forGroup($group);
         $car = $group->currentCar()->choices ?? new Car();
 
         return view('group.steps', [

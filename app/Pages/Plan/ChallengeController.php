@@ -107,7 +107,7 @@ final class ChallengeController
 
     public function update(ChallengeRequest $request, Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        $change->rules($challenge, $request->plan());
+        $change->rules($challenge, $request->plan(), $request->design()->day());
 
         return redirect()->route('challenges.edit', $challenge)->with('status', Text::of('challenge.done.the_rules_are_saved'));
     }

@@ -63,14 +63,13 @@ final class ChallengeRequest extends FormRequest
             'units' => ['required', Rule::enum(UnitSystem::class)],
             'lane_length' => ['required', 'string', $lane],
             'lanes' => ['nullable', 'integer', 'between:1,' . Limits::MOST_LANES],
-            'timed_length' => [
-                'nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::Fastest) || $this->asksOfTime()), $length,
-            ],
+            'timed_length' => ['nullable', 'string', Rule::requiredIf($this->isAfter(Goal::Fastest) || $this->asksOfTime()), $length],
             'mark_distance' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::NearestMark)), $length],
             'load_length' => ['nullable', 'string', Rule::requiredIf(fn(): bool => $this->isAfter(Goal::HeaviestLoad)), $length],
             'surface' => ['nullable', 'string', 'max:' . Limits::KIND_CHARACTERS],
             'air_temperature' => ['nullable', 'string', $this->isTemperature(...)],
             'design' => ['nullable', Rule::in(['free', 'held'])],
+            ...$this->design()->rules(),
             'push_is_foul' => ['nullable', 'boolean'],
             'void_is_retried' => ['nullable', 'boolean'],
             'no_start_is_zero' => ['nullable', 'boolean'],
@@ -109,6 +108,7 @@ final class ChallengeRequest extends FormRequest
             'asks_outcome.*' => Text::of('challenge.form.choose_what_it_should_be_better_at'),
             'asks_from.*' => Text::of('challenge.form.name_the_two_kinds'),
             'asks_to.*' => Text::of('challenge.form.name_the_two_kinds'),
+            ...TypedDesign::messages(),
             'age.*' => Text::of('challenge.form.choose_how_old_the_class_is'),
             'groups.*' => Text::of('challenge.form.groups_must_be_a_whole_number', ['most' => Limits::MOST_GROUPS]),
             'starts_at.*' => Text::of('plan.form.give_date_and_time_or_leave'),
@@ -164,7 +164,16 @@ final class ChallengeRequest extends FormRequest
             'starts_at' => $this->date('starts_at', 'Y-m-d\TH:i'),
             'session_min' => $this->input('session_min') === null ? null : $this->integer('session_min'),
             'groups' => $this->groups(),
+            ...$this->design()->day(),
         ], static fn(mixed $value): bool => $value !== null);
+    }
+
+    /** How the class goes about its question. */
+    public function design(): TypedDesign
+    {
+        $challenge = $this->route('challenge');
+
+        return new TypedDesign($this, $this->unitSystem(), $challenge instanceof Challenge ? $challenge : null);
     }
 
     /** Whether it is asked which of two kinds is better. */
@@ -211,14 +220,15 @@ final class ChallengeRequest extends FormRequest
             'surface' => $this->input('surface'),
             'air_temperature_c' => $temperature?->celsius,
             'air_temperature_entered' => $temperature?->text,
-            'free_steps' => $this->input('design') === 'held'
+            ...$this->design()->columns(),
+            'free_steps' => $this->design()->way()->isDivided() ? $this->design()->freeSteps() : ($this->input('design') === 'held'
                 ? array_values(
                     array_map(
                         static fn(Step $step): string => $step->value,
                         array_filter(Step::cases(), fn(Step $step): bool => $this->boolean("free_{$step->value}")),
                     ),
                 )
-                : null,
+                : null),
             'push_is_foul' => $this->input('push_is_foul') === null || $this->boolean('push_is_foul'),
             'void_is_retried' => $this->input('void_is_retried') === null || $this->boolean('void_is_retried'),
             'no_start_is_zero' => $this->boolean('no_start_is_zero'),

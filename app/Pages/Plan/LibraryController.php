@@ -42,6 +42,12 @@ final class LibraryController
             'question' => FactorWords::question($plan->question()),
             'asks' => $plan->question()->attribute,
             'asks_outcome' => $plan->question()->outcome,
+            'asks_from' => $plan->question()->from,
+            'asks_to' => $plan->question()->to,
+            'design' => $plan->design(),
+            'design_one' => self::typed($plan, $plan->values()[0], $units),
+            'design_other' => self::typed($plan, $plan->values()[1], $units),
+            'is_mass_even' => true,
             'age' => $plan->age(),
             'goal' => $plan->goal(),
             'awards' => [$plan->goal()->value],
@@ -54,6 +60,7 @@ final class LibraryController
         ], $groups, [
             'groups' => $plan->groups(),
             'session_min' => $sessions[0],
+            'tries_again' => $plan->design()->isRebuilt() ? $plan->tries() : 0,
             'further_sessions' => array_map(
                 static fn(int $minutes): array => ['starts_at' => null, 'minutes' => $minutes],
                 array_slice($sessions, 1),
@@ -61,6 +68,12 @@ final class LibraryController
         ]);
 
         return redirect()->route('challenges.edit', $challenge)->with('status', Text::of('library.show.is_set', ['plan' => $name]));
+    }
+
+    /** One of the two that are compared, as somebody would type it. */
+    private static function typed(LessonPlan $plan, float|string $value, UnitSystem $units): string
+    {
+        return is_string($value) ? $value : $units->show($value, $plan->question()->attribute->scale() ?? Scale::Body);
     }
 
     private static function length(float $metres, UnitSystem $units): Entry

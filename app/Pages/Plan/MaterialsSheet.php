@@ -33,16 +33,16 @@ final readonly class MaterialsSheet
         ];
         foreach ($materials->lines as $line) {
             $rows[] = [
-                Csv::text(PlanWords::material($line)),
+                Csv::text(MaterialWords::material($line)),
                 $line->fixed === null ? self::number($line->amount) : '',
                 $line->fixed === null ? Label::of($line->per) : '',
-                Csv::text(PlanWords::unit($line)),
+                Csv::text(MaterialWords::unit($line)),
                 $line->isSpared || $line->fixed !== null ? $plan->plan->spares_percent . ' %' : '',
                 (string) $line->total($materials->class),
                 $line->price === null ? '' : number_format($line->price, 2, '.', ''),
                 self::cost($line, $materials->class),
                 $line->isEarly ? Text::of('frame.yes') : '',
-                Csv::text(implode(', ', PlanWords::instead($line))),
+                Csv::text(implode(', ', MaterialWords::instead($line))),
             ];
         }
 

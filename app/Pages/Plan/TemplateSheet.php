@@ -51,6 +51,23 @@ final readonly class TemplateSheet
         ];
     }
 
+    /**
+     * For a class that compares two: beside the sheets of the one, those of the other that differ.
+     *
+     * @return list<self>
+     */
+    public static function ofBoth(Layout $one, ?Layout $other, UnitSystem $units, ?float $laneM): array
+    {
+        $sheets = self::all($one, $units, null);
+        foreach ($other === null ? [] : self::all($other, $units, null) as $sheet) {
+            if (!in_array($sheet, $sheets, false)) {
+                $sheets[] = $sheet;
+            }
+        }
+
+        return [...$sheets, ...($laneM === null ? [] : self::tape($laneM, $units))];
+    }
+
     /** Whether the chassis is too long or too wide for one sheet. */
     public static function isChassisTooLarge(Layout $layout): bool
     {

@@ -60,7 +60,7 @@ final class ReportController
                 static fn(Group $group): array => [
                     $group->id => $group->currentCar() === null
                         ? null
-                        : new CarReading($group->currentCar()->choices, $plan, $plan->kitCar()),
+                        : new CarReading($group->currentCar()->choices, $plan, $plan->forGroup($group)->kitCar()),
                 ],
             )->all(),
         ]);

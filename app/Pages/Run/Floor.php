@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\Run;
 
 use App\Models\Group;
+use App\Record\AskedChange;
+use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Skivo\Core\Session\FloorOrder;
 use Skivo\Core\Session\Runner;
@@ -29,6 +31,9 @@ final readonly class Floor
     /** Whose turn it is; null when all tries are in, or nobody can run just now. */
     public ?Turn $proposed;
 
+    /** @var list<Group> that run again once a change that they are asked for is on record */
+    public array $changing;
+
     public bool $isOver;
 
     /** @var array<int, NextRun> by the id of the group */
@@ -40,6 +45,7 @@ final readonly class Floor
     public function __construct(ClassRecord $record)
     {
         $groups = array_values($record->groups->all());
+        $this->changing = self::changing($record, $groups);
         $this->withdrawn = array_values(array_filter($groups, static fn(Group $group): bool => $group->is_withdrawn));
         if ($groups === []) {
             $this->lanes = array_fill(1, $record->challenge->lanes, null);
@@ -94,6 +100,23 @@ final readonly class Floor
             unset($rest[array_search($group, $rest, true)]);
         }
         $this->coming = array_map(static fn(int $group): int => $groups[$group]->id, [...$first, ...array_values($rest)]);
+    }
+
+    /**
+     * @param list<Group> $groups
+     *
+     * @return list<Group>
+     */
+    private static function changing(ClassRecord $record, array $groups): array
+    {
+        $isAsked = $record->challenge->way()->isRebuilt()
+            || array_filter($groups, static fn(Group $group): bool => $group->asked_attribute !== null) !== [];
+        $design = $isAsked ? ClassPlan::of($record->challenge)->design : null;
+
+        return $design === null ? [] : array_values(array_filter(
+            $groups,
+            static fn(Group $group): bool => !$group->is_withdrawn && AskedChange::of($record, $group, $design) !== null,
+        ));
     }
 
     public function proposedGroup(): ?Group

@@ -41,6 +41,20 @@ final readonly class Kit
         };
     }
 
+    /** The same with another part of that kind. */
+    public function with(PartKind $kind, string $name): self
+    {
+        return new self(
+            $kind === PartKind::Chassis ? $name : $this->chassis,
+            $kind === PartKind::Wheel ? $name : $this->wheels,
+            $kind === PartKind::Bearing ? $name : $this->bearing,
+            $kind === PartKind::Nozzle ? $name : $this->nozzle,
+            $kind === PartKind::Balloon ? $name : $this->balloon,
+            $this->joint,
+            $this->catalogue,
+        );
+    }
+
     /** What the catalogue knows of the kit's part of that kind, or of the usual one. */
     public function part(PartKind $kind): Part
     {

@@ -63,7 +63,7 @@
                                 <td><input
                                     class="input" name="{{ $name }}" data-cell="{{ $row }},{{ $index + 1 }}" data-attribute="{{ $column->value }}"
                                     value="{{ old($name, AllCars::typed($car->choices ?? new Car(), $column)) }}" autocomplete="off"
-                                    placeholder="{{ AllCars::typed($all->kit, $column) }}"
+                                    placeholder="{{ AllCars::typed($all->kit($group), $column) }}"
                                     @if ($catalogue->namesOf($column) !== []) list="names-{{ $column->value }}" @endif
                                     aria-label="{{ Text::of('build.cars.cell', ['column' => Label::title($column), 'group' => $group->name]) }}"
                                     @error($name) aria-invalid="true" aria-describedby="e-{{ $name }}" @enderror>

@@ -21,6 +21,25 @@
             <a class="button do" href="{{ route('checks.index', $challenge) }}">{{ Text::of('build.index.to_the_checks') }}</a>
         @endif
     </div>
+    @if ($isDivided)
+        <details class="disclosure mb-4" id="who">
+            <summary>{{ Text::of('design.who.title') }}</summary>
+            <form method="post" action="{{ route('groups.divide', $challenge) }}" class="py-3">
+                @csrf @method('put')
+                <p class="small mb-3">{{ Text::of('design.who.drawn') }}</p>
+                <div class="form-grid">@foreach ($record->teams() as $group)
+                    <div class="field"><label for="f-builds-{{ $group->id }}"><span class="with-mark">{{ Glyph::of($group->mark) }}
+                        <bdi>{{ $group->name }}</bdi></span></label>
+                        <select class="input" id="f-builds-{{ $group->id }}" name="builds_{{ $group->id }}">
+                            @foreach ([0, 1] as $other)<option value="{{ $other }}" @selected((int) $group->builds_other === $other)>{{
+                                $builds->one((bool) $other) }}</option>@endforeach
+                        </select></div>@endforeach</div>
+                <p class="actions mt-3"><button class="button">{{ Text::of('design.who.save') }}</button>
+                    @if ($record->lastRun() === null)<button class="button plain" name="again" value="1">{{ Text::of('design.who.draw') }}</button>@else<span
+                        class="small">{{ Text::of('design.who.has_run') }}</span>@endif</p>
+            </form>
+        </details>
+    @endif
     @if ($record->groups->isNotEmpty())
         <div class="build-list" data-part="cars">
             @foreach ($record->groups as $group)
@@ -30,6 +49,7 @@
                         {{ Glyph::of($group->mark) }}
                         <span class="min-w-0">
                             <bdi class="name line-clamp-3">{{ $group->name }}</bdi>
+                            @if ($builds->of($group) !== null)<span class="small block">{{ $builds->of($group) }}</span>@endif
                             @if ($group->cars->count() > 1)<span
                                 class="small block">{{ Text::of('build.index.version', ['version' => $car->version]) }}</span>@endif
                         </span>

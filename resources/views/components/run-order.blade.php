@@ -1,4 +1,4 @@
-@props(['order', 'groups', 'challenge'])
+@props(['order', 'groups', 'challenge', 'again' => null])
 @php
     $list = $groups->values();
     $name = fn (int $index) => $list[$index]->name ?? Text::of('plan.run_order.group', ['index' => $index + 1]);
@@ -10,7 +10,9 @@
                     {{ $order->lanes === 1 ? Text::of('plan.run_order.on_the_lane') : Text::of('plan.run_order.lane', ['lane' => $lane]) }}
                 </th>@endfor</tr></thead>
         <tbody>
-            @foreach ($order->byHeat() as $heat => $turns)
+            @foreach ($again === null ? [[$order, false]] : [[$order, false], [$again, true]] as [$part, $isAgain])
+            @if ($isAgain)<tr><th scope="rowgroup" colspan="{{ $order->lanes + 1 }}">{{ Text::of('plan.run_order.after_the_change') }}</th></tr>@endif
+            @foreach ($part->byHeat() as $heat => $turns)
                 <tr>
                     <th scope="row" class="num text-left">{{ $heat }}</th>
                     @for ($lane = 1; $lane <= $order->lanes; $lane++)
@@ -18,11 +20,13 @@
                             @php($group = $list[$turns[$lane]->group] ?? null)
                             {{ $group === null ? '' : Glyph::of($group->mark) }}{!! Text::html('plan.run_order.try', [
                             'group' => \Illuminate\Support\Str::limit($name($turns[$lane]->group), 32),
-                            'try' => \App\Pages\Plan\PlanWords::turn($challenge, $turns[$lane]->try),
+                            'try' => $isAgain ? Text::of('plan.run_order.a_try', ['n' => $turns[$lane]->try])
+                            : \App\Pages\Plan\PlanWords::turn($challenge, $turns[$lane]->try),
                         ]) !!}</span>@else<span class="small">{{ Text::of('plan.run_order.free') }}</span>@endisset
                         </td>
                     @endfor
                 </tr>
+            @endforeach
             @endforeach
         </tbody>
     </table>

@@ -1,4 +1,5 @@
 @php
+    use App\Language\Lists;
     use App\Record\Counting;
     $next = $words->nextTest();
     $question = $findings->found->question;
@@ -35,7 +36,16 @@
                     <x-behind :challenge="$challenge" :cars="$effect->cars()" /></p>
             @endif
             @if ($school !== null)<p class="answer-part"><strong>{{ Text::of('findings.show.why') }}</strong> {{ $school }}</p>@endif
-            @if ($next !== null)<p class="answer-part next"><strong>{{ Text::of('findings.show.next') }}</strong> {{ $next->lead }} {{ $next->rest }}</p>@endif
+            @if ($next !== null)<p class="answer-part next"><strong>{{ Text::of('findings.show.next') }}</strong> {{ $next->lead }} {{ $next->rest }}</p>
+                @can('update', $challenge)
+                    @if ($asked->isEmpty())<form method="post" action="{{ route('findings.next', $challenge) }}" class="actions mt-2 mb-4 no-print">
+                        @csrf @method('put')<button class="button">{{ Text::of('findings.next.plan') }}</button>
+                        <span class="small">{{ Text::of('findings.next.what_planning_does') }}</span></form>
+                    @else<form method="post" action="{{ route('findings.no-next', $challenge) }}" class="actions mt-2 mb-4 no-print">
+                        @csrf<span class="small">{{ Text::of('findings.next.asked', ['groups' => Lists::and($asked->pluck('name')->all(), 6)]) }}</span>
+                        <button class="button plain">{{ Text::of('findings.next.drop') }}</button></form>@endif
+                @endcan
+            @endif
             @if ($findings->found->cars !== [])
                 <form method="post" action="{{ route('findings.tell', $challenge) }}" class="actions mt-4 no-print">
                     @csrf @method('put')

@@ -10,6 +10,14 @@
     :words="['outbox']">
     <x-path-head :challenge="$challenge" :group="$group" :own="$own" :words="$words" :here="$here" />
     <x-errors />
+    @if ($asked !== null)
+        <section class="asked-change mb-5" aria-labelledby="asked-title">
+            <h2 id="asked-title">{{ $words->say('change.asked') }}</h2>
+            <p class="prose mt-1"><strong>{{ $asked }}</strong> {{ $words->say('change.asked_only') }}</p>
+            <form method="post" action="{{ route('groups.changed', [$challenge, $group]) }}" class="mt-3">@csrf @method('put')
+                <button class="button do">{{ $words->say('change.asked_done') }}</button></form>
+        </section>
+    @endif
     <h2>{{ $words->say('change.lead') }}</h2>
     <p class="prose mt-1">{{ $words->say('change.two') }}</p>
     @if ($own->before !== null)<p class="prose mt-2"><strong>{{ $words->say('change.last') }}</strong>

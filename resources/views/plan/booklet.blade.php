@@ -1,6 +1,6 @@
 @php
     $pages = $words->pages();
-    $kit = \App\Pages\Plan\PlanWords::kit($plan->materials(), $challenge->units);
+    $kit = \App\Pages\Plan\MaterialWords::kit($plan->materials(), $challenge->units);
 @endphp
 <x-layout :title="Text::of('steps.booklet.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="steps" />

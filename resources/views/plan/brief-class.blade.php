@@ -1,7 +1,9 @@
 @php
     use App\Language\GoalWords;
+    use App\Pages\Plan\MaterialWords;
     use App\Pages\Plan\PlanWords;
     $words = new PlanWords($plan, $timetable, $order);
+    $builds = new \App\Language\DesignWords($plan);
 @endphp
 <x-layout :title="Text::of('plan.brief_class.class_sheet', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="brief-class" />
@@ -13,9 +15,14 @@
             <section><h3>{{ Text::of('plan.brief_class.what_wins') }}</h3>
                 <ul>@foreach ($challenge->allAwards() as $award)<li><strong>{{ GoalWords::award($award, $challenge->units) }}</strong>
                     </li>@endforeach</ul></section>
-            <section><h3>{{ Text::of('plan.brief_class.rules') }}</h3><ul>@foreach ($words->rules() as $rule)<li>{{ $rule }}</li>@endforeach</ul></section>
+            <section><h3>{{ Text::of('plan.brief_class.rules') }}</h3><ul>@foreach ([...$words->rules(),
+                ...$builds->rules()] as $rule)<li>{{ $rule }}</li>@endforeach</ul></section>
+            @if ($plan->design->contrast() !== null && $record->groups->isNotEmpty())<section><h3>{{ Text::of('design.who.title') }}</h3>
+                <ul>@foreach ($builds->byWhat($record->teams()) as [$what, $groups])<li>{{ $what }}:
+                    @foreach ($groups as $group)<span class="with-mark inline-flex mr-3">{{ Glyph::of($group->mark) }}
+                    <bdi>{{ $group->name }}</bdi></span>@endforeach</li>@endforeach</ul></section>@endif
             <section><h3>{{ Text::of('plan.brief_class.your_kit') }}</h3>
-                <ul>@foreach (PlanWords::kit($plan->materials(), $challenge->units) as [$name, $count])
+                <ul>@foreach (MaterialWords::kit($plan->materials(), $challenge->units) as [$name, $count])
                     <li><span class="num">{{ $count }} ×</span> {{ $name }}</li>@endforeach</ul></section>
             <section><h3>{{ Text::of('plan.brief_class.when') }}</h3><ul>@foreach ($timetable->slots as $slot)
                     <li><span class="num">{{ Moment::atMinute($plan->plan->startOf($slot->session), $slot->fromMin) }}</span>

@@ -42,6 +42,6 @@
         </div>
         <section class="own-page"><h3 class="mt-5 mb-2">{{ Text::of('plan.brief_helpers.run_order') }}</h3>
             <p class="small mb-2">{{ $words->order() }}</p>
-            <x-run-order :order="$order" :groups="$record->groups" :challenge="$challenge" /></section>
+            <x-run-order :order="$order" :again="$timetable->runsAgain" :groups="$record->groups" :challenge="$challenge" /></section>
     </article>
 </x-layout>

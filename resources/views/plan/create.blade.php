@@ -11,7 +11,10 @@
         <x-sent-with :units="$formUnits" />
         <section class="form-part">
             <h2>{{ Text::of('challenge.create.the_question') }}</h2>
-            @include('plan.form.asks')
+            <div class="grid gap-4">
+                @include('plan.form.asks')
+                @include('plan.form.way')
+            </div>
         </section>
         <section class="form-part">
             <h2>{{ Text::of('challenge.create.the_class_and_the_day') }}</h2>

@@ -6,6 +6,7 @@
     <h2>{{ Text::of('challenge.form.the_question') }}</h2>
     <div class="grid gap-4">
         @include('plan.form.asks')
+        @include('plan.form.way')
         <div class="grid gap-4 max-w-2xl">@include('plan.form.name')</div>
         @include('plan.form.age')
     </div>

@@ -1,5 +1,7 @@
 @php
-    $contents = \App\Pages\Plan\PlanWords::kit($plan->materials(), $challenge->units);
+    $builds = new \App\Language\DesignWords($plan);
+    $contentsOf = fn ($group) => \App\Pages\Plan\MaterialWords::kit(($group instanceof \App\Models\Group
+        && ! $challenge->way()->isRebuilt() ? $plan->forGroup($group) : $plan)->materials(), $challenge->units);
     $isForHome = request()->boolean('home');
     $layout = $plan->kitLayout();
     $names = $record->groups->isNotEmpty() ? $record->groups
@@ -21,8 +23,10 @@
             <section class="label" aria-label="{{ Text::of('plan.labels.label_of', ['group' => $group->name]) }}">
                 <h3 class="with-mark">@if ($group->mark){{ Glyph::of($group->mark) }}@endif<bdi>{{ $group->name }}</bdi></h3>
                 <p class="small">{{ $challenge->name }}</p>
-                <x-cover-car :layout="$layout" />
-                <ul>@foreach ($contents as [$name, $count])<li><span class="num">{{ $count }}
+                @php($own = $group instanceof \App\Models\Group ? $builds->of($group) : null)
+                @if ($own !== null)<p><strong>{{ $own }}</strong></p>@endif
+                <x-cover-car :layout="$group instanceof \App\Models\Group ? $plan->forGroup($group)->kitLayout() : $layout" />
+                <ul>@foreach ($contentsOf($group) as [$name, $count])<li><span class="num">{{ $count }}
                 ×</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span>
                     </li>@endforeach</ul>
                 @if ($isForHome)<p class="small mt-2"><strong>{{ Text::of('plan.labels.from_home') }}</strong> {{

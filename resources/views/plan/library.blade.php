@@ -1,18 +1,17 @@
 @use('App\Language\FactorWords')
+@use('App\Pages\Plan\PlannedAnswerWords')
 @use('Skivo\Core\Measurement\Scale')
 <x-layout :title="Text::of('library.show.title')">
     <p class="prose py-4">{{ Text::of('library.show.what') }}</p>
     <div class="library">
         @foreach ($plans as $plan)
-            @php([$one, $other] = $plan->values())
             <article>
                 <h2>{{ Text::of("library.plan.{$plan->value}.name") }}</h2>
                 <p class="strong">{{ FactorWords::question($plan->question()) }}</p>
                 <p>{{ Text::of("library.plan.{$plan->value}.about") }}</p>
                 <p>{{ Text::of('library.show.compares', [
-                    'one' => FactorWords::value($plan->question()->attribute, $one, $units),
-                    'other' => FactorWords::value($plan->question()->attribute, $other, $units),
-                ]) }} {{ Text::of($plan->isRebuilt() ? 'library.show.rebuilt' : 'library.show.halves') }}</p>
+                    ...PlannedAnswerWords::two($plan->contrast(), $units),
+                ]) }} {{ Text::of($plan->design()->isRebuilt() ? 'library.show.rebuilt' : 'library.show.halves') }}</p>
                 <p class="small">{{ Text::of('library.show.for', [
                     'age' => $plan->age()->value,
                     'sessions' => implode(' + ', array_map(fn ($minutes) => Text::of('library.show.minutes', ['minutes' => $minutes]), $plan->sessionsMin())),

@@ -2,7 +2,7 @@
     use Skivo\Core\Car\Attribute\CarAttribute;
     use Skivo\Core\Car\Attribute\PartKind;
     use Skivo\Core\Session\Per;
-    use App\Pages\Plan\PlanWords;
+    use App\Pages\Plan\MaterialWords;
     $materials = $plan->materials();
     $class = $materials->class;
     $names = fn (PartKind $kind, string $held) => array_values(array_unique([...array_map(fn ($part) => $part->name, $plan->catalogue->of($kind)), $held]));
@@ -92,7 +92,7 @@
             @if ($materials->early() !== [])
                 <p class="caution mt-0 mb-3">
                     {!! Text::html('plan.materials.start_collecting_now_collecting_them_takes', [
-                        'early' => implode('; ', array_map(fn ($line) => mb_strtolower(PlanWords::material($line)) . ', ' .
+                        'early' => implode('; ', array_map(fn ($line) => mb_strtolower(MaterialWords::material($line)) . ', ' .
                         $line->total($class), $materials->early())),
                     ]) !!}
                 </p>
@@ -118,12 +118,12 @@
                             @php($own = $line->ownName !== null)
                             <tr>
                                 <th scope="row"><span class="tick-box print-only" aria-hidden="true"></span>
-                                <bdi>{{ PlanWords::material($line) }}</bdi>@if ($line->isEarly)
+                                <bdi>{{ MaterialWords::material($line) }}</bdi>@if ($line->isEarly)
                                 <span class="small block">{{ Text::of('plan.materials.collect_early') }}</span>@endif
                                 </th>
                                 <td class="num big-figure">{{ $line->total($class) }}</td>
-                                <td class="small">{{ PlanWords::unit($line, $line->total($class)) }}@if ($line->packs($class) !== null)
-                                    <span class="block">{{ PlanWords::packs($line, $class) }}</span>@endif</td>
+                                <td class="small">{{ MaterialWords::unit($line, $line->total($class)) }}@if ($line->packs($class) !== null)
+                                    <span class="block">{{ MaterialWords::packs($line, $class) }}</span>@endif</td>
                                 <td class="no-print">
                                     @if ($own)
                                         <span class="small">{{ $number($line->amount) }} {{ $per[$line->per->value] }}</span>
@@ -131,7 +131,7 @@
                                         <div class="flex items-center gap-2 whitespace-nowrap">
                                             <input
                                                 class="input short num" name="amount_{{ $line->key }}" inputmode="decimal"
-                                                aria-label="{{ Text::of('plan.materials.amount_of', ['line' => PlanWords::material($line)]) }}"
+                                                aria-label="{{ Text::of('plan.materials.amount_of', ['line' => MaterialWords::material($line)]) }}"
                                                 value="{{ old("amount_{$line->key}", isset($saved[$line->key]->amount)
                                                     ? $number($saved[$line->key]->amount) : '') }}"
                                                 placeholder="{{ $line->fixed === null ? $number($line->amount) : Text::of('plan.materials.as_cut') }}"
@@ -144,7 +144,7 @@
                                     @if ($own)<span class="num">{{ $line->price === null ? '' : number_format($line->price, 2) }}</span>@else
                                     <input
                                         class="input short num" name="price_{{ $line->key }}" inputmode="decimal"
-                                        aria-label="{{ Text::of('plan.materials.price_of_one_2', ['line' => PlanWords::material($line)]) }}"
+                                        aria-label="{{ Text::of('plan.materials.price_of_one_2', ['line' => MaterialWords::material($line)]) }}"
                                         value="{{ old("price_{$line->key}", isset($saved[$line->key]->price)
                                             ? number_format($saved[$line->key]->price, 2, '.', '') : '') }}"
                                         @error("price_{$line->key}") aria-invalid="true" @enderror>
@@ -152,11 +152,11 @@
                                 </td>
                                 <td class="no-print">@unless ($own)<input
                                     class="input short num" name="pack_{{ $line->key }}" inputmode="numeric"
-                                    aria-label="{{ Text::of('plan.materials.pack_of_2', ['line' => PlanWords::material($line)]) }}"
+                                    aria-label="{{ Text::of('plan.materials.pack_of_2', ['line' => MaterialWords::material($line)]) }}"
                                     value="{{ old("pack_{$line->key}", $line->pack) }}"
                                     @error("pack_{$line->key}") aria-invalid="true" @enderror>@endunless</td>
                                 <td class="num">{{ $line->cost($class) === null ? '–' : number_format($line->cost($class), 2) }}</td>
-                                <td class="small verdict"><bdi>{{ implode(', ', array_slice(PlanWords::instead($line), 0, 4)) }}</bdi></td>
+                                <td class="small verdict"><bdi>{{ implode(', ', array_slice(MaterialWords::instead($line), 0, 4)) }}</bdi></td>
                             </tr>
                         @endforeach
                     </tbody>
@@ -180,11 +180,11 @@
             @foreach ($materials->early() as $line)
                 @php($collecting = $plan->collecting($line, $materials))
                 <li>
-                    <p><strong><bdi>{{ PlanWords::material($line) }}</bdi></strong>
+                    <p><strong><bdi>{{ MaterialWords::material($line) }}</bdi></strong>
                         <span class="num big-figure">{{ $collecting->have }}</span> {{ Text::of('plan.materials.of_need', ['need' => $collecting->need]) }}</p>
                     <progress max="{{ $collecting->need }}" value="{{ min($collecting->need, $collecting->have) }}"
-                        aria-label="{{ PlanWords::material($line) }}"></progress>
-                    <p class="small">{{ PlanWords::collecting($collecting, $plan->collectBy()) }}</p>
+                        aria-label="{{ MaterialWords::material($line) }}"></progress>
+                    <p class="small">{{ MaterialWords::collecting($collecting, $plan->collectBy()) }}</p>
                     <form method="post" action="{{ route('materials.count', $challenge) }}" class="actions">
                         @csrf<input type="hidden" name="key" value="{{ $line->key }}">
                         <label>{{ Text::of('plan.materials.there_are') }}

@@ -1,5 +1,5 @@
 @php
-    use App\Pages\Plan\PlanWords;
+    use App\Pages\Plan\MaterialWords;
     $materials = $plan->materials();
     $open = array_filter($materials->early(), fn ($line) => ! $plan->collecting($line, $materials)->isComplete());
 @endphp
@@ -22,9 +22,9 @@
                 : Text::of('plan.note.please_collect_by', ['day' => Moment::day($plan->collectBy())]) }}</p>
             <ul class="note-list">@foreach ($open as $line)
                 <li><span class="num big-figure">{{ $plan->collecting($line, $materials)->missing() }}</span>
-                    <span><strong><bdi>{{ $line->part ?? PlanWords::material($line) }}</bdi></strong>@if (PlanWords::instead($line) !== [])
+                    <span><strong><bdi>{{ $line->part ?? MaterialWords::material($line) }}</bdi></strong>@if (MaterialWords::instead($line) !== [])
                     <span class="small block">{{ Text::of('plan.note.or', [
-                        'instead' => implode(', ', array_slice(PlanWords::instead($line), 0, 3)),
+                        'instead' => implode(', ', array_slice(MaterialWords::instead($line), 0, 3)),
                     ]) }}</span>@endif</span></li>@endforeach</ul>
             <p class="prose small mt-3">{{ Text::of('plan.note.clean_and_whole') }}</p>
         @endif

@@ -10,7 +10,11 @@
     <div class="lead-in">
         <div><h2>{{ Text::of('steps.page.how_a_car_is_built') }}</h2>
             <p class="small prose">{{ Text::of('steps.page.made_from_the_kit') }}</p></div>
-        <p class="actions no-print"><a class="button do" href="{{ route('steps.booklet', $challenge) }}">{{ Text::of('steps.page.booklet') }}</a>
+        @if ($isOther !== null)<p class="actions no-print">@foreach ([false, true] as $other)<a @class(['button', 'plain' => $other !== $isOther])
+            @if ($other === $isOther) aria-current="page" @endif href="{{ route('steps.show', [$challenge, 'other' => (int) $other]) }}">{{
+                Text::of('design.who.steps_of', ['kind' => $builds->one($other)]) }}</a>@endforeach</p>@endif
+        <p class="actions no-print"><a class="button do"
+            href="{{ route('steps.booklet', [$challenge, 'other' => (int) $isOther]) }}">{{ Text::of('steps.page.booklet') }}</a>
             <button type="button" class="button" data-print>{{ Text::of('steps.page.print') }}</button></p>
     </div>
     <div class="said prose pb-4" data-build-time>

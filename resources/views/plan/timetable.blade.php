@@ -97,6 +97,6 @@
     <section class="py-4" aria-labelledby="order-title">
         <h2 id="order-title">{{ Text::of('plan.timetable.run_order') }}</h2>
         <p class="small prose mb-3">{{ $words->order() }}</p>
-        <x-run-order :order="$order" :groups="$record->groups" :challenge="$challenge" />
+        <x-run-order :order="$order" :again="$timetable->runsAgain" :groups="$record->groups" :challenge="$challenge" />
     </section>
 </x-layout>

@@ -6,6 +6,9 @@
     $name = fn ($group) => \Illuminate\Support\Str::limit($group->name, 28);
 @endphp
 @if ($record->groups->isNotEmpty())
+    @if ($floor->changing !== [])<p class="small">{{ Text::of('design.asked.waits', [
+        'groups' => Lists::and(array_map($name, $floor->changing), 6),
+    ]) }}</p>@endif
     <div class="lanes">
         @foreach ($floor->lanes as $lane => $standing)
             <div class="lane-card">

@@ -14,6 +14,7 @@ use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use App\Record\Counting;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Skivo\Core\People\DeviceRole;
@@ -94,8 +95,12 @@ final class ClassFindingsTest extends FeatureTestCase
         $page = $this->get("/challenges/{$challenge->id}/findings")->assertOk();
         $page->assertSee('One void try was measured, and left out by the rule.')
             ->assertSee('One try of G0 lies far from its others:')
-            ->assertSee('Studentized residual')
+            ->assertSee('What happened? Write it beside the run.')
             ->assertSee('It counts all the same.');
+        $odd = $challenge->runs()->whereBetween('distance_m', [2.9, 3.0])->firstOrFail();
+        $odd->forceFill(['note' => 'It hit a shoe'])->save();
+        Cache::flush();
+        $this->get("/challenges/{$challenge->id}/findings")->assertSee('Beside the run stands: “It hit a shoe”');
         $this->get("/challenges/{$challenge->id}/findings?tries=void")->assertSee('is in here.');
         $this->get("/challenges/{$challenge->id}/findings?tries=outliers")->assertSee('It is left out below.');
         $means = static fn(Counting $counting): array => array_map(

@@ -8,10 +8,12 @@ use App\Models\Challenge;
 use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Library\LessonPlan;
+use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\People\MemberRole;
-use Skivo\Core\Simulation\Settings;
+use Skivo\Core\Simulation\CarModel;
 use Tests\Feature\FeatureTestCase;
 use Tests\Scenario;
 
@@ -26,6 +28,8 @@ final class LibraryTest extends FeatureTestCase
         yield 'fuller' => [LessonPlan::FullerBalloon, 'Yes.'];
         yield 'shorter' => [LessonPlan::ShorterStraw, 'No, the other way round.'];
         yield 'faster' => [LessonPlan::FasterNozzle, 'Yes.'];
+        yield 'wheels' => [LessonPlan::BiggerWheels, 'Yes.'];
+        yield 'balloons' => [LessonPlan::SecondBalloon, 'Cars with 2 balloons go farther.'];
     }
 
     #[DataProvider('plans')]
@@ -85,7 +89,6 @@ final class LibraryTest extends FeatureTestCase
     /** What a class would record that held to the plan, its cars the run model's. */
     private static function sheet(Challenge $challenge, LessonPlan $plan, int $seed = 1): string
     {
-        $attribute = $plan->question()->attribute;
         $sizes = [
             CarAttribute::NozzleBore->value => 0.007, CarAttribute::NozzleLength->value => 0.12, CarAttribute::Mass->value => 0.06,
             CarAttribute::BalloonSize->value => 0.2,
@@ -94,23 +97,32 @@ final class LibraryTest extends FeatureTestCase
             'nozzle_bore' => 'nozzle bore (mm)', 'nozzle_length' => 'nozzle length (mm)', 'mass' => 'mass (g)',
             'balloon_size' => 'balloon diameter (mm)',
         ];
-        $csv = 'group,version,' . implode(',', $columns) . ',wheels,try,distance (cm),time (s)' . "\n";
+        $csv = 'group,version,' . implode(',', $columns) . ',balloons,wheels,try,distance (cm),time (s)' . "\n";
         foreach ($challenge->groups()->orderBy('position')->get() as $index => $group) {
             $own = 1.0 + 0.08 * sin(3.7 * ($index + 1) * $seed);
-            foreach ($plan->isRebuilt() ? [0, 1] : [$index % 2] as $which) {
-                $with = [$attribute->value => $plan->values()[$which]] + $sizes;
-                $run = Settings::of($with)->with(CarAttribute::RollingCoefficient, 0.07)->run(1e-6, true);
+            foreach ($plan->design()->isRebuilt() ? [0, 1] : [$index % 2] as $which) {
+                $contrast = $plan->contrast();
+                $car = $contrast->kit($which === 1)->car(UnitSystem::Metric);
+                foreach ($sizes as $key => $si) {
+                    $car = $car->with(CarAttribute::from($key), $si);
+                }
+                $car = $contrast->carOf($car, $which === 1);
+                $run = CarModel::of($car, Catalogue::standard())->settings->with(CarAttribute::Workmanship, 0.05)->run(1e-6, true);
                 $time = 0.0;
                 foreach ($run->trajectory as $moment) {
                     $time = $moment->distanceM <= ($plan->timedM() ?? 2.0) ? $moment->timeS : $time;
                 }
                 for ($try = 1; $try <= $plan->tries(); $try++) {
                     $noise = $own * (1.0 + 0.03 * sin(11.3 * $try * ($index + 2) * ($which + 1) * $seed));
-                    $cells = array_map(static fn(string $key): string => (string) round(1000 * $with[$key], 1), array_keys($columns));
+                    $cells = array_map(
+                        static fn(string $key): string => (string) round(1000 * ($car->number(CarAttribute::from($key)) ?? 0.0), 1),
+                        array_keys($columns),
+                    );
                     $csv .= implode(
                         ',',
                         [
-                            $group->name, $plan->isRebuilt() ? $which + 1 : 1, ...$cells, 'bottle caps', $try,
+                            $group->name, $plan->design()->isRebuilt() ? $which + 1 : 1, ...$cells,
+                            $car->number(CarAttribute::Balloons), $car->kind(CarAttribute::WheelKind), $try,
                             min(100 * $challenge->lane_length->quantity->si() - 1, round(100 * $run->distanceM * $noise, 1)),
                             $plan->question()->outcome === Outcome::Time ? round($time * $noise, 2) : '',
                         ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Plan;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Challenge\Design;
 use Tests\Feature\FeatureTestCase;
 use Tests\Scenario;
 
@@ -13,7 +14,7 @@ final class PlannedAnswerTest extends FeatureTestCase
 {
     public function testThePlanSaysWhetherItWillComeToAnAnswer(): void
     {
-        $challenge = Scenario::challenge($this->educator);
+        $challenge = Scenario::challenge($this->educator, ['design' => Design::HalfAndHalf]);
         $plan = "/challenges/{$challenge->id}/plan";
         // Worked out once, by a part of the page or by the link; after that it stands there.
         $this->get($plan)
@@ -31,7 +32,7 @@ final class PlannedAnswerTest extends FeatureTestCase
         $this->get($plan)->assertSee('Of 100 such classes')->assertDontSee('data-later', false);
         $this->get("{$plan}/chance")->assertRedirect($plan);
         // Another plan is another answer.
-        $challenge->sessionPlan()->fill(['tries_again' => 3])->save();
+        $challenge->update(['design' => Design::ChangeOneThing]);
         $this->get($plan)->assertDontSee('Of 100 such classes');
         $this->get("{$plan}/chance?part=1")->assertSee('then each changes to the other and makes 3 more');
     }

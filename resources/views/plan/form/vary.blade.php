@@ -12,23 +12,25 @@
 <section class="form-part">
     <h2>{{ Text::of('challenge.form.what_may_be_varied') }}</h2>
     <div class="grid gap-4">
-        <fieldset>
-            <legend class="sr-only">{{ Text::of('challenge.form.design') }}</legend>
-            <div class="choices max-w-2xl">
-                <x-choice name="design" value="free" :checked="$free === null" :hint="Text::of('challenge.form.learners_invent_comparing_is_harder')">
-                    {{ Text::of('challenge.form.free_design') }}</x-choice>
-                <x-choice name="design" value="held" :checked="$free !== null" :hint="Text::of('challenge.form.as_in_the_kit_but_for')">
-                    {{ Text::of('challenge.form.the_same_car_for_all') }}</x-choice>
-            </div>
-        </fieldset>
-        <fieldset>
-            <legend class="field-label mb-1">{{ Text::of('challenge.form.with_the_same_car_for_all') }}</legend>
-            <div class="ticks">
-                @foreach (Step::cases() as $step)
-                    <x-tick name="free_{{ $step->value }}" :checked="in_array($step->value, $free ?? ['nozzle'], true)">{{ Label::of($step) }}</x-tick>
-                @endforeach
-            </div>
-        </fieldset>
+        <div class="what-varies grid gap-4">
+            <fieldset>
+                <legend class="sr-only">{{ Text::of('challenge.form.design') }}</legend>
+                <div class="choices max-w-2xl">
+                    <x-choice name="design" value="free" :checked="$free === null" :hint="Text::of('challenge.form.learners_invent_comparing_is_harder')">
+                        {{ Text::of('challenge.form.free_design') }}</x-choice>
+                    <x-choice name="design" value="held" :checked="$free !== null" :hint="Text::of('challenge.form.as_in_the_kit_but_for')">
+                        {{ Text::of('challenge.form.the_same_car_for_all') }}</x-choice>
+                </div>
+            </fieldset>
+            <fieldset>
+                <legend class="field-label mb-1">{{ Text::of('challenge.form.with_the_same_car_for_all') }}</legend>
+                <div class="ticks">
+                    @foreach (Step::cases() as $step)
+                        <x-tick name="free_{{ $step->value }}" :checked="in_array($step->value, $free ?? ['nozzle'], true)">{{ Label::of($step) }}</x-tick>
+                    @endforeach
+                </div>
+            </fieldset>
+        </div>
         <details class="disclosure" @if ($hasLimits || $errors->hasAny(['most_balloons', 'most_straws', 'heaviest', 'longest'])) open @endif>
             <summary>{{ Text::of('challenge.form.limits_on_materials') }}</summary>
             <div class="form-grid mt-3">
