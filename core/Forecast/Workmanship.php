@@ -13,9 +13,9 @@ use Skivo\Core\Statistics\StudentT;
 /**
  * What a class's hands add to friction, and what its balloons give: f = f_parts + w, with the workmanship w > 0 of each car
  * from ln w ~ N(μ, τ²) over the class, μ ~ N(ln 0.03, 0.8²), τ ~ half-normal(0.5); and the pressure of the emptying balloon
- * over the model's, ln p ~ N(ln P, 0.1²) with ln P ~ N(ln 0.8, 0.15²) (starting values from memory and trial; that rubber
- * gives back less than it took: Mullins, Rubber Chem. Technol. 42, 339, 1969). Of a wound band it is the pull, with a prior of
- * its own (StrengthPrior).
+ * over the model's, ln p about ln P and ln P about ln 0.8, with tails (StrengthPrior; starting values from memory and trial; that
+ * rubber gives back less than it took: Mullins, Rubber Chem. Technol. 42, 339, 1969). Of a wound band it is the pull, with a prior
+ * of its own.
  *
  * A car that failed checks has ln w − s in that place of ln w, s being what they shift (CheckShifts).
  *
@@ -32,7 +32,6 @@ final readonly class Workmanship
     private const MUS = 17;
     /** @var list<float> */
     private const TAUS = [0.05, 0.15, 0.3, 0.5, 0.75, 1.05, 1.4];
-    private const PRESSURES = 7;
 
     /** So many pairs stand for what is known of a car. */
     private const DRAWS = 240;
@@ -60,7 +59,7 @@ final readonly class Workmanship
     /** @var list<array{float, float, float}> μ and τ with what they were likely beforehand */
     private array $shapes;
 
-    /** @var list<array{float, float}> ln P with what it was likely beforehand */
+    /** @var non-empty-list<array{float, float, float}> ln P with what it was likely beforehand, and the width that it stands for */
     private array $pressures;
 
     /** @var list<list<float>> weight of each w, by shape */
@@ -90,9 +89,9 @@ final readonly class Workmanship
         $this->w = array_map(exp(...), self::steps(...self::LOG_W));
         $this->p = array_map(exp(...), self::steps(...$this->prior->grid));
         $this->shapes = self::shapes();
-        $this->pressures = self::normalSteps($this->prior->mean, $this->prior->class, self::PRESSURES);
+        $this->pressures = $this->prior->steps();
         $this->ofW = array_map(fn(array $shape): array => self::weights($this->w, $shape[0], $shape[1]), $this->shapes);
-        $this->ofP = array_map(fn(array $class): array => self::weights($this->p, $class[0], $this->prior->car), $this->pressures);
+        $this->ofP = array_map(fn(float $logP): array => $this->weightsOfP($logP, true), array_column($this->pressures, 0));
         $likelihoods = $remains = [];
         foreach ($cars as $car) {
             if ($car->saysMore() || $car->pressure !== null) {
@@ -136,22 +135,24 @@ final readonly class Workmanship
     }
 
     /**
-     * What a car's own evidence says of ln w, whatever the others are like; null where it only bounds it.
+     * What a car's own evidence says of ln w, whatever the others are like and as long as its push is not odd; null where it only bounds
+     * it.
      */
     public function reading(Evidence $car): ?Estimate
     {
         $likelihood = $this->likelihoods[$car->id] ?? [];
-        $classes = array_fill(0, self::PRESSURES, 0.0);
+        $classes = array_fill(0, count($this->pressures), 0.0);
         foreach ($this->posterior as $byPressure) {
             foreach ($byPressure as $q => $weight) {
                 $classes[$q] += $weight;
             }
         }
+        $ofP = array_map(fn(float $logP): array => $this->weightsOfP($logP, false), array_column($this->pressures, 0));
         $sums = array_fill(0, count($this->w), 0.0);
         foreach ($likelihood as $j => $row) {
             $weight = 0.0;
             foreach ($classes as $q => $class) {
-                $weight += $class * $this->ofP[$q][$j];
+                $weight += $class * $ofP[$q][$j];
             }
             foreach ($row as $k => $each) {
                 $sums[$k] += $weight * $each;
@@ -217,13 +218,13 @@ final readonly class Workmanship
             }
         }
         $mu = [self::MU[0] - 3 * self::MU[1], self::MU[0] + 3 * self::MU[1], self::MUS];
-        $pressure = [$this->prior->mean - 3 * $this->prior->class, $this->prior->mean + 3 * $this->prior->class, self::PRESSURES];
+        $pressure = fn(float $share): float => exp($this->pressureAt($p, $share));
 
         return new Hands(
             exp(self::quantile($w, $mu, 0.5)),
             new Interval(exp(self::quantile($w, $mu, 0.025)), exp(self::quantile($w, $mu, 0.975))),
-            exp(self::quantile($p, $pressure, 0.5)),
-            new Interval(exp(self::quantile($p, $pressure, 0.025)), exp(self::quantile($p, $pressure, 0.975))),
+            $pressure(0.5),
+            new Interval($pressure(0.025), $pressure(0.975)),
         );
     }
 
@@ -361,24 +362,35 @@ final readonly class Workmanship
      */
     private function remaining(array $likelihood): array
     {
+        $columns = [];
+        foreach ($likelihood as $row) {
+            $columns += $row;
+        }
+        $columns = array_keys($columns);
+        $places = array_flip($columns);
         $byPressure = [];
-        foreach ($this->ofP as $q => $shares) {
-            $sums = [];
+        foreach ($this->ofP as $shares) {
+            $sums = array_fill(0, count($columns), 0.0);
             foreach ($likelihood as $j => $row) {
                 $share = $shares[$j];
                 foreach ($row as $k => $each) {
-                    $sums[$k] = ($sums[$k] ?? 0.0) + $share * $each;
+                    $sums[$places[$k]] += $share * $each;
                 }
             }
-            $byPressure[$q] = $sums;
+            $byPressure[] = $sums;
         }
         $remains = [];
+        $count = count($columns);
         foreach ($this->ofW as $weights) {
+            $own = [];
+            foreach ($columns as $k) {
+                $own[] = $weights[$k];
+            }
             $ofShape = [];
             foreach ($byPressure as $sums) {
                 $sum = 1e-300;
-                foreach ($sums as $k => $each) {
-                    $sum += $weights[$k] * $each;
+                for ($i = 0; $i < $count; $i++) {
+                    $sum += $own[$i] * $sums[$i];
                 }
                 $ofShape[] = $sum;
             }
@@ -463,6 +475,38 @@ final readonly class Workmanship
         $sum = array_sum($weights);
 
         return array_map(static fn(float $weight): float => $weight / $sum, $weights);
+    }
+
+    /** @return list<float> how likely each p of a car, or of one that is not odd, is where its class has that ln P; they sum to 1 */
+    private function weightsOfP(float $classLogP, bool $mayBeOdd): array
+    {
+        $weights = array_map(fn(float $p): float => $this->prior->ofCar(log($p), $classLogP, $mayBeOdd), $this->p);
+        $sum = array_sum($weights);
+
+        return array_map(static fn(float $weight): float => $weight / $sum, $weights);
+    }
+
+    /**
+     * ln P of the class below which such a share of it lies.
+     *
+     * @param array<int, float> $weights of its steps
+     */
+    private function pressureAt(array $weights, float $share): float
+    {
+        ksort($weights);
+        $left = $share * array_sum($weights);
+        $from = $this->pressures[0][0] - $this->pressures[0][2] / 2;
+        foreach ($weights as $q => $weight) {
+            $to = ($this->pressures[$q][0] + ($this->pressures[$q + 1] ?? $this->pressures[$q])[0]) / 2;
+            if ($left <= $weight) {
+                // Within a step every value is as likely as the next.
+                return $from + ($to - $from) * ($weight > 0.0 ? $left / $weight : 0.0);
+            }
+            $left -= $weight;
+            $from = $to;
+        }
+
+        return $from;
     }
 
     /**

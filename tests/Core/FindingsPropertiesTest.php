@@ -163,7 +163,7 @@ final class FindingsPropertiesTest extends TestCase
                 mt_srand($seed);
                 $cars = $this->someCars($count);
                 $said = static fn(array $of): array => array_map(
-                    static fn(Effect $effect): string => "{$effect->key()} " . round($effect->perUnit(), 9),
+                    static fn(Effect $effect): string => "{$effect->key()} " . sprintf('%.8g', $effect->perUnit()),
                     Effect::all($of),
                 );
                 $one = $said($cars);
