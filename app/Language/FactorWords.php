@@ -46,6 +46,12 @@ final readonly class FactorWords
             : Text::of('findings.factor.one_or_the_other', ['factor' => Label::of($attribute)]);
     }
 
+    /** What else differs, as it is said beside results: what hands add to friction is known by what a bench measured of it. */
+    public static function beside(CarAttribute $attribute): string
+    {
+        return $attribute === CarAttribute::Workmanship ? Text::of('findings.factor.measured_friction') : Label::of($attribute);
+    }
+
     /** As in "Wider bores". */
     public static function many(CarAttribute $factor, bool $more): string
     {

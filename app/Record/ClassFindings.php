@@ -11,13 +11,11 @@ use App\Models\Group;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
-use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Challenge\ChanceOfFirst;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Findings\ClassData;
-use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Known;
 use Skivo\Core\Findings\Work;
@@ -155,7 +153,7 @@ final readonly class ClassFindings
             $challenge->air_temperature_c,
             $challenge->pumpCurve(),
             $challenge->timed_length?->quantity->si(),
-            self::mayBe($record),
+            $record->challenge->rules()->leeway(),
             $challenge->id,
             $shifts ?? ChecksOnRecord::besides($challenge)->shifts(),
         );
@@ -189,17 +187,6 @@ final readonly class ClassFindings
         }
 
         return new self($counting, $found, $chances, $void);
-    }
-
-    /** @return \Closure(ComparedCar, CarAttribute, float|string): bool whether a car may be changed so, by the rules and by who is still in */
-    private static function mayBe(ClassRecord $record): \Closure
-    {
-        $rules = $record->challenge->rules();
-        $kit = ClassPlan::of($record->challenge)->kitCar();
-        $in = $record->groups->reject(static fn(Group $group): bool => $group->is_withdrawn)->pluck('id')->map(strval(...))->all();
-
-        return static fn(ComparedCar $car, CarAttribute $factor, float|string $to): bool => in_array($car->group, $in, true)
-            && $rules->allowChange($car->choices, $car->choices->with($factor, $to), $factor, $kit);
     }
 
     /** @return array<int, list<Outlier>> by the id of the car */

@@ -100,15 +100,22 @@ final readonly class Rules
         return [...$this->limits($car), ...$this->names($car), ...$this->differences($car, $kit)];
     }
 
-    /**
-     * Whether a car may be changed so: the step is free, and no rule is broken that was not broken before.
-     *
-     * @param Car $kit what the held parts must equal
-     */
-    public function allowChange(Car $from, Car $to, CarAttribute $attribute, Car $kit): bool
+    /** What they let groups change, and how far. */
+    public function leeway(): Leeway
     {
-        return in_array($attribute->facts()->step, $this->free, true)
-            && count($this->breaches($to, $kit)) <= count($this->breaches($from, $kit));
+        return new Leeway(
+            $this->isFreeDesign() ? null : $this->free,
+            array_filter([
+                CarAttribute::Balloons->value => $this->mostBalloons === null ? null : (float) $this->mostBalloons,
+                CarAttribute::NozzleOutlets->value => $this->mostStraws === null ? null : (float) $this->mostStraws,
+                CarAttribute::Mass->value => $this->heaviestKg,
+                CarAttribute::ChassisLength->value => $this->longestM,
+            ], static fn(?float $most): bool => $most !== null),
+            array_filter(array_combine(
+                array_map(static fn(PartKind $kind): string => $kind->named()->value, self::LIMITED),
+                array_map(fn(PartKind $kind): array => $this->allowed[$kind->value] ?? [], self::LIMITED),
+            )),
+        );
     }
 
     /** Straws in the car: its nozzle's tubes, and a bearing on each axle. */

@@ -7,6 +7,7 @@ namespace Skivo\Core\Exchange;
 use Skivo\Core\Bench\BenchField;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Check\CheckCard;
 use Skivo\Core\Car\Check\CheckItem;
@@ -15,6 +16,7 @@ use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\ClassTries;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Leeway;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\RunKind;
@@ -59,7 +61,7 @@ final readonly class ClassReader
     {
         $class = JsonObject::parse($json, 'a class', [
             'question', 'rule', 'tries', 'void_tries', 'no_start', 'lane_length_m', 'timed_length_m', 'surface', 'temperature_c', 'award',
-            'seed', 'check_shifts', 'cars',
+            'seed', 'check_shifts', 'limits', 'cars',
         ]);
         $allowed = (int) self::within($class->at('tries'), $class->whole('tries', 3), 1, 50);
         $retried = $class->oneOf('void_tries', ['again' => true, 'lost' => false], 'again');
@@ -106,6 +108,7 @@ final readonly class ClassReader
             surface: $class->has('surface') ? $class->text('surface') : null,
             temperatureC: $class->numberOrNull('temperature_c'),
             timedLengthM: self::length($class, 'timed_length_m'),
+            leeway: self::leeway($class->object('limits', ['vary', 'most', 'names'], isOptional: true)),
             seed: (int) self::within($class->at('seed'), $class->whole('seed', 1), 1, self::GREATEST_SEED),
             shifts: self::shifts($class->object('check_shifts', array_map(self::checkKey(...), CheckShifts::LOOKED_AT), isOptional: true)),
         );
@@ -115,6 +118,23 @@ final readonly class ClassReader
     public static function checkKey(CheckItem $item): string
     {
         return str_replace('-', '_', $item->value);
+    }
+
+    private static function leeway(JsonObject $limits): Leeway
+    {
+        $attribute = static fn(JsonObject $of, string $key): CarAttribute => self::attributes()[$key]
+            ?? throw JsonFaultException::unknownKey($of->at($key), 'a car');
+        $most = $names = [];
+        $given = $limits->object('most', null, isOptional: true);
+        foreach ($given->keys() as $key) {
+            $most[$attribute($given, $key)->value] = $given->number($key);
+        }
+        $given = $limits->object('names', null, isOptional: true);
+        foreach ($given->keys() as $key) {
+            $names[$attribute($given, $key)->value] = $given->texts($key);
+        }
+
+        return new Leeway($limits->has('vary') ? $limits->several('vary', self::byValue(Step::cases())) : null, $most, $names);
     }
 
     private static function shifts(JsonObject $shifts): CheckShifts

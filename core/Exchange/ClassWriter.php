@@ -7,6 +7,7 @@ namespace Skivo\Core\Exchange;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Leeway;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Run;
 use Skivo\Core\Challenge\RunKind;
@@ -46,8 +47,25 @@ final readonly class ClassWriter
             ),
             'seed' => $class->seed === 1 ? null : $class->seed,
             'check_shifts' => self::shifts($class->shifts),
+            'limits' => self::limits($class->leeway),
             'cars' => array_map(self::car(...), $class->cars),
         ], static fn(mixed $value): bool => $value !== null), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** @return array<string, mixed>|null what groups may change on their cars; null where anything goes */
+    private static function limits(Leeway $leeway): ?array
+    {
+        $keyed = static fn(array $by): array => array_combine(
+            array_map(static fn(string $key): string => ClassReader::keyOf(CarAttribute::from($key)), array_keys($by)),
+            $by,
+        );
+        $limits = array_filter([
+            'vary' => $leeway->vary === null ? null : array_column($leeway->vary, 'value'),
+            'most' => $leeway->most === [] ? null : $keyed($leeway->most),
+            'names' => $leeway->names === [] ? null : $keyed($leeway->names),
+        ], static fn(?array $each): bool => $each !== null);
+
+        return $limits === [] ? null : $limits;
     }
 
     /** @return array<string, mixed> */

@@ -151,6 +151,21 @@ final readonly class JsonObject
     }
 
     /**
+     * @return list<string> any words
+     *
+     * @throws JsonFaultException where it is no list of them
+     */
+    public function texts(string $key): array
+    {
+        $words = $this->given($key);
+        if (!is_array($words) || array_filter($words, static fn(mixed $word): bool => !is_string($word) || $word === '') !== []) {
+            throw JsonFaultException::wrongType($this->at($key), 'a list of words');
+        }
+
+        return array_values(array_map(strval(...), $words));
+    }
+
+    /**
      * Words that each stand for one of several things; an empty list too.
      *
      * @template T

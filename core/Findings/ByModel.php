@@ -22,7 +22,7 @@ final readonly class ByModel
     /** What nobody recorded is off by so much of itself (standard deviation). From memory. */
     private const SPREADS = [
         CarAttribute::Mass->value => 0.2, CarAttribute::BalloonSize->value => 0.05, CarAttribute::WheelDiameter->value => 0.05,
-        CarAttribute::NozzleBore->value => 0.05,
+        CarAttribute::NozzleBore->value => 0.02,
     ];
 
     /** The model makes nothing of what changes a distance by less than this (ln). */
@@ -30,6 +30,9 @@ final readonly class ByModel
 
     /** A car that does not start by the model is taken to go so much of what it goes otherwise. */
     private const HARDLY_STARTS = 0.2;
+
+    /** Of fewer cars whose friction was measured nobody knows what the class's is like. */
+    private const FEWEST_MEASURED = 3;
 
     /** States closer than this (of ln w and ln p) are one: their runs need not be simulated again. */
     private const SAME_W = 0.15;
@@ -76,6 +79,10 @@ final readonly class ByModel
                 }
             }
         }
+        $hands = $this->ofHands($settings, $which);
+        if ($hands !== []) {
+            $logs[CarAttribute::Workmanship->value] = $hands;
+        }
         foreach ($cars as $car) {
             foreach (isset($settings[$car->id]) ? self::SPREADS : [] as $key => $spread) {
                 $attribute = CarAttribute::from($key);
@@ -88,6 +95,35 @@ final readonly class ByModel
         }
 
         return new Contributions($logs, $doubts, $beyond, $this->ofParts($cars, $settings));
+    }
+
+    /**
+     * What hands made of a car whose friction was measured, against the middle of those that were: nothing is taken from its own runs.
+     *
+     * @param array<string, Settings> $settings by the id of the car
+     *
+     * @return array<string, float> ln of the factor on the outcome, by the id of the car
+     */
+    private function ofHands(array $settings, int $which): array
+    {
+        $measured = [];
+        foreach ($settings as $id => $own) {
+            $forces = $this->forecast->forces[$id] ?? null;
+            if ($forces?->frictionIsMeasured() === true) {
+                $parts = $own->with(CarAttribute::Workmanship, 0.0)->rollingCoefficient();
+                $measured[$id] = min(CarAttribute::Workmanship->limits()[1], max(1e-4, $forces->friction->value - $parts));
+            }
+        }
+        if (count($measured) < self::FEWEST_MEASURED) {
+            return [];
+        }
+        $middle = self::middle(array_values($measured));
+        $key = CarAttribute::Workmanship->value;
+
+        return array_map(
+            fn(string|int $id): float => $this->ratio($settings[$id], [$key => $measured[$id]], [$key => $middle], $which),
+            array_combine(array_keys($measured), array_keys($measured)),
+        );
     }
 
     /**
@@ -255,7 +291,7 @@ final readonly class ByModel
         if ($settings === null) {
             return null;
         }
-        $state = $this->forecast->states[$car] ?? $this->forecast->usual($settings->source);
+        $state = $this->forecast->stateOf($car) ?? $this->forecast->usual($settings->source);
         $begin = Prediction::begin($settings, $state);
         $strength = $settings->source->strength();
 

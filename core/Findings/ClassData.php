@@ -8,6 +8,7 @@ use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Challenge\Award;
 use Skivo\Core\Challenge\Goal;
+use Skivo\Core\Challenge\Leeway;
 use Skivo\Core\Challenge\RecordedCar;
 use Skivo\Core\Challenge\Scoring;
 use Skivo\Core\Forecast\CheckShifts;
@@ -22,8 +23,7 @@ final readonly class ClassData
      * @param float|null $temperatureC of the air; the usual one where it was not noted
      * @param PumpCurve|null $pump as the class measured it
      * @param float|null $timedLengthM over which times are taken
-     * @param \Closure(ComparedCar, \Skivo\Core\Car\Attribute\CarAttribute, float|string): bool|null $mayBe whether a car may be changed so; any of a
-     * group that is in where null
+     * @param Leeway $leeway what groups that are in may change on their cars
      * @param int $seed of what is drawn by chance
      * @param CheckShifts $shifts of cars that failed checks, as other classes have them
      */
@@ -37,7 +37,7 @@ final readonly class ClassData
         public ?float $temperatureC = null,
         public ?PumpCurve $pump = null,
         public ?float $timedLengthM = null,
-        public ?\Closure $mayBe = null,
+        public Leeway $leeway = new Leeway(),
         public int $seed = 1,
         public CheckShifts $shifts = new CheckShifts(),
     ) {}
@@ -57,7 +57,7 @@ final readonly class ClassData
             $this->temperatureC,
             $this->pump,
             $this->timedLengthM,
-            $this->mayBe,
+            $this->leeway,
             $this->seed,
             $this->shifts,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Findings;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Statistics\Censored;
 use Skivo\Core\Statistics\MixedModel;
 use Skivo\Core\Statistics\ModeratedScatter;
@@ -27,6 +28,9 @@ final readonly class Comparison
     public const OFF = 0.5;
     private const KIND = 0.1;
     private const UNKNOWN_SIZE = 0.1;
+
+    /** Steps of the build whose parts make friction. */
+    private const THAT_RUB = [Step::Axles, Step::Wheels, Step::Floor];
 
     /** Having been rebuilt makes all cars better or worse by so much (ln). */
     public const PRACTICE = 0.06;
@@ -115,7 +119,9 @@ final readonly class Comparison
         }
         $span = new Span(min($x), max($x), $kinds === null && $tested->range()[0] > 0.0);
         $place = array_map($span->place(...), $x);
-        $belongs = [$tested, ...$tested->entailed()];
+        // What acts through friction would vanish with what a bench measured of it.
+        $rubs = in_array($tested->step(), self::THAT_RUB, true) ? [CarAttribute::Workmanship] : [];
+        $belongs = [$tested, ...$tested->entailed(), ...$rubs];
         $beside = $this->outcome->isByFactors() ? $this->contributions->beside($belongs) : [];
         [$columns, $evened, $variances] = $this->allowing($taken, $beside, array_slice($belongs, 1));
         $random = [...$columns, ...$this->ofKinds($taken, $belongs), ...$this->ofHistory($taken)];

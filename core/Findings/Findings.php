@@ -92,7 +92,7 @@ final readonly class Findings
             $effects,
             $claims,
             $question,
-            $class->mayBe ?? self::ofThoseIn($class),
+            self::mayBe($class),
             $model->change(...),
             $forecast->scatter,
         );
@@ -326,14 +326,15 @@ final readonly class Findings
         return $byId;
     }
 
-    /** @return \Closure(ComparedCar, CarAttribute, float|string): bool */
-    private static function ofThoseIn(ClassData $class): \Closure
+    /** @return \Closure(ComparedCar, CarAttribute, float|string): bool whether a car may be changed so, by the rules and by who is still in */
+    private static function mayBe(ClassData $class): \Closure
     {
         $in = [];
         foreach ($class->cars as $car) {
             $in[$car->group] = $car->isIn;
         }
 
-        return static fn(ComparedCar $car): bool => $in[$car->group] ?? true;
+        return static fn(ComparedCar $car, CarAttribute $factor, float|string $to): bool => ($in[$car->group] ?? true)
+            && $class->leeway->allows($factor, $to);
     }
 }

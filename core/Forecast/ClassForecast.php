@@ -46,6 +46,7 @@ final readonly class ClassForecast
      * @param array<array-key, array<string, Beyond>> $beyond what is recorded of the others that the model can't, by attribute
      * @param array<array-key, list<CarAttribute>> $missing what is not known of a car and must be, by its id
      * @param array<array-key, State> $states what is known of each car, by its id
+     * @param array<array-key, State> $guessed what those must be like of which too much is missing to forecast them, likewise
      * @param array{push: State, band: State} $usual likewise of a car that this class might build, by what drives it
      * @param array<array-key, Forecast> $forecasts of one more try, by the id of the car; of those that nothing is missing of
      * @param array<array-key, Forecast> $beforeRuns what could have been said before its first try, likewise; of those that ran
@@ -59,6 +60,7 @@ final readonly class ClassForecast
         public array $beyond,
         public array $missing,
         public array $states,
+        private array $guessed,
         private array $usual,
         public array $forecasts,
         public array $beforeRuns,
@@ -108,14 +110,17 @@ final readonly class ClassForecast
         }
         $repeats = Repeatability::of($measured);
         $scatter = (new Award(Goal::Farthest))->scatter(array_map(static fn(RecordedCar $car) => $car->tries, $cars));
-        $evidence = [];
+        $evidence = $guessed = [];
         foreach ($cars as $car) {
             $model = $models[$car->id] ?? null;
             if ($model !== null) {
                 $forces[$car->id] = Forces::of($model, $car->bench, $repeats);
                 $models[$car->id] = $model = $forces[$car->id]->withRims($model);
+                $own = self::evidence($car, $model, $forces[$car->id], $scatter, $kept, $shifts);
                 if (!isset($missing[$car->id])) {
-                    $evidence[$car->id] = self::evidence($car, $model, $forces[$car->id], $scatter, $kept, $shifts);
+                    $evidence[$car->id] = $own;
+                } elseif ($own->saysMore()) {
+                    $guessed[$car->id] = $own;
                 }
             }
         }
@@ -139,6 +144,7 @@ final readonly class ClassForecast
             $beyond,
             $missing,
             $states,
+            self::guessed($guessed, $models),
             array_map(static fn(Workmanship $each): State => $each->usual($usualScatter), $hands),
             array_map(static fn(Evidence $car): Forecast => $states[$car->id]->forecast($car->table), $evidence),
             array_map(static fn(Evidence $car): Forecast => $of($car)->forecastBeforeRuns(
@@ -162,6 +168,38 @@ final readonly class ClassForecast
             self::checked($cars, $evidence, $of),
             $isOfBands,
         );
+    }
+
+    /**
+     * What hands and balloons must be like for cars to run as they did, if what nobody recorded of them is as usual: enough to compare
+     * cars by, and not enough to forecast any.
+     *
+     * @param array<array-key, Evidence> $cars by their id
+     * @param array<array-key, CarModel> $models likewise
+     *
+     * @return array<array-key, State>
+     */
+    private static function guessed(array $cars, array $models): array
+    {
+        $states = [];
+        foreach ([EnergySource::Balloon, EnergySource::ElasticBand] as $source) {
+            $own = array_filter(
+                $cars,
+                static fn(Evidence $car): bool => self::drive($models[$car->id]->source()) === self::drive($source),
+            );
+            if ($own !== []) {
+                $hands = new Workmanship(array_values($own), StrengthPrior::of($source));
+                $states += array_map($hands->stateOf(...), $own);
+            }
+        }
+
+        return $states;
+    }
+
+    /** What is known of the hands and the balloon of a car, or what they must be like for it to run as it did; null where nothing is. */
+    public function stateOf(string $car): ?State
+    {
+        return $this->states[$car] ?? $this->guessed[$car] ?? null;
     }
 
     /** What the parts of a car say of it. */

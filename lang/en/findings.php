@@ -161,6 +161,7 @@ return [
         'the_shaded_band' =>
             'The line is that of a car in the middle of the class in everything else; the shaded band is where it may lie.',
         'dotted_is_rebuilt' => 'Dotted: the same group, before and after it rebuilt its car.',
+        'pale_is_of_its_part' => 'Pale: nobody measured it, so it has the size of its part in the list.',
         'pale_is_left_out' => 'Pale: not compared.',
         'save_as_svg' => 'Save as SVG',
         'the_numbers_as_csv' => 'The numbers as CSV',
@@ -356,6 +357,7 @@ return [
         'kind_straightness' => 'Which makes the car run straighter: :to, or :from?',
         'one_or_the_other' => ':factor: one or the other',
         'balloons' => 'one balloon|:count balloons',
+        'measured_friction' => 'measured friction',
         'outlets' => ':count outlet|:count outlets',
         'nozzle_bore' => [
             'one_more' => 'a wider bore',

@@ -18,18 +18,24 @@ final class NaturalClassTest extends BrowserTestCase
 
     public function testFromSettingItToItsAnswer(): void
     {
-        $browser = $this->signIn()->visit('/challenges/new')
-            ->pick('asks', 'wheel_diameter')->fill('groups', '9')
-                ->fill('lane_length', '8 m')
-                ->pick('safety', '1')
-                ->press('Set the challenge');
+        $browser = $this->signIn()->visit('/challenges/new')->pick('asks', 'wheel_diameter')->fill('groups', '9');
+        // Each way to find out says how many classes of nine would be told the truth, surer and surer; half and half is chosen already.
+        foreach (['half_and_half', 'change_one_thing', 'free'] as $design) {
+            $browser->waitFor('of 100 classes', "[data-chance={$design}]");
+        }
+        $browser->wait(static fn(): bool => !str_contains($browser->text('.way'), 'so far'), 120);
+        self::assertStringContainsString('bottle caps and jar lids', $browser->text('[data-compared]'));
+        $browser->fill('lane_length', '8 m')->pick('safety', '1')->press('Set the challenge');
         $challenge = Challenge::query()->where('user_id', $this->educator->id)->latest('id')->firstOrFail();
         // The plan says whether it will come to an answer, once that is worked out.
         $browser->visit("/challenges/{$challenge->id}/plan")->waitFor('Of 100 such classes', '.planned-answer');
         // The brief for the class is a sheet of paper with its question.
         $file = tempnam(sys_get_temp_dir(), 'print') . '.pdf';
         $browser->visit("/challenges/{$challenge->id}/plan/brief/class")->print($file);
-        self::assertStringContainsStringIgnoringCase('wheel', (string) shell_exec('pdftotext ' . escapeshellarg($file) . ' -'));
+        $printed = (string) shell_exec('pdftotext ' . escapeshellarg($file) . ' -');
+        foreach (['wheel', 'Who builds what', 'With jar lids', 'Every balloon is filled to 20 cm', 'about 6 coins'] as $said) {
+            self::assertStringContainsStringIgnoringCase($said, str_replace(["\u{A0}", "\n"], ' ', $printed));
+        }
         unlink($file);
 
         // A run is logged at the lane, and the cars are recorded with the others' runs from a sheet.

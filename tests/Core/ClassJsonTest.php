@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Check\CheckItem;
+use Skivo\Core\Challenge\Leeway;
 use Skivo\Core\Exchange\AttributeSchema;
 use Skivo\Core\Exchange\ClassReader;
 use Skivo\Core\Exchange\ClassWriter;
@@ -128,6 +129,28 @@ final class ClassJsonTest extends TestCase
         self::assertSame([0.0], $zero->cars[0]->tries->distances()?->values);
     }
 
+    public function testTheNextTestKeepsToTheLimitsOfTheClass(): void
+    {
+        $of = static fn(string $limits): Leeway => ClassReader::read(
+            "{\"limits\":{$limits},\"cars\":[{\"id\":\"a\",\"group\":\"g\",\"runs\":[]}]}",
+        )->leeway;
+        $leeway = $of('{"vary":["wheels","mass"],"most":{"mass":0.09},"names":{"wheel_kind":["caps","Lids"]}}');
+        self::assertTrue($leeway->allows(CarAttribute::Mass, 0.09));
+        self::assertFalse($leeway->allows(CarAttribute::Mass, 0.091), 'too heavy');
+        self::assertFalse($leeway->allows(CarAttribute::NozzleBore, 0.006), 'the nozzle is held');
+        self::assertTrue($leeway->allows(CarAttribute::WheelKind, 'lids'));
+        self::assertFalse($leeway->allows(CarAttribute::WheelKind, 'discs'));
+        self::assertTrue((new Leeway())->allows(CarAttribute::NozzleBore, 0.006));
+        foreach (['{"vary":["sails"]}', '{"most":{"colour":1}}', '{"names":{"wheel_kind":[1]}}', '{"least":{}}'] as $odd) {
+            try {
+                $of($odd);
+                self::fail("{$odd} was read.");
+            } catch (JsonFaultException $fault) {
+                self::assertStringContainsString('limits', $fault->getMessage());
+            }
+        }
+    }
+
     public function testReadingsAreJudgedByTheUsualLimits(): void
     {
         $of = static fn(string $checks, string $attributes = '{}'): ?array => ClassReader::read(
@@ -147,6 +170,7 @@ final class ClassJsonTest extends TestCase
     {
         $json
             = '{"question":{"attribute":"wheel_kind","outcome":"time","from":"caps","to":"lids"},"rule":"best","tries":2,"void_tries":"lost","lane_length_m":6.5,"timed_length_m":1.5,"surface":"tile","temperature_c":18.5,"award":{"goal":"nearest","length_m":2.5},"seed":7,"check_shifts":{"spin":0.25,"end_play":-0.1},'
+            . '"limits":{"vary":["wheels","mass"],"most":{"mass":0.09},"names":{"wheel_kind":["caps","lids"]}},'
             . '"cars":[{"id":"7","group":"3","version":1,"attributes":{"chassis_kind":"craft stick","wheel_kind":"caps","balloon_filled":0.19,"nozzle_bore":0.007,"nozzle_outlets":2,"mass":0.055},'
             . '"bench":[{"test":"ramp_roll_out","release_height_m":0.1,"distance_m":1.5},{"test":"spin","turns_for_s":4.5}],"failed_checks":["end_play","wobble"],'
             . '"runs":[{"distance_m":3.25,"time_s":1.5,"drift_m":-0.1,"limp_m":1.5,"fill_diameter_m":0.2},{"distance_m":6.5,"past_end":true},{"void":"burst"}]},'

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Part\Catalogue;
@@ -24,6 +25,7 @@ use Skivo\Core\Findings\NextTest;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Measurement\Entry;
+use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Statistics\Sample;
 
 /** One analysis for every class, held by classes whose answer anybody sees. */
@@ -93,6 +95,65 @@ final class ComparisonTest extends TestCase
         self::assertContains('g8-1', array_map(static fn(ComparedCar $car): string => $car->id, $found->asked->left ?? []));
     }
 
+    /** Nobody typed more than the wheels: what the rest must be like for these cars to run so far is enough to compare them by. */
+    public function testWhoTypedHardlyAnythingIsAnsweredTheSame(): void
+    {
+        $cars = [];
+        foreach (self::NATURAL as $index => [$wheels, , $mass, $mean]) {
+            $runs = array_map(
+                static fn(int $try, float $times): Run => new Run("{$index}-{$try}", $try, $times * $mean),
+                [1, 2, 3],
+                [0.96, 1.0, 1.04],
+            );
+            $name = $wheels === 'discs' ? 'CDs' : $wheels;
+            $car = $this->car([CarAttribute::Mass->value => $mass], $name);
+            $cars[] = new RecordedCar("g{$index}-1", "g{$index}", 1, $car, new Tries($runs, 3));
+        }
+        $found = Findings::of(
+            new ClassData($cars, new Question(CarAttribute::WheelDiameter, Outcome::Distance), catalogue: Catalogue::standard()),
+            draws: 100,
+        );
+        self::assertCount(9, $found->asked?->cars() ?? []);
+        self::assertSame(Answer::More, $found->answer);
+        self::assertSame([], $found->forecast->forecasts, 'and nothing is forecast of them');
+    }
+
+    /** Whose friction a bench measured is compared as if all rubbed alike; but not where the question is what rubs. */
+    public function testMeasuredFrictionIsAllowedFor(): void
+    {
+        $found = [];
+        foreach ([false, true] as $isMeasured) {
+            $cars = [];
+            foreach ([0.05, 0.07, 0.06, 0.09, 0.08, 0.055, 0.075, 0.065] as $index => $friction) {
+                $sizes = [
+                    CarAttribute::NozzleBore->value => $index % 2 === 0 ? 0.006 : 0.008, CarAttribute::BalloonSize->value => 0.2,
+                    CarAttribute::Mass->value => 0.06, CarAttribute::WheelDiameter->value => $index % 4 < 2 ? 0.03 : 0.04,
+                ];
+                $far = Settings::of($sizes)->with(CarAttribute::RollingCoefficient, $friction)->run()->distanceM;
+                $runs = array_map(
+                    static fn(int $try, float $times): Run => new Run("{$index}-{$try}", $try, $times * $far),
+                    [1, 2, 3],
+                    [0.96, 1.0, 1.04],
+                );
+                $bench = $isMeasured ? [BenchTest::Ramp->value => array_fill(0, 3, [0.1, 0.1 / $friction])] : [];
+                $cars[] = new RecordedCar("g{$index}-1", "g{$index}", 1, $this->car($sizes, 'bottle caps'), new Tries($runs, 3), $bench);
+            }
+            $found[] = Findings::of(
+                new ClassData($cars, new Question(CarAttribute::NozzleBore, Outcome::Distance), catalogue: Catalogue::standard()),
+                draws: 100,
+            );
+        }
+        [$without, $with] = $found;
+        $width = static fn(?Effect $effect): float => ($effect?->interval?->high ?? INF) - ($effect?->interval?->low ?? -INF);
+        self::assertLessThan(0.6 * $width($without->asked), $width($with->asked));
+        self::assertContains(CarAttribute::Workmanship, array_column($with->asked->allowed ?? [], 'attribute'));
+        $ofWheels = array_values(array_filter(
+            $with->effects,
+            static fn(Effect $effect): bool => $effect->factor === CarAttribute::WheelDiameter && $effect->outcome === Outcome::Distance,
+        ));
+        self::assertNotContains(CarAttribute::Workmanship, array_column($ofWheels[0]->allowed ?? [], 'attribute'));
+    }
+
     public function testACarOfItsOwnKindIsComparedAsWell(): void
     {
         $rows = self::NATURAL;
@@ -117,7 +178,7 @@ final class ComparisonTest extends TestCase
                 array_push($kinds, $effect->from, $effect->to);
             }
         }
-        self::assertEqualsCanonicalizing(['bottle caps', 'jar lids', 'CD'], array_values(array_unique($kinds)));
+        self::assertEqualsCanonicalizing(['bottle caps', 'jar lids', 'optical discs'], array_values(array_unique($kinds)));
         foreach (
             [
                 ['CDs', 'CD', true], ['straw', 'staw', true], ['foam board', 'Foamboards', true], ['caps', 'cups', false],

@@ -8,6 +8,7 @@ use App\Models\Challenge;
 use App\Models\Group;
 use App\Record\ClassRecord;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Part\Contrast;
 use Skivo\Core\Car\Part\PartName;
 
 /** What the cars of a class call their parts, where that may be one part by several names. */
@@ -31,8 +32,13 @@ final readonly class NamesInUse
             $listed = $catalogue->namesOf($attribute);
             foreach ($counts as $name => $cars) {
                 $name = (string) $name;
+                $kind = Contrast::partOf($attribute);
+                // Capitals, plurals and other names of a listed part are taken for it anyway.
+                $isKnown = $kind !== null && $catalogue->named($kind, $name) !== null;
                 $others = array_values(array_diff([...array_map(strval(...), array_keys($counts)), ...$listed], [$name]));
-                if (in_array($name, $listed, true) || $others === []) {
+                $isSpelling = array_filter($others, static fn(string $other): bool => PartName::key($other) === PartName::key($name)
+                    && ($counts[$other] ?? INF) >= $cars) !== [];
+                if ($isKnown || $isSpelling || in_array($name, $listed, true) || $others === []) {
                     continue;
                 }
                 $rows[] = [

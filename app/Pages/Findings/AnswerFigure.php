@@ -9,9 +9,12 @@ use App\Record\ClassFindings;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Part\Contrast;
+use Skivo\Core\Car\Part\PartName;
 use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Effect;
+use Skivo\Core\Findings\FittedCar;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 
@@ -85,6 +88,15 @@ final readonly class AnswerFigure
         ];
     }
 
+    /** Whether some compared car has the size of its part, since nobody measured it. */
+    public function takesSizesOfParts(): bool
+    {
+        return array_filter(
+            $this->effect->fitted,
+            fn(FittedCar $each): bool => $each->car->choices->explanation($this->effect->factor) === null,
+        ) !== [];
+    }
+
     /** What a car has of it that nobody recorded: pale, and not compared. */
     private function ofKit(ComparedCar $car): float|string|null
     {
@@ -92,7 +104,14 @@ final readonly class AnswerFigure
         // A rebuilt car has what its group's newest sheet says; of the first one the plan says what it was to be.
         $group = $car->version > 1 ? null : $this->record->groups->firstWhere('id', (int) $car->group);
 
-        return $plan->forGroup($group)->kitCar()->explanation($this->effect->factor);
+        $kit = $plan->forGroup($group)->kitCar();
+        $named = Contrast::partOf($this->effect->factor)?->named();
+        // A car of another part than the kit's does not have the size of the kit's.
+        $has = $named?->isKind() === true ? $car->choices->kind($named) : null;
+
+        return $has === null || PartName::key($has) === PartName::key((string) $kit->kind($named ?? $this->effect->factor))
+            ? $kit->explanation($this->effect->factor)
+            : null;
     }
 
     /** As the effect has it, however it was written. */

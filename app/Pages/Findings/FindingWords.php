@@ -167,7 +167,7 @@ final readonly class FindingWords
     /** What changed together with it: was allowed for by the run model, or could be it instead. */
     private function restsOn(Effect $effect, Answer $answer): ?string
     {
-        $together = array_map(static fn(AllowedFor $each): string => Label::of($each->attribute), $effect->together());
+        $together = array_map(static fn(AllowedFor $each): string => FactorWords::beside($each->attribute), $effect->together());
         if ($together === [] || !$effect->isPooled()) {
             return null;
         }
@@ -194,7 +194,7 @@ final readonly class FindingWords
         }
         $parts = [[Label::of($effect->factor), $shares->own]];
         foreach ($shares->others as $each) {
-            $parts[] = [Label::of($each->attribute), $each->makes];
+            $parts[] = [FactorWords::beside($each->attribute), $each->makes];
         }
 
         $hands = $this->amount($effect, abs($shares->hands));
@@ -351,7 +351,7 @@ final readonly class FindingWords
         if (count($rebuilt) > 3) {
             $said[] = Text::plural('findings.answer.more_rebuilt', count($rebuilt) - 3);
         }
-        $others = array_map(static fn(AllowedFor $each): string => Label::of($each->attribute), $effect->allowed);
+        $others = array_map(static fn(AllowedFor $each): string => FactorWords::beside($each->attribute), $effect->allowed);
         if ($others !== []) {
             $said[] = Text::of('findings.answer.what_else_differed', ['others' => Lists::and($others, 4)]);
         }

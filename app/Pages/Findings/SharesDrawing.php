@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Findings;
 
+use App\Language\FactorWords;
 use App\Language\Label;
 use App\Language\Text;
+use Illuminate\Support\Str;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\Shares;
 use Skivo\Core\Measurement\Scale;
@@ -29,7 +31,7 @@ final readonly class SharesDrawing
             ["{$named}, " . Text::of('findings.shares.by_friction'), 'friction', (1.0 - $byPush) * $shares->own],
         ], static fn(array $piece): bool => abs($piece[2]) >= self::WORTH_DRAWING * abs($shares->total())));
         foreach ($shares->others as $each) {
-            $pieces[] = [Label::title($each->attribute), 'other', $each->makes];
+            $pieces[] = [Str::ucfirst(FactorWords::beside($each->attribute)), 'other', $each->makes];
         }
         $pieces[] = [Text::of('findings.shares.hands'), 'hands', $shares->hands];
         $at = $shares->least;

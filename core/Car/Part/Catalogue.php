@@ -99,7 +99,7 @@ final readonly class Catalogue
                 0.0012,
                 0.25,
                 [PartTrait::Collected, PartTrait::Shatters],
-                ['discs'],
+                ['discs', 'CD', 'CDs', 'DVD', 'DVDs', 'compact discs'],
             ),
             self::wheel('bought wheels', 0.035, 0.004, 0.6, 0.006, 0.010, 0.010, 0.35, [], ['wheel-and-axle set']),
             self::wheel('pulley wheels with rubber ring', 0.040, 0.006, 0.8, 0.015, 0.008, 0.008, 0.80, []),

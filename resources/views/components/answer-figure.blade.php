@@ -8,6 +8,7 @@
 <p class="small mt-2">{{ Text::of('findings.show.one_mark_a_car') }}
     @if ($figure->effect->from === null) {{ Text::of('findings.show.the_shaded_band') }} @endif
     @if ($figure->effect->rebuilt() !== []) {{ Text::of('findings.show.dotted_is_rebuilt') }} @endif
+    @if ($figure->takesSizesOfParts()) {{ Text::of('findings.show.pale_is_of_its_part') }} @endif
     @if ($figure->effect->left !== []) {{ Text::of('findings.show.pale_is_left_out') }} @endif
 </p>
 @if ($tools)

@@ -33,15 +33,15 @@
             <h2>{{ Text::of('what_if.names.title') }}</h2>
             <div><p class="small prose mb-3">{{ Text::of('what_if.names.what') }}</p>
                 @foreach ($names as $number => $row)
-                    <form method="post" action="{{ route('parts.merge', $challenge) }}" class="actions mb-2">
+                    <form method="post" action="{{ route('parts.merge', $challenge) }}" class="flex flex-wrap items-end gap-3 mb-3">
                         @csrf @method('put')
                         <input type="hidden" name="attribute" value="{{ $row['attribute']->value }}">
                         <input type="hidden" name="from" value="{{ $row['name'] }}">
-                        <label for="f-to-{{ $number }}">{{ Label::title($row['attribute']) }}: <strong><bdi>{{ $row['name'] }}</bdi></strong>
+                        <div class="field"><label for="f-to-{{ $number }}">{{ Label::title($row['attribute']) }}: <strong><bdi>{{ $row['name'] }}</bdi></strong>
                             <span class="small">{{ Text::plural('what_if.names.on_cars', $row['cars']) }}</span>
                             {{ Text::of('what_if.names.is_the_same_as') }}</label>
                         <select class="input" id="f-to-{{ $number }}" name="to"><option value="">–</option>
-                            @foreach ($row['others'] as $other)<option @selected($other === $row['like'])>{{ $other }}</option>@endforeach</select>
+                            @foreach ($row['others'] as $other)<option @selected($other === $row['like'])>{{ $other }}</option>@endforeach</select></div>
                         <button class="button">{{ Text::of('what_if.names.merge') }}</button>
                     </form>
                 @endforeach</div>
