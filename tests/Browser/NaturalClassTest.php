@@ -62,7 +62,16 @@ final class NaturalClassTest extends BrowserTestCase
             self::assertGreaterThan(3, count($browser->all('.shares .shares-row')));
             self::assertLessThanOrEqual($width, $browser->driver->executeScript('return document.documentElement.scrollWidth'));
         }
-        // The pieces lie within their tape, one after the other.
+        self::assertPiecesLieWithinTheirTape($browser);
+        // Spellings are one kind on every page of findings.
+        $browser->size(1280, 900)->visit("/challenges/{$challenge->id}/findings/choices")->settle();
+        self::assertStringNotContainsString('cds', $browser->text('.choice-list'));
+        self::assertStringNotContainsString('jar lid ', $browser->text('.choice-list'));
+    }
+
+    /** One after the other. */
+    private static function assertPiecesLieWithinTheirTape(Browser $browser): void
+    {
         $pieces = $browser->driver->executeScript(<<<'JS'
             return [...document.querySelectorAll('.shares-row')].map((row) => {
                 const [lane, piece] = [row.querySelector('.shares-lane'), row.querySelector('.shares-piece')].map((each) => each.getBoundingClientRect());
@@ -73,9 +82,5 @@ final class NaturalClassTest extends BrowserTestCase
             self::assertGreaterThanOrEqual(-1.0, $before);
             self::assertGreaterThanOrEqual(-3.0, $after);
         }
-        // Spellings are one kind on every page of findings.
-        $browser->size(1280, 900)->visit("/challenges/{$challenge->id}/findings/choices")->settle();
-        self::assertStringNotContainsString('cds', $browser->text('.choice-list'));
-        self::assertStringNotContainsString('jar lid ', $browser->text('.choice-list'));
     }
 }
