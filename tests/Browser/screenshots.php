@@ -22,7 +22,9 @@ try {
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
-    $browser->visit('/challenges/new')->pick('asks', 'nozzle_bore')->screenshot("{$folder}/set-a-challenge.png");
+    $browser->visit('/challenges/new')->pick('asks', 'wheel_diameter')->waitFor('of 100 classes', '[data-chance=free]')
+        ->wait(static fn(): bool => !str_contains($browser->text('.way'), 'so far'), 120)
+        ->screenshot("{$folder}/set-a-challenge.png");
     $browser->size(820, 1100)->visit($class)->screenshot("{$folder}/run-tablet.png");
     // Children's pages: an idea drawn and guessed at, and why a run stopped where it did, once it has played.
     $browser->visit("{$class}/groups/2/at/idea")->screenshot("{$folder}/group-idea.png");
