@@ -158,11 +158,14 @@ final readonly class JsonObject
     public function texts(string $key): array
     {
         $words = $this->given($key);
-        if (!is_array($words) || array_filter($words, static fn(mixed $word): bool => !is_string($word) || $word === '') !== []) {
-            throw JsonFaultException::wrongType($this->at($key), 'a list of words');
+        $found = [];
+        foreach (is_array($words) ? $words : [null] as $word) {
+            $found[] = is_string($word) && $word !== ''
+                ? $word
+                : throw JsonFaultException::wrongType($this->at($key), 'a list of words');
         }
 
-        return array_values(array_map(strval(...), $words));
+        return $found;
     }
 
     /**
