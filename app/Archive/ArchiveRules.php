@@ -10,6 +10,7 @@ use App\Models\Challenge;
 use App\Models\CheckReading;
 use App\Models\Device;
 use App\Models\Entry;
+use App\Models\Group;
 use App\Models\MaterialLine;
 use App\Models\OwnPart;
 use App\Models\Plan;
@@ -77,7 +78,7 @@ final readonly class ArchiveRules
     /** Whose casts say which words a column takes. */
     private const MODELS = [
         'challenges' => Challenge::class, 'plans' => Plan::class, 'own_parts' => OwnPart::class, 'material_lines' => MaterialLine::class,
-        'devices' => Device::class,
+        'devices' => Device::class, 'groups' => Group::class,
         'races' => Race::class, 'runs' => Run::class, 'check_readings' => CheckReading::class, 'bench_readings' => BenchReading::class,
         'pump_readings' => PumpReading::class, 'predictions' => Prediction::class, 'entries' => Entry::class,
         'race_events' => RaceEvent::class,

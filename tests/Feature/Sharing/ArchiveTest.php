@@ -196,6 +196,7 @@ final class ArchiveTest extends FeatureTestCase
             self::assertNotSame($held, $made, $pattern);
             $zip->addFromString("data/{$table}.csv", $made);
         });
+        $challenge->groups()->firstOrFail()->update(['asked_attribute' => 'nozzle_length', 'asked_to' => '0.2']);
         DB::table('challenges')->where('id', $challenge->id)->update(['tolerances' => '{"end-play": {"goodFrom": 0.001}}']);
         DB::table('check_readings')->insert(
             [
@@ -212,6 +213,8 @@ final class ArchiveTest extends FeatureTestCase
         $good = $this->taken($challenge->id, 'class.zip');
         // A sibling of each in every table that people type into.
         foreach ([
+            'design' => $with('challenges', '/,free,/', ',thirds,'),
+            'asked_attribute' => $with('groups', '/nozzle_length/', 'colour'),
             'tolerances' => $with('challenges', '/""goodFrom"": 0\.001/', '""goodFrom"": 1e308'),
             'tolerances ' => $with('challenges', '/\{""goodFrom/', 'nothing of the kind'),
             'tolerances  ' => $with('challenges', '/""end-play""/', '""end-game""'),
