@@ -30,7 +30,7 @@ return [
     'asked' => [
         'change' => ':What: from :from to :to.',
         'change_to' => ':What: now :to.',
-        'none' => 'You are asked for no change just now.',
+        'none' => 'Nobody asks you for a change now.',
         'is_made' => 'Your changed car is on record. Now build it, check it and guess.',
         'waits' => 'Then again, once their cars are changed: :groups',
     ],

@@ -56,6 +56,7 @@ final class StationController
         return view($view, self::shared($own, $station) + match ($station) {
             Station::Idea => [
                 'warmUps' => WarmUps::of($own),
+                'builds' => (new DesignWords($own->plan))->of($group),
                 'reading' => new CarReading($own->car, $own->plan, $own->plan->kitCar()),
             ],
             Station::Build => [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use App\Language\DesignWords;
 use App\Models\Challenge;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
@@ -24,6 +25,7 @@ final class BriefController
             'challenge' => $challenge,
             'record' => $record,
             'plan' => $plan,
+            'builds' => new DesignWords($plan),
             'steps' => new StepWords($plan->steps(), $plan->kit, $challenge->units),
             'order' => $plan->runOrder($record->groups->count()),
             'timetable' => $plan->timetable($record->groups->count()),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Plan;
 
 use App\Actions\PrepareSession;
+use App\Language\DesignWords;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\MaterialLine;
@@ -88,6 +89,10 @@ final class MaterialsController
     /** @param view-string $view */
     private function page(string $view, Challenge $challenge): View
     {
-        return view($view, ['challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'plan' => ClassPlan::of($challenge)]);
+        $plan = ClassPlan::of($challenge);
+
+        return view($view, [
+            'challenge' => $challenge, 'record' => ClassRecord::of($challenge), 'plan' => $plan, 'builds' => new DesignWords($plan),
+        ]);
     }
 }

@@ -6,11 +6,13 @@ namespace App\Pages\Room;
 
 use App\Actions\AdmitDevices;
 use App\Actions\ChangeChallenge;
+use App\Language\DesignWords;
 use App\Language\Label;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\JoinCode;
+use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -66,6 +68,7 @@ final class DeviceController
     public function cards(Request $request, Challenge $challenge, AdmitDevices $devices): View
     {
         return view('room.cards', [
+            'builds' => new DesignWords(ClassPlan::of($challenge)),
             'challenge' => $challenge,
             'record' => ClassRecord::of($challenge),
             'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),

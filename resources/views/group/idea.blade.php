@@ -13,7 +13,6 @@
     <div class="path-two">
         <section aria-labelledby="idea-title">
             <h2 id="idea-title">{{ $challenge->question ?? $challenge->name }}</h2>
-            @php($builds = (new \App\Language\DesignWords($own->plan))->of($group))
             @if ($builds !== null)<p class="mt-1"><strong>{{ $builds }}</strong></p>@endif
             <p class="prose mt-1">{{ $words->say('idea.lead') }}</p>
             <div class="path-car"><x-car-drawing

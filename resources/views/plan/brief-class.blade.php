@@ -3,7 +3,6 @@
     use App\Pages\Plan\MaterialWords;
     use App\Pages\Plan\PlanWords;
     $words = new PlanWords($plan, $timetable, $order);
-    $builds = new \App\Language\DesignWords($plan);
 @endphp
 <x-layout :title="Text::of('plan.brief_class.class_sheet', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="brief-class" />

@@ -1,5 +1,4 @@
 @php
-    $builds = new \App\Language\DesignWords($plan);
     $contentsOf = fn ($group) => \App\Pages\Plan\MaterialWords::kit(($group instanceof \App\Models\Group
         && ! $challenge->way()->isRebuilt() ? $plan->forGroup($group) : $plan)->materials(), $challenge->units);
     $isForHome = request()->boolean('home');

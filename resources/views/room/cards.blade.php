@@ -1,5 +1,4 @@
 @php
-    $builds = new \App\Language\DesignWords(\App\Record\ClassPlan::of($challenge));
     $reached = $addresses[0] ?? null;
     $to = fn ($group) => ($reached ?? '') . route('join.scan', [$code->code, 'group' => $group->id], $reached === null);
 @endphp

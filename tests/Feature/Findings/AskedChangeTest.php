@@ -42,7 +42,7 @@ final class AskedChangeTest extends FeatureTestCase
         self::assertNotSame($from, $car->choices->number(CarAttribute::NozzleBore));
         self::assertSame(0.06, $car->choices->number(CarAttribute::Mass));
         $this->get("{$at}/groups/{$group->id}/at/change")->assertOk()->assertDontSee('We have changed it');
-        $this->put("{$at}/groups/{$group->id}/changed")->assertSessionHas('status', 'You are asked for no change just now.');
+        $this->put("{$at}/groups/{$group->id}/changed")->assertSessionHas('status', 'Nobody asks you for a change now.');
         self::assertSame(2, $group->refresh()->newestCar()?->version);
         $this->post("{$at}/findings/next/drop")->assertRedirect();
         self::assertSame(0, $challenge->groups()->whereNotNull('asked_attribute')->count());
