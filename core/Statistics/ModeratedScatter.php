@@ -24,10 +24,16 @@ final readonly class ModeratedScatter
     /** No car's tries are taken to scatter less than in proportion to so much of the class's typical mean. */
     private const LEAST_SCALE = 0.05;
 
+    /** How unequally cars may well scatter: the standard deviation of ln s from car to car, half normal to begin with. */
+    private const UNEQUAL = [0.02, 0.2, 0.4, 0.65, 1.0];
+    private const USUALLY_UNEQUAL = 0.6;
+
     /**
      * @param float $priorDegrees d₀; INF where cars differ no more in scatter than chance has it
      * @param float $priorVariance s₀² of one try, of its mean where scatter is relative
      * @param float $allDegrees of all cars together: no car is known better
+     * @param array<array-key, float> $variances of one try, by car, each from its own tries
+     * @param array<array-key, float> $degrees of freedom of each
      */
     private function __construct(
         public float $priorDegrees,
@@ -36,6 +42,8 @@ final readonly class ModeratedScatter
         private float $resolution,
         private bool $isRelative,
         private float $leastScale,
+        private array $variances = [],
+        private array $degrees = [],
     ) {}
 
     /**
@@ -62,7 +70,33 @@ final readonly class ModeratedScatter
         }
         [$d0, $s0] = self::prior($variances, $degrees);
 
-        return new self($d0, $s0, array_sum($degrees), $resolution, $isRelative, $unknown->leastScale);
+        return new self($d0, $s0, array_sum($degrees), $resolution, $isRelative, $unknown->leastScale, $variances, $degrees);
+    }
+
+    /**
+     * As unequally as the cars may well scatter, each with its chance: two or three tries of each can't show that they do, so
+     * what hangs on the two cars that lie farthest apart must not rest on one guess of it.
+     *
+     * @return list<array{float, self}> chances, summing to 1, with the scatter that goes along
+     */
+    public function alternatives(): array
+    {
+        $likely = $scatters = [];
+        foreach (self::UNEQUAL as $i => $spread) {
+            $d0 = 2.0 * Gamma::inverseTrigamma(4.0 * $spread ** 2);
+            $s0 = self::scaleOf($d0, $this->variances, $this->degrees);
+            $width = (self::UNEQUAL[$i + 1] ?? 1.4) - (self::UNEQUAL[$i - 1] ?? -0.02);
+            $likely[] = log($width) - 0.5 * ($spread / self::USUALLY_UNEQUAL) ** 2
+                + self::logLikelihood($d0, $s0, $this->variances, $this->degrees);
+            $scatters[] = new self($d0, $s0, $this->allDegrees, $this->resolution, $this->isRelative, $this->leastScale);
+        }
+        $chances = array_map(static fn(float $log): float => exp($log - max($likely)), $likely);
+
+        return array_map(
+            static fn(float $chance, self $scatter): array => [$chance / array_sum($chances), $scatter],
+            $chances,
+            $scatters,
+        );
     }
 
     /** Of one try of a car, in its unit squared. */
@@ -143,22 +177,50 @@ final readonly class ModeratedScatter
             return [INF, $pooled];
         }
         $d0 = 2.0 * Gamma::inverseTrigamma($between);
-        // The logarithms of few variances on one degree each are a poor guide to their scale: the likelihood of s²/s₀² ~ F is
-        // a better one. Its slope falls in ln s₀², so the fixed point comes closer in each step.
-        $s0 = $pooled;
+
+        return [$d0, self::scaleOf($d0, $variances, $degrees)];
+    }
+
+    /**
+     * The likeliest s₀² given d₀, by s²/s₀² ~ F: the logarithms of few variances on one degree each are a poor guide to it. The
+     * slope falls in ln s₀², so the fixed point comes closer in each step.
+     *
+     * @param array<array-key, float> $variances
+     * @param array<array-key, float> $degrees of each
+     */
+    private static function scaleOf(float $d0, array $variances, array $degrees): float
+    {
+        $all = array_sum($degrees);
+        $s0 = array_sum(array_map(static fn(float $s2, float $d): float => $s2 * $d, $variances, $degrees)) / $all;
         for ($i = 0; $i < self::MOST_STEPS; $i++) {
             $sum = array_sum(array_map(
                 static fn(float $s2, float $d): float => ($d0 + $d) * $s2 * $d / ($d0 * $s0 + $d * $s2),
                 $variances,
                 $degrees,
             ));
-            $next = $s0 * $sum / array_sum($degrees);
-            if (abs($next - $s0) < 1e-10 * $s0) {
+            $next = $s0 * $sum / $all;
+            if (abs($next - $s0) < 1e-7 * $s0) {
                 break;
             }
             $s0 = $next;
         }
 
-        return [$d0, $s0];
+        return $s0;
+    }
+
+    /**
+     * Of s² ~ s₀² F(d, d₀), but for what depends on neither d₀ nor s₀².
+     *
+     * @param array<array-key, float> $variances
+     * @param array<array-key, float> $degrees of each
+     */
+    private static function logLikelihood(float $d0, float $s0, array $variances, array $degrees): float
+    {
+        return array_sum(array_map(
+            static fn(float $s2, float $d): float => Gamma::logGamma(($d0 + $d) / 2) - Gamma::logGamma($d0 / 2)
+                + $d / 2 * log($d * $s2 / ($d0 * $s0)) - ($d0 + $d) / 2 * log1p($d * $s2 / ($d0 * $s0)),
+            $variances,
+            $degrees,
+        ));
     }
 }

@@ -53,7 +53,7 @@ return [
         'not_judged_yet' => 'not judged yet',
         'first' => 'first|',
         'the_chance_were_it_all_run_again' =>
-            'The chance that a group would be first if it were all run again with the same cars, under the same rule. Cars and tries are drawn as the class’s own runs show them, so a group that has led by luck is not taken for certain. “Clearly” is judged apart from that: in one class of twenty at most it is said of a car that is as good as the first.',
+            'The chance that a group would be first if it were all run again with the same cars, under the same rule. Cars and tries are drawn as the class’s own runs show them, so a group that has led by luck is not taken for certain. “Clearly” is judged apart from that: in one class of twenty at most it is said of a car that is as good as the first (one of fourteen, where some cars’ tries vary far more than others’).',
         'predictions' => 'Predictions',
         'over_the_class_the_typical_miss' =>
             'Over the class the typical miss went from :first on the first predictions to :last on the last.',
