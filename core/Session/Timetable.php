@@ -121,6 +121,28 @@ final readonly class Timetable
         )));
     }
 
+    /**
+     * What is left of a session for further runs, before its discussion and tidying.
+     *
+     * @param float $sinceMin since its first run
+     *
+     * @return float min, not below zero
+     */
+    public function leftMin(float $sinceMin): float
+    {
+        foreach ($this->slots as $slot) {
+            if ($slot->phase === Phase::Runs) {
+                $after = array_filter($this->slots, static fn(Slot $each): bool => $each->session === $slot->session
+                    && in_array($each->phase, [Phase::Discuss, Phase::Tidy], true));
+                $kept = array_sum(array_map(static fn(Slot $each): float => $each->lengthMin(), $after));
+
+                return max(0.0, $this->sessionsMin[$slot->session] - $slot->fromMin - $sinceMin - $kept);
+            }
+        }
+
+        return 0.0;
+    }
+
     public function fits(): bool
     {
         return $this->lengthMin <= $this->sessionMin;

@@ -88,6 +88,8 @@ final class BuildTimeTest extends TestCase
         self::assertSame([20.0, 131.0, true], [$timetable->idleMin, $timetable->sessionMin, $timetable->fits()]);
         self::assertSame([40.0 + 31.0 + 41.0, 19.0], [$timetable->lengthMin, $timetable->spareMin()]);
         self::assertSame([[Phase::Build], [], []], [$timetable->carriedOver(0), $timetable->carriedOver(1), $timetable->carriedOver(2)]);
+        // Sixty minutes from the first run, five of them to tidy.
+        self::assertSame([55.0, 30.0, 0.0], [$timetable->leftMin(0.0), $timetable->leftMin(25.0), $timetable->leftMin(70.0)]);
     }
 
     public function testWhatDriesOverNightIsDry(): void

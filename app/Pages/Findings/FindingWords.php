@@ -16,6 +16,7 @@ use App\Models\Run;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use App\Record\Counting;
+use App\Record\TestTime;
 use Illuminate\Support\Str;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\AllowedFor;
@@ -26,6 +27,7 @@ use Skivo\Core\Findings\Dose;
 use Skivo\Core\Findings\Effect;
 use Skivo\Core\Findings\Findings;
 use Skivo\Core\Findings\Known;
+use Skivo\Core\Findings\NextTest;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Findings\Question;
 use Skivo\Core\Findings\Work;
@@ -383,8 +385,22 @@ final readonly class FindingWords
                 'expected' => $this->distance(abs($next->expectsM)),
                 'does' => Text::of($next->expectsM >= 0.0 ? 'findings.next.farther' : 'findings.next.less_far'),
                 'shows' => $this->distance($next->showsM),
-            ]),
+            ]) . ' ' . $this->timeOf($next),
         );
+    }
+
+    /** How long the next test takes, and whether the session has that long. */
+    private function timeOf(NextTest $next): string
+    {
+        $time = TestTime::of($this->record, $next);
+        $minutes = static fn(float $min): int => (int) (5 * ceil($min / 5));
+        if ($time->leftMin === null) {
+            return Text::of('findings.next.takes', ['minutes' => $minutes($time->takesMin)]);
+        }
+
+        return Text::of($time->fits() ? 'findings.next.fits' : 'findings.next.does_not_fit', [
+            'minutes' => $minutes($time->takesMin), 'left' => (int) floor($time->leftMin),
+        ]);
     }
 
     /** @return list<string> the cars behind what the page says first */

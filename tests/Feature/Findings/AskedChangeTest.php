@@ -48,6 +48,17 @@ final class AskedChangeTest extends FeatureTestCase
         self::assertSame(0, $challenge->groups()->whereNotNull('asked_attribute')->count());
     }
 
+    public function testTheNextTestIsSaidToFitInTheSessionOrToBeForTheNextOne(): void
+    {
+        $challenge = $this->challenge();
+        $at = "/challenges/{$challenge->id}/findings";
+        $this->get($at)->assertSee('running them again takes about')->assertSee('are left for runs.')->assertDontSee('for the next one');
+        $this->travel(80)->minutes();
+        $this->get($at)->assertSee('this session has')->assertSee('so keep the test for the next one.');
+        $this->travel(1)->days();
+        $this->get($at)->assertSee('running them again takes about')->assertDontSee('left for runs');
+    }
+
     public function testAPlanThatChangesOneThingAsksForItAfterTheTries(): void
     {
         $challenge = $this->challenge([
