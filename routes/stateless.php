@@ -8,9 +8,9 @@ use App\Models\Challenge;
 use App\Models\Reading;
 use App\Models\Scope;
 use App\Pages\Api\ApiController;
+use App\Pages\DryRun\DryRunController;
 use App\Pages\Run\LiveController;
 use App\Pages\Run\ReadingController;
-use App\Pages\WhatIf\WhatIfController;
 use Illuminate\Routing\Middleware\ValidateSignature;
 use Illuminate\Support\Facades\Route;
 
@@ -18,9 +18,9 @@ use Illuminate\Support\Facades\Route;
 // signed, and with it these can be asked.
 
 // The run model itself knows nothing of any class; its addresses hold as long as whoever opened the page is signed in.
-Route::controller(WhatIfController::class)->prefix('what-if/{units}')
-    ->name('what-if.')
-    ->middleware(['throttle:what-if', AskedFromOpenPage::class])
+Route::controller(DryRunController::class)->prefix('dry-run/{units}')
+    ->name('dry-run.')
+    ->middleware(['throttle:dry-run', AskedFromOpenPage::class])
     ->group(function (): void {
         Route::get('run', 'run')->name('run');
         Route::get('sweep', 'sweep')->name('sweep');

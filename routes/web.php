@@ -20,6 +20,7 @@ use App\Pages\Build\PartController;
 use App\Pages\Check\BenchController;
 use App\Pages\Check\CheckController;
 use App\Pages\Check\DiagnosisController;
+use App\Pages\DryRun\DryRunController;
 use App\Pages\Film\FilmController;
 use App\Pages\Film\TraceController;
 use App\Pages\Findings\FindingsController;
@@ -51,7 +52,6 @@ use App\Pages\Sharing\BackupController;
 use App\Pages\Sharing\InvitationController;
 use App\Pages\Sharing\SchoolController;
 use App\Pages\Sharing\SharingController;
-use App\Pages\WhatIf\WhatIfController;
 use Illuminate\Support\Facades\Route;
 
 // A tablet that joined belongs where it joined; whoever has an account, to their challenges.
@@ -349,7 +349,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                 Route::post('', 'store')->name('store');
             });
 
-            Route::controller(WhatIfController::class)->prefix('what-if')->name('what-if.')->group(function (): void {
+            Route::controller(DryRunController::class)->prefix('dry-run')->name('dry-run.')->group(function (): void {
                 Route::get('', 'show')->name('show');
             });
 
@@ -388,6 +388,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                 Route::put('tell', 'tell')->name('tell');
                 Route::put('next', 'planNext')->name('next');
                 Route::post('next/drop', 'dropNext')->name('no-next');
+                Route::get('curious', 'curious')->name('curious');
                 Route::get('choices', 'choices')->name('choices');
                 Route::get('work', 'work')->name('work');
                 Route::get('work.svg', 'workSvg')->name('work-svg');

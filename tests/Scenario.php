@@ -22,7 +22,7 @@ use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Race\RaceKind;
 use Skivo\Core\Race\RacePlan;
 
-/** Educators and classes to test with. A class is written as a class sheet. */
+/** Educators and classes to test with. A class is written as a run table. */
 final class Scenario
 {
     public const PASSWORD = 'a long password';

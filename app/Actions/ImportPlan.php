@@ -9,14 +9,14 @@ use Skivo\Core\Exchange\Problem;
 use Skivo\Core\Exchange\RunRow;
 use Skivo\Core\Exchange\SheetRow;
 
-/** What a class sheet would add to a challenge. */
+/** What a run table would add to a challenge. */
 final readonly class ImportPlan
 {
     /**
      * @param list<SheetRow> $newGroups the first row of each
      * @param int $completedCars cars on record of which the sheet says more than was known
-     * @param array<string, string> $names of the sheet's groups, by ClassSheet::groupKey()
-     * @param array<string, array<int, Car>> $choicesByCar by ClassSheet::groupKey() and version
+     * @param array<string, string> $names of the sheet's groups, by RunTable::groupKey()
+     * @param array<string, array<int, Car>> $choicesByCar by RunTable::groupKey() and version
      * @param array<string, array<int, list<RunRow>>> $runsByCar the new ones, by the same keys
      * @param list<Problem> $problems by line
      */

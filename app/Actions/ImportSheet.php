@@ -14,22 +14,22 @@ use Illuminate\Support\Str;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Exchange\ClassSheet;
 use Skivo\Core\Exchange\Problem;
 use Skivo\Core\Exchange\RunRow;
+use Skivo\Core\Exchange\RunTable;
 use Skivo\Core\Exchange\SheetField;
 use Skivo\Core\Exchange\SheetRow;
 use Skivo\Core\Measurement\Remark;
 
 /**
- * Takes a class sheet into a challenge: finds out what it would add and what stands against it, and
+ * Takes a run table into a challenge: finds out what it would add and what stands against it, and
  * stores it all or not at all. Runs that are on record already are left alone, so a sheet may come in twice.
  */
 final class ImportSheet
 {
     public function __construct(private readonly AddGroups $addGroups) {}
 
-    public function plan(Challenge $challenge, ClassSheet $sheet): ImportPlan
+    public function plan(Challenge $challenge, RunTable $sheet): ImportPlan
     {
         $problems = $sheet->problems;
         $groups = $this->recorded($challenge);
@@ -44,7 +44,7 @@ final class ImportSheet
             ksort($versions);
             foreach ($versions as $version => $rows) {
                 $car = $group?->cars->firstWhere('version', $version);
-                $choices = ClassSheet::merge($rows);
+                $choices = RunTable::merge($rows);
                 if ($car === null) {
                     $newCars++;
                 } else {
@@ -90,7 +90,7 @@ final class ImportSheet
     /**
      * @return ImportPlan what was stored, or, where it has problems, what stood against it
      */
-    public function store(Challenge $challenge, ClassSheet $sheet): ImportPlan
+    public function store(Challenge $challenge, RunTable $sheet): ImportPlan
     {
         return DB::transaction(function () use ($challenge, $sheet): ImportPlan {
             Challenge::query()->whereKey($challenge->id)->lock(Lock::ROW)->firstOrFail();
@@ -132,7 +132,7 @@ final class ImportSheet
     private function recorded(Challenge $challenge): Collection
     {
         return $challenge->groups()->with('cars.runs')->get()->toBase()->keyBy(
-            static fn(Group $group): string => ClassSheet::groupKey($group->name),
+            static fn(Group $group): string => RunTable::groupKey($group->name),
         );
     }
 

@@ -12,7 +12,7 @@ use Illuminate\Validation\Rule;
 use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
 use Skivo\Core\Challenge\Mark;
-use Skivo\Core\Exchange\ClassSheet;
+use Skivo\Core\Exchange\RunTable;
 
 /** A group's name and mark. */
 final class GroupRequest extends FormRequest
@@ -37,7 +37,7 @@ final class GroupRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:' . Limits::GROUP_NAME_CHARACTERS, $this->isFree('name', ClassSheet::groupKey(...))],
+            'name' => ['required', 'string', 'max:' . Limits::GROUP_NAME_CHARACTERS, $this->isFree('name', RunTable::groupKey(...))],
             'mark' => [
                 Rule::requiredIf($this->routeIs('groups.update')), Rule::in(Mark::all()),
                 $this->isFree('mark', static fn(string $mark): string => $mark),

@@ -23,7 +23,7 @@ final readonly class ForecastWords
     /** As in "2.1 m to 5.4 m". */
     public function band(Forecast $forecast): string
     {
-        return Text::of('what_if.what_if.to', [
+        return Text::of('dry_run.dry_run.to', [
             'low' => $this->distance($forecast->band95->low), 'high' => $this->distance($forecast->band95->high),
         ]);
     }
@@ -43,41 +43,41 @@ final readonly class ForecastWords
         $band = ['median' => $this->distance($forecast->medianM), 'band' => $this->band($forecast)];
 
         return $forecast->noStart < self::WORTH_SAYING
-            ? Text::of('what_if.forecast.about', $band)
-            : Text::of('what_if.forecast.about_or_no_start', $band + ['share' => max(1, (int) round(100 * $forecast->noStart))]);
+            ? Text::of('dry_run.forecast.about', $band)
+            : Text::of('dry_run.forecast.about_or_no_start', $band + ['share' => max(1, (int) round(100 * $forecast->noStart))]);
     }
 
     /** What measuring the friction would make of it. */
     public function onceMeasured(Forecast $once): string
     {
-        return Text::of('what_if.forecast.once_measured', ['band' => $this->band($once)]);
+        return Text::of('dry_run.forecast.once_measured', ['band' => $this->band($once)]);
     }
 
     /** Whether the lane is long enough for a usual car. */
     public function lane(LaneForecast $lane): string
     {
         if ($lane->forecast->noStart > self::HARDLY_STARTS) {
-            return Text::of('what_if.forecast.usual_car_hardly_starts');
+            return Text::of('dry_run.forecast.usual_car_hardly_starts');
         }
 
         $beyond = $lane->forecast->beyond($lane->laneM);
 
         return Text::of(
-            'what_if.forecast.usual_car',
+            'dry_run.forecast.usual_car',
             ['band' => $this->band($lane->forecast), 'lane' => $this->units->show($lane->laneM, Scale::Lane)],
         )
             . ' ' . (
                 $beyond < self::WORTH_SAYING
                     ? ''
-                    : Text::of('what_if.forecast.passes_the_end', ['share' => max(1, (int) round(100 * $beyond))]) . ' '
+                    : Text::of('dry_run.forecast.passes_the_end', ['share' => max(1, (int) round(100 * $beyond))]) . ' '
             )
-            . Text::of($lane->isShort() ? 'what_if.forecast.lane_is_short' : 'what_if.forecast.lane_is_long_enough');
+            . Text::of($lane->isShort() ? 'dry_run.forecast.lane_is_short' : 'dry_run.forecast.lane_is_long_enough');
     }
 
     /** Whether a car stopped short: only outside the band of what could be said before its runs. */
     public function isShort(float $meanM, Forecast $before): string
     {
-        return Text::of($meanM < $before->band95->low ? 'what_if.forecast.below_its_band' : 'what_if.forecast.inside_its_band', [
+        return Text::of($meanM < $before->band95->low ? 'dry_run.forecast.below_its_band' : 'dry_run.forecast.inside_its_band', [
             'mean' => $this->distance($meanM), 'band' => $this->band($before),
         ]);
     }

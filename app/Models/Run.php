@@ -124,7 +124,7 @@ final class Run extends Model
     }
 
     /**
-     * Its logging, with who did it; none where it came with a class sheet.
+     * Its logging, with who did it; none where it came with a run table.
      *
      * @return HasOne<Act, $this>
      */

@@ -98,7 +98,7 @@ final class AppServiceProvider extends ServiceProvider
             ),
         );
         // By who opened the page: a whole school may stand behind one address.
-        RateLimiter::for('what-if', static fn(Request $request): Limit => Limit::perMinute(1800)->by($request->string('by')->toString()));
+        RateLimiter::for('dry-run', static fn(Request $request): Limit => Limit::perMinute(1800)->by($request->string('by')->toString()));
         RateLimiter::for('accounts', static fn(Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
     }
 }

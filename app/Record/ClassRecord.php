@@ -9,6 +9,7 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -39,8 +40,8 @@ final readonly class ClassRecord
 {
     private const COLUMNS = [
         'id', 'car_id', 'try', 'distance_m', 'time_s', 'drift_m', 'drift_side', 'load_kg', 'limp_m', 'total_time_s', 'void_reason',
-        'past_end', 'lane',
-        'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'kind', 'surface', 'ramp_m',
+        'past_end', 'lane', 'inflation_kind', 'inflation_size_m', 'inflation_size_entered', 'inflation_strokes', 'kind', 'surface',
+        'ramp_m', 'logged_at',
     ];
 
     /** The challenge's revision before anything was read: what is here is at least as new. */
@@ -84,6 +85,13 @@ final readonly class ClassRecord
     public static function of(Challenge $challenge): self
     {
         return new self($challenge);
+    }
+
+    /** When the first run was logged since then; null where none was. */
+    public function firstLoggedSince(CarbonImmutable $then): ?CarbonImmutable
+    {
+        return collect($this->runs)->lazy()->map(static fn($run): CarbonImmutable => CarbonImmutable::parse((string) $run->logged_at))
+            ->first(static fn(CarbonImmutable $at): bool => $at >= $then);
     }
 
     /** @return array<int, array{Group, Car}> every version of every car with its group, by the id of the car */
@@ -215,9 +223,7 @@ final readonly class ClassRecord
     /** The run that was logged last and still stands. */
     public function lastRun(): ?CoreRun
     {
-        $last = $this->lastRow();
-
-        return $last === null ? null : Run::ofColumns((array) $last);
+        return ($last = $this->lastRow()) === null ? null : Run::ofColumns((array) $last);
     }
 
     /** Each run of each car as a model, for pages that show what was typed. */
@@ -370,12 +376,6 @@ final readonly class ClassRecord
     public function carsRecorded(): int
     {
         return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->choices->isEmpty() === false)->count();
-    }
-
-    /** How many groups have measured a force of their newest car. */
-    public function carsMeasured(): int
-    {
-        return $this->groups->filter(static fn(Group $group): bool => $group->currentCar()?->bench_readings_exists === true)->count();
     }
 
     /** @return array<int, CheckCard> by the id of the car, of the groups' newest cars */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Models\Run;
 use Carbon\CarbonImmutable;
 use Skivo\Core\Findings\NextTest;
 use Skivo\Core\Session\Phase;
@@ -24,15 +23,11 @@ final readonly class TestTime
         $plan = ClassPlan::of($record->challenge);
         $tries = max(array_map(static fn($change): int => $change->car->sample->n, $next->changes));
         $runs = new RunOrder(count($next->changes), $tries, $record->challenge->lanes);
-        $logged = Run::query()->whereIn('car_id', array_keys($record->carsById()))
-            ->where('logged_at', '>=', CarbonImmutable::now()->subHours(self::SESSION_HOURS));
-        $first = $logged->min('logged_at');
+        $first = $record->firstLoggedSince(CarbonImmutable::now()->subHours(self::SESSION_HOURS));
 
         return new self(
             $plan->plan->minutes(Phase::Redesign) + $runs->minutes($plan->plan->heat_min),
-            is_string($first)
-                ? $plan->timetable($record->groups->count())->leftMin(CarbonImmutable::parse($first)->diffInSeconds() / 60)
-                : null,
+            $first === null ? null : $plan->timetable($record->groups->count())->leftMin($first->diffInSeconds() / 60),
         );
     }
 

@@ -52,6 +52,12 @@ enum BenchTest: string
         }));
     }
 
+    /** Whether it is the one to measure its force by, with what a classroom has: a ramp, a kitchen scale. Common practice, no source. */
+    public function isUsual(): bool
+    {
+        return in_array($this, [self::Ramp, self::StaticThrust, self::BandPull], true);
+    }
+
     /** What the car's model input it replaces; null where it only compares. */
     public function measures(): ?Force
     {

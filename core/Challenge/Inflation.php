@@ -23,7 +23,7 @@ final readonly class Inflation
         public ?int $strokes = null,
     ) {}
 
-    /** As a class sheet has it: "full", "12 strokes", "20 cm", "62 cm around" or "14 turns". */
+    /** As a run table has it: "full", "12 strokes", "20 cm", "62 cm around" or "14 turns". */
     public function asWritten(): string
     {
         return match ($this->kind) {

@@ -9,7 +9,7 @@ use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\SizeMeasure;
 
-/** A column of a class sheet: of the group, of an attribute of its car, or of a run. */
+/** A column of a run table: of the group, of an attribute of its car, or of a run. */
 final readonly class Column
 {
     /** What the filled balloon's other measure is called; its diameter's name stands with the attribute. */

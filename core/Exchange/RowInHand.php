@@ -14,7 +14,7 @@ use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\Side;
 use Skivo\Core\Physics\SizeMeasure;
 
-/** A row of a class sheet while its cells are read. */
+/** A row of a run table while its cells are read. */
 final class RowInHand
 {
     public string $group = '';

@@ -6,7 +6,7 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Challenge\RunRecord;
 
-/** The run in a row of a class sheet. */
+/** The run in a row of a run table. */
 final readonly class RunRow
 {
     public function __construct(

@@ -6,7 +6,7 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Measurement\Scale;
 
-/** What a class sheet says of a group and of a run, beside the attributes of the car. The value is the name in the header. */
+/** What a run table says of a group and of a run, beside the attributes of the car. The value is the name in the header. */
 enum SheetField: string
 {
     case Group = 'group';

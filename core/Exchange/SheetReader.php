@@ -21,7 +21,7 @@ use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 
 /**
- * Reads a class sheet from CSV as spreadsheets save it: comma, semicolon or tab between cells, decimal
+ * Reads a run table from CSV as spreadsheets save it: comma, semicolon or tab between cells, decimal
  * point or comma, any line ends, with or without a byte order mark, columns in any order.
  *
  * Nothing is guessed: every cell that cannot be understood becomes a Problem with its line and column.
@@ -44,12 +44,12 @@ final class SheetReader
     }
 
     /** @param string $bytes the file as it is */
-    public function read(string $bytes): ClassSheet
+    public function read(string $bytes): RunTable
     {
         $this->problems = [];
         $text = $this->text($bytes);
         if ($text === null) {
-            return new ClassSheet([], $this->problems);
+            return new RunTable([], $this->problems);
         }
         $separator = $this->separator($text);
         $this->quantities = new QuantityReader($separator === Separator::Semicolon ? DecimalMark::Comma : DecimalMark::Either);
@@ -63,7 +63,7 @@ final class SheetReader
         }
         $columns = $this->columns(...$header);
         if ($columns === null) {
-            return new ClassSheet([], $this->problems);
+            return new RunTable([], $this->problems);
         }
         $isHeaderSound = $this->problems === [];
         $width = (int) array_key_last(array_filter($header[1], static fn(string $cell): bool => $cell !== ''));
@@ -78,7 +78,7 @@ final class SheetReader
         $this->findContradictions($rows, $columns);
         usort($this->problems, static fn(Problem $a, Problem $b): int => $a->line <=> $b->line);
 
-        return new ClassSheet($rows, $this->problems);
+        return new RunTable($rows, $this->problems);
     }
 
     private function text(string $bytes): ?string
@@ -404,7 +404,7 @@ final class SheetReader
         $taken = [];
         foreach ($rows as $row) {
             if ($row->run !== null && $row->run->try > 0 && $row->run->record->void === null && $row->run->record->isTry()) {
-                $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
+                $key = RunTable::groupKey($row->group) . "\0{$row->version}";
                 if (isset($taken[$key][$row->run->try])) {
                     $this->problems[] = self::problem(
                         $row->line,
@@ -422,7 +422,7 @@ final class SheetReader
                 if ($row->run === null || $row->run->try > 0) {
                     return $row;
                 }
-                $key = ClassSheet::groupKey($row->group) . "\0{$row->version}";
+                $key = RunTable::groupKey($row->group) . "\0{$row->version}";
                 for ($try = 1; isset($taken[$key][$try]); $try++);
                 if ($row->run->record->void === null && $row->run->record->isTry()) {
                     $taken[$key][$try] = $row->line;
@@ -443,10 +443,10 @@ final class SheetReader
      */
     private function findContradictions(array $rows, array $columns): void
     {
-        foreach ((new ClassSheet($rows, []))->byCar() as $versions) {
+        foreach ((new RunTable($rows, []))->byCar() as $versions) {
             foreach ($versions as $version => $ofCar) {
                 foreach ($ofCar as $index => $row) {
-                    $earlier = $index === 0 ? null : ClassSheet::merge(array_slice($ofCar, 0, $index));
+                    $earlier = $index === 0 ? null : RunTable::merge(array_slice($ofCar, 0, $index));
                     foreach ($earlier?->contradictions($row->car) ?? [] as $choice) {
                         $header = array_values(
                             array_filter($columns, static fn(array $column): bool => $column[0]->attribute === $choice),
@@ -463,11 +463,11 @@ final class SheetReader
         }
     }
 
-    private function refuse(int $line, string $code): ClassSheet
+    private function refuse(int $line, string $code): RunTable
     {
         $this->problems[] = self::problem($line, null, $code);
 
-        return new ClassSheet([], $this->problems);
+        return new RunTable([], $this->problems);
     }
 
     /** @param array<string, scalar> $values */

@@ -6,7 +6,7 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Car\Car;
 
-/** One row of a class sheet: a group's car, and a run of it unless the car has not run yet. */
+/** One row of a run table: a group's car, and a run of it unless the car has not run yet. */
 final readonly class SheetRow
 {
     /**

@@ -17,7 +17,7 @@ use Skivo\Core\Measurement\UnreadableQuantityException;
 use Skivo\Core\Physics\SizeMeasure;
 
 /**
- * Writes a class sheet as CSV: one row a run, and one for each car that has not run.
+ * Writes a run table as CSV: one row a run, and one for each car that has not run.
  */
 final readonly class SheetWriter
 {

@@ -7,7 +7,7 @@ namespace Skivo\Core\Exchange;
 use Skivo\Core\Measurement\HasRemark;
 use Skivo\Core\Measurement\Remark;
 
-/** A cell of a class sheet says something that its column can't hold. */
+/** A cell of a run table says something that its column can't hold. */
 final class UnreadableCellException extends \InvalidArgumentException implements HasRemark
 {
     public function __construct(private readonly Remark $remark)

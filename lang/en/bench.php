@@ -12,7 +12,6 @@ return [
         'version_2' => 'version :version',
         'back_to_the_class' => 'Back to the class',
         'print' => 'Print',
-        'friction_f' => 'Friction f',
         'the_parts_say' => '; the parts say :model_friction',
         'first_push' => 'First push',
         'first_push_of_band' => 'First push, at the rims',

@@ -148,7 +148,7 @@ return [
         'save' => 'Save',
         'back_to_the_groups' => 'Back to the groups',
         'remove_this_group' => 'Remove this group',
-        'with_its_car_and_runs_it' => 'With its car and runs. It can be put back.',
+        'with_its_car_and_runs_it' => 'With its car and runs. It can be restored.',
     ],
     'cars' => [
         'all_cars' => 'All cars · :challenge',
@@ -193,8 +193,8 @@ return [
         'against_rules' => 'against :count rules',
         'record_car' => 'Record car',
         'change_car' => 'Change car',
-        'what_if' => 'What if: :group',
-        'what_if_2' => 'What if',
+        'dry_run' => 'Dry run: :group',
+        'dry_run_2' => 'Dry run',
         'name_mark' => 'Name, mark: :group',
         'name_mark_2' => 'Name, mark',
         'add_the_groups' => 'Add the groups',
@@ -202,7 +202,7 @@ return [
         'names_one_a_line_name_the' => 'Names, one a line. Name the groups, never the children.',
         'add_groups' => 'Add groups',
         'removed_groups' => 'Removed groups (:count)',
-        'put_it_back' => 'Put it back',
+        'restore' => 'Restore',
     ],
     'versions' => [
         'versions_of' => 'Versions of :group',

@@ -56,7 +56,7 @@ return [
         'a_tablet_on_the_same_network' => 'A tablet on the same network opens <strong class="num">:reached/join</strong> and types a code, or scans it. It needs no account. Codes work for :minutes hours.',
         'this_machine_has_other_addresses_too' => 'This machine has other addresses, too; if that one does not open, try <span class="num">:addresses</span>.',
         'tablets_cant_reach_skivo_yet_it' => '<strong>Tablets can’t reach Skivo yet:</strong> it serves this machine alone. Start it again with <span class="num">bin/skivo start --host 0.0.0.0</span> and this page shows the address they open. Whoever is on the same network can then reach the sign-in page, so use a network that you trust.',
-        'let_in' => 'Let in',
+        'let_in' => 'Allow',
         'who_is_to_join' => 'Who is to join?',
         'a_helper_logs_the_runs_of' => 'a helper: logs the runs of all groups',
         'its_own_car_and_runs' => ':group: its own car and runs',

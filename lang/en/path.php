@@ -87,10 +87,10 @@ return [
             'before_you' => ':count cars are before you.',
             'repair' => 'You fix your car just now.',
             'how' => [
-                'of_balloon' => 'Hold the tube shut with a finger. Is the track clear? Let go. Hands off!',
-                'of_elastic_band' => 'Wind the wheels back and count. Hold the car. Is the track clear? Set it down, let go. Hands off!',
-                'of_ramp' => 'Put it on the mark on the ramp. Is the track clear? Let go. Hands off!',
-                'of_balloon_and_ramp' => 'Put it on the mark on the ramp, with a finger on the tube. Is the track clear? Let go. Hands off!',
+                'of_balloon' => 'Hold the tube shut with a finger. Is the lane clear? Let go. Hands off!',
+                'of_elastic_band' => 'Wind the wheels back and count. Hold the car. Is the lane clear? Set it down, let go. Hands off!',
+                'of_ramp' => 'Put it on the mark on the ramp. Is the lane clear? Let go. Hands off!',
+                'of_balloon_and_ramp' => 'Put it on the mark on the ramp, with a finger on the tube. Is the lane clear? Let go. Hands off!',
             ],
         ],
         'why' => [
@@ -475,7 +475,7 @@ return [
         'taken' => 'taken',
         'ask' => 'This mark has a tablet already. Ask to take its place?',
         'waiting_title' => 'Wait a moment',
-        'waiting' => 'An adult must let this tablet in. Show it to them.',
+        'waiting' => 'An adult must allow this tablet. Show it to them.',
         'no_groups' => 'There are no groups yet. Ask the adult.',
         'whose' => 'Whose tablet is this?',
         'not_open' => 'Not open yet',

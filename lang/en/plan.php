@@ -195,7 +195,7 @@ return [
         'cut_sizes' => 'Cut sizes',
         'to_read' => '(to read)',
         'safety' => 'Safety:to_read',
-        'class_sheet' => 'Class sheet',
+        'class_brief' => 'Class brief',
         'pages_of_the_plan' => 'Pages of the plan',
         'rules' => 'Rules',
         'materials' => 'Materials',
@@ -220,7 +220,7 @@ return [
         'to' => ':phase :from_min to :to_min',
     ],
     'brief_class' => [
-        'class_sheet' => 'Class sheet · :challenge',
+        'title' => 'Class brief · :challenge',
         'one_page_for_the_class_put' => 'One page for the class: put it on the wall, or on each table.',
         'print' => 'Print',
         'build_a_car_that_runs_on' => 'Build a car that runs on a breath of air.',
@@ -486,7 +486,7 @@ return [
     ],
     'done' => [
         'counted' => 'Noted.',
-        'count_taken_back' => 'The last count is taken back.',
+        'count_taken_back' => 'The last count is removed.',
         'the_sizes_follow' => 'The sizes follow.',
         'the_materials_are_saved_and_the' => 'The materials are saved, and the list is made from them.',
         'is_on_the_list' => '“:line” is on the list.',

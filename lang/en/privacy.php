@@ -16,7 +16,7 @@ return [
         'class' => ['Of a class: its plan, the names of groups, cars, runs, checks, measurements, and who recorded what: an educator by name, a tablet by its place', ':retention'],
         'notebook' => ['What groups write, draw and photograph. Photos are drawn anew, without place, time or device; an adult looks at them before anybody else does', ':retention'],
         'tablets' => ['Tablets and helpers’ phones: a name such as “Lane 1”, and a token as a hash; no account, no child’s name', ':removed days after they are cut off'],
-        'removed' => ['What was removed', ':removed days, in which it can be put back; then it is gone for good'],
+        'removed' => ['What was removed', ':removed days, in which it can be restored; then it is gone for good'],
         'films' => ['Films and photos that are measured', 'not at all: they stay on the device; one picture of a run is kept with it where somebody keeps it'],
     ],
     'retention' => [

@@ -109,7 +109,7 @@ return [
     'floor' => [
         'timed' => 'timed to here',
     ],
-    'what_if' => [
+    'dry_run' => [
         'what' => 'What',
         'no' => 'as known',
         'not_a_number' => ':setting: type a number. “:typed” is not one, so the design stays as it was.',

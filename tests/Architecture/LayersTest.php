@@ -31,7 +31,7 @@ final class LayersTest
 
     /** The rooms of its pages, in an order of their own: a later one may show what an earlier one does. */
     private const PAGES = [
-        'Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'WhatIf', 'Film', 'Race', 'Report', 'Room', 'Board', 'Sharing',
+        'Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'DryRun', 'Film', 'Race', 'Report', 'Room', 'Board', 'Sharing',
         'Account', 'Api',
     ];
 

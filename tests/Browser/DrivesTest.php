@@ -102,10 +102,10 @@ final class DrivesTest extends BrowserTestCase
         self::assertCount(3, $browser->all('.work-row[data-car]'));
     }
 
-    public function testWhatIfTurnsFromBalloonToBandAndBack(): void
+    public function testDryRunTurnsFromBalloonToBandAndBack(): void
     {
         $challenge = $this->class([], self::SHEET);
-        $this->signIn()->visit("/challenges/{$challenge->id}/what-if")->settle();
+        $this->signIn()->visit("/challenges/{$challenge->id}/dry-run")->settle();
         $browser = $this->browser;
         $isShown = static fn(string $key): bool => $browser->driver->executeScript(
             'return document.querySelector(`[data-setting="${arguments[0]}"]`).getClientRects().length > 0',

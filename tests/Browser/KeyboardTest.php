@@ -58,7 +58,7 @@ final class KeyboardTest extends BrowserTestCase
             ->waitFor('Undo the last: Keel, try 3');
         self::assertSame('distance', $browser->focused());
         $browser->follow(fn() => $browser->keys('u'));
-        self::assertStringContainsString('Taken back: Keel, try 3, 140 cm.', $browser->text('.flash'));
+        self::assertStringContainsString('Removed: Keel, try 3, 140 cm.', $browser->text('.flash'));
         // Whoever goes by Tab meets both as well, each by its words.
         $ends = array_map(static fn($label): string => trim($label->getText()), $browser->all('label.entry-past'));
         self::assertSame(['Past the end', 'Hit the far wall'], array_slice($ends, 0, 2));
@@ -106,7 +106,7 @@ final class KeyboardTest extends BrowserTestCase
             ->waitFor('Undo the last: Keel, try 3')
             ->keys(WebDriverKeys::ESCAPE);
         $browser->follow(fn() => $browser->keys('u'));
-        self::assertStringContainsString('Taken back: Keel, try 3, 140 cm.', $browser->text('.flash'));
+        self::assertStringContainsString('Removed: Keel, try 3, 140 cm.', $browser->text('.flash'));
         self::assertSame(0, $challenge->runs()->where('distance_m', 1.4)->count());
 
         // What was undone last is undone by the same key.

@@ -54,7 +54,7 @@ final class RacesTest extends BrowserTestCase
         $this->taps($educator, $race, 'a');
         $first = $race->events()->firstOrFail();
         $this->press($educator, "[data-piece=history] button[value='undone:{$first->event_id}']");
-        $helper->waitFor('Taken back: Heat 1', '[data-piece=history]');
+        $helper->waitFor('Undone: Heat 1', '[data-piece=history]');
         self::assertTrue($this->state($race)->heats[(string) $first->heat]->isOpen());
         $board->waitFor('Heat 1', '.board-heats');
         $this->taps($helper, $race, 'a');

@@ -53,7 +53,7 @@ final class RecordedLateTest extends BrowserTestCase
         self::assertSame([2, 0, 0.092], $this->stands($reef));
     }
 
-    public function testAClassSheetAfterTheLane(): void
+    public function testARunTableAfterTheLane(): void
     {
         [$challenge, $reef] = $this->atTheLane();
         $browser = $this->signIn()->visit("/challenges/{$challenge->id}/sheet");

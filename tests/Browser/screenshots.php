@@ -51,10 +51,10 @@ try {
         ->screenshot("{$folder}/board.png")
         ->size(1280, 800);
     $browser->visit(
-        "{$class}/what-if?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass",
+        "{$class}/dry-run?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass",
     )
         ->settle()
-        ->screenshot("{$folder}/what-if.png");
+        ->screenshot("{$folder}/dry-run.png");
     // A film of a run, by the stand-in for a phone, marked as somebody would.
     $film = sys_get_temp_dir() . '/skivo-run.mp4';
     $lanes = FilmPage::truth(FilmPage::film($film, [1280, 720], '--seed 9'))[0];

@@ -40,7 +40,7 @@ final class AccessTest extends FeatureTestCase
                 );
                 continue;
             }
-            if (str_starts_with($route->uri(), 'what-if/') || str_starts_with($route->uri(), 'live/')) {
+            if (str_starts_with($route->uri(), 'dry-run/') || str_starts_with($route->uri(), 'live/')) {
                 self::assertNotSame(
                     [],
                     array_filter(

@@ -162,10 +162,10 @@ final class FirstDayTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$car('Many')?->group_id}/car")
             ->assertOk()
             ->assertSee('nothing is predicted of this car');
-        foreach (['/findings', '/findings/work', '/findings/beliefs', '/findings/sure', '/report', '/what-if'] as $page) {
+        foreach (['/findings', '/findings/work', '/findings/beliefs', '/findings/sure', '/report', '/dry-run'] as $page) {
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
         }
-        $this->get("/challenges/{$challenge->id}/what-if?car={$car('Heavy')?->id}")->assertSee('"mass":0.6', false);
+        $this->get("/challenges/{$challenge->id}/dry-run?car={$car('Heavy')?->id}")->assertSee('"mass":0.6', false);
     }
 
     public function testTheFloorKeepsItsScaleAndItsWhiskersInBounds(): void

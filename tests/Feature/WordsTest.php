@@ -280,7 +280,7 @@ final class WordsTest extends FeatureTestCase
             "{$base}/check", "{$base}/check/tolerances",
             "{$base}/groups/{$group->id}/check", "{$base}/groups/{$group->id}/diagnosis?seen=veers",
             "{$base}/groups/{$group->id}/diagnosis?seen=does-not-start", "{$base}/bench",
-            "{$base}/groups/{$group->id}/bench", "{$base}/what-if", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet",
+            "{$base}/groups/{$group->id}/bench", "{$base}/dry-run", "{$base}/parts?kind=nozzle", "{$base}/devices", "{$base}/sheet",
             "{$base}/findings", "{$base}/findings/choices", "{$base}/findings/work", "{$base}/findings/beliefs", "{$base}/cars",
             "{$base}/groups/{$group->id}/why",
             "{$base}/findings/choices?against=wheel_kind", "{$base}/findings/sure", "{$base}/findings/awards", "{$base}/report",

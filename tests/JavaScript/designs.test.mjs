@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { Designs } from '../../resources/js/what-if/designs.js';
+import { Designs } from '../../resources/js/dry-run/designs.js';
 
 const SETTINGS = [
     { key: 'bore', usual: 0.006, limits: [0.001, 0.1] },

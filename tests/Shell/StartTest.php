@@ -183,7 +183,7 @@ final class StartTest extends TestCase
 
         // The headers that keep a browser from harm stand on everything, found or not, ours or nginx's.
         $built = '/build/assets/' . basename((string) current(glob(dirname(__DIR__, 2) . '/public/build/assets/*.js') ?: []));
-        foreach (['/sign-in', '/nothing', '/build/nothing.js', $built, '/icon.svg', '/what-if/metric/run', '/live/1'] as $path) {
+        foreach (['/sign-in', '/nothing', '/build/nothing.js', $built, '/icon.svg', '/dry-run/metric/run', '/live/1'] as $path) {
             $headers = (string) shell_exec("curl -s -D - -o /dev/null 'http://127.0.0.1:{$port}{$path}'");
             self::assertSame(1, preg_match_all('/^Content-Security-Policy: default-src \'self\'/mi', $headers), "{$path}\n{$headers}");
             self::assertSame(1, preg_match_all('/^X-Content-Type-Options: nosniff/mi', $headers), $path);

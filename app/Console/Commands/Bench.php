@@ -121,7 +121,7 @@ final class Bench extends Command
         $own = '/groups/' . $challenge->groups()->value('id');
         $stations = array_column(array_filter(Station::cases(), static fn(Station $station): bool => $station !== Station::Run), 'value');
         $this->pages($client, $kernel, $educator, $challenge, $static, [
-            'class page' => '', 'what if' => '/what-if', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => "{$own}/car",
+            'class page' => '', 'dry run' => '/dry-run', 'every run' => '/runs', 'groups' => '/groups', 'build sheet' => "{$own}/car",
             'own page' => "{$own}/own",
             ...array_combine($stations, array_map(static fn(string $station): string => "{$own}/at/{$station}", $stations)),
             'notebook' => "{$own}/notebook", 'room' => '/room',
@@ -144,7 +144,7 @@ final class Bench extends Command
         $start = hrtime(true);
         $import->store($this->challenge($educator, 3), (new SheetReader(UnitSystem::Metric))->read($sheet));
         $this->line(
-            sprintf('A class sheet of %d groups × 3 runs is read and stored in %.0f ms.', self::GROUPS, (hrtime(true) - $start) / 1e6),
+            sprintf('A run table of %d groups × 3 runs is read and stored in %.0f ms.', self::GROUPS, (hrtime(true) - $start) / 1e6),
         );
 
         $this->model();
@@ -268,7 +268,7 @@ final class Bench extends Command
     private function dragging(Client $client, Challenge $challenge): void
     {
         $times = [];
-        $page = html_entity_decode((string) $client->get("/challenges/{$challenge->id}/what-if")->getBody());
+        $page = html_entity_decode((string) $client->get("/challenges/{$challenge->id}/dry-run")->getBody());
         $address = preg_match('~"run":"([^"]+)"~', $page, $found) === 1 ? stripslashes(str_replace('\u0026', '&', $found[1])) : '';
         // Plain curl: the clients share the machine with the server, so they must not be the heavier of the two.
         $multi = curl_multi_init();

@@ -20,7 +20,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Exchange\ClassSheet;
+use Skivo\Core\Exchange\RunTable;
 
 /** The cars of all groups, as typed into one table. Its fields are named by the attribute and the id of the group: mass_12. */
 final class CarsRequest extends FormRequest
@@ -171,7 +171,7 @@ final class CarsRequest extends FormRequest
                     $other->id < $group->id
                     && is_string($theirs)
                     && is_string($value)
-                    && ClassSheet::groupKey($theirs) === ClassSheet::groupKey($value)
+                    && RunTable::groupKey($theirs) === RunTable::groupKey($value)
                 ) {
                     $fail(Text::of('build.form.another_group_has_this_name_tell'));
                 }

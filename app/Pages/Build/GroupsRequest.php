@@ -13,7 +13,7 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Exchange\ClassSheet;
+use Skivo\Core\Exchange\RunTable;
 
 /** Names of new groups, one a line. */
 final class GroupsRequest extends FormRequest
@@ -54,11 +54,11 @@ final class GroupsRequest extends FormRequest
         if (!$challenge instanceof Challenge) {
             return;
         }
-        $here = $challenge->groups()->pluck('name')->map(static fn($name): string => ClassSheet::groupKey((string) $name))->all();
+        $here = $challenge->groups()->pluck('name')->map(static fn($name): string => RunTable::groupKey((string) $name))->all();
         $seen = [];
         foreach ($this->names() as $index => $name) {
             $line = Text::of('build.form.name', ['index' => $index + 1]);
-            $key = ClassSheet::groupKey($name);
+            $key = RunTable::groupKey($name);
             $shown = mb_strimwidth($name, 0, 40, '…');
             if (mb_strlen($name) > Limits::GROUP_NAME_CHARACTERS) {
                 $fail(

@@ -28,7 +28,7 @@ final class PartController
         $user = $request->user();
         $own = $challenge->ownParts()->get();
 
-        return view('what-if.parts', [
+        return view('dry-run.parts', [
             'challenge' => $challenge,
             'record' => $record = ClassRecord::of($challenge),
             'names' => NamesInUse::of($challenge, $record)->rows,
@@ -56,7 +56,7 @@ final class PartController
 
         return redirect()->route('parts.index', $challenge)->with(
             'status',
-            Text::of('what_if.done.is_in_the_parts_list_of', ['part' => $shared->name]),
+            Text::of('dry_run.done.is_in_the_parts_list_of', ['part' => $shared->name]),
         );
     }
 
@@ -66,7 +66,7 @@ final class PartController
 
         return redirect()->route('parts.index', $challenge)->with(
             'status',
-            Text::of('what_if.done.is_in_the_parts_list_of', ['part' => $part->name]),
+            Text::of('dry_run.done.is_in_the_parts_list_of', ['part' => $part->name]),
         );
     }
 
@@ -77,13 +77,13 @@ final class PartController
             'attribute' => ['required', Rule::enum(CarAttribute::class)],
             'from' => ['required', 'string', 'max:' . Limits::KIND_CHARACTERS],
             'to' => ['required', 'string', 'max:' . Limits::KIND_CHARACTERS, 'different:from'],
-        ], ['*' => Text::of('what_if.names.choose')]);
+        ], ['*' => Text::of('dry_run.names.choose')]);
         /** @var User $user */
         $user = $request->user();
         $cars = $merge($challenge, CarAttribute::from($names['attribute']), $names['from'], $names['to'], $user);
 
         return redirect()->to(route('parts.index', $challenge) . '#names')
-            ->with('status', Text::plural('what_if.names.merged', count($cars), ['from' => $names['from'], 'to' => $names['to']]))
+            ->with('status', Text::plural('dry_run.names.merged', count($cars), ['from' => $names['from'], 'to' => $names['to']]))
             ->with('putBack', route('parts.unmerge', [$challenge, 'cars' => implode(',', $cars)] + $names));
     }
 
@@ -101,7 +101,7 @@ final class PartController
         $merge($challenge, $attribute, $to, $from, $user, $only);
 
         return redirect()->to(route('parts.index', $challenge) . '#names')
-            ->with('status', Text::of('what_if.names.back', ['from' => $from]));
+            ->with('status', Text::of('dry_run.names.back', ['from' => $from]));
     }
 
     public function destroy(Challenge $challenge, OwnPart $ownPart, ChangeParts $parts): RedirectResponse
@@ -110,7 +110,7 @@ final class PartController
 
         return redirect()->route('parts.index', $challenge)->with(
             'status',
-            Text::of('what_if.done.is_out_of_the_parts_list', ['own_part' => $ownPart->name]),
+            Text::of('dry_run.done.is_out_of_the_parts_list', ['own_part' => $ownPart->name]),
         );
     }
 }

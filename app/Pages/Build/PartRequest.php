@@ -45,10 +45,10 @@ final class PartRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'form.*' => Text::of('what_if.form.choose_one_of_the_forms'),
-            'kind.*' => Text::of('what_if.form.choose_the_kind_of_part'),
-            'name.required' => Text::of('what_if.form.give_the_part_a_name'),
-            '*.required' => Text::of('what_if.form.the_run_model_starts_from_this'),
+            'form.*' => Text::of('dry_run.form.choose_one_of_the_forms'),
+            'kind.*' => Text::of('dry_run.form.choose_the_kind_of_part'),
+            'name.required' => Text::of('dry_run.form.give_the_part_a_name'),
+            '*.required' => Text::of('dry_run.form.the_run_model_starts_from_this'),
         ];
     }
 
@@ -114,7 +114,7 @@ final class PartRequest extends FormRequest
         $challenge = $this->route('challenge');
         if ($challenge instanceof Challenge && is_string($value)
             && $challenge->ownParts()->where('kind', $this->input('kind'))->whereRaw('lower(name) = lower(?)', [$value])->exists()) {
-            $fail(Text::of('what_if.form.there_is_a_part_of_your'));
+            $fail(Text::of('dry_run.form.there_is_a_part_of_your'));
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Check;
 
+use App\Language\ForecastWords;
 use App\Language\Label;
 use App\Language\Lists;
 use App\Language\Sentence;
@@ -12,6 +13,7 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Bench\Force;
 use Skivo\Core\Bench\Forces;
 use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Forecast\Forecast;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Statistics\Estimate;
@@ -19,7 +21,63 @@ use Skivo\Core\Statistics\Estimate;
 /** The bench in words: how each test is done, what it gave, and what it stands for. */
 final readonly class BenchWords
 {
+    /** Standard acceleration of free fall (m/s², ISO 80000-3). */
+    private const GRAVITY = 9.80665;
+
+    /** Below the first share of its weight it takes little to keep a car rolling, above the second a lot. From memory. */
+    private const LITTLE = 0.05;
+    private const A_LOT = 0.1;
+
     public function __construct(private UnitSystem $units) {}
+
+    /** As in "11 g: a lot", of what perCar() says. */
+    public function rolling(float $friction): string
+    {
+        return Text::of('check.measure.pull', [
+            'pull' => $this->pull($friction),
+            'much' => Text::of(match (true) {
+                $friction > self::A_LOT => 'check.measure.a_lot',
+                $friction < self::LITTLE => 'check.measure.little',
+                default => 'check.measure.usual',
+            }),
+        ]);
+    }
+
+    /** What keeps so much of a car rolling as perCar() says. */
+    public function pull(float $friction): string
+    {
+        return $this->units === UnitSystem::Metric
+            ? number_format(100 * $friction) . "\u{00A0}g"
+            : number_format(10 * $friction, 1) . "\u{00A0}oz";
+    }
+
+    public function perCar(): string
+    {
+        return Text::of($this->units === UnitSystem::Metric ? 'check.measure.per_car_g' : 'check.measure.per_car_oz');
+    }
+
+    /** What measuring its friction would make of the forecast; null where that is not known, or hardly anything. */
+    public function gain(?Forecast $now, ?Forecast $once): ?string
+    {
+        $say = new ForecastWords($this->units);
+
+        return $now === null || $once === null || !$once->isNarrowerThan($now) ? null : Text::of('check.measure.gain', [
+            'now' => $say->band($now), 'then' => $say->band($once),
+        ]);
+    }
+
+    /** The first push as a scale shows it: as measured, or about what its parts give. */
+    public function push(Forces $forces): string
+    {
+        $push = $this->pushOnScale($forces);
+
+        return $forces->thrustIsMeasured() ? $push : Text::of('check.measure.push_of_parts', ['push' => $push]);
+    }
+
+    public function pushOnScale(Forces $forces): string
+    {
+        return $this->units->show($forces->thrust->value / self::GRAVITY, Scale::Weight);
+    }
 
     /** @return list<string> how it is done, step by step */
     public function steps(BenchTest $test, EnergySource $source): array
@@ -120,7 +178,7 @@ final readonly class BenchWords
             'bench.bench_words.mn_as_of_on_a_scale',
             [
                 'times' => self::withHalf($estimate->times(1000.0), 0), 'estimate' => $this->units->show(
-                    $estimate->value / 9.80665,
+                    $estimate->value / self::GRAVITY,
                     Scale::Weight,
                 ),
             ],

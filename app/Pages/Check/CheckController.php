@@ -13,6 +13,7 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\User;
+use App\Record\ClassForces;
 use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -24,7 +25,10 @@ final class CheckController
     {
         $record = ClassRecord::of($challenge);
 
-        return view('check.index', ['challenge' => $challenge, 'record' => $record, 'progress' => ClassProgress::of($record)]);
+        return view('check.index', [
+            'challenge' => $challenge, 'record' => $record, 'progress' => ClassProgress::of($record, new ClassForces($record)),
+            'words' => new BenchWords($challenge->units),
+        ]);
     }
 
     public function edit(Challenge $challenge, Group $group): View

@@ -7,6 +7,7 @@ namespace App\Pages\Check;
 use App\Language\Label;
 use App\Language\Lists;
 use App\Language\Text;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Check\CheckCard;
 use Skivo\Core\Car\Check\CheckItem;
@@ -25,7 +26,9 @@ final readonly class ProgressWords
         $fixes = $card?->with(CheckVerdict::Fix) ?? [];
 
         return match (true) {
-            $hasRun => Text::of('check.progress_words.all_tries_are_in'),
+            $hasRun && $fixes === [] => Text::of('check.progress_words.looked_at', [
+                'done' => $card?->done() ?? 0, 'items' => count($card?->items() ?? CheckItem::askedOf(EnergySource::Balloon)),
+            ]),
             count($missing) === count(Step::ofCar()) => Text::of('check.progress_words.record_the_car'),
             $fixes !== [] => Text::of('check.progress_words.needs_fixing', ['fixes' => $labels($fixes)]),
             $card?->isReady() === true => Text::of('check.progress_words.ready_to_run'),

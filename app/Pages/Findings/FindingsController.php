@@ -129,6 +129,18 @@ final class FindingsController
         return in_array($by, ['push', 'hold'], true) ? $by : 'distance';
     }
 
+    /** A way to each of the pages that a lesson does not need. */
+    public function curious(Request $request, Challenge $challenge): View
+    {
+        $record = ClassRecord::of($challenge);
+        $counting = Counting::tryFrom($request->string('tries')->toString());
+
+        return view('findings.curious', [
+            'challenge' => $challenge, 'record' => $record, 'counting' => $counting,
+            'ways' => CuriousPages::of($challenge, $record, $counting)->ways,
+        ]);
+    }
+
     public function choices(Request $request, Challenge $challenge): View
     {
         [$record, $findings] = $this->find($request, $challenge);

@@ -14,7 +14,7 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Skivo\Core\Challenge\GroupName;
 use Skivo\Core\Challenge\Limits;
-use Skivo\Core\Exchange\ClassSheet;
+use Skivo\Core\Exchange\RunTable;
 
 /** The name of one more car of a group. */
 final class FurtherCarRequest extends FormRequest
@@ -54,8 +54,8 @@ final class FurtherCarRequest extends FormRequest
 
     private function fits(string $attribute, mixed $value, Closure $fail): void
     {
-        $names = $this->challenge()->groups()->pluck('name')->map(static fn($name): string => ClassSheet::groupKey((string) $name))->all();
-        if (in_array(ClassSheet::groupKey($this->carName()), $names, true)) {
+        $names = $this->challenge()->groups()->pluck('name')->map(static fn($name): string => RunTable::groupKey((string) $name))->all();
+        if (in_array(RunTable::groupKey($this->carName()), $names, true)) {
             $fail(Text::of('device.group.car_is_there'));
         } elseif (mb_strlen($this->carName()) > Limits::GROUP_NAME_CHARACTERS) {
             $fail(Text::of('device.group.shorter_car_name'));

@@ -39,7 +39,6 @@ final readonly class FloorState
                 'stages' => [
                     'build' => "{$record->carsRecorded()}/{$record->groups->count()}",
                     'check' => "{$record->carsChecked()}/{$record->groups->count()}",
-                    'bench' => "{$record->carsMeasured()}/{$record->groups->count()}",
                     'run' => "{$record->countedTries()}/{$record->triesInAll()}",
                 ],
                 'groups' => $record->groups->map(static fn(Group $group): array => [

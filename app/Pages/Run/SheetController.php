@@ -23,7 +23,7 @@ use Skivo\Core\Exchange\SheetRow;
 use Skivo\Core\Exchange\SheetWriter;
 use Skivo\Core\Measurement\UnitSystem;
 
-/** The class sheet: out as CSV, and in again after a look at what it would do. */
+/** The run table: out as CSV, and in again after a look at what it would do. */
 final class SheetController
 {
     public function show(Challenge $challenge): View

@@ -11,7 +11,7 @@ use Skivo\Core\Forecast\ExpectedDistance;
 use Skivo\Core\Measurement\Remark;
 use Skivo\Core\Measurement\Scale;
 
-/** Which runs of a class sheet are more likely slips than right, by the others on it and on record: looked at before they are stored. */
+/** Which runs of a run table are more likely slips than right, by the others on it and on record: looked at before they are stored. */
 final readonly class SheetSlips
 {
     /** @return array<int, Remark> by the object id of a run of the plan */

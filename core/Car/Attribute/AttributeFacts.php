@@ -21,8 +21,8 @@ final readonly class AttributeFacts
      * @param array{float, float}|null $range least and greatest value that is taken for real, in SI, as a count or in degrees; null for a kind
      * @param array{float, float}|null $usual between these lie the cars that classes build; what lies outside is asked about
      * @param bool $isMain among those that most runs are understood by; the others are asked for further down
-     * @param string|null $column its name in the header of a class sheet
-     * @param bool $isColumnAlwaysThere whether a class sheet has the column even where it holds nothing
+     * @param string|null $column its name in the header of a run table
+     * @param bool $isColumnAlwaysThere whether a run table has the column even where it holds nothing
      * @param PartKind|null $part the kind of part that gives it a value where it was not recorded
      * @param bool $isLeftToPart whether it may be left empty for a part of one's own, since a classroom can hardly measure it
      * @param Explains|null $explains how it may explain results; null where it is not set against them

@@ -19,7 +19,7 @@ use Skivo\Core\Physics\WheelMount;
  * Everything that is known of a car, in the order in which a car is built: what its build sheet records, what follows
  * from the kind of its parts, and what only a bench or the day of the run can tell.
  *
- * This is the one list: the build sheet, the columns of a class sheet, the parts, the input of the run model and what
+ * This is the one list: the build sheet, the columns of a run table, the parts, the input of the run model and what
  * may explain a result all hang on it by the case; the value is the key under which it is stored. Its name stands in
  * lang/en/car.php.
  *

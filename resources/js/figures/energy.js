@@ -6,7 +6,7 @@ const SPENT = ['rolling', 'drag', 'carried', 'slip'];
 /** What was put in, and what became of the part that moved the car: two bars of one width. */
 export function drawEnergy(holder, { moves, energy, energySaid }) {
     const width = holder.clientWidth;
-    const canvas = svg('svg', { viewBox: `0 0 ${width} 76`, role: 'img', 'aria-label': say('what_if.energy') });
+    const canvas = svg('svg', { viewBox: `0 0 ${width} 76`, role: 'img', 'aria-label': say('dry_run.energy') });
     if (moves && energy.stored > 0) {
         const share = Math.min(1, energy.work / energy.stored);
         svg('text', { x: 0, y: 13, class: 'plain-text' }, canvas).textContent = energySaid[0];

@@ -36,13 +36,13 @@ export function drawForces(holder, { on, draws, answers, letters, tape }) {
     const canvas = svg('svg', {
         viewBox: `0 0 ${width} ${HEIGHT + 74 + rows.length * ROW}`,
         role: 'img',
-        'aria-label': say(draws === 'speed' ? 'what_if.speed_of' : 'what_if.push_of', { letter: on.toUpperCase() }),
+        'aria-label': say(draws === 'speed' ? 'dry_run.speed_of' : 'dry_run.push_of', { letter: on.toUpperCase() }),
     });
     const overTime = draws === 'time';
     const x = scaleLinear([0, farthest(answer, answers, rows, overTime)], [LEFT, width - 4]);
     const y = scaleLinear([0, tallest(answer, draws) * 1.15], [FLOOR, 24]);
     const unit = svg('text', { x: 0, y: 12, class: 'plain-text' }, canvas);
-    unit.textContent = draws === 'speed' ? say('what_if.speed_axis') : say('what_if.force_axis');
+    unit.textContent = draws === 'speed' ? say('dry_run.speed_axis') : say('dry_run.force_axis');
     drawAxisLeft(canvas, y, { left: LEFT, right: width, values: y.ticks(4) });
     if (answer.trajectory.length > 0) {
         const along = (moment) => x(moment[overTime ? TIME : DISTANCE]);
@@ -52,7 +52,7 @@ export function drawForces(holder, { on, draws, answers, letters, tape }) {
             drawPush(canvas, answer.trajectory, along, y);
         }
         if (draws === 'work' && width > 640) {
-            svg('text', { x: width - 4, y: 14, 'text-anchor': 'end', class: 'plain-text' }, canvas).textContent = say('what_if.same_work');
+            svg('text', { x: width - 4, y: 14, 'text-anchor': 'end', class: 'plain-text' }, canvas).textContent = say('dry_run.same_work');
         }
     }
     drawFloor(canvas, x, { overTime, width, tape });
@@ -106,9 +106,9 @@ function drawPush(canvas, moments, along, y) {
     curve(canvas, moments, along, (each) => y(held(each)), 'held');
     curve(canvas, moments, along, (each) => y(push(each)), 'push');
     const early = moments[Math.floor(moments.length * 0.18)];
-    svg('text', { x: along(early), y: y(push(early)) - 8, class: 'push-text' }, canvas).textContent = say('what_if.push');
+    svg('text', { x: along(early), y: y(push(early)) - 8, class: 'push-text' }, canvas).textContent = say('dry_run.push');
     const late = moments[Math.floor(moments.length * 0.72)];
-    svg('text', { x: along(late), y: y(held(late)) - 8, class: 'held-text' }, canvas).textContent = say('what_if.rolling_and_air');
+    svg('text', { x: along(late), y: y(held(late)) - 8, class: 'held-text' }, canvas).textContent = say('dry_run.rolling_and_air');
 }
 
 function drawFloor(canvas, x, { overTime, width, tape }) {
@@ -119,7 +119,7 @@ function drawFloor(canvas, x, { overTime, width, tape }) {
     svg('line', { x1: LEFT, x2: LEFT, y1: FLOOR, y2: FLOOR + 52, class: 'start' }, canvas);
     if (overTime) {
         const label = svg('text', { x: width - 4, y: FLOOR + 16, 'text-anchor': 'end', class: 'plain-text' }, canvas);
-        label.textContent = say('what_if.time_axis');
+        label.textContent = say('dry_run.time_axis');
     }
 }
 
@@ -134,13 +134,13 @@ function drawStop(canvas, answer, x, width) {
         const isBefore = x(answer.distance) - limp < LIMP_ROOM && limp - LEFT > LIMP_ROOM;
         const place = { x: limp + (isBefore ? -5 : 5), y: FLOOR + 16, 'text-anchor': isBefore ? 'end' : 'start' };
         const said = svg('text', { ...place, class: 'plain-text' }, canvas);
-        said.textContent = say('what_if.limp', { limp: answer.shown.limp });
+        said.textContent = say('dry_run.limp', { limp: answer.shown.limp });
     }
     const stop = x(answer.distance);
     svg('line', { x1: stop, x2: stop, y1: FLOOR - 14, y2: FLOOR + 22, class: 'stop' }, canvas);
     const isAtTheEnd = stop > width - 120;
     const place = { x: stop + (isAtTheEnd ? -8 : 8), y: FLOOR - 3, 'text-anchor': isAtTheEnd ? 'end' : 'start' };
-    svg('text', { ...place, class: 'axis-label' }, canvas).textContent = say('what_if.stop', { distance: answer.shown.distance });
+    svg('text', { ...place, class: 'axis-label' }, canvas).textContent = say('dry_run.stop', { distance: answer.shown.distance });
 }
 
 /** Where a design would stop, with its band; an open end is beyond the figure. */

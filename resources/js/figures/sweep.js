@@ -17,14 +17,14 @@ export function drawSweep(holder, sweep) {
         viewBox: `0 0 ${width} ${HEIGHT + 60}`,
         role: 'img',
         'aria-label': isCurve
-            ? say('what_if.distance_along', { x: sweep.xLabel })
-            : say('what_if.distance_over', { x: sweep.xLabel, y: sweep.yLabel }),
+            ? say('dry_run.distance_along', { x: sweep.xLabel })
+            : say('dry_run.distance_over', { x: sweep.xLabel, y: sweep.yLabel }),
     });
     const xs = isCurve ? sweep.curve.map((each) => each[0]) : sweep.x;
     if (xs.length > 1) {
         const x = scaleLinear([xs[0], xs[xs.length - 1]], [LEFT, width - 8]);
         const label = svg('text', { x: 0, y: 12, class: 'axis-label' }, canvas);
-        label.textContent = sweep.yLabel ?? say('what_if.distance_axis', { unit: sweep.unit });
+        label.textContent = sweep.yLabel ?? say('dry_run.distance_axis', { unit: sweep.unit });
         const y = (isCurve ? drawCurve : drawMap)(canvas, sweep, x, width);
         drawAxisBottom(canvas, x, { at: HEIGHT, values: x.ticks(Math.max(4, Math.floor(width / 110))) });
         svg('text', { x: width - 8, y: HEIGHT + 46, 'text-anchor': 'end', class: 'axis-label' }, canvas).textContent = sweep.xLabel;
@@ -56,7 +56,7 @@ function drawMap(canvas, sweep, x) {
     const y = scaleLinear([sweep.y[0], sweep.y[sweep.y.length - 1]], [HEIGHT, 22]);
     drawContours(canvas, sweep, x, y);
     drawAxisLeft(canvas, y, { left: LEFT, right: LEFT, values: y.ticks(6) });
-    svg('text', { x: LEFT, y: HEIGHT + 46, class: 'plain-text' }, canvas).textContent = say('what_if.darker', {
+    svg('text', { x: LEFT, y: HEIGHT + 46, class: 'plain-text' }, canvas).textContent = say('dry_run.darker', {
         step: Math.round(Math.max(...sweep.distances.map((far) => far ?? 0)) / LEVELS),
         unit: sweep.unit,
     });

@@ -95,8 +95,8 @@
                             {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? Text::of('build.index.record_car')
                                 : Text::of('build.index.change_car') }}</a>
                         @if ($car !== null && ! $car->choices->isEmpty())<a
-                            class="button plain" href="{{ route('what-if.show', [$challenge, 'car' => $car->id]) }}"
-                            aria-label="{{ Text::of('build.index.what_if', ['group' => $group->name]) }}">{{ Text::of('build.index.what_if_2') }}</a>@endif
+                            class="button plain" href="{{ route('dry-run.show', [$challenge, 'car' => $car->id]) }}"
+                            aria-label="{{ Text::of('build.index.dry_run', ['group' => $group->name]) }}">{{ Text::of('build.index.dry_run_2') }}</a>@endif
                         <a
                             class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}"
                             aria-label="{{ Text::of('build.index.name_mark', ['group' => $group->name]) }}">{{ Text::of('build.index.name_mark_2') }}</a>
@@ -124,7 +124,7 @@
                 @foreach ($removed as $group)
                     <form class="flex gap-3 items-center" method="post" action="{{ route('groups.restore', [$challenge, $group]) }}">
                         @csrf<bdi class="truncate max-w-80">{{ $group->name }}</bdi><button
-                            class="button plain">{{ Text::of('build.index.put_it_back') }}</button>
+                            class="button plain">{{ Text::of('build.index.restore') }}</button>
                     </form>
                 @endforeach
             </details>

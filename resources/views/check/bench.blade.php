@@ -13,7 +13,7 @@
 @endphp
 <x-layout
     :title="Text::of('bench.index.bench', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
-    stage="bench" :line="$challenge->question" live="page">
+    stage="check" :line="$challenge->question" live="page">
     <div class="lead-in">
         <div>
             <h2>

@@ -8,10 +8,10 @@
     $say = new \App\Language\ForecastWords($challenge->units);
 @endphp
 @if ($forecast !== null)
-    <p class="forecast" data-forecast><strong>{{ Text::of('what_if.forecast.one_more_try') }}</strong> {{ $say->said($forecast) }}.
+    <p class="forecast" data-forecast><strong>{{ Text::of('dry_run.forecast.one_more_try') }}</strong> {{ $say->said($forecast) }}.
         @if ($once?->isNarrowerThan($forecast))<span class="small">{{ $say->onceMeasured($once) }}</span>@endif</p>
 @elseif ($missing !== [])
-    <p class="forecast small">{{ Text::of('what_if.forecast.missing', [
+    <p class="forecast small">{{ Text::of('dry_run.forecast.missing', [
         'what' => \App\Language\Lists::and(array_map(fn ($each) => Label::of($each), $missing), 4),
     ]) }}</p>
 @endif

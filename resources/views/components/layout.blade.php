@@ -48,28 +48,7 @@
                         @endforeach
                     </form>
                 @endif
-                <details class="menu">
-                    <summary>{{ Text::of('frame.layout.menu') }}</summary>
-                    <div class="menu-list">
-                        <a href="{{ route('challenges.index') }}">{{ Text::of('frame.layout.all_challenges') }}</a>
-                        @if ($challenge?->exists)
-                            <a href="{{ route('runs.index', $challenge) }}">{{ Text::of('frame.layout.every_run_on_record') }}</a>
-                            <a href="{{ route('races.index', $challenge) }}">{{ Text::of('race.index.races') }}</a>
-                            <a href="{{ route('sheet.show', $challenge) }}">{{ Text::of('frame.layout.class_sheet_csv') }}</a>
-                            <a href="{{ route('room.show', $challenge) }}">{{ Text::of('frame.layout.the_room') }}</a>
-                            <a href="{{ route('sharing.show', $challenge) }}">{{ Text::of('frame.layout.educators') }}</a>
-                            <a href="{{ route('devices.index', $challenge) }}">{{ Text::of('frame.layout.tablets_and_the_board') }}</a>
-                            <a href="{{ route('home.index', $challenge) }}">{{ Text::of('home.class.title') }}</a>
-                            <a href="{{ route('what-if.show', $challenge) }}">{{ Text::of('frame.layout.what_if') }}</a>
-                            <a href="{{ route('parts.index', $challenge) }}">{{ Text::of('frame.layout.parts_list') }}</a>
-                        @endif
-                        <button type="button" data-show-keys>{{ Text::of('frame.layout.keys') }}</button>
-                        <a href="{{ route('schools.index') }}">{{ Text::of('sharing.schools.title') }}</a>
-                        <a href="{{ route('account.edit') }}">{{ Text::of('frame.layout.account') }}</a>
-                        <a href="{{ route('privacy') }}">{{ Text::of('privacy.link') }}</a>
-                        <form method="post" action="{{ route('sign-out') }}">@csrf<button>{{ Text::of('frame.layout.sign_out') }}</button></form>
-                    </div>
-                </details>
+                <x-menu :challenge="$challenge" :actor="$actor" />
             </div>
         @endif
     </header>
@@ -89,7 +68,7 @@
                     </form>
                 @endif
                 @if (session('putBack'))
-                    <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">{{ Text::of('frame.layout.put_it_back') }}</button>
+                    <form method="post" action="{{ session('putBack') }}">@csrf<button class="button plain">{{ Text::of('frame.layout.restore') }}</button>
                     </form>
                 @endif
             </div>

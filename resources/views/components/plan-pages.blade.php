@@ -10,7 +10,7 @@
         'safety' => [Text::of('plan.plan_pages.safety',
             ['to_read' => $challenge->safety_read_at === null ? ' ' . Text::of('plan.plan_pages.to_read') : '']),
             route('safety.show', $challenge)],
-        'brief-class' => [Text::of('plan.plan_pages.class_sheet'), route('brief.show', [$challenge, 'class'])],
+        'brief-class' => [Text::of('plan.plan_pages.class_brief'), route('brief.show', [$challenge, 'class'])],
         'brief-helpers' => [Text::of('plan.plan_pages.helpers_sheet'), route('brief.show', [$challenge, 'helpers'])],
         'larger' => [Text::of('plan.plan_pages.larger'), route('plan.larger', $challenge)],
     ];

@@ -7,8 +7,6 @@
             $groups > 0 && $record->carsRecorded() === $groups],
         'check' => [Text::of('frame.stage_line.check'), route('checks.index', $challenge), "{$record->carsChecked()}/{$groups}", $groups > 0
             && $record->carsChecked() === $groups],
-        'bench' => [Text::of('frame.stage_line.bench'), route('bench.index', $challenge), "{$record->carsMeasured()}/{$groups}", $groups > 0
-            && $record->carsMeasured() === $groups],
         'run' => [Text::of('frame.stage_line.run'), route('runs.show', $challenge), "{$record->countedTries()}/{$record->triesInAll()}",
             $groups > 0 && $record->countedTries() === $record->triesInAll()],
         'findings' => [Text::of('frame.stage_line.findings'), route('findings.show', $challenge), null, false],

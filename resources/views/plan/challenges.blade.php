@@ -82,7 +82,7 @@
                     <bdi>{{ $challenge->name }}</bdi>
                     <form method="post" action="{{ route('challenges.restore', $challenge) }}">@csrf<button class="button plain"
                         aria-label="{{ Text::of('challenge.index.put_back',
-                        ['challenge' => $challenge->name]) }}">{{ Text::of('challenge.index.put_it_back') }}</button>
+                        ['challenge' => $challenge->name]) }}">{{ Text::of('challenge.index.restore') }}</button>
                     </form>
                     <details class="disclosure"><summary>{{ Text::of('challenge.index.delete_for_good') }}</summary>
                         <form method="post" action="{{ route('challenges.delete', $challenge) }}">@csrf

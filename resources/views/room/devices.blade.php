@@ -80,7 +80,7 @@
                         <form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="inline">@csrf
                             @method('put')
                             <button class="button do"
-                                aria-label="{{ Text::of('room.let_in_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.let_in') }}</button>
+                                aria-label="{{ Text::of('room.allow_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.allow') }}</button>
                         </form>@endif
                         <span class="small">{{ $device->role === DeviceRole::Group
                             ? Text::of('device.index.group', ['group' => $device->group?->name])

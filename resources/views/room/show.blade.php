@@ -11,7 +11,7 @@
         <form method="post" action="{{ route('room.let-in', [$challenge, $device]) }}" class="told">@csrf @method('put')
             <span><bdi>{{ $device->name }}</bdi> {{ Text::of('room.asking', ['group' => $device->group?->name]) }}</span>
             <button class="button do"
-                aria-label="{{ Text::of('room.let_in_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.let_in') }}</button></form>
+                aria-label="{{ Text::of('room.allow_label', ['group' => $device->group?->name]) }}">{{ Text::of('room.allow') }}</button></form>
     @endforeach
     <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('room.heading') }}">
     <table class="figures-table room-table">

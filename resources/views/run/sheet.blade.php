@@ -6,9 +6,9 @@
     $say = new Words($units);
 @endphp
 <x-layout
-    :title="Text::of('sheet.show.class_sheet', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
+    :title="Text::of('sheet.show.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
     stage="run" :line="$challenge->question">
-    <div class="lead-in"><div><h2>{{ Text::of('sheet.show.class_sheet_2') }}</h2>
+    <div class="lead-in"><div><h2>{{ Text::of('sheet.show.run_table') }}</h2>
             <p class="small prose mt-1">{{ Text::of('sheet.show.the_whole_class_as_one_table') }}</p></div></div>
     <section class="form-part">
         <h2>{{ Text::of('sheet.show.take_it_out') }}</h2>

@@ -21,7 +21,7 @@
             <a class="button" href="{{ route('film.open', $challenge) }}">{{ Text::of('run.show.film_of_runs') }}</a>
             <a class="button" href="{{ route('races.index', $challenge) }}">{{ Text::of('race.index.races') }}</a>
             <a class="button plain" href="{{ route('devices.index', $challenge) }}">{{ Text::of('run.show.tablets_and_the_board') }}</a>
-            <a class="button plain" href="{{ route('sheet.show', $challenge) }}">{{ Text::of('run.show.class_sheet_csv') }}</a>
+            <a class="button plain" href="{{ route('sheet.show', $challenge) }}">{{ Text::of('run.show.run_table') }}</a>
         </p>
     @endif
     @if ($record->groups->isNotEmpty() && auth()->user() instanceof \App\Models\User)@include('run.timed')@include('run.sweep')@endif

@@ -110,7 +110,7 @@ final class DrivesTest extends FeatureTestCase
     public function testSourcesStandSideBySideWhereThereAreSeveral(): void
     {
         $challenge = $this->withDrives();
-        $this->get("/challenges/{$challenge->id}/findings")->assertOk()->assertSee('Balloon or band');
+        $this->get("/challenges/{$challenge->id}/findings/curious")->assertOk()->assertSee('Balloon or band');
         $this->get("/challenges/{$challenge->id}/findings/sources")->assertOk()
             ->assertSeeInOrder(
                 [
@@ -127,7 +127,7 @@ final class DrivesTest extends FeatureTestCase
             ->assertSee('A wound band carries a car farther than a balloon')
             ->assertSee('The more turns, the farther');
         $plain = $this->class();
-        $this->get("/challenges/{$plain->id}/findings")->assertDontSee('Balloon or band');
+        $this->get("/challenges/{$plain->id}/findings/curious")->assertSee('All choices')->assertDontSee('Balloon or band');
         $this->get("/challenges/{$plain->id}/findings/sources")
             ->assertOk()
             ->assertSee('All cars here are driven by the same source of energy.');
@@ -149,11 +149,11 @@ final class DrivesTest extends FeatureTestCase
         }
     }
 
-    public function testADesignWithABandIsRunInWhatIf(): void
+    public function testADesignWithABandIsRunInDryRun(): void
     {
         $challenge = $this->withDrives();
         $keel = $this->named($challenge, 'Keel')->newestCar();
-        $page = (string) $this->get("/challenges/{$challenge->id}/what-if?car={$keel?->id}")
+        $page = (string) $this->get("/challenges/{$challenge->id}/dry-run?car={$keel?->id}")
             ->assertOk()
             ->assertSee('Driven by')
             ->assertSee('"energy_source":1', false)

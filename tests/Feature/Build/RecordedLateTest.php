@@ -21,7 +21,7 @@ final class RecordedLateTest extends FeatureTestCase
     public static function ways(): array
     {
         return [
-            'the table of all cars' => ['table'], 'one car' => ['car'], 'a class sheet' => ['sheet'],
+            'the table of all cars' => ['table'], 'one car' => ['car'], 'a run table' => ['sheet'],
             'the group’s own tablet' => ['tablet'],
         ];
     }

@@ -40,9 +40,11 @@ final class BenchTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/bench")
             ->assertSee('measured: ramp and roll-out')
             ->assertSee('f = 0.115 ±');
-        $this->get("/challenges/{$challenge->id}/bench")->assertSee('One car’s friction is measured')->assertSee('1/4');
-        // What if starts from it.
-        $this->get("/challenges/{$challenge->id}/what-if?car={$group->newestCar()?->id}")
+        $this->get("/challenges/{$challenge->id}/bench")->assertSee('One car’s friction is measured');
+        $this->get("/challenges/{$challenge->id}/check")->assertSee("11\u{00A0}g: a lot")
+            ->assertSee('not measured');
+        // Dry run starts from it.
+        $this->get("/challenges/{$challenge->id}/dry-run?car={$group->newestCar()?->id}")
             ->assertOk()
             ->assertSee('"workmanship":0.', false)
             ->assertDontSee('"rolling_coefficient":0.', false);

@@ -65,7 +65,7 @@ final class EnergySourceTest extends FeatureTestCase
         foreach (
             [
                 '', '/findings', '/findings/choices', '/findings/choices?against=energy_source', '/findings/work', '/findings/sure',
-                '/findings/beliefs', '/report', '/report/notebooks', '/bench', '/check', '/cars', '/groups', '/what-if', '/plan/steps',
+                '/findings/beliefs', '/report', '/report/notebooks', '/bench', '/check', '/cars', '/groups', '/dry-run', '/plan/steps',
             ] as $page
         ) {
             $this->get("/challenges/{$challenge->id}{$page}")->assertOk();
@@ -162,7 +162,7 @@ final class EnergySourceTest extends FeatureTestCase
         $page('Bowline', 'does-not-start')->assertSee('mN');
     }
 
-    public function testItIsRecordedOnTheBuildSheetAndStandsOnTheClassSheet(): void
+    public function testItIsRecordedOnTheBuildSheetAndStandsOnTheRunTable(): void
     {
         $challenge = $this->withDrives();
         $keel = $this->named($challenge, 'Keel')->newestCar();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Findings;
 
 use App\Language\ForecastWords;
-use App\Pages\Run\FloorState;
 use App\Record\ClassFindings;
 use App\Record\ClassRecord;
 use App\Record\Counting;
@@ -88,7 +87,7 @@ final class ModelPageTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/findings/sure")->assertDontSee('estimated')->assertSee('measured');
     }
 
-    /** The bench, the build sheet, What if and Plan say of a car what the findings do, to the digit. */
+    /** The bench, the build sheet, Dry run and Plan say of a car what the findings do, to the digit. */
     public function testThereIsOneForecastOfACar(): void
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), self::SHEET);
@@ -100,7 +99,7 @@ final class ModelPageTest extends FeatureTestCase
             $this->get("/challenges/{$challenge->id}/{$page}")->assertOk()->assertSee($words->said($forecast), false);
         }
         $this->get("/challenges/{$challenge->id}/bench")->assertOk()->assertSee($words->figures($forecast), false);
-        $page = (string) $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()->getContent();
+        $page = (string) $this->get("/challenges/{$challenge->id}/dry-run?car={$car->id}")->assertOk()->getContent();
         preg_match('~<script type="application/json">(\{"settings".*?)</script>~s', $page, $found);
         $bench = json_decode($found[1] ?? '', true, 32, JSON_THROW_ON_ERROR);
         $design = implode(
@@ -148,7 +147,7 @@ final class ModelPageTest extends FeatureTestCase
     {
         $challenge = Scenario::withClass(Scenario::challenge($this->educator), self::SHEET);
         $this->get("/challenges/{$challenge->id}/findings/work?tries=void")
-            ->assertSee('findings/sure?tries=void', false)
+            ->assertSee('findings/curious?tries=void', false)
             ->assertSee('findings/csv/work?tries=void', false);
         $this->get("/challenges/{$challenge->id}/findings/sure?tries=outliers")->assertOk()->assertSee('findings?tries=outliers', false);
         foreach (Counting::cases() as $counting) {
@@ -168,17 +167,5 @@ final class ModelPageTest extends FeatureTestCase
         $heavy = $challenge->groups()->where('name', 'Heavy')->firstOrFail()->newestCar()->id ?? 0;
         self::assertArrayNotHasKey($heavy, ClassFindings::of(ClassRecord::of($challenge))->found->works);
         self::assertGreaterThan(0.9, ClassFindings::of(ClassRecord::of($challenge))->found->forecast->forecasts[$heavy]->noStart);
-    }
-
-    public function testTheStageLineFollowsTheBench(): void
-    {
-        $challenge = Scenario::withClass(Scenario::challenge($this->educator), self::SHEET);
-        self::assertSame('0/5', FloorState::of($challenge, 'http://localhost')['stages']['bench']);
-        $this->put(
-            "/challenges/{$challenge->id}/groups/{$challenge->groups()->value('id')}/bench/tilt",
-            ['r0_0' => '6 cm', 'r0_1' => '1 m'],
-        );
-        $this->settle();
-        self::assertSame('1/5', FloorState::of($challenge->fresh() ?? $challenge, 'http://localhost')['stages']['bench']);
     }
 }

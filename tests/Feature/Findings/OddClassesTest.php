@@ -115,7 +115,7 @@ final class OddClassesTest extends FeatureTestCase
             '/findings/choices?against=mass', '/findings/choices?of=time', '/findings/work', '/findings/work?by=push', '/findings/work.svg',
             '/findings/class.json', '/findings/csv/answer', '/findings/beliefs', '/findings/sure', '/findings/awards', '/findings/csv/work',
             '/findings/csv/choice', '/findings/csv/model',
-            '/report', '/report/notebooks', '/report/certificates', '/bench', '/bench/csv', '/sheet/csv', '/what-if', '/check',
+            '/report', '/report/notebooks', '/report/certificates', '/bench', '/bench/csv', '/sheet/csv', '/dry-run', '/check',
             '/plan/timetable', "/groups/{$group->id}/diagnosis", "/groups/{$group->id}/own",
         ] as $page) {
             $said = (string) $this->get($path . $page)->assertOk()->getContent();

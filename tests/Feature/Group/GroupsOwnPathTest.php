@@ -58,11 +58,11 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->withCookie(Device::COOKIE, 'none')->post('/join/mark', ['code' => $code, 'group' => $keel->id]);
         $second = $challenge->devices()->where('is_waiting', true)->sole();
         $this->atDevice($second);
-        $this->get('/joined')->assertOk()->assertSee('An adult must let this tablet in');
+        $this->get('/joined')->assertOk()->assertSee('An adult must allow this tablet');
         $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/own")->assertNotFound();
         $this->entry($keel, ['kind' => 'note', 'text' => 'x'])->assertNotFound();
         $this->asEducator();
-        $this->get("/challenges/{$challenge->id}/room")->assertSee('asks to be let in for Keel');
+        $this->get("/challenges/{$challenge->id}/room")->assertSee('asks to join as Keel');
         $this->put("/challenges/{$challenge->id}/room/devices/{$second->id}/let-in")->assertRedirect();
         self::assertSame(
             [false, true],

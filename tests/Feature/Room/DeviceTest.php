@@ -52,7 +52,7 @@ final class DeviceTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/runs")
             ->assertOk()
             ->assertSee('Correct')
-            ->assertDontSee('Take back')
+            ->assertDontSee('>Remove</button>', false)
             ->assertDontSee('/trace')
             ->assertSee("by <bdi>{$challenge->devices()->sole()->name}</bdi>", false);
         foreach (

@@ -50,7 +50,7 @@ final class ActsTest extends FeatureTestCase
         $keel->delete();
         $this->post("/challenges/{$challenge->id}/undo")
             ->assertRedirect()
-            ->assertSessionHas('status', 'Keel has been removed. Put the group back first; then this can be undone.');
+            ->assertSessionHas('status', 'Keel has been removed. Restore the group first; then this can be undone.');
         self::assertFalse($run->refresh()->trashed());
         $keel->restore();
         $this->post("/challenges/{$challenge->id}/undo")->assertRedirect();
@@ -167,19 +167,19 @@ final class ActsTest extends FeatureTestCase
         self::assertStringContainsString('Undo the last: Reef, try 2', (string) $this->get($path)->getContent());
 
         // The button of a page that was drawn before somebody else logged.
-        $this->post("{$path}/undo", ['act' => $keel?->id])->assertSessionHas('status', "Taken back: Keel, try 3, 140\u{00A0}cm.");
+        $this->post("{$path}/undo", ['act' => $keel?->id])->assertSessionHas('status', "Removed: Keel, try 3, 140\u{00A0}cm.");
         self::assertSame(1, $challenge->runs()->where('distance_m', 2.5)->count());
         // Changed since, by somebody: told, and left alone.
         $this->post("{$path}/undo", ['act' => $keel?->id])->assertSessionHas(
             'status',
             "Keel, try 3 was changed since, by {$this->educator->name}. Nothing was undone: look at it first.",
         );
-        $this->post("{$path}/undo", ['act' => 999_999_999])->assertSessionHas('status', 'There is nothing to take back.');
+        $this->post("{$path}/undo", ['act' => 999_999_999])->assertSessionHas('status', 'There is nothing to undo.');
 
         // By order and not by clocks: the lane's clock was set back an hour.
         $this->travel(-1)->hours();
         $this->log($challenge, 'Bowline', ['distance' => '333']);
-        $this->post("{$path}/undo")->assertSessionHas('status', "Taken back: Bowline, try 4, 333\u{00A0}cm.");
+        $this->post("{$path}/undo")->assertSessionHas('status', "Removed: Bowline, try 4, 333\u{00A0}cm.");
 
         // A skip is an act, too; logging a run ends it, and undoing that brings it back.
         $halyard = $challenge->groups()->where('name', 'Reef')->sole();
@@ -188,7 +188,7 @@ final class ActsTest extends FeatureTestCase
         self::assertStringContainsString('Undo: Reef was skipped', (string) $this->get($path)->getContent());
         $this->log($challenge, 'Reef', ['distance' => '251']);
         self::assertNull($halyard->refresh()->skipped_try);
-        $this->post("{$path}/undo")->assertSessionHas('status', "Taken back: Reef, try 3, 251\u{00A0}cm.");
+        $this->post("{$path}/undo")->assertSessionHas('status', "Removed: Reef, try 3, 251\u{00A0}cm.");
         self::assertSame(3, $halyard->refresh()->skipped_try);
     }
 
@@ -206,7 +206,7 @@ final class ActsTest extends FeatureTestCase
         $this->post("{$path}/undo")->assertSessionHas('status', 'Reef stands where it stood before.');
         self::assertFalse($reef->refresh()->is_withdrawn);
         $this->as($challenge, DeviceRole::Log, on: $challenge->devices()->sole());
-        $this->post("{$path}/undo")->assertSessionHas('status', "Taken back: Keel, try 3, 140\u{00A0}cm.");
+        $this->post("{$path}/undo")->assertSessionHas('status', "Removed: Keel, try 3, 140\u{00A0}cm.");
     }
 
     /** A German sheet's 3,5 was read; taking a correction of it back reads nothing again. */
@@ -312,7 +312,7 @@ final class ActsTest extends FeatureTestCase
         $this->postJson("/challenges/{$challenge->id}/runs", ['id' => (string) Str::uuid7(), 'group' => $keel->id, 'distance' => '140'])
             ->assertUnprocessable()->assertJsonPath(
                 'errors.group.0',
-                'This group is not in the challenge any more. Put it back under Build, or choose another one.',
+                'This group is not in the challenge any more. Restore it under Build, or choose another one.',
             );
         $this->postJson(
             "/challenges/{$challenge->id}/runs",

@@ -126,7 +126,7 @@ final class PracticeTest extends FeatureTestCase
         }
     }
 
-    /** All that is new of a run goes out with the class sheet and comes in again. */
+    /** All that is new of a run goes out with the run table and comes in again. */
     public function testASheetTakesItAllAlong(): void
     {
         $challenge = $this->class();

@@ -263,7 +263,7 @@ final class RunDayTest extends FeatureTestCase
         $this->travel(1)->seconds();
         self::assertStringContainsString('Back on record', $undo());
         $empty = Scenario::challenge($this->educator);
-        $this->post("/challenges/{$empty->id}/undo")->assertSessionHas('status', 'There is nothing to take back.');
+        $this->post("/challenges/{$empty->id}/undo")->assertSessionHas('status', 'There is nothing to undo.');
     }
 
     public function testAPollCostsNothingUntilSomethingChanges(): void

@@ -39,7 +39,7 @@ final class SheetTest extends FeatureTestCase
         $file = UploadedFile::fake()->createWithContent('class.csv', Scenario::SHEET);
         $this->post("/challenges/{$challenge->id}/sheet/preview", ['file' => $file])->assertOk()->assertSee('Store all of it');
         $this->post("/challenges/{$challenge->id}/sheet", ['text' => Scenario::SHEET])->assertRedirect("/challenges/{$challenge->id}")
-            ->assertSessionHas('status', 'The sheet is in: 4 new groups, 12 runs.');
+            ->assertSessionHas('status', 'The table is in: 4 new groups, 12 runs.');
 
         self::assertSame(12, $challenge->runs()->count());
     }
@@ -102,7 +102,7 @@ final class SheetTest extends FeatureTestCase
         $this->post(
             "/challenges/{$challenge->id}/sheet/preview",
             ['text' => ' '],
-        )->assertSessionHasErrors(['file' => 'Choose a CSV file, or paste the sheet.']);
+        )->assertSessionHasErrors(['file' => 'Choose a CSV file, or paste the table.']);
         $big = UploadedFile::fake()->createWithContent('big.csv', str_repeat("group\n", 200_000));
         $this->post("/challenges/{$challenge->id}/sheet/preview", ['file' => $big])->assertOk()->assertSee('larger than 1 MB');
     }

@@ -14,7 +14,7 @@ use Tests\Scenario;
 final class SlipsTest extends FeatureTestCase
 {
     /** A sheet with one run typed in metres among centimetres is stored as it says, but not without a word. */
-    public function testAClassSheetSaysWhichRunsLookLikeSlips(): void
+    public function testARunTableSaysWhichRunsLookLikeSlips(): void
     {
         $challenge = Scenario::challenge($this->educator);
         $sheet = "group,try,distance (cm)\nKeel,1,312\nKeel,2,318\nKeel,3,3.05\nReef,1,281\nReef,2,290\n";
@@ -154,7 +154,7 @@ final class SlipsTest extends FeatureTestCase
             ['names' => "The Otters\nAnna and Ben\n", 'confirmed' => session('asked')],
         )->assertSessionHasNoErrors();
         $ask('put', "{$path}/groups/{$keel->id}", ['name' => 'Emma Larsson', 'mark' => $keel->mark], 'name');
-        // Siblings: the second car of a group, and a class sheet.
+        // Siblings: the second car of a group, and a run table.
         $ask('post', "{$path}/groups/{$keel->id}/cars", ['car_name' => 'Oliver Stone'], 'car_name');
         $this->post(
             "{$path}/groups/{$keel->id}/cars",

@@ -6,8 +6,8 @@ namespace Skivo\Core\Exchange;
 
 use Skivo\Core\Car\Car;
 
-/** A class sheet as read: its rows where they could be understood, and everything that could not. */
-final readonly class ClassSheet
+/** A run table as read: its rows where they could be understood, and everything that could not. */
+final readonly class RunTable
 {
     /**
      * @param list<SheetRow> $rows

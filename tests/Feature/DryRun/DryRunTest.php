@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Feature\WhatIf;
+namespace Tests\Feature\DryRun;
 
 use App\Models\Challenge;
 use App\Models\OwnPart;
@@ -16,7 +16,7 @@ use Skivo\Core\Simulation\Simulator;
 use Tests\Feature\FeatureTestCase;
 use Tests\Scenario;
 
-final class WhatIfTest extends FeatureTestCase
+final class DryRunTest extends FeatureTestCase
 {
     private const DESIGN = '{"balloon":{"relaxed_diameter_m":0.06,"film_thickness_m":0.00025,"inflated_diameter_m":0.2},'
         . '"nozzle":{"segments":[{"bore_m":0.006,"length_m":0.15}]},"car":{"mass_kg":0.06,"rolling_coefficient":0.03}}';
@@ -26,14 +26,14 @@ final class WhatIfTest extends FeatureTestCase
         $challenge = $this->class();
         $car = $challenge->groups()->where('name', 'Halyard')->sole()->cars()->sole();
 
-        $this->get("/challenges/{$challenge->id}/what-if")
+        $this->get("/challenges/{$challenge->id}/dry-run")
             ->assertOk()
             ->assertSee('Halyard')
             ->assertSee('"designs":{"a":{"workmanship":0.0', false)
             ->assertSee('"balloon_pressure":', false);
-        $this->get("/challenges/{$challenge->id}/what-if?car={$car->id}")->assertOk()
+        $this->get("/challenges/{$challenge->id}/dry-run?car={$car->id}")->assertOk()
             ->assertSee('2 of 33 values measured', false)->assertSee('"nozzle_bore":0.009', false)->assertSee('Which is which');
-        $this->get("/challenges/{$challenge->id}/what-if?a=nozzle_bore:0.007&b=nonsense&c=nozzle_bore:9")
+        $this->get("/challenges/{$challenge->id}/dry-run?a=nozzle_bore:0.007&b=nonsense&c=nozzle_bore:9")
             ->assertOk()
             ->assertSee('"designs":{"a":{"nozzle_bore":0.007,', false)
             ->assertDontSee('nonsense');
@@ -43,7 +43,7 @@ final class WhatIfTest extends FeatureTestCase
     {
         $challenge = $this->class();
         $answer = $this->ask($challenge, 'run', 'd=nozzle_bore:0.008,mass:0.05')->assertOk()->json();
-        $run = Simulator::run(\App\Pages\WhatIf\WhatIf::read('nozzle_bore:0.008,mass:0.05')->design());
+        $run = Simulator::run(\App\Pages\DryRun\DryRun::read('nozzle_bore:0.008,mass:0.05')->design());
 
         self::assertEqualsWithDelta($run->distanceM * 100, $answer['distance'], 0.01);
         self::assertLessThan($answer['distance'], $answer['low']);
@@ -204,16 +204,16 @@ final class WhatIfTest extends FeatureTestCase
 
     public function testOnlyAPageThatWasOpenedMayAsk(): void
     {
-        $this->getJson('/what-if/metric/run?d=')->assertForbidden();
+        $this->getJson('/dry-run/metric/run?d=')->assertForbidden();
         $this->travel(25)->hours();
-        $old = URL::temporarySignedRoute('what-if.run', now()->subHour(), ['units' => 'metric'], false);
+        $old = URL::temporarySignedRoute('dry-run.run', now()->subHour(), ['units' => 'metric'], false);
         $this->getJson("{$old}&d=")->assertForbidden();
     }
 
     public function testItsAddressesDieWithTheSignOut(): void
     {
         $challenge = $this->class();
-        $page = (string) $this->get("/challenges/{$challenge->id}/what-if")->getContent();
+        $page = (string) $this->get("/challenges/{$challenge->id}/dry-run")->getContent();
         self::assertSame(1, preg_match('~"run":"([^"]+)"~', $page, $found));
         $address = json_decode("\"{$found[1]}\"") . '&d=';
         $this->getJson($address)->assertOk();
@@ -227,7 +227,7 @@ final class WhatIfTest extends FeatureTestCase
 
     private function ask(Challenge $challenge, string $what, string $query): TestResponse
     {
-        $page = (string) $this->get("/challenges/{$challenge->id}/what-if")->getContent();
+        $page = (string) $this->get("/challenges/{$challenge->id}/dry-run")->getContent();
         self::assertSame(1, preg_match("~\"{$what}\":\"([^\"]+)\"~", $page, $found));
 
         return $this->getJson(json_decode("\"{$found[1]}\"") . "&{$query}");

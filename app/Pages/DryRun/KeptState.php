@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\WhatIf;
+namespace App\Pages\DryRun;
 
 use App\Models\Challenge;
 use Illuminate\Support\Facades\Cache;

@@ -1,5 +1,5 @@
 @php
-    use App\Pages\WhatIf\WhatIfPage;
+    use App\Pages\DryRun\DryRunPage;
     use App\Language\CarWords;
     use Skivo\Core\Car\Attribute\EnergySource;
     use Skivo\Core\Car\Attribute\PartKind;
@@ -7,8 +7,8 @@
     use Skivo\Core\Car\Attribute\CarAttribute;
     $units = $challenge->units;
     $page = [
-        'settings' => WhatIfPage::settings($units),
-        'parts' => WhatIfPage::parts($catalogue),
+        'settings' => DryRunPage::settings($units),
+        'parts' => DryRunPage::parts($catalogue),
         'designs' => $designs,
         'sources' => $sources,
         'tape' => $units->value,
@@ -20,37 +20,37 @@
     $more = array_filter($page['settings'], fn ($setting) => ! $setting['main']);
 @endphp
 <x-layout
-    :words="['what_if']" :title="Text::of('what_if.show.what_if', ['challenge' => $challenge->name])"
-    :heading="Text::of('what_if.show.what_if_2')" :challenge="$challenge" :record="$record" stage="build"
-    :line="Text::of('what_if.show.try_designs_before_cutting_card', ['challenge' => $challenge->name])">
-    <div class="bench" data-what-if>
+    :words="['dry_run']" :title="Text::of('dry_run.show.dry_run', ['challenge' => $challenge->name])"
+    :heading="Text::of('dry_run.show.dry_run_2')" :challenge="$challenge" :record="$record" stage="build"
+    :line="Text::of('dry_run.show.try_designs_before_cutting_card', ['challenge' => $challenge->name])">
+    <div class="bench" data-dry-run>
         <script type="application/json">@json($page, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
-        <form class="bench-controls" aria-label="{{ Text::of('what_if.show.the_design') }}">
-            <div class="bench-tabs" role="group" aria-label="{{ Text::of('what_if.show.designs_to_compare') }}" data-tabs></div>
+        <form class="bench-controls" aria-label="{{ Text::of('dry_run.show.the_design') }}">
+            <div class="bench-tabs" role="group" aria-label="{{ Text::of('dry_run.show.designs_to_compare') }}" data-tabs></div>
             <div class="field">
-                <label for="w-source">{{ Text::of('what_if.show.driven_by') }}</label>
+                <label for="w-source">{{ Text::of('dry_run.show.driven_by') }}</label>
                 <select id="w-source" class="input" data-source>@foreach (EnergySource::cases() as $number => $source)
                     <option value="{{ $number }}">{{ Label::of($source) }}</option>@endforeach</select>
             </div>
             @foreach ($main as $setting)
-                @include('what-if.setting', ['setting' => $setting])
+                @include('dry-run.setting', ['setting' => $setting])
             @endforeach
             <p class="small" data-friction></p>
             <details class="disclosure">
-                <summary>{{ Text::of('what_if.show.parts_and_everything_else') }}</summary>
+                <summary>{{ Text::of('dry_run.show.parts_and_everything_else') }}</summary>
                 <div class="grid gap-3">
                     @foreach (PartKind::cases() as $kind)
                         <div class="field">
                             <label for="w-{{ $kind->value }}">{{ Label::of($kind) }}</label>
                             <select id="w-{{ $kind->value }}" class="input" data-part="{{ $kind->value }}">
-                                <option value="">{{ Text::of('what_if.show.as_set_below') }}</option>
+                                <option value="">{{ Text::of('dry_run.show.as_set_below') }}</option>
                                 @foreach ($catalogue->of($kind) as $part)<option>{{ $part->name }}</option>@endforeach
                             </select>
                         </div>
                     @endforeach
-                    <p><a href="{{ route('parts.index', $challenge) }}">{{ Text::of('what_if.show.the_parts_list_with_where_its') }}</a></p>
+                    <p><a href="{{ route('parts.index', $challenge) }}">{{ Text::of('dry_run.show.the_parts_list_with_where_its') }}</a></p>
                     @foreach ($more as $setting)
-                        @include('what-if.setting', ['setting' => $setting])
+                        @include('dry-run.setting', ['setting' => $setting])
                     @endforeach
                 </div>
             </details>
@@ -58,7 +58,7 @@
         <div class="bench-figures">
             <div class="bench-top">
                 <div>
-                    <div class="figure" data-side role="img" aria-label="{{ Text::of('what_if.show.the_car_from_the_side_to') }}"></div>
+                    <div class="figure" data-side role="img" aria-label="{{ Text::of('dry_run.show.the_car_from_the_side_to') }}"></div>
                     <div data-clearance></div>
                 </div>
                 <div class="said" aria-live="polite">
@@ -69,46 +69,46 @@
                     <div data-schools></div>
                 </div>
             </div>
-            <div class="factors mt-2 no-print" role="group" aria-label="{{ Text::of('what_if.show.what_to_draw') }}">
-                <button type="button" class="button" data-draw="work" aria-pressed="true">{{ Text::of('what_if.show.push_over_distance') }}</button>
-                <button type="button" class="button" data-draw="time" aria-pressed="false">{{ Text::of('what_if.show.push_over_time') }}</button>
-                <button type="button" class="button" data-draw="speed" aria-pressed="false">{{ Text::of('what_if.show.speed_over_distance') }}</button>
+            <div class="factors mt-2 no-print" role="group" aria-label="{{ Text::of('dry_run.show.what_to_draw') }}">
+                <button type="button" class="button" data-draw="work" aria-pressed="true">{{ Text::of('dry_run.show.push_over_distance') }}</button>
+                <button type="button" class="button" data-draw="time" aria-pressed="false">{{ Text::of('dry_run.show.push_over_time') }}</button>
+                <button type="button" class="button" data-draw="speed" aria-pressed="false">{{ Text::of('dry_run.show.speed_over_distance') }}</button>
             </div>
             <div class="figure" data-forces></div>
             <div class="figure" data-energy></div>
             <details class="disclosure">
-                <summary>{{ Text::of('what_if.show.the_numbers_behind_the_figures') }}</summary>
-                <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('what_if.show.the_numbers_behind_the_figures') }}">
+                <summary>{{ Text::of('dry_run.show.the_numbers_behind_the_figures') }}</summary>
+                <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('dry_run.show.the_numbers_behind_the_figures') }}">
                     <table class="figures-table" data-table></table></div>
             </details>
             <section aria-labelledby="sweep-title" class="mt-6">
-                <h2 id="sweep-title">{{ Text::of('what_if.show.turn_one_thing_through_its_range') }}</h2>
+                <h2 id="sweep-title">{{ Text::of('dry_run.show.turn_one_thing_through_its_range') }}</h2>
                 <div class="actions mt-2">
-                    <label for="w-x">{{ Text::of('what_if.show.along') }}</label>
+                    <label for="w-x">{{ Text::of('dry_run.show.along') }}</label>
                     <select id="w-x" class="input w-auto" data-along>@foreach (CarAttribute::swept() as $setting)
                         <option value="{{ $setting->value }}" @selected($page['along'] === $setting->value)>
                             {{ Label::title($setting) }}</option>@endforeach</select>
-                    <label for="w-y">{{ Text::of('what_if.show.and') }}</label>
+                    <label for="w-y">{{ Text::of('dry_run.show.and') }}</label>
                     <select id="w-y" class="input w-auto" data-across><option value="">
-                            {{ Text::of('what_if.show.nothing_else') }}</option>@foreach (CarAttribute::swept() as $setting)
+                            {{ Text::of('dry_run.show.nothing_else') }}</option>@foreach (CarAttribute::swept() as $setting)
                         <option value="{{ $setting->value }}" @selected($page['across'] === $setting->value)>
                             {{ Label::title($setting) }}</option>@endforeach</select>
                 </div>
                 <p class="mt-2" data-best aria-live="polite"></p>
                 <div class="figure" data-sweep></div>
-                <details class="disclosure"><summary>{{ Text::of('what_if.show.the_numbers_of_the_sweep_and') }}</summary>
-                    <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('what_if.show.the_numbers_of_the_sweep') }}">
+                <details class="disclosure"><summary>{{ Text::of('dry_run.show.the_numbers_of_the_sweep_and') }}</summary>
+                    <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('dry_run.show.the_numbers_of_the_sweep') }}">
                         <table class="figures-table" data-sensitivity></table><table class="figures-table mt-4" data-sweep-table>
                         </table></div></details>
             </section>
         </div>
     </div>
     <section class="prose py-5" aria-labelledby="trust-title">
-        <h2 id="trust-title" class="mb-2">{{ Text::of('what_if.show.start_from_and_how_far_to') }}</h2>
+        <h2 id="trust-title" class="mb-2">{{ Text::of('dry_run.show.start_from_and_how_far_to') }}</h2>
         <p class="actions no-print">
-            <a class="button" href="{{ route('what-if.show', $challenge) }}">{{ Text::of('what_if.show.a_usual_car') }}</a>
+            <a class="button" href="{{ route('dry-run.show', $challenge) }}">{{ Text::of('dry_run.show.a_usual_car') }}</a>
             @foreach ($cars as $id => [$group, $car])
-                <a class="button" href="{{ route('what-if.show',
+                <a class="button" href="{{ route('dry-run.show',
                     [$challenge, 'car' => $id]) }}">{{ Glyph::of($group->mark) }}<bdi>{{ \Illuminate\Support\Str::limit($group->name,
                     20) }}</bdi>{{ $group->cars->count() > 1 ? " v{$car->version}" : '' }}</a>
             @endforeach
@@ -116,7 +116,7 @@
         @if ($from !== null)
             @php([$group, $car, $model] = $from)
             <p class="mt-3">
-                {!! Text::html('what_if.show.of_values_measured_from_the_parts', [
+                {!! Text::html('dry_run.show.of_values_measured_from_the_parts', [
                     'group' => $group->name,
                     'count' => $model->count(Origin::Measured),
                     'all' => count($model->origins),
@@ -124,13 +124,13 @@
                     'assumed' => $model->count(Origin::Assumed),
                 ]) !!}
             </p>
-            <details class="disclosure"><summary>{{ Text::of('what_if.show.which_is_which') }}</summary>
+            <details class="disclosure"><summary>{{ Text::of('dry_run.show.which_is_which') }}</summary>
                 <dl class="grid grid-cols-2 gap-x-4">@foreach ($model->origins as $key => $origin)
                     @php($setting = CarAttribute::from($key))
                     <dt>{{ Label::title($setting) }}</dt><dd class="small">{{ Label::of($origin) }}
                     </dd>@endforeach</dl>
             </details>
         @endif
-        <p class="small mt-3">{{ Text::of('what_if.show.the_model_runs_a_thin_rubber') }}</p>
+        <p class="small mt-3">{{ Text::of('dry_run.show.the_model_runs_a_thin_rubber') }}</p>
     </section>
 </x-layout>

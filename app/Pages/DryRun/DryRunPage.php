@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\WhatIf;
+namespace App\Pages\DryRun;
 
 use App\Language\Label;
 use Skivo\Core\Car\Attribute\CarAttribute;
@@ -13,7 +13,7 @@ use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\Settings;
 
 /** What the page of the What-if bench needs to know to turn settings: their ranges, and what each part sets. */
-final readonly class WhatIfPage
+final readonly class DryRunPage
 {
     /** @return list<array<string, mixed>> */
     public static function settings(UnitSystem $units): array
@@ -53,7 +53,7 @@ final readonly class WhatIfPage
     public static function sources(array $begins): array
     {
         return array_map(static fn(int $number): array => [
-            'begin' => (object) WhatIf::unusual($begins[$number][0]),
+            'begin' => (object) DryRun::unusual($begins[$number][0]),
             'run' => $begins[$number][1],
             'sweep' => $begins[$number][2],
             'along' => self::along(EnergySource::cases()[$number])->value,

@@ -35,7 +35,7 @@ export class Rulers {
         const typed = field.value.replace(setting.unit, '').replace(',', '.').trim();
         if (typed !== '' && !Number.isFinite(Number(typed))) {
             this.on.complain(
-                say(setting.unit === '' ? 'what_if.not_a_number' : 'what_if.not_a_number_in', {
+                say(setting.unit === '' ? 'dry_run.not_a_number' : 'dry_run.not_a_number_in', {
                     setting: setting.label,
                     unit: setting.unit,
                     typed: field.value,
@@ -67,7 +67,7 @@ export class Rulers {
         if (document.activeElement !== field) {
             const isUnmeasured = key === 'rolling_coefficient' && value === 0;
             field.value = isUnmeasured ? '' : shown;
-            field.placeholder = key === 'rolling_coefficient' ? say('what_if.no') : '';
+            field.placeholder = key === 'rolling_coefficient' ? say('dry_run.no') : '';
         }
     }
 }

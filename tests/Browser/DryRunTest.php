@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** The What-if bench under the hands of someone in a hurry. */
-final class WhatIfTest extends BrowserTestCase
+final class DryRunTest extends BrowserTestCase
 {
     public function testTheFiguresFollowARulerAndTheAddressHoldsTheDesign(): void
     {
@@ -39,7 +39,7 @@ final class WhatIfTest extends BrowserTestCase
             JS);
         $browser->settle();
         $expected = $browser->driver->executeAsyncScript(
-            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-what-if] script").textContent).sources[0].run + "&d=" + encodeURIComponent(new URL(location).searchParams.get("a"))).then((r) => r.json()).then((b) => done(b.shown.distance))',
+            'const done = arguments[0]; fetch(JSON.parse(document.querySelector("[data-dry-run] script").textContent).sources[0].run + "&d=" + encodeURIComponent(new URL(location).searchParams.get("a"))).then((r) => r.json()).then((b) => done(b.shown.distance))',
         );
         self::assertStringContainsString('nozzle_bore:0.008', urldecode($browser->driver->getCurrentURL()));
         self::assertSame(str_replace("\u{00A0}", ' ', $expected), $browser->text('[data-number]'));
@@ -98,7 +98,7 @@ final class WhatIfTest extends BrowserTestCase
         $challenge = $this->class();
         $this->signIn();
         foreach ([[1280, 800], [820, 1100], [390, 844]] as [$width, $height]) {
-            foreach (['what-if', 'parts'] as $page) {
+            foreach (['dry-run', 'parts'] as $page) {
                 $this->browser->size($width, $height)->visit("/challenges/{$challenge->id}/{$page}")->settle();
                 self::assertSame([], $this->browser->accessibilityProblems(), "{$page} at {$width}");
                 self::assertLessThanOrEqual(
@@ -113,7 +113,7 @@ final class WhatIfTest extends BrowserTestCase
     private function open(): Browser
     {
         $challenge = $this->class();
-        $this->signIn()->visit("/challenges/{$challenge->id}/what-if?a=");
+        $this->signIn()->visit("/challenges/{$challenge->id}/dry-run?a=");
         $this->answered();
 
         return $this->browser;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// What if, and the parts list.
+// The dry run, and the parts list.
 return [
     'names' => [
         'title' => 'One part, one name',
@@ -26,7 +26,7 @@ return [
         'parts' => 'Parts · :challenge',
         'the_parts_list' => 'The parts list',
         'what_the_run_model_takes_where' => 'What the run model takes where a car has not been measured. Add parts of your own for this challenge; one with the name of a listed part takes its place.',
-        'to_the_what_if_bench' => 'To the What-if bench',
+        'to_the_dry_run_bench' => 'To the What-if bench',
         'name' => 'Name',
         'where_it_comes_from' => 'Where it comes from',
         'remove' => 'Remove',
@@ -47,9 +47,9 @@ return [
         'outlets' => ':count outlets',
     ],
     'show' => [
-        'what_if' => 'What if · :challenge',
+        'dry_run' => 'Dry run · :challenge',
         'try_designs_before_cutting_card' => ':challenge · try designs before cutting card',
-        'what_if_2' => 'What if…',
+        'dry_run_2' => 'Dry run',
         'the_design' => 'The design',
         'driven_by' => 'Driven by',
         'designs_to_compare' => 'Designs to compare',
@@ -85,7 +85,7 @@ return [
         'the_run_model_starts_from_this' => 'The run model starts from this value: measure it, or take it from a part like it.',
         'there_is_a_part_of_your' => 'There is a part of your own with this name already. Remove that one first, or choose another name.',
     ],
-    'what_if' => [
+    'dry_run' => [
         'the_page_is_too_old' => 'This page has been open for too long. Load it again, and turn on.',
         'the_address_holds_no_design_that' => 'The address holds no design that can be read. Start from a car again.',
         'touches' => 'Drawn to scale: the balloon touches the wheels, by :wheels.',
@@ -102,7 +102,7 @@ return [
         'must_be_from_to_on_this' => ':setting must be from :least to :greatest on this car. Turn it back, or change what limits it.',
         'together_they_go_beyond_the_model' => 'Together these values go beyond what the model can compute. Turn the last one back.',
     ],
-    'what_if_words' => [
+    'dry_run_words' => [
         'it_does_not_start' => 'It does not start.',
         'the_first_push_is_weaker_than' => 'The first push is weaker than what holds the wheels: make it lighter, the nozzle wider, or the axles freer.',
         'the_band_is_too_weak' => 'What its wheels can do is less than what holds them: more turns, more grip, a lighter car, or freer axles.',

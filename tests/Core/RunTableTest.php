@@ -14,8 +14,8 @@ use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
 use Skivo\Core\Challenge\RunRecord;
 use Skivo\Core\Challenge\VoidReason;
-use Skivo\Core\Exchange\ClassSheet;
 use Skivo\Core\Exchange\RunRow;
+use Skivo\Core\Exchange\RunTable;
 use Skivo\Core\Exchange\Separator;
 use Skivo\Core\Exchange\SheetReader;
 use Skivo\Core\Exchange\SheetRow;
@@ -30,7 +30,7 @@ use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Physics\WheelMount;
 use Tests\Spoken;
 
-final class ClassSheetTest extends TestCase
+final class RunTableTest extends TestCase
 {
     use TestTrait;
 
@@ -80,7 +80,7 @@ final class ClassSheetTest extends TestCase
         yield 'empty' => ['', 1, null, 'empty'];
         yield 'only a header' => ["group,try\n", 1, null, 'no rows'];
         yield 'no group column' => ["try,distance\n1,300\n", 1, null, 'no column “group”'];
-        yield 'an unknown column' => ["group,colour\nKeel,red\n", 1, 'colour', 'not part of a class sheet'];
+        yield 'an unknown column' => ["group,colour\nKeel,red\n", 1, 'colour', 'not part of a run table'];
         yield 'a column twice' => ["group,try,try\nKeel,1,1\n", 1, 'try', 'twice'];
         yield 'a unit of something else' => ["group,distance (kg)\nKeel,1\n", 1, 'distance (kg)', 'not a unit of length'];
         yield 'a missing name' => ["group,distance\n,300\n", 2, 'group', 'name is missing'];
@@ -274,7 +274,7 @@ final class ClassSheetTest extends TestCase
     public function testRowsOfOneCarAddUp(): void
     {
         $rows = (new SheetReader(UnitSystem::Metric))->read("group,mass,nozzle,try,distance\nKeel,58,,1,300\nkeel ,,straw,2,310\n")->rows;
-        $car = ClassSheet::merge([$rows[0], $rows[1]]);
+        $car = RunTable::merge([$rows[0], $rows[1]]);
 
         self::assertSame(0.058, $car->number(CarAttribute::Mass));
         self::assertSame('straw', $car->kind(CarAttribute::NozzleKind));

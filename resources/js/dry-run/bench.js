@@ -12,8 +12,8 @@ import { Rulers } from './rulers.js';
  * One question is under way at a time; while it is, only the newest setting waits, so that answers
  * never come out of order.
  */
-export function attachWhatIf(root) {
-    const bench = root.querySelector('[data-what-if]');
+export function attachDryRun(root) {
+    const bench = root.querySelector('[data-dry-run]');
     if (bench !== null) {
         new Bench(bench).start();
     }
@@ -169,13 +169,13 @@ class Bench {
     #fillTabs() {
         const { designs } = this;
         const tabs = designs.letters.map((letter) =>
-            tab(say('what_if.design', { letter: letter.toUpperCase() }), letter === designs.on, () => this.#choose(letter)),
+            tab(say('dry_run.design', { letter: letter.toUpperCase() }), letter === designs.on, () => this.#choose(letter)),
         );
         if (designs.hasRoom) {
-            tabs.push(tab(say('what_if.compare'), null, () => this.#compare()));
+            tabs.push(tab(say('dry_run.compare'), null, () => this.#compare()));
         }
         if (designs.letters.length > 1) {
-            tabs.push(tab(say('what_if.drop', { letter: designs.on.toUpperCase() }), null, () => this.#drop()));
+            tabs.push(tab(say('dry_run.drop', { letter: designs.on.toUpperCase() }), null, () => this.#drop()));
         }
         this.#find('tabs').replaceChildren(...tabs);
     }
@@ -218,9 +218,9 @@ class Bench {
         const { shown } = answer;
         this.#find('number').textContent = shown.distance;
         this.#find('band').textContent = answer.moves
-            ? say('what_if.band_and_time', { band: shown.band, time: shown.time })
-            : say('what_if.too_weak', { thrust: shown.thrust });
-        this.#find('friction').textContent = say(answer.frictionMeasured ? 'what_if.f_measured' : 'what_if.f_from_parts', {
+            ? say('dry_run.band_and_time', { band: shown.band, time: shown.time })
+            : say('dry_run.too_weak', { thrust: shown.thrust });
+        this.#find('friction').textContent = say(answer.frictionMeasured ? 'dry_run.f_measured' : 'dry_run.f_from_parts', {
             friction: shown.friction,
         });
         this.#find('said').replaceChildren(...answer.said.map(sentence));
@@ -239,10 +239,10 @@ class Bench {
     #fillTable() {
         const letters = this.designs.letters.filter((letter) => this.#answers.get(letter) !== undefined);
         const rows = ['distance', 'band', 'limp', 'time', 'peak', 'thrust', 'pressure', 'jet', 'slip', 'friction'].map((key) => [
-            say(`what_if.rows.${key}`),
+            say(`dry_run.rows.${key}`),
             ...letters.map((letter) => this.#answers.get(letter).shown[key] ?? '–'),
         ]);
-        const head = letters.map((letter) => say('what_if.design', { letter: letter.toUpperCase() }));
+        const head = letters.map((letter) => say('dry_run.design', { letter: letter.toUpperCase() }));
         fillRows(this.#find('table'), ['', ...head], rows);
     }
 
@@ -250,15 +250,15 @@ class Bench {
         if (fault !== null) {
             return;
         }
-        this.#find('best').textContent = sweep.best === null ? say('what_if.none') : say('what_if.farthest', { best: sweep.best.shown });
+        this.#find('best').textContent = sweep.best === null ? say('dry_run.none') : say('dry_run.farthest', { best: sweep.best.shown });
         drawSweep(this.#find('sweep'), sweep);
-        fillRows(this.#find('sensitivity'), [say('what_if.percent_more'), say('what_if.changes_by')], sweep.sensitivities);
-        const head = [sweep.xLabel, ...(sweep.yLabel === null ? [] : [sweep.yLabel]), say('what_if.distance_axis', { unit: sweep.unit })];
+        fillRows(this.#find('sensitivity'), [say('dry_run.percent_more'), say('dry_run.changes_by')], sweep.sensitivities);
+        const head = [sweep.xLabel, ...(sweep.yLabel === null ? [] : [sweep.yLabel]), say('dry_run.distance_axis', { unit: sweep.unit })];
         fillRows(this.#find('sweep-table'), head, sweep.curve ?? gridRows(sweep));
         this.#find('schools').replaceChildren(...(sweep.schools === null ? [] : [sentence(sweep.schools)]));
     }
 }
 
 function gridRows({ x, y, distances }) {
-    return distances.map((far, index) => [x[index % x.length], y[Math.floor(index / x.length)], far ?? say('what_if.cannot_be')]);
+    return distances.map((far, index) => [x[index % x.length], y[Math.floor(index / x.length)], far ?? say('dry_run.cannot_be')]);
 }

@@ -37,7 +37,7 @@ export function fillRows(table, head, rows) {
     const thead = document.createElement('thead');
     thead.append(
         row(
-            head.map((text) => text || say('what_if.what')),
+            head.map((text) => text || say('dry_run.what')),
             'th',
         ),
     );

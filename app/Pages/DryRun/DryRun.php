@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\WhatIf;
+namespace App\Pages\DryRun;
 
 use App\Language\ForecastWords;
 use App\Language\Label;
@@ -20,7 +20,7 @@ use Skivo\Core\Simulation\Settings;
 use Skivo\Core\Simulation\Sweep;
 
 /** What the What-if bench shows of a design, in the class's units. */
-final readonly class WhatIf
+final readonly class DryRun
 {
     public function __construct(private UnitSystem $units) {}
 
@@ -40,7 +40,7 @@ final readonly class WhatIf
                 continue;
             }
             if (CarAttribute::tryFrom($key) === null || !is_numeric($value)) {
-                throw new \InvalidArgumentException(Text::of('what_if.what_if.the_address_holds_no_design_that'));
+                throw new \InvalidArgumentException(Text::of('dry_run.dry_run.the_address_holds_no_design_that'));
             }
             $values[$key] = (float) $value;
         }
@@ -84,7 +84,7 @@ final readonly class WhatIf
             ],
             'clearance' => !$prediction->settings->source->blows()
                 ? ''
-                : Text::of($layout->wheelClearance() < 0.0 ? 'what_if.what_if.touches' : 'what_if.what_if.clears', [
+                : Text::of($layout->wheelClearance() < 0.0 ? 'dry_run.dry_run.touches' : 'dry_run.dry_run.clears', [
                     'floor' => $this->units->show(max(0.0, $layout->balloonClearance()), Scale::Part),
                     'wheels' => $this->units->show(abs($layout->wheelClearance()), Scale::Part),
                 ]),
@@ -121,13 +121,13 @@ final readonly class WhatIf
 
         return [
             Text::of(match (true) {
-                $source === EnergySource::BalloonAndRamp => 'what_if.what_if.energy_of_both',
-                $source->winds() => 'what_if.what_if.energy_of_band',
-                $source->rollsDown() => 'what_if.what_if.energy_of_ramp',
-                default => 'what_if.what_if.energy_of_balloon',
+                $source === EnergySource::BalloonAndRamp => 'dry_run.dry_run.energy_of_both',
+                $source->winds() => 'dry_run.dry_run.energy_of_band',
+                $source->rollsDown() => 'dry_run.dry_run.energy_of_ramp',
+                default => 'dry_run.dry_run.energy_of_balloon',
             }, ['stored' => number_format($energy->putIn(), 2), 'share' => $percent($given, $energy->putIn())]),
-            Text::of($source->winds() ? 'what_if.what_if.of_the_bands_work' : (
-                $source->blows() ? 'what_if.what_if.of_the_push' : 'what_if.what_if.of_the_start'
+            Text::of($source->winds() ? 'dry_run.dry_run.of_the_bands_work' : (
+                $source->blows() ? 'dry_run.dry_run.of_the_push' : 'dry_run.dry_run.of_the_start'
             ), [
                 'rolling' => $percent($energy->rolling, $given), 'drag' => $percent($energy->drag, $given),
                 'carried' => $percent($energy->carriedOff, $given), 'slip' => $percent($energy->slip + $energy->end, $given),
@@ -150,7 +150,7 @@ final readonly class WhatIf
                 'at' => [$this->setting($settings->get($along), $along), $this->setting($settings->get($across), $across)],
                 'best' => [
                     'shown' => Text::of(
-                        'what_if.what_if.and',
+                        'dry_run.dry_run.and',
                         [
                             'x' => $this->show($x[$best % count($x)], $along), 'y' => $this
                                 ->show($y[intdiv($best, count($x))], $across), 'distances' => $this
@@ -185,7 +185,7 @@ final readonly class WhatIf
         foreach (CarAttribute::ofModel() as $setting) {
             if ($setting->value === $fault->field) {
                 return Text::of(
-                    'what_if.what_if.must_be_from_to_on_this',
+                    'dry_run.dry_run.must_be_from_to_on_this',
                     [
                         'setting' => Label::title($setting), 'least' => $this->show($fault->least, $setting),
                         'greatest' => $this->show($fault->greatest, $setting),
@@ -194,7 +194,7 @@ final readonly class WhatIf
             }
         }
 
-        return Text::of('what_if.what_if.together_they_go_beyond_the_model');
+        return Text::of('dry_run.dry_run.together_they_go_beyond_the_model');
     }
 
     public function show(float $si, CarAttribute $setting): string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\WhatIf;
+namespace App\Pages\DryRun;
 
 use App\Language\Label;
 use App\Language\Lists;
@@ -17,7 +17,7 @@ use Skivo\Core\Simulation\ElasticRun;
 use Skivo\Core\Simulation\Regime;
 
 /** What a design's run shows, in words: what takes the push, and which school is right for this car. */
-final readonly class WhatIfWords
+final readonly class DryRunWords
 {
     public function __construct(
         private UnitSystem $units,
@@ -35,31 +35,31 @@ final readonly class WhatIfWords
         $rolling = number_format(100 * $energy->rolling / $spent, 0);
         $first = match ($this->prediction->regime()) {
             Regime::DoesNotStart => new Sentence(
-                Text::of('what_if.what_if_words.it_does_not_start'),
+                Text::of('dry_run.dry_run_words.it_does_not_start'),
                 Text::of(match (true) {
-                    $source->winds() => 'what_if.what_if_words.the_band_is_too_weak',
-                    $source->blows() => 'what_if.what_if_words.the_first_push_is_weaker_than',
-                    default => 'what_if.what_if_words.the_ramp_is_too_low',
+                    $source->winds() => 'dry_run.dry_run_words.the_band_is_too_weak',
+                    $source->blows() => 'dry_run.dry_run_words.the_first_push_is_weaker_than',
+                    default => 'dry_run.dry_run_words.the_ramp_is_too_low',
                 }),
             ),
             Regime::Rolling => new Sentence(
-                Text::of('what_if.what_if_words.rolling_takes_most_of_the_push'),
-                Text::of('what_if.what_if_words.air_little_what_frees_the_wheels', ['rolling' => $rolling]),
+                Text::of('dry_run.dry_run_words.rolling_takes_most_of_the_push'),
+                Text::of('dry_run.dry_run_words.air_little_what_frees_the_wheels', ['rolling' => $rolling]),
             ),
             Regime::Air => new Sentence(
-                Text::of('what_if.what_if_words.air_takes_most_of_the_push'),
-                Text::of('what_if.what_if_words.speed_is_expensive_here_a_gentler', ['air' => $air]),
+                Text::of('dry_run.dry_run_words.air_takes_most_of_the_push'),
+                Text::of('dry_run.dry_run_words.speed_is_expensive_here_a_gentler', ['air' => $air]),
             ),
             Regime::Both => new Sentence(
-                Text::of('what_if.what_if_words.rolling_and_air_share_the_push'),
-                Text::of('what_if.what_if_words.and_so_neither_school_is_right', ['rolling' => $rolling, 'air' => $air]),
+                Text::of('dry_run.dry_run_words.rolling_and_air_share_the_push'),
+                Text::of('dry_run.dry_run_words.and_so_neither_school_is_right', ['rolling' => $rolling, 'air' => $air]),
             ),
         };
 
         return array_values(array_filter([
             $first,
             $source->blows() && $run->moves && $run->driveEnd === null
-                ? new Sentence('', Text::of('what_if.what_if_words.it_stops_while_the_balloon_still'))
+                ? new Sentence('', Text::of('dry_run.dry_run_words.it_stops_while_the_balloon_still'))
                 : null,
             $source->winds() ? $this->spinning() : null,
         ]));
@@ -72,17 +72,17 @@ final readonly class WhatIfWords
         if (!$design->slipsAtFirst()) {
             $slips = $this->prediction->run instanceof ElasticRun && $this->prediction->run->slipTimeS > 0.0;
 
-            return $slips ? null : new Sentence('', Text::of('what_if.what_if_words.the_rims_hold'));
+            return $slips ? null : new Sentence('', Text::of('dry_run.dry_run_words.the_rims_hold'));
         }
         $ballast = $design->ballastToHoldKg();
         $turns = $design->turnsThatHold();
 
         return new Sentence(
-            Text::of('what_if.what_if_words.its_wheels_spin'),
+            Text::of('dry_run.dry_run_words.its_wheels_spin'),
             $ballast === null
-                ? Text::of('what_if.what_if_words.no_ballast_holds', ['turns' => (int) floor($turns ?? 0.0)])
+                ? Text::of('dry_run.dry_run_words.no_ballast_holds', ['turns' => (int) floor($turns ?? 0.0)])
                 : Text::of(
-                    'what_if.what_if_words.ballast_or_turns',
+                    'dry_run.dry_run_words.ballast_or_turns',
                     ['ballast' => $this->units->show($ballast, Scale::Weight), 'turns' => (int) floor($turns ?? 0.0)],
                 ),
         );
@@ -98,27 +98,27 @@ final readonly class WhatIfWords
         $said = [];
         $source = $this->prediction->settings->source;
         foreach ([
-            [Text::of('what_if.what_if_words.more_turns'), Text::of('what_if.what_if_words.fewer_turns'), CarAttribute::TurnsWound, 2.0],
+            [Text::of('dry_run.dry_run_words.more_turns'), Text::of('dry_run.dry_run_words.fewer_turns'), CarAttribute::TurnsWound, 2.0],
             [
-                Text::of('what_if.what_if_words.a_higher_ramp'), Text::of('what_if.what_if_words.a_lower_ramp'), CarAttribute::RampHeight,
+                Text::of('dry_run.dry_run_words.a_higher_ramp'), Text::of('dry_run.dry_run_words.a_lower_ramp'), CarAttribute::RampHeight,
                 $metric ? 0.01 : 0.0127,
             ],
             [
-                Text::of('what_if.what_if_words.a_wider_nozzle'),
-                Text::of('what_if.what_if_words.a_narrower_nozzle'),
+                Text::of('dry_run.dry_run_words.a_wider_nozzle'),
+                Text::of('dry_run.dry_run_words.a_narrower_nozzle'),
                 CarAttribute::NozzleBore,
                 $metric ? 0.001
                                    : 0.001016,
             ],
             [
-                Text::of('what_if.what_if_words.a_bigger_balloon'),
-                Text::of('what_if.what_if_words.a_smaller_balloon'),
+                Text::of('dry_run.dry_run_words.a_bigger_balloon'),
+                Text::of('dry_run.dry_run_words.a_smaller_balloon'),
                 CarAttribute::BalloonSize,
                 $metric ? 0.01
                                    : 0.0127,
             ],
             [
-                Text::of('what_if.what_if_words.more_mass'), Text::of('what_if.what_if_words.less_mass'), CarAttribute::Mass, $metric
+                Text::of('dry_run.dry_run_words.more_mass'), Text::of('dry_run.dry_run_words.less_mass'), CarAttribute::Mass, $metric
                     ? 0.01
                     : 0.0141747615625,
             ],
@@ -132,17 +132,17 @@ final readonly class WhatIfWords
                 continue;
             }
             [$name, $sign, $gain] = ($up ?? -INF) >= ($down ?? -INF) ? [$more, '+', $up] : [$less, '−', $down];
-            $shown = ltrim((new WhatIf($this->units))->show($step, $setting), '0');
+            $shown = ltrim((new DryRun($this->units))->show($step, $setting), '0');
             $shown = str_starts_with($shown, '.') ? "0{$shown}" : $shown;
             $said[] = $gain > 0.0
                 ? Text::of(
-                    'what_if.what_if_words.helps',
-                    ['name' => $name, 'step' => "{$sign}{$shown}", 'gain' => (new WhatIf($this->units))->distance((float) $gain)],
+                    'dry_run.dry_run_words.helps',
+                    ['name' => $name, 'step' => "{$sign}{$shown}", 'gain' => (new DryRun($this->units))->distance((float) $gain)],
                 )
-                : Text::of('what_if.what_if_words.the_is_about_right', ['setting' => Label::inside($setting)]);
+                : Text::of('dry_run.dry_run_words.the_is_about_right', ['setting' => Label::inside($setting)]);
         }
 
-        return new Sentence(Text::of('what_if.what_if_words.on_this_car'), Lists::and($said) . '.');
+        return new Sentence(Text::of('dry_run.dry_run_words.on_this_car'), Lists::and($said) . '.');
     }
 
     private function change(CarAttribute $setting, float $step): ?float

@@ -3,7 +3,7 @@
     <span class="unit-in">
     <input
         class="input num" inputmode="decimal" autocomplete="off" data-field
-        aria-label="{{ $setting['label'] }}, {{ $setting['unit'] ?: Text::of('what_if.setting.number') }}">
+        aria-label="{{ $setting['label'] }}, {{ $setting['unit'] ?: Text::of('dry_run.setting.number') }}">
     <span class="unit" aria-hidden="true">{{ $setting['unit'] }}</span></span>
     <input type="range" id="w-{{ $setting['key'] }}" min="{{ $setting['least'] }}" max="{{ $setting['greatest'] }}" step="{{ $setting['step'] }}" data-slider>
 </div>

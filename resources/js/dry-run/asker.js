@@ -22,10 +22,10 @@ export function asker(address, answered, isBusy) {
         try {
             const response = await fetch(address(kind), { headers: { Accept: 'application/json' } });
             const body = await response.json();
-            const fault = response.status === 403 ? say('what_if.too_long') : body.message;
+            const fault = response.status === 403 ? say('dry_run.too_long') : body.message;
             answered(kind, response.ok ? body : null, response.ok ? null : fault);
         } catch {
-            answered(kind, null, say('what_if.no_answer'));
+            answered(kind, null, say('dry_run.no_answer'));
         }
         busy = false;
         next();

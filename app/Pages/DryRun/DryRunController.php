@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\WhatIf;
+namespace App\Pages\DryRun;
 
 use App\Access\PageKey;
 use App\Language\Sentence;
@@ -25,7 +25,7 @@ use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Simulation\Settings;
 
 /** Trying designs before cutting card. Nothing here is stored: the address holds the designs. */
-final class WhatIfController
+final class DryRunController
 {
     public function show(Request $request, Challenge $challenge): View
     {
@@ -54,34 +54,34 @@ final class WhatIfController
             $held = KeptState::keep($challenge, $state);
             $begins[] = [
                 Prediction::begin($isFrom ? $from[2]->settings : Settings::of([], $source), $state),
-                self::signed('what-if.run', $challenge, $key, $held),
-                self::signed('what-if.sweep', $challenge, $key, $held),
+                self::signed('dry-run.run', $challenge, $key, $held),
+                self::signed('dry-run.sweep', $challenge, $key, $held),
             ];
         }
 
-        return view('what-if.show', [
+        return view('dry-run.show', [
             'challenge' => $challenge,
             'record' => $record,
             'catalogue' => $catalogue,
             'cars' => $cars,
             'from' => $from,
             'designs' => $this->designs($request, $begins, $from === null ? EnergySource::Balloon : $from[2]->source()),
-            'sources' => WhatIfPage::sources($begins),
+            'sources' => DryRunPage::sources($begins),
         ]);
     }
 
     public function run(Request $request, UnitSystem $units): JsonResponse
     {
         return $this->answer($units, function () use ($request, $units): array {
-            $prediction = Prediction::of(WhatIf::read($request->string('d')->toString()), self::state($request));
-            $said = (new WhatIfWords($units, $prediction))->said();
+            $prediction = Prediction::of(DryRun::read($request->string('d')->toString()), self::state($request));
+            $said = (new DryRunWords($units, $prediction))->said();
 
-            $design = (new WhatIf($units))->design($prediction);
+            $design = (new DryRun($units))->design($prediction);
 
             return $design + [
                 'said' => array_map(self::said(...), $said),
                 'side' => view(
-                    'what-if.side',
+                    'dry-run.side',
                     ['layout' => $prediction->settings->layout(), 'jet' => $design['shown']['jet'] ?? ''],
                 )->render(),
             ];
@@ -91,13 +91,13 @@ final class WhatIfController
     public function sweep(Request $request, UnitSystem $units): JsonResponse
     {
         return $this->answer($units, function () use ($request, $units): array {
-            $settings = WhatIf::read($request->string('d')->toString());
+            $settings = DryRun::read($request->string('d')->toString());
             $prediction = Prediction::of($settings, self::state($request), false);
-            $schools = (new WhatIfWords($units, $prediction))->schools();
+            $schools = (new DryRunWords($units, $prediction))->schools();
 
-            return (new WhatIf($units))->sweep(
+            return (new DryRun($units))->sweep(
                 $prediction,
-                $this->sweepable($request->string('x')->toString(), $settings->source) ?? WhatIfPage::along($settings->source),
+                $this->sweepable($request->string('x')->toString(), $settings->source) ?? DryRunPage::along($settings->source),
                 $this->sweepable($request->string('y')->toString(), $settings->source),
             ) + ['schools' => $schools === null ? null : self::said($schools)];
         });
@@ -132,19 +132,19 @@ final class WhatIfController
             $text = $request->string($letter)->toString();
             if ($request->has($letter)) {
                 try {
-                    $read = WhatIf::read($text);
+                    $read = DryRun::read($text);
                     // An address that says nothing of hands and rubber has those that are known here.
                     foreach ([CarAttribute::Workmanship, $read->source->strength()] as $ofHands) {
                         $read = str_contains($text, $ofHands->value) ? $read : $read->with($ofHands, $of($read->source)->get($ofHands));
                     }
-                    $designs[$letter] = WhatIf::unusual($read);
+                    $designs[$letter] = DryRun::unusual($read);
                 } catch (OutOfRangeException|\InvalidArgumentException) {
                     // A design that cannot be is left out; the page opens with what can.
                 }
             }
         }
 
-        return isset($designs['a']) ? $designs : ['a' => WhatIf::unusual($of($source))] + $designs;
+        return isset($designs['a']) ? $designs : ['a' => DryRun::unusual($of($source))] + $designs;
     }
 
     private static function signed(string $route, Challenge $challenge, string $key, string $state): string
@@ -161,7 +161,7 @@ final class WhatIfController
     private static function state(Request $request): State
     {
         return KeptState::of($request->string('state')->toString())
-            ?? throw new \InvalidArgumentException(Text::of('what_if.what_if.the_page_is_too_old'));
+            ?? throw new \InvalidArgumentException(Text::of('dry_run.dry_run.the_page_is_too_old'));
     }
 
     /** @param callable(): array<string, mixed> $compute */
@@ -170,7 +170,7 @@ final class WhatIfController
         try {
             return new JsonResponse($compute());
         } catch (OutOfRangeException $fault) {
-            return new JsonResponse(['message' => (new WhatIf($units))->complaint($fault)], 422);
+            return new JsonResponse(['message' => (new DryRun($units))->complaint($fault)], 422);
         } catch (\InvalidArgumentException $fault) {
             return new JsonResponse(['message' => $fault->getMessage()], 422);
         }
