@@ -42,6 +42,17 @@ return [
         'working_it_out' => 'Working it out …',
         'close' => 'Close',
     ],
+    'next' => [
+        'allow_tablet' => 'A tablet asks to join as :group.',
+        'help_group' => ':group waits for you.',
+        'read_safety' => 'Next: read the safety sheet once.',
+        'add_groups' => 'Next: add the groups.',
+        'record_cars' => 'One car is not recorded yet.|:count cars are not recorded yet.',
+        'check_cars' => 'Next: look at the cars before they run.',
+        'run_tries' => 'One try of :of is still to run.|:count tries of :of are still to run.',
+        'see_answer' => 'The try is in: see the answer.|All :of tries are in: see the answer.',
+        'print_report' => 'The class has its answer: print the report.',
+    ],
     'menu' => [
         'at_the_lane' => 'At the lane',
         'data' => 'Data',

@@ -35,6 +35,7 @@ final readonly class FloorState
             return [
                 'html' => array_map(static fn(string $view): string => view($view, $with)->render(), [
                     'order' => 'run.order', 'floor' => 'run.floor', 'said' => 'run.said', 'figures' => 'run.figures',
+                    'next' => 'run.next',
                 ]),
                 'stages' => [
                     'build' => "{$record->carsRecorded()}/{$record->groups->count()}",

@@ -12,17 +12,21 @@
         'findings' => [Text::of('frame.stage_line.findings'), route('findings.show', $challenge), null, false],
     ];
 @endphp
-<nav class="page" aria-label="{{ Text::of('frame.stage_line.stages_of_the_challenge') }}">
-    <div class="stages" data-part="stages">
-        <ol>
-            @foreach ($stages as $key => [$name, $address, $progress, $done])
-                <li data-stage="{{ $key }}">
-                    <a href="{{ $address }}" @class(['done' => $done]) @if ($stage === $key) aria-current="page" @endif>
-                        {{ $name }}
-                        @if ($progress !== null)<span class="num">{{ $progress }}</span>@endif
-                    </a>
-                </li>
-            @endforeach
-        </ol>
-    </div>
-</nav>
+<div class="page"><div class="stage-line">
+    <nav aria-label="{{ Text::of('frame.stage_line.stages_of_the_challenge') }}">
+        <div class="stages" data-part="stages">
+            <ol>
+                @foreach ($stages as $key => [$name, $address, $progress, $done])
+                    <li data-stage="{{ $key }}">
+                        <a href="{{ $address }}" @class(['done' => $done]) @if ($stage === $key) aria-current="page" @endif>
+                            {{ $name }}
+                            @if ($progress !== null)<span class="num">{{ $progress }}</span>@endif
+                        </a>
+                    </li>
+                @endforeach
+            </ol>
+        </div>
+    </nav>
+    @can('update', $challenge)<p class="class-next no-print" data-part="next" data-piece="next"><x-next-thing
+        :challenge="$challenge" :record="$record" /></p>@endcan
+</div></div>

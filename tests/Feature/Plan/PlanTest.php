@@ -276,7 +276,7 @@ final class PlanTest extends FeatureTestCase
         foreach (
             ['plan', 'plan/materials', 'plan/cuts', 'plan/timetable', 'plan/safety', 'plan/brief/helpers', 'groups', 'check'] as $page
         ) {
-            self::assertLessThanOrEqual(16, $this->queries(fn() => $this->get("/challenges/{$challenge->id}/{$page}")->assertOk()), $page);
+            self::assertLessThanOrEqual(17, $this->queries(fn() => $this->get("/challenges/{$challenge->id}/{$page}")->assertOk()), $page);
         }
     }
 

@@ -1,0 +1,1 @@
+<x-next-thing :challenge="$challenge" :record="$record" here="runs.show" />
