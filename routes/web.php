@@ -27,6 +27,7 @@ use App\Pages\Findings\FindingsController;
 use App\Pages\Group\OwnGroupController;
 use App\Pages\Group\StationController;
 use App\Pages\Home\HomeController;
+use App\Pages\Paper\PackController;
 use App\Pages\Plan\BriefController;
 use App\Pages\Plan\BuildStepsController;
 use App\Pages\Plan\ChallengeController;
@@ -273,6 +274,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                     Route::get('', 'show')->name('show');
                     Route::put('', 'update')->name('update');
                 });
+                Route::get('print', [PackController::class, 'show'])->name('pack.show');
                 Route::get('brief/{for}', [BriefController::class, 'show'])->name('brief.show')->whereIn('for', ['class', 'helpers']);
             });
 

@@ -50,6 +50,7 @@ return [
         'dry_run' => 'Dry run · :challenge',
         'try_designs_before_cutting_card' => ':challenge · try designs before cutting card',
         'dry_run_2' => 'Dry run',
+        'pages' => 'Dry run, and how large a car could be',
         'the_design' => 'The design',
         'driven_by' => 'Driven by',
         'designs_to_compare' => 'Designs to compare',

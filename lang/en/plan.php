@@ -189,7 +189,6 @@ return [
         ],
     ],
     'plan_pages' => [
-        'larger' => 'How large?',
         'build_steps' => 'Build steps',
         'templates' => 'Templates',
         'cut_sizes' => 'Cut sizes',
@@ -197,7 +196,9 @@ return [
         'safety' => 'Safety:to_read',
         'class_brief' => 'Class brief',
         'pages_of_the_plan' => 'Pages of the plan',
-        'rules' => 'Rules',
+        'plan' => 'Plan',
+        'pack' => 'Print for the day',
+        'everything' => 'Everything',
         'materials' => 'Materials',
         'timetable' => 'Timetable',
         'helpers_sheet' => 'Helpers’ sheet',

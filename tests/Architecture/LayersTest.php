@@ -31,8 +31,8 @@ final class LayersTest
 
     /** The rooms of its pages, in an order of their own: a later one may show what an earlier one does. */
     private const PAGES = [
-        'Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'DryRun', 'Film', 'Race', 'Report', 'Room', 'Board', 'Sharing',
-        'Account', 'Api',
+        'Plan', 'Check', 'Findings', 'Run', 'Group', 'Build', 'Home', 'DryRun', 'Film', 'Race', 'Report', 'Room', 'Paper', 'Board',
+        'Sharing', 'Account', 'Api',
     ];
 
     private const AFTER = ['Http', 'Console', 'Providers'];

@@ -192,9 +192,9 @@ final class BenchAndFindingsTest extends BrowserTestCase
             ['offline' => false, 'latency' => $ms, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
         );
         $slow(2500);
-        $this->browser->press('How sure');
+        $this->browser->press('For the curious');
         $slow(0);
-        $this->browser->waitFor('Model against reality');
+        $this->browser->waitFor('A lesson needs none of these pages');
         self::assertSame(
             'Working it out … false',
             $this->browser->driver->executeScript('return sessionStorage.getItem(arguments[0])', ["/challenges/{$challenge->id}/findings"]),

@@ -136,9 +136,15 @@ final class Browser
     public function press(string $says): self
     {
         $quoted = str_contains($says, '"') ? "'{$says}'" : "\"{$says}\"";
-        $pressed = $this->driver->findElement(WebDriverBy::xpath(
-            "//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]",
-        ));
+        $by = WebDriverBy::xpath("//*[(self::button or self::a or self::summary) and contains(normalize-space(.), {$quoted})]");
+        // What lies in a closed menu or fold is not meant where something in sight says the same.
+        try {
+            $found = $this->driver->findElements($by);
+            $inSight = $this->driver->executeScript('return [...arguments].findIndex((each) => each.checkVisibility())', $found);
+            $pressed = $found[$inSight] ?? $this->driver->findElement($by);
+        } catch (StaleElementReferenceException) {
+            return $this->press($says);
+        }
         $script = <<<'JS'
             const [pressed] = arguments;
             return pressed.matches('a[href]') ? pressed.href.split('#')[0] !== location.href.split('#')[0] || !pressed.hash

@@ -90,7 +90,7 @@ final class DrivesTest extends BrowserTestCase
         );
 
         // Both stand side by side, and the figure of why they stopped has both.
-        $browser->visit("/challenges/{$challenge->id}/findings")->press('Balloon or band');
+        $browser->visit("/challenges/{$challenge->id}/findings")->press('For the curious')->press('Balloon or band');
         self::assertCount(3, $browser->all('.source-table thead th, .source-table thead td'));
         self::assertStringContainsString('Energy put in', $browser->text('.source-table'));
         $browser->size(390, 800)->visit("/challenges/{$challenge->id}/findings/sources");

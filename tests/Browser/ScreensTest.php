@@ -134,6 +134,24 @@ final class ScreensTest extends BrowserTestCase
         yield 'the table cards' => ['/devices/cards', 3];
     }
 
+    public function testThePackForTheDayHasAboutAsManySidesAsItSays(): void
+    {
+        $challenge = $this->class();
+        foreach (['a4', 'letter'] as $size) {
+            $file = tempnam(sys_get_temp_dir(), 'print') . '.pdf';
+            $browser = $this->signIn()->visit("/challenges/{$challenge->id}/plan/print")->visit(
+                "/challenges/{$challenge->id}/plan/print?brief=1&safety=1&booklet=2&templates=1&labels=1&order=1&tape=1&size={$size}",
+            );
+            preg_match('/about (\d+) sides/', $browser->text('.lead-in'), $said);
+            $browser->print($file);
+            $sides = (int) preg_replace('/\D/', '', (string) shell_exec('pdfinfo ' . escapeshellarg($file) . ' | grep ^Pages'));
+            $words = (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' -');
+            unlink($file);
+            self::assertEqualsWithDelta((int) ($said[1] ?? 0), $sides, 2, $words);
+            self::assertStringNotContainsString('Menu', $words);
+        }
+    }
+
     #[DataProvider('papers')]
     public function testASheetOfPaperHoldsWhatBelongsOnIt(string $page, int $most): void
     {

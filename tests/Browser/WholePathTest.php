@@ -50,7 +50,7 @@ final class WholePathTest extends BrowserTestCase
         self::assertStringContainsString('Halyard leads', $browser->text('.said'));
         self::assertStringContainsString('4/12', $browser->text('.stages'));
 
-        $browser->press('Findings')->press('All choices')->settle();
+        $browser->press('Findings')->press('For the curious')->press('All choices')->settle();
         self::assertStringContainsString('a wider bore may go farther', $browser->text('.said'));
         self::assertCount(4, $browser->all('g.point'));
 

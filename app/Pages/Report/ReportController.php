@@ -5,22 +5,16 @@ declare(strict_types=1);
 namespace App\Pages\Report;
 
 use App\Actions\ChangeChallenge;
-use App\Language\PathWords;
 use App\Language\Text;
 use App\Models\Challenge;
-use App\Models\Group;
 use App\Pages\Findings\AnswerReading;
 use App\Pages\Findings\FindingWords;
-use App\Pages\Findings\PredictionsReading;
 use App\Pages\Findings\WorkDrawing;
-use App\Pages\Group\Notebook;
-use App\Record\CarReading;
 use App\Record\ClassFindings;
 use App\Record\ClassForces;
 use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -44,26 +38,7 @@ final class ReportController
     /** A sheet for each group, or for the one that is asked for. */
     public function notebooks(Request $request, Challenge $challenge): View
     {
-        $record = ClassRecord::of($challenge);
-        $plan = ClassPlan::of($challenge);
-        $asked = $request->integer('group');
-        $findings = ClassFindings::of($record);
-        $groups = $record->groups->filter(static fn(Group $group): bool => $asked === 0 || $group->id === $asked)->values();
-
-        (new Collection($groups->all()))->load('entries.picture');
-
-        return view('report.notebooks', [
-            'challenge' => $challenge, 'record' => $record, 'groups' => $groups, 'predictions' => PredictionsReading::of($record),
-            'findings' => $findings, 'words' => new FindingWords($record, $findings), 'path' => new PathWords($challenge->age),
-            'written' => $groups->mapWithKeys(static fn(Group $group): array => [$group->id => Notebook::written($group)])->all(),
-            'drawn' => $groups->mapWithKeys(
-                static fn(Group $group): array => [
-                    $group->id => $group->currentCar() === null
-                        ? null
-                        : new CarReading($group->currentCar()->choices, $plan, $plan->forGroup($group)->kitCar()),
-                ],
-            )->all(),
-        ]);
+        return view('report.notebooks', get_object_vars(NotebookSheets::of(ClassRecord::of($challenge), $request->integer('group'))));
     }
 
     public function certificates(Challenge $challenge): View

@@ -12,8 +12,8 @@
         'findings' => [Text::of('frame.stage_line.findings'), route('findings.show', $challenge), null, false],
     ];
 @endphp
-<div class="page"><div class="stage-line">
-    <nav aria-label="{{ Text::of('frame.stage_line.stages_of_the_challenge') }}">
+<div class="page">
+    <nav class="stage-line" aria-label="{{ Text::of('frame.stage_line.stages_of_the_challenge') }}">
         <div class="stages" data-part="stages">
             <ol>
                 @foreach ($stages as $key => [$name, $address, $progress, $done])
@@ -26,7 +26,7 @@
                 @endforeach
             </ol>
         </div>
+        @can('update', $challenge)<p class="class-next no-print" data-part="next" data-piece="next"><x-next-thing
+            :challenge="$challenge" :record="$record" /></p>@endcan
     </nav>
-    @can('update', $challenge)<p class="class-next no-print" data-part="next" data-piece="next"><x-next-thing
-        :challenge="$challenge" :record="$record" /></p>@endcan
-</div></div>
+</div>

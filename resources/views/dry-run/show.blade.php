@@ -23,6 +23,7 @@
     :words="['dry_run']" :title="Text::of('dry_run.show.dry_run', ['challenge' => $challenge->name])"
     :heading="Text::of('dry_run.show.dry_run_2')" :challenge="$challenge" :record="$record" stage="build"
     :line="Text::of('dry_run.show.try_designs_before_cutting_card', ['challenge' => $challenge->name])">
+    <x-dry-run-pages :challenge="$challenge" here="dry-run" />
     <div class="bench" data-dry-run>
         <script type="application/json">@json($page, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
         <form class="bench-controls" aria-label="{{ Text::of('dry_run.show.the_design') }}">

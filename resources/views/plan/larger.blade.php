@@ -6,7 +6,7 @@
     $words = new \App\Pages\Plan\LargerWords($units);
 @endphp
 <x-layout :title="Text::of('plan.larger.title', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
-    <x-plan-pages :challenge="$challenge" here="larger" />
+    <x-dry-run-pages :challenge="$challenge" here="larger" />
     <div class="lead-in"><div class="prose"><h2>{{ Text::of('plan.larger.heading') }}</h2><p class="mt-1">{{ Text::of('plan.larger.lead') }}</p></div></div>
     <x-errors />
     <form method="get" action="{{ route('plan.larger', $challenge) }}" class="form-grid narrow no-print">
