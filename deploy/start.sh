@@ -2,7 +2,7 @@
 set -euo pipefail
 . "$ROOT/deploy/common.sh"
 
-host=127.0.0.1
+host=""
 port=""
 name=""
 demo=yes
@@ -10,19 +10,22 @@ while [ $# -gt 0 ]; do
     case "$1" in
         --port) port="${2:-}"; shift 2 || fail "--port wants a number, for instance --port 8080." ;;
         --host) host="${2:-}"; shift 2 || fail "--host wants an address, for instance --host 0.0.0.0." ;;
+        --tablets) host=0.0.0.0; shift ;;
         --name) name="${2:-}"; shift 2 || fail "--name wants the name that this machine has on the network, for instance --name skivo.school.example." ;;
         --empty) demo=no; shift ;;
         *) fail "start does not know '$1'. See bin/skivo help." ;;
     esac
 done
 [[ -z "$port" || "$port" =~ ^[0-9]+$ && "$port" -ge 1 && "$port" -le 65535 ]] || fail "'$port' is not a port. A port is a whole number from 1 to 65535."
-[[ "$host" =~ ^[0-9.]+$ ]] || fail "'$host' is not an IPv4 address. Use 127.0.0.1 for this machine alone, 0.0.0.0 for every network it is on."
+[[ -z "$host" || "$host" =~ ^[0-9.]+$ ]] || fail "'$host' is not an IPv4 address. Use 127.0.0.1 for this machine alone, 0.0.0.0 for every network it is on."
 [[ -z "$name" || "$name" =~ ^[A-Za-z0-9.-]+$ ]] || fail "'$name' is not the name of a machine, such as skivo.school.example."
 
 take_lock
 need_packages $RUN_PACKAGES
 build
 prepare_var production
+# Whoever let tablets in once lets them in until they say otherwise.
+host="${host:-$([ "$(setting SERVE_TABLETS)" = yes ] && echo 0.0.0.0 || echo 127.0.0.1)}"
 port="${port:-$(setting SERVE_PORT)}"
 port="${port:-8484}"
 need_port "$host" "$port"
@@ -54,6 +57,7 @@ if [ "$demo" = yes ]; then
 fi
 set_setting SERVED_SINCE "$(date +%s)"
 set_setting SERVE_HOST "$host"
+set_setting SERVE_TABLETS "$([ "$host" = 0.0.0.0 ] && echo yes || echo no)"
 set_setting SERVE_PORT "$port"
 [ -z "$name" ] || set_setting SERVE_NAMES "$name"
 artisan_or_fail "what is past its time could not be removed." housekeep skivo:prune
@@ -68,9 +72,11 @@ fi
 say ""
 say "Skivo is at http://${shown:-127.0.0.1}:$port"
 if [ "$host" != 127.0.0.1 ]; then
+    say "Tablets on the same network open http://${shown:-127.0.0.1}:$port/join"
     say ""
     say "Careful: anyone on the same network can now open this page and try to sign in, and what"
     say "is typed travels unencrypted. Use it on a network you trust; bin/skivo stop closes it."
+    say "It stays so at the next start. For this machine alone: bin/skivo start --host 127.0.0.1"
 fi
 if [ "$demo" = yes ]; then
     say ""

@@ -4,7 +4,7 @@
 import { attachErrors, attachUnits } from './frame/errors.js';
 import { attachKeys } from './frame/keys.js';
 import { attachMenus } from './frame/menu.js';
-import { attachFollow, attachPrint } from './frame/forms.js';
+import { attachCopy, attachFollow, attachPrint } from './frame/forms.js';
 import { attachTimes } from './frame/times.js';
 import { attachWorking } from './frame/working.js';
 import { attachAway } from './run/away.js';
@@ -47,6 +47,7 @@ attachMenus(document);
 attachTimes(document);
 attachFollow(document);
 attachPrint(document);
+attachCopy(document);
 attachWorking(document);
 
 const parts = PARTS.filter(([selector]) => document.querySelector(selector) !== null).map(([, load]) => load());

@@ -169,6 +169,14 @@ final class StartTest extends TestCase
         );
         self::assertSame(0, $status, $said);
         self::assertStringContainsString('anyone on the same network can now open this page', $said);
+        self::assertMatchesRegularExpression('~Tablets on the same network open http://[\d.]+:\d+/join~', $said);
+        // The choice is kept, until it is taken back.
+        [$status, $said] = $this->skivo('start', '--host', '127.0.0.1', '--empty');
+        self::assertSame([0, false], [$status, str_contains($said, 'Tablets on the same network')], $said);
+        [$status, $said] = $this->skivo('start', '--tablets', '--empty');
+        self::assertSame([0, true], [$status, str_contains($said, 'Tablets on the same network')], $said);
+        [$status, $said] = $this->skivo('start', '--empty');
+        self::assertSame([0, true], [$status, str_contains($said, 'Tablets on the same network')], $said);
 
         // Names: its own addresses and those given; any other is a page elsewhere that had its name point here.
         $answers = fn(string $host): int => (int) shell_exec(

@@ -22,7 +22,7 @@
                 ]) !!}
             </p>@endif
         @else
-            <p class="caution">{!! Text::html('device.index.tablets_cant_reach_skivo_yet_it') !!}</p>
+            <x-tablets-command />
         @endif
     </div></div>
     @can('update', $challenge)
