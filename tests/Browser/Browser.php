@@ -115,7 +115,11 @@ final class Browser
     public function fill(string $name, string $value): self
     {
         $fields = $this->all("main [name='{$name}']:not([type=hidden]), .entry [name='{$name}']:not([type=hidden])");
-        // The same field may stand in a form that is folded away.
+        // The same field may stand in a form that is folded away; a line of the plan is opened for it.
+        $this->driver->executeScript(
+            "for (const each of arguments) { const line = each.closest('.plan-line'); if (line !== null) line.open = true; }",
+            $fields,
+        );
         $field = array_values(array_filter($fields, fn(RemoteWebElement $each): bool => $each->isDisplayed()))[0] ?? $fields[0]
             ?? throw new \RuntimeException("No field {$name} on {$this->path()}.");
         $field->clear();

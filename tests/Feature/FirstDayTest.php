@@ -207,7 +207,8 @@ final class FirstDayTest extends FeatureTestCase
 
         // Joining: this machine alone, and then the network.
         config(['skivo.host' => '127.0.0.1']);
-        $this->get("/challenges/{$challenge->id}/devices")->assertSee('Tablets can’t reach Skivo yet')->assertSee('bin/skivo start --tablets');
+        $this->get("/challenges/{$challenge->id}/devices")->assertSee('Tablets can’t reach Skivo yet')
+            ->assertSee('bin/skivo start --tablets');
         config(['skivo.host' => '192.168.7.9', 'skivo.port' => 8484, 'skivo.name' => 'lane.skivo.example']);
         $this->get("/challenges/{$challenge->id}/devices")
             ->assertSee('lane.skivo.example:8484/join')

@@ -98,9 +98,12 @@ final class ChallengeController
         $plan = ClassPlan::of($challenge);
         $planned = $canBe ? PlannedAnswer::known($plan) : null;
 
+        $timetable = $plan->timetable($record->groups->count());
+
         return view('plan.edit', [
-            'challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record, $plan),
-            'canBeAnswered' => $canBe,
+            'challenge' => $challenge, 'record' => $record, 'lane' => LaneForecast::of($record, $plan), 'plan' => $plan,
+            'timetable' => $timetable, 'canBeAnswered' => $canBe,
+            'fit' => (new PlanWords($plan, $timetable, $plan->runOrder($record->groups->count())))->fit()[0],
             'chance' => $planned === null ? null : new PlannedAnswerWords($planned, $challenge->units),
         ]);
     }

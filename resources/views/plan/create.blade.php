@@ -52,9 +52,9 @@
                     @include('plan.form.awards')
                 </div>
             </section>
-            @include('plan.form.tries')
-            @include('plan.form.floor')
-            @include('plan.form.vary')
+            <section class="form-part"><h2>{{ Text::of('challenge.form.tries') }}</h2>@include('plan.form.tries')</section>
+            <section class="form-part"><h2>{{ Text::of('challenge.form.the_floor') }}</h2>@include('plan.form.floor')</section>
+            <section class="form-part"><h2>{{ Text::of('challenge.form.what_may_be_varied') }}</h2>@include('plan.form.vary')</section>
         </details>
         <p class="actions border-t border-rule py-5">
             <button class="button do">{{ Text::of('challenge.create.set_the_challenge') }}</button>
