@@ -79,6 +79,7 @@ return [
         'foretold_best' => '<strong><bdi>:group</bdi> predicted best,</strong> :miss off on average.',
     ],
     'choices' => [
+        'cant_tell_of' => 'One more choice differs, and this class can’t tell yet whether it matters.|:count more choices differ, and this class can’t tell yet whether they matter.',
         'findings' => 'Findings · :challenge',
         'what_each_choice_does' => 'What each choice does',
         'like_cars_are_compared' =>
@@ -576,7 +577,7 @@ return [
         'these_designs_are_too_free_to' => 'No two cars that ran differ in anything on record.',
         'what_else_differs' =>
             'Results compare all the same: what else differs is allowed for. The more alike cars are, the more they tell.',
-        'these_runs_cant_speak_to' => ':count belief that these runs can’t speak to|:count beliefs that these runs can’t speak to',
+        'these_runs_cant_speak_to' => 'One more thing people say: this class can’t tell.|:count more things people say: this class can’t tell.',
     ],
     'effect' => [
         'between' => ', somewhere between :low and :high',

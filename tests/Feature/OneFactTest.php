@@ -22,9 +22,9 @@ final class OneFactTest extends FeatureTestCase
         $forces = new ClassForces(ClassRecord::of($challenge));
         foreach ($challenge->groups as $group) {
             $car = $group->newestCar();
-            // The friction, on bench, car page and report.
+            // The friction, on the car's measures and the class's.
             $friction = number_format((float) $forces->frictionOf($car), 3);
-            foreach (["/groups/{$group->id}/bench", '/bench', '/report'] as $page) {
+            foreach (["/groups/{$group->id}/bench", '/bench'] as $page) {
                 self::assertStringContainsString("≈ {$friction}", $this->textOf($challenge, $page), "{$group->name} on {$page}");
             }
             // How heavy it may be before it starts no more: with ten grams more it starts, if what it should start below is more than that.

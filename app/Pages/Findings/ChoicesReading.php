@@ -6,6 +6,7 @@ namespace App\Pages\Findings;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Findings\AllowedFor;
+use Skivo\Core\Findings\Answer;
 use Skivo\Core\Findings\ComparedCar;
 use Skivo\Core\Findings\Difference;
 use Skivo\Core\Findings\Effect;
@@ -49,6 +50,18 @@ final readonly class ChoicesReading
         }
         usort($rows, static fn(ChoiceReading $a, ChoiceReading $b): int => $a->rank() <=> $b->rank());
         [$this->rows, $this->same, $this->unknown] = [$rows, $same, $unknown];
+    }
+
+    /** @return list<ChoiceReading> of which the class can say something */
+    public function told(): array
+    {
+        return array_values(array_filter($this->rows, static fn(ChoiceReading $row): bool => $row->verdict !== Answer::CannotTell));
+    }
+
+    /** @return list<ChoiceReading> of which it can't tell yet */
+    public function open(): array
+    {
+        return array_values(array_filter($this->rows, static fn(ChoiceReading $row): bool => $row->verdict === Answer::CannotTell));
     }
 
     /** What is looked at first: what was asked for, else the surest. */

@@ -303,6 +303,17 @@ final readonly class FindingWords
         ]);
     }
 
+    /** @return list<Sentence> what can be said of distances beside the class's question */
+    public function toldBeside(): array
+    {
+        return array_map(
+            fn(Effect $effect): Sentence => $this->effect($effect),
+            array_values(array_filter($this->found->effects, fn(Effect $effect): bool => $effect->outcome === Outcome::Distance
+                && $effect !== $this->found->asked
+                && $this->isTold($effect))),
+        );
+    }
+
     private function isTold(Effect $effect): bool
     {
         return $this->found->claims->verdict($effect)->isTold();

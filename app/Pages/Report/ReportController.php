@@ -11,8 +11,6 @@ use App\Pages\Findings\AnswerReading;
 use App\Pages\Findings\FindingWords;
 use App\Pages\Findings\WorkDrawing;
 use App\Record\ClassFindings;
-use App\Record\ClassForces;
-use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -30,8 +28,6 @@ final class ReportController
             'challenge' => $challenge, 'record' => $record, 'findings' => $findings, 'words' => new FindingWords($record, $findings),
             'figure' => (new AnswerReading($record, $findings))->figure,
             'drawing' => new WorkDrawing($challenge->units, $findings->found->works),
-            'forces' => new ClassForces($record),
-            'cautions' => ClassPlan::of($challenge)->cautions(),
         ]);
     }
 

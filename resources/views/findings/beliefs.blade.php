@@ -1,6 +1,6 @@
 @php
     $regime = $schools->regime();
-    [$told, $open] = collect($findings->found->rulings)->partition(fn ($ruling) => $ruling->isSupported !== null || $ruling->effect !== null);
+    [$told, $open] = collect($findings->found->rulings)->partition(fn ($ruling) => $ruling->isSupported !== null);
     $effects = $words->effects();
 @endphp
 <x-layout
@@ -54,7 +54,8 @@
             <details class="disclosure mt-4">
                 <summary>{{ Text::plural('findings.beliefs.these_runs_cant_speak_to', $open->count()) }}</summary>
                 <ul class="claims">@foreach ($open as $ruling)<li><strong>{{ $schools->claim($ruling) }}.</strong>
-                    {{ $schools->missing($ruling) }}</li>@endforeach</ul>
+                    {{ $ruling->effect === null ? $schools->missing($ruling) : $schools->evidence($ruling) }}
+                    @if ($ruling->effect !== null)<x-behind :challenge="$challenge" :cars="$ruling->effect->cars()" />@endif</li>@endforeach</ul>
             </details>
         @endif
     </div>

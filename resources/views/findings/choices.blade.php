@@ -21,9 +21,17 @@
             aria-current="{{ $choices->outcome === $outcome ? 'true' : 'false' }}">{{ Label::title($outcome) }}</a>@endforeach</span>@endif
     </div>
     @if ($choices->rows === [])<p class="prose">{{ Text::of('findings.choices.no_two_differ') }}</p>@endif
-    <ul class="choice-list" data-part="choices">@foreach ($choices->rows as $row)
-        <x-choice-row :challenge="$challenge" :row="$row" :words="$words" :most="$choices->most"
-            :address="$address($row->factor, $choices->outcome)" :chosen="$row->factor === $effect?->factor" />@endforeach</ul>
+    <div data-part="choices">
+        <ul class="choice-list">@foreach ($choices->told() as $row)
+            <x-choice-row :challenge="$challenge" :row="$row" :words="$words" :most="$choices->most"
+                :address="$address($row->factor, $choices->outcome)" :chosen="$row->factor === $effect?->factor" />@endforeach</ul>
+        @if ($choices->open() !== [])<details class="disclosure" @if ($choices->told() === []) open @endif>
+            <summary>{{ Text::plural('findings.choices.cant_tell_of', count($choices->open())) }}</summary>
+            <ul class="choice-list">@foreach ($choices->open() as $row)
+                <x-choice-row :challenge="$challenge" :row="$row" :words="$words" :most="$choices->most"
+                    :address="$address($row->factor, $choices->outcome)" :chosen="$row->factor === $effect?->factor" />@endforeach</ul>
+        </details>@endif
+    </div>
     <p class="small choice-others">
         @if ($choices->same !== [])<span>{{ Text::of('findings.choices.same_on_every_car', ['same' => $named($choices->same)]) }}</span>@endif
         @if ($choices->unknown !== [])<span>{{ Text::of('findings.choices.on_record_for_no_car_that',

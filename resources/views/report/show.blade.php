@@ -1,9 +1,6 @@
 @php
     use App\Language\CarWords;
     use App\Language\GoalWords;
-    use App\Language\Lists;
-    use App\Language\Phrase;
-    use App\Pages\Findings\ModelWords;
     use App\Language\ReachWords;
     use App\Pages\Findings\BeliefWords;
     use App\Language\StandingWords;
@@ -13,13 +10,17 @@
     use Skivo\Core\Challenge\Scoring;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
-    $varied = $findings->found->varied();
     $standing = new StandingWords($record);
     $headline = $words->headline();
+    $found = array_slice(array_filter($standing->soFar(), fn ($sentence) => $sentence->lead !== ''), 0, 2);
     $next = $words->nextTest();
     $farthest = new Award(Goal::Farthest);
-    $model = new ModelWords($record, $findings, $words);
     $schools = new BeliefWords($record, $findings, $words);
+    // Three in all: the next test, and what people disagree about that these cars could soon settle.
+    $open = array_slice(array_values(array_filter(
+        $findings->found->rulings,
+        fn ($ruling) => $ruling->isSupported === null && $ruling->varies,
+    )), 0, $next === null ? 3 : 2);
 @endphp
 <x-layout
     :title="Text::of('report.show.report', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
@@ -43,13 +44,6 @@
                 :challenge="$challenge" :figure="$figure" :counting="$findings->counting" :tools="false" /></section>
         @endif
         <section>
-            <h3>{{ Text::of('report.show.what_was_varied') }}</h3>
-            <p>
-                {{ $varied === [] ? Text::of('report.show.nothing_that_is_on_record_all')
-                    : ucfirst(Lists::and(array_map(fn ($factor) => Label::of($factor), $varied), 12)) . '.' }}
-            </p>
-        </section>
-        <section>
             <h3>{{ Text::of('report.show.every_car') }}</h3>
             <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('report.show.every_car') }}"><table class="figures-table">
                 <thead><tr><th scope="col">{{ Text::of('report.show.place') }}</th>
@@ -57,13 +51,11 @@
                             {{ Text::of('report.show.car') }}</th><th scope="col" class="num">{{ Text::of('report.show.tries') }}
                         </th><th scope="col" class="num whitespace-nowrap">
                             {{ Text::of('report.show.mean', ['distance' => $units->symbol(Scale::Distance)]) }}</th>
-                        <th scope="col" class="num">95 %</th><th scope="col" class="num">{{ Text::of('report.show.best') }}
-                        </th><th scope="col" class="num">{{ Text::of('report.show.friction_f') }}</th>
-                        <th scope="col" class="num">{{ Text::of('report.show.push_mn') }}</th></tr></thead>
+                        <th scope="col" class="num">95 %</th><th scope="col" class="num">{{ Text::of('report.show.best') }}</th></tr></thead>
                 <tbody>
                     @foreach ($record->lines() as $line)
                         @foreach ([$line->car, ...$line->otherCars] as $index => $car)
-                            @php([$sample, $own, $mean] = [$record->tries($car)->distances(), $forces->of($car),
+                            @php([$sample, $mean] = [$record->tries($car)->distances(),
                                 Reach::of($farthest, $record->tries($car), Scoring::Mean)])
                             <tr>
                                 <td class="num text-left">
@@ -82,20 +74,12 @@
                                 </td>
                                 <td class="num">{{ ReachWords::figure(Reach::of($farthest, $record->tries($car), Scoring::Best), $farthest,
                                     Scoring::Best, $units) }}</td>
-                                <td class="num">
-                                    {{ $own === null ? '–' : ($own->frictionIsMeasured() ? '' : '≈ ') . number_format($forces->frictionOf($car) ?? 0, 3) }}
-                                </td>
-                                <td class="num">
-                                    {{ $own === null ? '–' : ($own->thrustIsMeasured() ? '' : '≈ ') . number_format(1000 * $own->thrust->value) }}
-                                </td>
                             </tr>
                         @endforeach
                     @endforeach
                 </tbody>
             </table></div>
-            <p class="small">
-                {{ Text::of('report.show.estimated_from_the_parts_not_measured', ['voids' => $words->voids() === null ? '' : ' ' . $words->voids()]) }}
-            </p>
+            @if ($words->voids() !== null)<p class="small">{{ $words->voids() }}</p>@endif
         </section>
         @if ($drawing->works !== [])
             <section class="report-figure">
@@ -107,35 +91,20 @@
         <section>
             <h3>{{ Text::of('report.show.what_we_found') }}</h3>
             <ul>
-                @foreach ($standing->soFar() as $sentence)@if ($sentence->lead !== '')
-                <li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endif @endforeach
-                @if (count($findings->found->cars) >= 3)
-                    @foreach ($words->effects() as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @foreach ($model->hands() as $sentence)<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @php($off = $model->outside())
-                    @foreach (array_slice($off, 0, 5) as [$sentence])<li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
-                    @if (count($off) > 5)<li>{{ Text::of('report.show.more_cars_outside_their_bands', ['count' => count($off) - 5]) }}</li>@endif
-                @endif
+                @foreach ([...$found, ...$words->toldBeside()] as $sentence)
+                <li><strong>{{ $sentence->lead }}</strong> {{ $sentence->rest }}</li>@endforeach
             </ul>
         </section>
         <section>
             <h3>{{ Text::of('report.show.next_questions') }}</h3>
             <ul>
                 @if ($next !== null)<li><strong>{{ $next->lead }}</strong> {{ $next->rest }}</li>@endif
-                @foreach ($findings->found->rulings as $ruling)@if ($ruling->isSupported === null && $ruling->varies)
-                <li>
-                    {{ Text::of('report.show.or', [
-                        'claim' => $schools->claim($ruling),
-                        'otherwise' => Label::of($ruling->belief, 'otherwise'),
-                        'ruling' => $schools->evidence($ruling),
-                    ]) }}
-                </li>@endif @endforeach
+                @foreach ($open as $ruling)<li>{{ Text::of('report.show.or', [
+                    'claim' => $schools->claim($ruling),
+                    'otherwise' => Label::of($ruling->belief, 'otherwise'),
+                ]) }}</li>@endforeach
                 @if ($next === null && count($findings->found->cars) < 3)<li>{{ Text::of('report.show.which_car_goes_farther_when_one') }}</li>@endif
             </ul>
-        </section>
-        <section class="report-cautions"><h3>{{ Text::of('report.show.cautions_that_held') }}</h3>
-            <ul>@foreach ($cautions as $caution)<li>{{ Label::of($caution, 'title') }}: {{ Label::lines($caution, 'steps')[0] }}
-                </li>@endforeach</ul><p class="small">{{ Text::of('report.show.the_schools_own_risk_assessment_local') }}</p>
         </section>
     </article>
 </x-layout>

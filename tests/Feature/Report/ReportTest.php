@@ -129,20 +129,9 @@ final class ReportTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/report")
             ->assertOk()
             ->assertSee('Nothing to say yet.')
-            ->assertSee('Nothing that is on record: all')
             ->assertSee('Which car goes farther when one thing on it is changed?');
         $this->get("/challenges/{$challenge->id}/report/certificates")->assertOk()->assertSee('No award has a first yet');
         $this->get("/challenges/{$challenge->id}/report/notebooks")->assertOk()->assertSee('There are no groups yet.');
-    }
-
-    public function testAnEstimateIsMarkedAsOneInTheReport(): void
-    {
-        $challenge = $this->class();
-        $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
-        $this->get("/challenges/{$challenge->id}/report")->assertSeeText('≈ 0.');
-        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/bench/tilt", ['r0_0' => '4 cm', 'r0_1' => '80 cm']);
-        $this->settle();
-        $this->get("/challenges/{$challenge->id}/report")->assertSeeText('0.050');
     }
 
     public function testNoCellOfAFileIsRunAsAFormula(): void
