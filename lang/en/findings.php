@@ -79,6 +79,7 @@ return [
         'foretold_best' => '<strong><bdi>:group</bdi> predicted best,</strong> :miss off on average.',
     ],
     'choices' => [
+        'the_rest' => 'Everything else is the same on every car, or not on record.',
         'cant_tell_of' => 'One more choice differs, and this class can’t tell yet whether it matters.|:count more choices differ, and this class can’t tell yet whether they matter.',
         'findings' => 'Findings · :challenge',
         'what_each_choice_does' => 'What each choice does',

@@ -32,19 +32,19 @@ final class PreparingTest extends BrowserTestCase
         $browser->press('To the cut sizes')
             ->fill('wheel_thickness', '1/2 in')
             ->fill('straw_length', '24 cm')
-            ->press('Let the sizes follow');
+            ->press('Update the sizes');
         self::assertStringContainsString('11.4 cm', $browser->text('.answers'));
         // 11 cars: a nozzle and a bearing from each of 11 straws, the other 11 bearings two by two from 6.
         self::assertStringContainsString('17 straws of 24 cm', $browser->text());
 
-        $browser->press('To the timetable')->fill('session_min', '105')->press('Let the timetable follow');
+        $browser->press('To the timetable')->fill('session_min', '105')->press('Update the timetable');
         self::assertStringContainsString('It does not fit', $browser->text());
         self::assertStringContainsString('Run on', $browser->text('.remedies'));
         $browser->fill('session_min', '240')
             ->fill('phase_build', '140')
             ->fill('lanes', '3')
             ->fill('phase_redesign', '0')
-            ->press('Let the timetable follow');
+            ->press('Update the timetable');
         self::assertStringContainsString('It fits', $browser->text());
         self::assertCount(9, $browser->all('.run-order tbody tr'), '27 runs on three lanes');
 
@@ -143,7 +143,7 @@ final class PreparingTest extends BrowserTestCase
             foreach ($words as $word) {
                 self::assertStringContainsString($word, $text, $page);
             }
-            foreach (['Menu', 'Let the', 'Save the card', 'Print', 'Rules Materials'] as $control) {
+            foreach (['Menu', 'Update the', 'Save the card', 'Print', 'Rules Materials'] as $control) {
                 self::assertStringNotContainsString($control, $text, $page);
             }
         }

@@ -25,18 +25,19 @@
         <ul class="choice-list">@foreach ($choices->told() as $row)
             <x-choice-row :challenge="$challenge" :row="$row" :words="$words" :most="$choices->most"
                 :address="$address($row->factor, $choices->outcome)" :chosen="$row->factor === $effect?->factor" />@endforeach</ul>
-        @if ($choices->open() !== [])<details class="disclosure" @if ($choices->told() === []) open @endif>
-            <summary>{{ Text::plural('findings.choices.cant_tell_of', count($choices->open())) }}</summary>
+        <details class="disclosure" @if ($choices->told() === []) open @endif>
+            <summary>{{ $choices->open() === [] ? Text::of('findings.choices.the_rest')
+                : Text::plural('findings.choices.cant_tell_of', count($choices->open())) }}</summary>
             <ul class="choice-list">@foreach ($choices->open() as $row)
                 <x-choice-row :challenge="$challenge" :row="$row" :words="$words" :most="$choices->most"
                     :address="$address($row->factor, $choices->outcome)" :chosen="$row->factor === $effect?->factor" />@endforeach</ul>
-        </details>@endif
-    </div>
-    <p class="small choice-others">
+        <p class="small choice-others">
         @if ($choices->same !== [])<span>{{ Text::of('findings.choices.same_on_every_car', ['same' => $named($choices->same)]) }}</span>@endif
         @if ($choices->unknown !== [])<span>{{ Text::of('findings.choices.on_record_for_no_car_that',
-            ['unknown' => $named($choices->unknown)]) }}</span>@endif
-    </p>
+        ['unknown' => $named($choices->unknown)]) }}</span>@endif
+        </p>
+        </details>
+    </div>
     @if ($figure !== null)
     <div class="lead-in border-t border-rule pt-4" id="one">
         <h2>{{ Text::of('findings.choices.against_2', ['outcome' => Label::title($effect->outcome), 'factor' => Label::of($effect->factor)]) }}</h2>

@@ -110,7 +110,7 @@
             </section>
         @endforeach
         <p class="actions border-t border-rule py-5">
-            <button class="button do">{{ Text::of('plan.cuts.let_the_sizes_follow') }}</button>
+            <button class="button do">{{ Text::of('plan.cuts.update_the_sizes') }}</button>
             <a class="button" href="{{ route('timetable.show', $challenge) }}">{{ Text::of('plan.cuts.to_the_timetable') }}</a>
             <button type="button" class="button plain" data-print>{{ Text::of('plan.cuts.print') }}</button>
             <span class="small">{{ Text::of('plan.cuts.empty_fields_take_the_value_shown') }}</span>

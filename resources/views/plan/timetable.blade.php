@@ -90,7 +90,7 @@
             </div>
         </section>
         <p class="actions border-t border-rule py-5">
-            <button class="button do">{{ Text::of('plan.timetable.let_the_timetable_follow') }}</button>
+            <button class="button do">{{ Text::of('plan.timetable.update_the_timetable') }}</button>
             <a class="button" href="{{ route('safety.show', $challenge) }}">{{ Text::of('plan.timetable.to_the_safety_sheet') }}</a>
         </p>
     </form>

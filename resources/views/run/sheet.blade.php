@@ -45,11 +45,9 @@
                         <textarea
                             id="f-text" name="text" rows="5" class="input num font-normal text-sm"
                             wrap="off" spellcheck="false">{{ old('text') }}</textarea>
-                        <p class="hint">
-                            {{ Text::of('sheet.show.the_first_row_names_the_columns', [
-                                'all' => implode(', ', array_map(fn ($column) => $column->name, array_slice(Column::all(), 1))),
-                            ]) }}
-                        </p>
+                        <p class="hint">{{ Text::of('sheet.show.the_first_row_names_the_columns') }}</p>
+                        <details class="disclosure"><summary>{{ Text::of('sheet.show.all_columns') }}</summary>
+                            <p class="small">{{ implode(', ', array_map(fn ($column) => $column->name, Column::all())) }}</p></details>
                     </div>
                     <p class="actions"><button class="button do">{{ Text::of('sheet.show.look_at_it_first') }}</button><span
                         class="small">{{ Text::of('sheet.show.nothing_is_stored_yet') }}</span>
