@@ -17,7 +17,7 @@ try {
     $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->press('Cross the Slipway');
     $class = $browser->path();
     foreach ([
-        'all-cars' => '/cars',
+        'plan' => '/plan',
         'run' => '', 'findings' => '/findings', 'findings-work' => '/findings/work', 'report' => '/report', 'room' => '/room',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
@@ -32,7 +32,8 @@ try {
         ->wait(static fn(): bool => abs((float) $browser->driver->executeScript('return getComputedStyle(document.querySelector(".why-bar .in-warmth")).flexGrow') - 1.0) < 1e-6)
         ->screenshot("{$folder}/group-why.png");
     $browser->size(1280, 800)->visit("{$class}/groups")->press('Change car')->screenshot("{$folder}/car.png");
-    $browser->visit("{$class}/check")->driver->findElement(WebDriverBy::cssSelector('a[aria-label="What is wrong? Fender"]'))->click();
+    $browser->visit("{$class}/check")->settle()->driver->findElement(WebDriverBy::cssSelector('a[aria-label="Look at Fender"]'))->click();
+    $browser->press('What is wrong with it?');
     $browser->screenshot("{$folder}/diagnosis.png");
     // The demo's race, as it stood before its last two heats; then as it was.
     $browser->size(1280, 800)->visit("{$class}/races")->find('.race-list a')->click();
