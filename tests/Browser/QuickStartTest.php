@@ -14,7 +14,7 @@ final class QuickStartTest extends BrowserTestCase
 {
     private int $inputs = 0;
 
-    public function testTheFirstRunIsLoggedAfterTenInputs(): void
+    public function testTheFirstRunIsLoggedAfterEightInputs(): void
     {
         $educator = $this->newEducator();
         $this->toTheFirstClass($educator, null);
@@ -22,7 +22,14 @@ final class QuickStartTest extends BrowserTestCase
         $this->does(fn() => $this->browser->fill('distance', '212'));
         $this->does(fn() => $this->browser->logRun());
         self::assertSame(1, $this->challengeOf($educator)->runs()->count());
-        self::assertLessThanOrEqual(10, $this->inputs);
+        self::assertLessThanOrEqual(3 + 8, $this->inputs, 'three of them to sign in');
+        // From there to everything on paper, and from the last run to the answer by the one next thing.
+        $before = $this->inputs;
+        $this->does(fn() => $this->browser->press('Plan'));
+        $this->does(fn() => $this->browser->press('Print for the day'));
+        $print = $this->browser->find('[data-print]');
+        self::assertMatchesRegularExpression('/Print about \d+ sides/', $print->getText());
+        self::assertLessThanOrEqual(4 - 1, $this->inputs - $before, 'the button itself is one more');
     }
 
     public function testNineCarsWithAMassEachTakeThirtyInputs(): void
@@ -100,6 +107,17 @@ final class QuickStartTest extends BrowserTestCase
         $browser->fill("mass_{$reef->id}", '61')->press('Record the cars');
         $browser->waitFor('3 cars are recorded.', '.flash');
         self::assertSame([], $browser->consoleErrors());
+    }
+
+    public function testFromTheLastRunToTheAnswerIsOneInput(): void
+    {
+        $challenge = $this->class(['tries' => 1], "group,nozzle bore,try,distance\nKeel,6,1,300\nReef,8,,\n");
+        $browser = $this->signIn()->visit("/challenges/{$challenge->id}")->settle();
+        $browser->fill('distance', '340')->logRun();
+        $browser->waitFor('All 2 tries are in: see the answer.', '.class-next');
+        $browser->find('.class-next a')->click();
+        $browser->wait(static fn(): bool => str_ends_with($browser->path(), '/findings'));
+        $browser->waitFor('The class asked');
     }
 
     private function newEducator(): User

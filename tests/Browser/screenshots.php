@@ -17,11 +17,11 @@ try {
     $browser->signIn('demo@skivo.example', (string) getenv('DEMO_PASSWORD'))->press('Cross the Slipway');
     $class = $browser->path();
     foreach ([
-        'plan' => '/plan',
         'run' => '', 'findings' => '/findings', 'findings-work' => '/findings/work', 'report' => '/report', 'room' => '/room',
     ] as $name => $path) {
         $browser->visit($class . $path)->screenshot("{$folder}/{$name}.png");
     }
+    $browser->visit("{$class}/plan")->waitFor('Of 100 such classes')->screenshot("{$folder}/plan.png");
     $browser->visit('/challenges/new')->pick('asks', 'wheel_diameter')->waitFor('of 100 classes', '[data-chance=free]')
         ->wait(static fn(): bool => !str_contains($browser->text('.way'), 'so far'), 120)
         ->screenshot("{$folder}/set-a-challenge.png");
