@@ -74,6 +74,7 @@ return [
         'mean' => 'Mean (:distance)',
         'best' => 'Best',
         'what_we_found' => 'What we found',
+        'the_schools_own_risk_assessment_local' => 'The school’s own risk assessment, local rules and qualified staff come first.',
         'next_questions' => 'Next questions',
         'or' => 'Some say: :claim. Others say: :otherwise. Whose cars could show it?',
         'which_car_goes_farther_when_one' => 'Which car goes farther when one thing on it is changed?',
@@ -81,7 +82,7 @@ return [
     'one_a_page' => 'One a page, landscape.',
     'one_page' => 'One page.',
     'a_page_each' => 'A page for each group.',
-    'two_to_four_pages' => 'Two pages.',
+    'two_to_four_pages' => 'Two or three pages.',
     'ask' => [
         'Why did it go as far as it did?',
         'What would we change next, and what do we expect?',

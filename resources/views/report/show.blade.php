@@ -106,5 +106,6 @@
                 @if ($next === null && count($findings->found->cars) < 3)<li>{{ Text::of('report.show.which_car_goes_farther_when_one') }}</li>@endif
             </ul>
         </section>
+        <p class="small">{{ Text::of('report.show.the_schools_own_risk_assessment_local') }}</p>
     </article>
 </x-layout>
