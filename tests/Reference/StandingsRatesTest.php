@@ -91,7 +91,7 @@ final class StandingsRatesTest extends TestCase
     ): void {
         $this->laneM = $laneM;
         $wrong = 0;
-        $classes = self::many(1800);
+        $classes = self::many(1200);
         for ($class = 0; $class < $classes; $class++) {
             $behind = $this->behind($this->standings($this->runs(self::metres($truth), $tries, $unequal)));
             $wrong += (int) (array_filter($behind, static fn(int $car): bool => $truth[$car] === 1.0) !== []);
@@ -117,7 +117,7 @@ final class StandingsRatesTest extends TestCase
     public function testARealDifferenceIsSaid(array $truth, int $car, float $must): void
     {
         $said = 0;
-        $classes = self::many(1800);
+        $classes = self::many(1200);
         for ($class = 0; $class < $classes; $class++) {
             $said += (int) in_array($car, $this->behind($this->standings($this->runs(self::metres($truth), 3, 0.0))), true);
         }

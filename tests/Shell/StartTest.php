@@ -173,8 +173,7 @@ final class StartTest extends TestCase
         // The choice is kept, until it is taken back.
         [$status, $said] = $this->skivo('start', '--host', '127.0.0.1', '--empty');
         self::assertSame([0, false], [$status, str_contains($said, 'Tablets on the same network')], $said);
-        [$status, $said] = $this->skivo('start', '--tablets', '--empty');
-        self::assertSame([0, true], [$status, str_contains($said, 'Tablets on the same network')], $said);
+        $this->skivo('start', '--tablets', '--empty');
         [$status, $said] = $this->skivo('start', '--empty');
         self::assertSame([0, true], [$status, str_contains($said, 'Tablets on the same network')], $said);
 
