@@ -87,11 +87,11 @@ final readonly class ClassRecord
         return new self($challenge);
     }
 
-    /** When the first run was logged since then; null where none was. */
-    public function firstLoggedSince(CarbonImmutable $then): ?CarbonImmutable
+    /** @return list<CarbonImmutable> when each run since then was logged, in order */
+    public function loggedSince(CarbonImmutable $then): array
     {
-        return collect($this->runs)->lazy()->map(static fn($run): CarbonImmutable => CarbonImmutable::parse((string) $run->logged_at))
-            ->first(static fn(CarbonImmutable $at): bool => $at >= $then);
+        return array_values(collect($this->runs)->map(static fn($run): CarbonImmutable => CarbonImmutable::parse((string) $run->logged_at))
+            ->filter(static fn(CarbonImmutable $at): bool => $at >= $then)->all());
     }
 
     /** @return array<int, array{Group, Car}> every version of every car with its group, by the id of the car */

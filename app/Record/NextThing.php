@@ -30,7 +30,8 @@ final readonly class NextThing
             $waiting !== null => new self(NextStep::HelpGroup, $waiting),
             $record->challenge->safety_read_at === null => new self(NextStep::ReadSafety),
             $groups === 0 => new self(NextStep::AddGroups),
-            $unrecorded > 0 => new self(NextStep::RecordCars, count: $unrecorded, of: $groups),
+            // Once the tries are in, a car that nobody recorded keeps no class from its answer; where none is, there is none.
+            $unrecorded > 0 && ($done < $all || $unrecorded === $groups) => new self(NextStep::RecordCars, count: $unrecorded, of: $groups),
             $done === 0 && $record->carsChecked() < $groups => new self(NextStep::CheckCars),
             $done < $all => new self(NextStep::RunTries, count: $all - $done, of: $all),
             $record->challenge->answer_told_at === null => new self(NextStep::SeeAnswer, count: $all, of: $all),

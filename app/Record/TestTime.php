@@ -15,6 +15,8 @@ final readonly class TestTime
     /** Who logged nothing for so long is no longer at the lane (hours). */
     private const SESSION_HOURS = 6;
 
+    private const AT_ONCE_S = 60;
+
     /** @param float|null $leftMin null where no session is under way */
     private function __construct(public float $takesMin, public ?float $leftMin) {}
 
@@ -23,11 +25,13 @@ final readonly class TestTime
         $plan = ClassPlan::of($record->challenge);
         $tries = max(array_map(static fn($change): int => $change->car->sample->n, $next->changes));
         $runs = new RunOrder(count($next->changes), $tries, $record->challenge->lanes);
-        $first = $record->firstLoggedSince(CarbonImmutable::now()->subHours(self::SESSION_HOURS));
+        $logged = $record->loggedSince(CarbonImmutable::now()->subHours(self::SESSION_HOURS));
+        // Runs that came in all at once were brought in by a table: nobody is at the lane.
+        $isUnderWay = $logged !== [] && $logged[0]->diffInSeconds($logged[count($logged) - 1]) >= self::AT_ONCE_S;
 
         return new self(
             $plan->plan->minutes(Phase::Redesign) + $runs->minutes($plan->plan->heat_min),
-            $first === null ? null : $plan->timetable($record->groups->count())->leftMin($first->diffInSeconds() / 60),
+            $isUnderWay ? $plan->timetable($record->groups->count())->leftMin($logged[0]->diffInSeconds() / 60) : null,
         );
     }
 

@@ -59,6 +59,25 @@ final class NextThingTest extends FeatureTestCase
         $this->get("{$at}/report")->assertSee('<bdi>The class has its answer: print the report.</bdi></p>', false);
     }
 
+    /** A class that ran before it recorded anything, and never recorded one of its cars. */
+    public function testACarThatIsNeverRecordedKeepsNoClassFromItsAnswer(): void
+    {
+        $challenge = Scenario::withClass(
+            Scenario::challenge($this->educator, ['tries' => 1]),
+            "group,nozzle bore,try,distance\nKeel,,1,300\nReef,,1,320\nCleat,,,\n",
+        );
+        $step = static fn(): NextStep => NextThing::of(ClassRecord::of($challenge->refresh()))->step;
+        self::assertSame(NextStep::RecordCars, $step());
+        $this->log($challenge, 'Cleat', ['distance' => '280'])->assertSessionHasNoErrors();
+        self::assertSame(NextStep::RecordCars, $step(), 'nothing is known of any car');
+        $keel = $challenge->groups()->where('name', 'Keel')->firstOrFail();
+        $this->put(
+            "/challenges/{$challenge->id}/groups/{$keel->id}/car",
+            ['nozzle_bore' => '6', 'save_as' => 'correction'],
+        )->assertSessionHasNoErrors();
+        self::assertSame(NextStep::SeeAnswer, $step());
+    }
+
     public function testWhoOnlyLooksOnIsAskedForNothing(): void
     {
         $challenge = Scenario::challenge($this->educator);

@@ -52,6 +52,11 @@ final class AskedChangeTest extends FeatureTestCase
     {
         $challenge = $this->challenge();
         $at = "/challenges/{$challenge->id}/findings";
+        // Brought in by a table, all at once: nobody is at the lane.
+        $this->get($at)->assertSee('running them again takes about')->assertDontSee('left for runs');
+        $last = $challenge->runs()->latest('runs.id')->firstOrFail();
+        \DB::table('runs')->where('id', '!=', $last->id)->whereIn('car_id', $challenge->runs()->select('runs.car_id'))
+            ->update(['logged_at' => now()->subMinutes(5)]);
         $this->get($at)->assertSee('running them again takes about')->assertSee('are left for runs.')->assertDontSee('for the next one');
         $this->travel(80)->minutes();
         $this->get($at)->assertSee('this session has')->assertSee('so keep the test for the next one.');
