@@ -7,11 +7,11 @@ namespace App\Actions;
 use App\Models\Challenge;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Findings\Outcome;
 use Skivo\Core\Measurement\Entry;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Session\Caution;
 
 /** Sets a challenge, changes its rules, removes it and brings it back. */
 final class ChangeChallenge
@@ -108,7 +108,10 @@ final class ChangeChallenge
     /** @param list<Caution> $cautions that the educator has read */
     public function acknowledgeSafety(Challenge $challenge, array $cautions): void
     {
-        $this->change($challenge, ['safety_read_at' => now(), 'safety_read' => array_column($cautions, 'value')]);
+        $this->change(
+            $challenge,
+            ['safety_read_at' => now(), 'safety_read' => array_column($cautions, 'value'), 'safety_unread' => []],
+        );
     }
 
     /** Whether groups may change their own car and predictions. */

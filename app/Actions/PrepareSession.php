@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Challenge;
 use App\Models\MaterialLine;
+use App\Record\ClassPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -21,6 +22,8 @@ final class PrepareSession
         DB::transaction(static function () use ($challenge, $plan, $rules): void {
             $challenge->update($rules);
             $challenge->sessionPlan()->fill($plan)->save();
+            // Another kit, or another way to build, may call for what nobody has read yet.
+            $challenge->update(['safety_unread' => array_column(ClassPlan::of($challenge->refresh())->newCautions(), 'value')]);
         });
     }
 

@@ -6,10 +6,12 @@ namespace App\Actions;
 
 use App\Models\Car;
 use App\Models\CarChange;
+use App\Models\Challenge;
 use App\Models\Device;
 use App\Models\Group;
 use App\Models\Run;
 use App\Models\User;
+use App\Record\ClassPlan;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Skivo\Core\Car\Attribute\CarAttribute;
@@ -66,9 +68,20 @@ final class RecordCar
             if ($car === $current && $before?->isEmpty() === false) {
                 $this->keep($car, $before, $choices, $by);
             }
+            $this->noteNewCautions($group->challenge, $choices);
 
             return $car;
         });
+    }
+
+    /** What this car calls for and nobody has read yet waits for the educator, and its steps with it. */
+    private function noteNewCautions(Challenge $challenge, Choices $choices): void
+    {
+        $new = array_column(ClassPlan::of($challenge)->newCautionsOf($choices), 'value');
+        $unread = array_values(array_unique([...$challenge->safety_unread, ...$new]));
+        if ($unread !== $challenge->safety_unread) {
+            $challenge->update(['safety_unread' => $unread]);
+        }
     }
 
     /** The version before, where the car is as it was then. */

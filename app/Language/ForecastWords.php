@@ -28,9 +28,19 @@ final readonly class ForecastWords
         ]);
     }
 
-    /** As in "210 – 540", for a column whose head has the unit. */
+    /** As in "2.1 m to 5.4 m, from what is not measured." */
+    public function fromWhatIsNotMeasured(Forecast $forecast): string
+    {
+        return Text::of('dry_run.forecast.not_measured', ['band' => $this->band($forecast)]);
+    }
+
+    /** As in "210 – 540", for a column whose head has the unit; too wide a band is no figure. */
     public function figures(Forecast $forecast): string
     {
+        if (!$forecast->saysWhere()) {
+            return Text::of('dry_run.forecast.open');
+        }
+
         return $this->units->figure($forecast->band95->low, Scale::Distance) . ' – ' . $this->units->figure(
             $forecast->band95->high,
             Scale::Distance,
@@ -40,6 +50,9 @@ final readonly class ForecastWords
     /** As in "3.4 m, most likely 2.1 m to 5.4 m; in 6 of 100 tries it does not start". */
     public function said(Forecast $forecast): string
     {
+        if (!$forecast->saysWhere()) {
+            return Text::of('dry_run.forecast.too_little_is_known');
+        }
         $band = ['median' => $this->distance($forecast->medianM), 'band' => $this->band($forecast)];
 
         return $forecast->noStart < self::WORTH_SAYING
@@ -63,7 +76,7 @@ final readonly class ForecastWords
         $beyond = $lane->forecast->beyond($lane->laneM);
 
         return Text::of(
-            'dry_run.forecast.usual_car',
+            $lane->forecast->saysWhere() ? 'dry_run.forecast.usual_car' : 'dry_run.forecast.usual_car_open',
             ['band' => $this->band($lane->forecast), 'lane' => $this->units->show($lane->laneM, Scale::Lane)],
         )
             . ' ' . (
@@ -77,7 +90,11 @@ final readonly class ForecastWords
     /** Whether a car stopped short: only outside the band of what could be said before its runs. */
     public function isShort(float $meanM, Forecast $before): string
     {
-        return Text::of($meanM < $before->band95->low ? 'dry_run.forecast.below_its_band' : 'dry_run.forecast.inside_its_band', [
+        return Text::of(match (true) {
+            $meanM < $before->band95->low => 'dry_run.forecast.below_its_band',
+            $before->saysWhere() => 'dry_run.forecast.inside_its_band',
+            default => 'dry_run.forecast.not_called_short',
+        }, [
             'mean' => $this->distance($meanM), 'band' => $this->band($before),
         ]);
     }

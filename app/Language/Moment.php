@@ -54,6 +54,41 @@ final readonly class Moment
         return self::format($at, 'd MMMM y, HH:mm', $at->getTimezone()->getName());
     }
 
+    /** A day with or without its time, as it stands in a field, from what a date field would send; anything else as it is. */
+    public static function inField(?string $held): string
+    {
+        $at = match (preg_match('/^\d{4}-\d\d-\d\d(T\d\d:\d\d)?$/D', (string) $held, $time)) {
+            1 => CarbonImmutable::parse((string) $held, 'UTC'),
+            default => null,
+        };
+
+        return match (true) {
+            $at === null => (string) $held, isset($time[1]) => self::dayAndTime($at), default => self::day($at),
+        };
+    }
+
+    /**
+     * What a date field would send ("2026-05-04", "2026-05-04T09:00") for a day as people write it in the reader's language, with its
+     * month as a word, so that no reader takes a month for a day; what can't be read stays as it was typed.
+     */
+    public static function read(string $typed): string
+    {
+        $clean = trim((string) preg_replace('/[\s,]+/u', ' ', $typed));
+        foreach (['d MMMM y', 'd MMM y', 'MMMM d y', 'MMM d y'] as $day) {
+            foreach (['' => 'Y-m-d', ' HH:mm' => 'Y-m-d\TH:i', ' h:mm a' => 'Y-m-d\TH:i'] as $time => $sent) {
+                $at = 0;
+                $format = new \IntlDateFormatter(Lang::getLocale(), timezone: 'UTC', pattern: $day . $time);
+                $format->setLenient(false);
+                $parsed = $format->parse($clean, $at);
+                if (is_int($parsed) && $at === strlen($clean) && $parsed > 0) {
+                    return gmdate($sent, $parsed);
+                }
+            }
+        }
+
+        return $typed;
+    }
+
     /** @param string $pattern of ICU */
     private static function format(DateTimeInterface $at, string $pattern, string $zone): string
     {

@@ -25,7 +25,7 @@ final readonly class NextThingWords
         );
         $this->page = match ($next->step) {
             NextStep::AllowTablet, NextStep::HelpGroup => 'room.show',
-            NextStep::ReadSafety => 'safety.show',
+            NextStep::ReadSafety, NextStep::ReadNewCautions => 'safety.show',
             NextStep::AddGroups => 'groups.index',
             NextStep::RecordCars => 'cars.all',
             NextStep::CheckCars => 'checks.index',

@@ -87,6 +87,7 @@ use Skivo\Core\Simulation\PumpCurve;
  * @property array<string, array<string, float|null>> $tolerances
  * @property CarbonImmutable|null $safety_read_at
  * @property list<string> $safety_read
+ * @property list<string> $safety_unread cautions that a car of some group called for since, by their values
  * @property CarbonImmutable $created_at
  * @property-read Collection<int, Group> $groups
  * @property-read Collection<int, OwnPart> $ownParts
@@ -104,7 +105,7 @@ final class Challenge extends Model
         'air_temperature_entered', 'free_steps', 'allowed', 'most_balloons', 'most_straws', 'heaviest', 'longest', 'push_is_foul',
         'void_is_retried', 'no_start_is_zero', 'practice_runs', 'timed_rounds', 'own_awards', 'groups_are_locked', 'closed_stations',
         'design', 'design_one', 'design_other', 'is_mass_even',
-        'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read',
+        'word_to_all', 'word_at', 'closing_is_open', 'tolerances', 'safety_read_at', 'safety_read', 'safety_unread',
     ];
 
     protected $casts = [
@@ -145,6 +146,7 @@ final class Challenge extends Model
         'tolerances' => 'array',
         'safety_read_at' => 'immutable_datetime',
         'safety_read' => 'array',
+        'safety_unread' => 'array',
     ];
 
     /** @return BelongsTo<User, $this> */
@@ -183,7 +185,8 @@ final class Challenge extends Model
     }
 
     protected $attributes = [
-        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'lanes' => 1, 'practice_runs' => 0,
+        'awards' => '[]', 'allowed' => '{}', 'tolerances' => '{}', 'safety_read' => '[]', 'safety_unread' => '[]', 'lanes' => 1,
+        'practice_runs' => 0,
         'timed_rounds' => 0, 'own_awards' => '[]', 'push_is_foul' => true, 'void_is_retried' => true, 'no_start_is_zero' => false,
         'groups_are_locked' => false, 'closed_stations' => '[]', 'closing_is_open' => false, 'design' => 'free', 'is_mass_even' => false,
     ];

@@ -10,6 +10,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Skivo\Core\Car\Attribute\Decoration;
+use Skivo\Core\Car\Attribute\EnergySource;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Build\MountOrder;
+use Skivo\Core\Car\Build\Points;
 use Skivo\Core\Car\Build\Sets;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Car\Part\Kit;
@@ -31,6 +35,7 @@ use Skivo\Core\Session\Phase;
  * @property string $kit_nozzle
  * @property string $kit_balloon
  * @property string $kit_joint
+ * @property EnergySource $kit_source what drives its cars
  * @property bool $by_mouth
  * @property bool $latex_free
  * @property Entry|null $chassis_width
@@ -52,6 +57,10 @@ use Skivo\Core\Session\Phase;
  * @property Decoration $decoration
  * @property Sets $decorated_with
  * @property Sets $bearings_by what holds the bearings
+ * @property Points $points when the points of skewers come off
+ * @property MountOrder $mount_order what goes on the car first, balloon or tube
+ * @property list<string> $prepared steps of the build that are done beforehand, by the value of a BuildStep
+ * @property int $helpers who prepare, beforehand
  * @property CarbonImmutable|null $collect_by what households bring
  * @property int $adults at hand while the class builds
  * @property list<array{starts_at: string|null, minutes: int}> $further_sessions beside the first
@@ -93,6 +102,11 @@ final class Plan extends Model
         'decoration' => Decoration::class,
         'decorated_with' => Sets::class,
         'bearings_by' => Sets::class,
+        'kit_source' => EnergySource::class,
+        'points' => Points::class,
+        'mount_order' => MountOrder::class,
+        'prepared' => 'array',
+        'helpers' => 'integer',
         'adults' => 'integer',
         'collect_by' => 'immutable_date',
         'further_sessions' => 'array',
@@ -118,6 +132,11 @@ final class Plan extends Model
         'decoration' => 'none',
         'decorated_with' => 'pens',
         'bearings_by' => 'tape',
+        'kit_source' => 'balloon',
+        'points' => 'first',
+        'mount_order' => 'balloon first',
+        'prepared' => '[]',
+        'helpers' => 1,
         'adults' => 1,
         'further_sessions' => '[]',
     ];
@@ -138,7 +157,14 @@ final class Plan extends Model
             $this->kit_balloon,
             $this->kit_joint,
             $catalogue,
+            $this->kit_source,
         );
+    }
+
+    /** @return list<BuildStep> what is done before the class comes */
+    public function preparedSteps(): array
+    {
+        return array_values(array_filter(array_map(BuildStep::tryFrom(...), $this->prepared)));
     }
 
     /** When a session begins, on the clock of the place; null where it is not planned. Counted from 0. */

@@ -11,14 +11,15 @@ use App\Models\MaterialCount;
 use App\Models\MaterialLine;
 use App\Models\Plan;
 use Carbon\CarbonImmutable;
-use Skivo\Core\Car\Attribute\BearingHold;
 use Skivo\Core\Car\Attribute\CarAttribute;
-use Skivo\Core\Car\Attribute\Decoration;
-use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Attribute\Step;
+use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
-use Skivo\Core\Car\Build\Sets;
+use Skivo\Core\Car\Build\Caution;
+use Skivo\Core\Car\Build\Making;
+use Skivo\Core\Car\Build\PowerMaking;
+use Skivo\Core\Car\Build\WheelMaking;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Car\Part\Catalogue;
@@ -26,7 +27,6 @@ use Skivo\Core\Car\Part\CutSizes;
 use Skivo\Core\Car\Part\Kit;
 use Skivo\Core\Physics\SizeMeasure;
 use Skivo\Core\Session\BuildTime;
-use Skivo\Core\Session\Caution;
 use Skivo\Core\Session\Collecting;
 use Skivo\Core\Session\CutPlan;
 use Skivo\Core\Session\DoesNotFitException;
@@ -34,6 +34,7 @@ use Skivo\Core\Session\Headcount;
 use Skivo\Core\Session\Material;
 use Skivo\Core\Session\Materials;
 use Skivo\Core\Session\Phase;
+use Skivo\Core\Session\Preparation;
 use Skivo\Core\Session\RunOrder;
 use Skivo\Core\Session\Timetable;
 
@@ -168,14 +169,13 @@ final readonly class ClassPlan
 
         return Materials::of(
             $this->kit,
+            $this->steps(),
             $this->class,
             $this->cuts(),
             $changes,
             $own,
             $this->plan->by_mouth,
             $coins > 0 || in_array(Step::Mass, $this->challenge->rules()->free, true),
-            $this->plan->bearings_by,
-            $this->plan->decoration === Decoration::None ? null : $this->plan->decorated_with,
         );
     }
 
@@ -217,10 +217,23 @@ final readonly class ClassPlan
         return $this->isOther === null ? $car : ($this->design->contrast()?->carOf($car, $this->isOther) ?? $car);
     }
 
-    /** The steps in which the kit's car is built. */
+    /** The steps in which the kit's car is built, whoever does them. */
     public function steps(): BuildSteps
     {
-        return $this->stepsOf($this->kit, $this->kitLayout(), $this->sizes->endPlayM, $this->cuts()?->nozzleM);
+        return once(fn(): BuildSteps => BuildSteps::of($this->kit, $this->kitLayout(), $this->making()));
+    }
+
+    /** How the class makes its cars, where a car says nothing else. */
+    private function making(): Making
+    {
+        return new Making(
+            new WheelMaking($this->sizes->endPlayM),
+            new PowerMaking($this->cuts()?->nozzleM, $this->plan->by_mouth, $this->plan->mount_order),
+            bearings: $this->plan->bearings_by,
+            points: $this->plan->points,
+            decoration: $this->plan->decoration,
+            colour: $this->plan->decorated_with,
+        );
     }
 
     public function kitLayout(): Layout
@@ -239,6 +252,7 @@ final readonly class ClassPlan
             $this->kit->balloon,
             $car->kind(CarAttribute::Joint) ?? $this->kit->joint,
             $this->catalogue,
+            $car->source() ?? $this->kit->source,
         );
     }
 
@@ -248,7 +262,7 @@ final readonly class ClassPlan
         $kit = $this->kitOf($car);
         $nozzle = $kit->blowsThroughStraws() ? $car->number(CarAttribute::NozzleLength) ?? $this->cuts()?->nozzleM : null;
 
-        return $this->stepsOf($kit, $this->layoutOf($car), $car->number(CarAttribute::EndPlay) ?? $this->sizes->endPlayM, $nozzle, $car);
+        return BuildSteps::of($kit, $this->layoutOf($car), $this->making()->ofCar($car, $nozzle));
     }
 
     public function layoutOf(Car $car): Layout
@@ -256,58 +270,75 @@ final readonly class ClassPlan
         return Layout::of($car->completedBy($this->kitOf($car)->car($this->challenge->units, $this->sizes)), $this->catalogue, $this->kit);
     }
 
+    /** What of it the class does: all but what was prepared. */
+    public function classSteps(): BuildSteps
+    {
+        return $this->steps()->without($this->plan->preparedSteps());
+    }
+
+    /** What adults do of it before the class comes, for every car that is planned. */
+    public function preparation(): Preparation
+    {
+        return new Preparation(
+            $this->steps()->beforehand($this->plan->preparedSteps()),
+            max(1, $this->class->groups),
+            max(1, $this->plan->helpers),
+        );
+    }
+
+    /** @return list<self> of a class that compares two, the plans of both; this one else */
+    public function each(): array
+    {
+        return $this->isOther !== null || $this->design->contrast() === null ? [$this] : [$this->ofThe(false), $this->ofThe(true)];
+    }
+
+    /** What of a car's steps its group does: what was prepared for the kit's car fits no car that differs in it. */
+    public function groupSteps(Car $car): BuildSteps
+    {
+        $steps = $this->stepsOfCar($car);
+        $kits = $this->steps();
+
+        return $steps->without(array_values(array_filter(
+            $this->plan->preparedSteps(),
+            static fn(BuildStep $step): bool => $steps->task($step)?->isAs($kits->task($step)) === true,
+        )));
+    }
+
     public function buildTime(): BuildTime
     {
-        return new BuildTime($this->steps(), max(1, $this->class->groups), $this->plan->adults);
+        return new BuildTime($this->classSteps(), max(1, $this->class->groups), $this->plan->adults);
     }
 
-    private function stepsOf(Kit $kit, Layout $layout, float $endPlayM, ?float $nozzleM, ?Car $car = null): BuildSteps
-    {
-        $held = BearingHold::tryFrom($car?->kind(CarAttribute::BearingHold) ?? '');
-
-        return BuildSteps::of(
-            $kit,
-            $layout,
-            $endPlayM,
-            $nozzleM,
-            Decoration::tryFrom($car?->kind(CarAttribute::Decoration) ?? '') ?? $this->plan->decoration,
-            match ($held) {
-                BearingHold::Tape => Sets::Tape,
-                BearingHold::Glue => $this->plan->bearings_by === Sets::CraftGlue ? Sets::CraftGlue : Sets::HotGlue,
-                default => $this->plan->bearings_by,
-            },
-            $this->plan->decorated_with,
-            $this->plan->by_mouth,
-        );
-    }
-
-    /** Whether some car of the class is driven by a wound band. */
-    private function areWound(): bool
-    {
-        return once(fn(): bool => $this->challenge->exists && RecordedCar::query()->whereHas(
-            'group',
-            fn($groups) => $groups->where('challenge_id', $this->challenge->id),
-        )
-            ->where('choices->' . CarAttribute::EnergySource->value, EnergySource::ElasticBand->value)->exists());
-    }
-
-    /** @return list<Caution> */
+    /**
+     * What can hurt someone of what this class does: by the kit's car, and by every car that is on record.
+     *
+     * @return list<Caution>
+     */
     public function cautions(): array
     {
-        $of = fn(Kit $kit): array => Caution::for(
-            $kit,
-            $this->plan->by_mouth,
-            $this->plan->latex_free,
-            $this->plan->bearings_by,
-            $this->areWound(),
-        );
-        $contrast = $this->isOther === null ? $this->design->contrast() : null;
-        if ($contrast === null) {
-            return $of($this->kit);
-        }
-        $both = [...$of($contrast->kit(false)), ...$of($contrast->kit(true))];
+        $plans = $this->each();
 
-        return array_values(array_filter(Caution::cases(), static fn(Caution $each): bool => in_array($each, $both, true)));
+        return Caution::for(
+            [...array_map(static fn(self $plan): BuildSteps => $plan->steps(), $plans), ...$this->stepsOfRecordedCars()],
+            $this->plan->latex_free,
+            $this->plan->by_mouth,
+            array_filter($plans, static fn(self $plan): bool => $plan->kit->isCollected()) !== [],
+        );
+    }
+
+    /** @return list<BuildSteps> of the newest car of each group, where something was recorded of it */
+    private function stepsOfRecordedCars(): array
+    {
+        return once(fn(): array => !$this->challenge->exists ? [] : array_values(array_map(
+            $this->stepsOfCar(...),
+            array_filter(
+                RecordedCar::query()->whereHas('group', fn($groups) => $groups->where('challenge_id', $this->challenge->id))
+                    ->get()
+                    ->map(static fn(RecordedCar $car): Car => $car->choices)
+                    ->all(),
+                static fn(Car $car): bool => !$car->isEmpty(),
+            ),
+        )));
     }
 
     /**
@@ -317,13 +348,32 @@ final readonly class ClassPlan
      */
     public function newCautions(): array
     {
-        return $this->challenge->safety_read_at === null || $this->challenge->safety_read === [] ? []
-            : array_values(
-                array_filter(
-                    $this->cautions(),
-                    fn(Caution $caution): bool => !in_array($caution->value, $this->challenge->safety_read, true),
-                ),
-            );
+        return $this->unread($this->cautions());
+    }
+
+    /**
+     * What of it a car calls for.
+     *
+     * @return list<Caution>
+     */
+    public function newCautionsOf(Car $car): array
+    {
+        return $this->challenge->safety_read === []
+            ? []
+            : $this->unread(Caution::for([$this->stepsOfCar($car)], $this->plan->latex_free));
+    }
+
+    /**
+     * @param list<Caution> $cautions
+     *
+     * @return list<Caution>
+     */
+    private function unread(array $cautions): array
+    {
+        return $this->challenge->safety_read_at === null || $this->challenge->safety_read === [] ? [] : array_values(array_filter(
+            $cautions,
+            fn(Caution $caution): bool => !in_array($caution->value, $this->challenge->safety_read, true),
+        ));
     }
 
     /**

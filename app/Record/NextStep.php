@@ -10,6 +10,7 @@ enum NextStep: string
     case AllowTablet = 'allow_tablet';
     case HelpGroup = 'help_group';
     case ReadSafety = 'read_safety';
+    case ReadNewCautions = 'read_new_cautions';
     case AddGroups = 'add_groups';
     case RecordCars = 'record_cars';
     case CheckCars = 'check_cars';

@@ -29,6 +29,7 @@ final readonly class NextThing
             $asking !== null => new self(NextStep::AllowTablet, $asking),
             $waiting !== null => new self(NextStep::HelpGroup, $waiting),
             $record->challenge->safety_read_at === null => new self(NextStep::ReadSafety),
+            $record->challenge->safety_unread !== [] => new self(NextStep::ReadNewCautions),
             $groups === 0 => new self(NextStep::AddGroups),
             // Once the tries are in, a car that nobody recorded keeps no class from its answer; where none is, there is none.
             $unrecorded > 0 && ($done < $all || $unrecorded === $groups) => new self(NextStep::RecordCars, count: $unrecorded, of: $groups),

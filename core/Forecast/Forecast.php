@@ -10,6 +10,8 @@ use Skivo\Core\Statistics\Normal;
 /** How far one more try of a car will go. */
 final readonly class Forecast
 {
+    private const WIDEST_RATIO = 6.0;
+
     /**
      * @param float $noStart chance that it does not start
      * @param float $medianM of all tries, those that do not start as 0
@@ -26,6 +28,12 @@ final readonly class Forecast
         public float $friction,
         public float $pressure,
     ) {}
+
+    /** Whether it says where a car will stop at all: its farthest is at most six times its shortest (common practice, no source). */
+    public function saysWhere(): bool
+    {
+        return $this->band95->high <= self::WIDEST_RATIO * $this->band95->low;
+    }
 
     /** Whether it says clearly more than another of the same car: its band is at most nine tenths as wide. */
     public function isNarrowerThan(self $other): bool

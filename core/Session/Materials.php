@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Skivo\Core\Session;
 
-use Skivo\Core\Car\Attribute\ChassisForm;
 use Skivo\Core\Car\Attribute\PartKind;
-use Skivo\Core\Car\Build\Sets;
+use Skivo\Core\Car\Build\BuildStep;
+use Skivo\Core\Car\Build\BuildSteps;
+use Skivo\Core\Car\Build\Supply;
 use Skivo\Core\Car\Part\Kit;
 use Skivo\Core\Car\Part\Part;
 use Skivo\Core\Car\Part\PartTrait;
@@ -37,26 +38,22 @@ final readonly class Materials
      * @param list<Material> $own further lines
      * @param bool $byMouth whether balloons are filled by mouth
      * @param bool $massVaries whether groups may choose how heavy their car is
-     * @param Sets $bearings what they are held by
-     * @param Sets|null $colour what cars are decorated with; null where they are not
      */
     public static function of(
         Kit $kit,
+        BuildSteps $steps,
         Headcount $class,
         ?CutPlan $cuts,
         array $changes = [],
         array $own = [],
         bool $byMouth = false,
         bool $massVaries = false,
-        Sets $bearings = Sets::Tape,
-        ?Sets $colour = null,
     ): self {
+        $blows = self::takes($steps, BuildStep::StretchBalloon);
         $lines = [
-            ...self::parts($kit, $class, $cuts, $byMouth),
-            ...self::bonds($kit, $bearings, $colour),
-            ...self::tools($kit),
+            ...self::parts($kit, $class, $cuts, $byMouth, $blows),
+            ...self::supplies($steps),
             ...($massVaries ? [new Material('ballast', 4, Per::Group)] : []),
-            ...($byMouth ? [] : [new Material('pump', 0.5, Per::Group)]),
             ...self::ofTheLane(),
         ];
 
@@ -129,7 +126,7 @@ final readonly class Materials
     }
 
     /** @return list<Material> of what the cars are made */
-    private static function parts(Kit $kit, Headcount $class, ?CutPlan $cuts, bool $byMouth): array
+    private static function parts(Kit $kit, Headcount $class, ?CutPlan $cuts, bool $byMouth, bool $blows): array
     {
         $of = static fn(PartKind $kind): array => ['part' => $kit->name($kind), 'alternatives' => self::others($kind, $kit)];
         $isCollected = static fn(PartKind $kind): bool => $kit->has($kind, PartTrait::Collected);
@@ -145,42 +142,53 @@ final readonly class Materials
             ),
             new Material('wheels', 4, Per::Group, ...$of(PartKind::Wheel), isSpared: true, isEarly: $isCollected(PartKind::Wheel)),
             self::axles($kit, $class, $cuts),
-            // By mouth each child has its own: nobody shares a mouthpiece.
-            $byMouth
-                ? new Material('balloons', 1, Per::Learner, ...$of(PartKind::Balloon), isSpared: true)
-                : new Material('balloons', 2, Per::Group, ...$of(PartKind::Balloon), isSpared: true),
-            ...self::nozzle($kit, $class, $cuts),
-            new Material('bands', 2, Per::Group, isSpared: true),
+            ...($blows ? [
+                // By mouth each child has its own: nobody shares a mouthpiece.
+                $byMouth
+                    ? new Material('balloons', 1, Per::Learner, ...$of(PartKind::Balloon), isSpared: true)
+                    : new Material('balloons', 2, Per::Group, ...$of(PartKind::Balloon), isSpared: true),
+            ] : []),
+            ...self::nozzle($kit, $class, $cuts, $blows),
         ];
     }
 
-    /** @return list<Material> what holds them together, and what colours them */
-    private static function bonds(Kit $kit, Sets $bearings, ?Sets $colour): array
+    private static function takes(BuildSteps $steps, BuildStep $step): bool
     {
-        return [
-            new Material('tape', 0.5, Per::Group),
-            ...($kit->usesHotGlue() || $bearings === Sets::HotGlue
-                ? [new Material('glue-gun', 0.25, Per::Group), new Material('glue-sticks', 1, Per::Group, isSpared: true)]
-                : []),
-            ...($bearings === Sets::CraftGlue ? [new Material('craft-glue', 0.5, Per::Group)] : []),
-            ...($colour === Sets::Paint ? [new Material('paint', 0.25, Per::Group), new Material('brushes', 2, Per::Group)] : []),
-        ];
+        return in_array($step, array_column($steps->tasks, 'step'), true);
     }
 
-    /** @return list<Material> with what they are built */
-    private static function tools(Kit $kit): array
+    /** @return list<Material> whatever the steps of the build are done with, once each */
+    private static function supplies(BuildSteps $steps): array
     {
-        $form = $kit->part(PartKind::Chassis)->form;
-        $isPierced = $kit->usesSkewers() || $kit->has(PartKind::Wheel, PartTrait::PiercedPlastic)
-            || $kit->has(PartKind::Wheel, PartTrait::PiercedByHand) || $form->isPierced();
+        $taken = [];
+        foreach ($steps->tasks as $task) {
+            foreach ($task->supplies() as $supply) {
+                $taken[$supply->value] = $supply;
+            }
+        }
 
-        return [
-            new Material('scissors', 1, Per::Group),
-            new Material('ruler', 1, Per::Group),
-            ...($kit->usesSkewers() || !$form->carriesAxles() ? [new Material('cutters', 1, Per::WholeClass)] : []),
-            ...($form === ChassisForm::Block ? [new Material('saw', 1, Per::WholeClass)] : []),
-            ...($isPierced ? [new Material('pins', 2, Per::Group), new Material('putty', 1, Per::Group)] : []),
-        ];
+        return array_values(array_map(self::supply(...), array_filter(
+            Supply::cases(),
+            // Pens are on the list of the lane.
+            static fn(Supply $each): bool => isset($taken[$each->value]) && $each !== Supply::Pens,
+        )));
+    }
+
+    private static function supply(Supply $supply): Material
+    {
+        [$amount, $per, $isSpared] = match ($supply) {
+            Supply::Cutters, Supply::Knife, Supply::Saw => [1.0, Per::WholeClass, false],
+            Supply::Scissors, Supply::Ruler, Supply::Putty, Supply::Pegs, Supply::Stickers, Supply::Card => [1.0, Per::Group, false],
+            Supply::Pins, Supply::Brushes => [2.0, Per::Group, false],
+            Supply::Tape, Supply::DoubleSidedTape, Supply::CraftGlue, Supply::Pump => [0.5, Per::Group, false],
+            Supply::GlueGun, Supply::Paint => [0.25, Per::Group, false],
+            Supply::GlueSticks, Supply::PaperClips, Supply::StrawPieces => [1.0, Per::Group, true],
+            Supply::ElasticBands => [2.0, Per::Group, true],
+            Supply::DriveBands => [4.0, Per::Group, true],
+            Supply::Pens => [1.0, Per::Learner, false],
+        };
+
+        return new Material($supply->value, $amount, $per, isSpared: $isSpared);
     }
 
     /** @return list<Material> what a run day takes */
@@ -255,13 +263,13 @@ final readonly class Materials
     }
 
     /** @return list<Material> */
-    private static function nozzle(Kit $kit, Headcount $class, ?CutPlan $cuts): array
+    private static function nozzle(Kit $kit, Headcount $class, ?CutPlan $cuts, bool $blows): array
     {
         $lines = [];
         $others = self::others(PartKind::Nozzle, $kit);
         $each = static fn(CuttingStock $stock): float => $stock->count() / max(1, $class->groups);
         if ($cuts !== null && $cuts->straws->count() > 0) {
-            $forNozzles = $kit->nozzleIsOfBearingStraw();
+            $forNozzles = $blows && $kit->nozzleIsOfBearingStraw();
             $key = $forNozzles && $kit->bearsOnStraws() ? 'straws' : ($kit->bearsOnStraws() ? 'straws-for-bearings' : 'straws-for-nozzles');
             $lines[] = new Material(
                 $key,
@@ -270,6 +278,9 @@ final readonly class Materials
                 alternatives: $forNozzles ? $others : [],
                 fixed: $cuts->straws->count(),
             );
+        }
+        if (!$blows) {
+            return $lines;
         }
         if ($cuts !== null && $cuts->nozzleStraws->count() > 0) {
             $lines[] = new Material(

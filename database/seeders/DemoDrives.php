@@ -17,6 +17,7 @@ use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Tyre;
+use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Car\Check\Reading;
@@ -36,7 +37,6 @@ use Skivo\Core\Measurement\Unit;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Physics\Constants;
 use Skivo\Core\Physics\SizeMeasure;
-use Skivo\Core\Session\Caution;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Settings;
 

@@ -23,6 +23,7 @@ use Illuminate\Support\Str;
 use Ramsey\Uuid\Uuid;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Car\Check\Reading;
@@ -44,7 +45,6 @@ use Skivo\Core\Race\EventKind;
 use Skivo\Core\Race\RaceEvent;
 use Skivo\Core\Race\RaceKind;
 use Skivo\Core\Race\RacePlan;
-use Skivo\Core\Session\Caution;
 use Skivo\Core\Simulation\CarModel;
 use Skivo\Core\Simulation\Simulator;
 

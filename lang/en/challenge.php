@@ -140,6 +140,7 @@ return [
         'the_same_car_for_all' => 'The same car for all',
         'with_the_same_car_for_all' => 'With the same car for all, groups may vary',
         'limits_on_materials' => 'Limits on materials',
+        'no_limits_on_materials' => 'Limits on materials: none',
         'balloons_at_most' => 'Balloons at most',
         'straws_at_most' => 'Straws at most',
         'in_nozzle_and_bearings_together' => 'in nozzle and bearings together',

@@ -62,6 +62,7 @@ return [
         'usual' => 'as usual',
         'little' => 'little',
         'gain' => 'A ramp would narrow the forecast from :now to :then.',
+        'first_forecast' => 'Too little is known for a forecast. A ramp would give one: :then.',
         'not_measured' => 'not measured',
         'push_of_parts' => 'about :push, from its parts',
     ],

@@ -332,7 +332,7 @@ return [
         'groups_ran' => ':groups ran cars that differ in :factor.',
         'the_question_was_changed' => 'The question was changed on :day, after runs had counted.',
         'all_else_shares_one_chance' =>
-            'The answer to the class’s question is judged by itself, at 95 %. All else that could be said of a choice shares one chance in twenty of being wrong (Holm); what does not pass is a hint.',
+            'The answer to the class’s question is judged by itself, at 95 %. All else that could be said of a choice shares one chance in twenty of being wrong; what does not pass is a hint.',
         'groups_rebuilt' => ':groups changed :factor on their own car and nothing else of weight.',
         'count_groups' => 'One group|:count groups',
         'distance_kind_more' => ':group changed it to :to, and its car went :by farther.',

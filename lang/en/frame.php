@@ -13,6 +13,9 @@ return [
     'field' => [
         'optional' => '(optional)',
         'in' => 'in :unit',
+        'pick' => ':field: choose a day',
+        'a_day' => '4 May 2026',
+        'a_day_and_time' => '4 May 2026, 09:00',
     ],
     'layout' => [
         'skivo' => ':title · Skivo',
@@ -46,6 +49,7 @@ return [
         'allow_tablet' => 'A tablet asks to join as :group.',
         'help_group' => ':group waits for you.',
         'read_safety' => 'Next: read the safety sheet once.',
+        'read_new_cautions' => 'A car calls for care that you have not read of yet: read the safety sheet.',
         'add_groups' => 'Next: add the groups.',
         'record_cars' => 'One car is not recorded yet.|:count cars are not recorded yet.',
         'check_cars' => 'Next: look at the cars before they run.',

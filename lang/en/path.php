@@ -398,6 +398,7 @@ return [
         'change_parts' => 'Change our parts',
         'somewhere_here' => 'somewhere here',
         'tick' => 'Done',
+        'an_adult_reads_first' => 'This step is new in your class. Your adult reads about it first. Do another step meanwhile.',
         'next_test' => 'Next test',
         'that_is_it' => 'That is what we read',
         'again' => 'Do it again',

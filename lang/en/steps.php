@@ -5,68 +5,185 @@ declare(strict_types=1);
 // How a car is built, step by step: for the class, in a booklet, and for each group.
 return [
     'say' => [
-        'points_off' => 'Cut the points off the skewers, before anybody does anything else.',
+        'points_off' =>
+            'Cut the points off the skewers, before anybody does anything else. Point them at the table: offcuts fly.',
+        'points_off_but_one' => 'Cut the points off the skewers, all but one. The adult keeps that one as an awl.',
+        'last_point_off' => 'The last hole is made: now cut the point off the awl, too.',
+        'label_off' => 'Soak the label of the bottle in warm water, and rub it off. Dry the bottle.',
         'build_frame' => 'Build a frame :length long and :width wide. Its beams have holes along both sides.',
         'cut_chassis' => 'Cut the board: :length long, :width wide.',
-        'fold_chassis' => 'Fold the rims of the plate up on both sides. The floor between them is :width wide.',
-        'pierce_chassis' => 'Pierce two holes into each side, at the marks and all at one height, :bore wide.',
-        'mark_axles' => 'Draw the middle line. Then two lines across: one :rear from the rear end, one :front from it.',
+        'cut_chassis_knife' =>
+            'Cut the foam with a craft knife, on a cutting mat, along a steel ruler: :length long, :width wide. Three light cuts are better than a hard one.',
+        'cut_chassis_saw' => 'Clamp the wood and saw it: :length long. Rub the edges smooth.',
+        'snap_stick' =>
+            'Mark the stick at :length. Score it on both sides with the scissors’ point, and snap it over the edge of the table, the end pointing down.',
+        'fold_chassis' =>
+            'Fold the rims of the plate up on both sides, so that the floor between them is :width wide. The straws must reach past the folds. Tape the folds down.',
+        'open_body' =>
+            'Two openings: one in the middle of the bottom, as wide as the tube (:bore), and one on top, as wide as a finger, for the balloon’s neck. Pinch the plastic, snip the fold, and cut on from there.',
+        'open_body_cup' =>
+            'The cup’s mouth points backwards. Open the side that lies on top, in its middle and as wide as a finger: prick it with a pin, then widen it. The balloon’s neck will go through.',
+        'reinforce' => 'Tape a strip of card across the body, one in front and one at the rear. It must not bend any more.',
+        'reinforce_glue' => 'Glue along the folds and edges of the body, and press them together.',
+        'body_dries' => 'The body dries. Leave it lying flat.',
+        'mark_axles' =>
+            'Draw a line down the middle. Then draw two lines across. Measure both from the rear end: :rear and :front.',
+        'pierce_chassis' => 'Pierce two holes into each side, at the marks and all at one height. Widen them to :bore.',
         'cut_bearings' => 'Cut two straws, each :bearing long.',
         'cut_bearings_two' => 'Cut two straws: :bearing for the front, :rear_bearing for the rear.',
         'cut_axles' => 'Cut two axles, each :axle long.',
         'cut_axles_two' => 'Cut two axles: :axle for the front, :rear_axle for the rear.',
-        'pierce_wheels' => 'Pierce each wheel in its very middle, onto putty, fingers clear. A small hole first.',
-        'bearings_on' => 'Tape the straws along the two lines. Tape only the straw, and keep its ends free.',
+        'middle_pieces' =>
+            'Cut a disc of card for each wheel, wider than its hole. Find its middle by folding it twice, and glue it over the hole, middle on middle.',
+        'middles_set' => 'The glue on the wheels sets. Leave them flat.',
+        'pierce_wheels' =>
+            'Find the very middle of each wheel. Prick it with a pin, onto putty, fingers clear. Then widen the hole with the stick itself: it must stay tight.',
+        'pierce_wheels_middle' =>
+            'Prick the very middle of each card piece with a pin, onto putty, fingers clear. Widen the hole with the stick itself: it must stay tight.',
+        'cut_hubs' => 'Cut four pieces of straw, each :hub long: the hubs.',
+        'hubs_in' =>
+            'Widen the hole of each wheel until a hub sits tight in it, square to the wheel and standing out the same on both sides.',
+        'bearings_on_tape' => 'Tape the straws along the two lines. Tape only the straw, and keep its ends free.',
+        'bearings_on_double' => 'Press double-sided tape along the two lines, and the straws onto it. Keep their ends free.',
         'bearings_on_hot' => 'Glue the straws along the two lines, low temperature. No glue on their ends.',
         'bearings_on_glue' => 'Glue the straws along the two lines. No glue on their ends.',
+        'bearings_on_outside_tape' =>
+            'Lay the straws across the outside of the body at the two marks, and wind tape round body and straw. Keep their ends free.',
+        'bearings_on_outside_double' =>
+            'Press the straws across the outside of the body at the two marks, onto double-sided tape. Keep their ends free.',
+        'bearings_on_outside_hot' =>
+            'Glue the straws across the outside of the body at the two marks, low temperature. No glue on their ends.',
+        'bearings_on_outside_glue' => 'Glue the straws across the outside of the body at the two marks. No glue on their ends.',
         'bearings_through' => 'Push a straw through the holes, front and rear. It stands out the same on both sides.',
         'bearings_set' => 'The glue sets. Don’t touch it.',
+        'axles_on_tape' =>
+            'Tape the axles themselves along the two lines, so that they can’t turn: the wheels will spin on them.',
+        'axles_on_double' =>
+            'Press the axles themselves along the two lines, onto double-sided tape, so that they can’t turn: the wheels will spin on them.',
+        'axles_on_hot' =>
+            'Glue the axles themselves along the two lines, low temperature, so that they can’t turn. No glue near their ends: the wheels will spin there.',
+        'axles_on_glue' =>
+            'Glue the axles themselves along the two lines, so that they can’t turn. No glue near their ends: the wheels will spin there.',
+        'axles_on_through' =>
+            'Push the axles through the holes, the same length on both sides, and hold each with a turn of tape inside the wall so that it can’t turn: the wheels will spin on it.',
         'first_wheels' => 'Put one wheel on each axle. Only one!',
+        'first_wheels_glued' =>
+            'Glue the end of each axle to the very middle of one wheel, square to it. Only one wheel each! This is weaker than a hole.',
+        'first_wheels_set' => 'The glue sets, with the wheel flat on the table and the axle upright.',
         'axles_through' => 'Push each axle through its bearing.',
-        'second_wheels' => 'Now the second wheels. Leave :end_play so that the axle can slide a little.',
+        'second_wheels' =>
+            'Now the second wheels. They are tight: push with a turn, not straight. Leave :end_play so that the axle can slide a little.',
+        'second_wheels_glued' =>
+            'Now glue the second wheels to the other ends, square to the axle. Leave :end_play so that the axle can slide a little.',
+        'wheels_on' => 'Slide a wheel with its hub onto each end of the axles. It must spin freely.',
+        'wheels_on_bought' => 'Slide a wheel onto each end of the axles. It must spin freely on its own hub.',
+        'hold_wheels_glue' =>
+            'A ring of glue round each axle, on the outer side of the wheel only. None between wheel and body.',
+        'hold_wheels_loose' =>
+            'The hole is too wide to hold: hold each wheel square, and put a ring of glue round the axle on its outer side only. Let it set before you let go.',
+        'hold_wheels_stops' =>
+            'Wind a small elastic band, or press a ring of putty, round the axle on each side of each wheel. It takes patience.',
+        'hold_wheels_spin' =>
+            'Press a little putty, or wind a small elastic band, round each end of the axles, outside the wheel. Leave :end_play so that the wheel still spins.',
+        'hold_wheels_spin_glue' =>
+            'A drop of glue on the very end of each axle, none on the wheel. Leave :end_play so that the wheel still spins.',
+        'wheels_set' => 'The glue on the wheels sets. Hold the car up by its body.',
         'roll' => 'Put it on the floor and give it a push.',
-        'decorate' => 'Decorate it. Nothing on wheels and axles.',
+        'decorate_first' => 'Decorate it now, so that it is dry before the balloon goes on. Nothing on wheels and axles.',
+        'decorate_last' =>
+            'Decorate it last, over the finished car: you see what is still free. Nothing on wheels and axles, and nothing that pricks the balloon.',
         'paint_dries' => 'The paint dries.',
+        'top_plate' => 'Cut a plate of card, :length long and :width wide, and tape it on top. Tube and balloon will lie on it.',
+        'post' =>
+            'Fold a post of card, :height high, and tape it upright where the tube will lie. The balloon hangs free of the wheels.',
         'cut_nozzle' => 'Cut the tube for the nozzle: :nozzle long, without the bend of a straw.',
-        'stretch_balloon' => 'Fill the balloon once, and let the air out again.',
+        'cut_nozzle_bend' => 'Cut the straw for the nozzle: :nozzle long. Keep its bend: with it you aim the jet.',
+        'cut_nozzle_bundle' => 'Cut the straws for the nozzle, all of one length: :nozzle, without their bends.',
+        'bundle' =>
+            'Lay the straws side by side, their ends level. Tape them together at both ends, but don’t crush them. Close the gaps between them with tape or putty: air must only come through the straws.',
+        'nest_tubes' =>
+            'Push the thinner tube into the wider one, a quarter of its length. Wind tape round each step until it is tight.',
+        'cut_lip' => 'Cut the rolled lip off the balloon’s neck, straight across.',
+        'stretch_balloon' => 'Fill the balloon once, and let the air out again. Don’t aim it at a face.',
+        'tube_on' =>
+            'Tape the tube on top before the balloon is on it. It points straight back, in the middle. Lift the car; never press it down.',
+        'tube_on_through' =>
+            'Lay the tube inside, straight back and in the middle, its front end under the opening on top. Tape it where it leaves the body.',
         'join_balloon' => 'Push the tube :neck into the balloon’s neck. Wind an elastic band round it, three or four turns.',
         'join_balloon_tape' => 'Push the tube :neck into the balloon’s neck. Wind tape tightly round it.',
         'join_balloon_hot' => 'Push the tube :neck into the balloon’s neck. Seal it all round with glue, low temperature.',
         'joint_sets' => 'The glue sets. Don’t touch it.',
         'airtight' => 'Fill it, close the end with a fingertip, and listen.',
-        'power_on' => 'Tape the tube on top. It points straight back. Lift the car; never press it down.',
+        'power_on' => 'Tape the tube on top. It points straight back, in the middle. Lift the car; never press it down.',
+        'power_on_through' =>
+            'Push the tube in through the opening on top and out at the rear, straight back and in the middle. The balloon stays above. Tape the tube where it leaves the body.',
+        'power_on_filled' =>
+            'Fill the balloon to the size for running. Bend the tube over, and hold the bend with a peg. Now lay the tube on top, straight back and in the middle, and tape it.',
+        'power_on_in_brick' =>
+            'Pull the balloon’s neck through a window of the frame, from the inside backwards, and press the next beam on so that it holds the neck without closing it.',
+        'power_on_neck' =>
+            'Pull the balloon’s neck through a ring of card taped upright at the rear end, so that the neck points straight back.',
         'clearance' => 'Fill it to the size for running, and look under it.',
+        'clearance_filled' => 'Look under it while it is full. Then take the peg off over an empty lane.',
         'rubber_on_rims' => 'Put rubber round the driven wheels: an elastic band, or a strip cut from a balloon.',
-        'fit_hook' => 'Push a bent paper clip through the chassis, in the middle and :hook from the end. Bend it over and tape it.',
+        'rubber_on_rims_all' => 'Put an elastic band round each wheel, flat and in the middle of the rim.',
+        'rubber_on_rims_strip' => 'Cut rings from the neck of a balloon, and stretch one round each wheel that is to grip.',
+        'fit_hook' =>
+            'Push a bent paper clip through the chassis, in the middle and :hook from the end. Bend it over and tape it.',
+        'cut_slot' =>
+            'Cut a slot into the middle of the edge at the other end from the driven axle, as deep as a band is wide. Tape its corners so that it can’t tear.',
         'knot_chain' => 'Loop bands through each other until the chain is :chain long, lying flat.',
-        'hook_chain' => 'Put one end on the hook. Lay the other over the peg or notch on the axle. Don’t tie it.',
+        'hook_chain' =>
+            'Put one end on the hook or into the slot. Lay the other over the peg on the axle; without a peg, hold it under the first turn. Don’t tie it.',
+        'hook_chain_tied' =>
+            'Put one end on the hook or into the slot, and tie the other to the axle. It will wind up the other way and brake at the end.',
         'wind_once' => 'Eyes protected. Turn the wheels backwards, three turns. Hold the car up and let go.',
+        'wind_once_rolling' =>
+            'Eyes protected. Press the car down a little and roll it backwards, three turns of the wheel. Hold it up and let go.',
     ],
     'done_when' => [
         'points_off' => 'No end pricks your palm.',
+        'last_point_off' => 'No end pricks your palm.',
+        'label_off' => 'Nothing sticks to your finger.',
         'build_frame' => 'It does not twist in your hands.',
         'cut_chassis' => 'A sheet of paper fits its corners.',
-        'fold_chassis' => 'It lies flat on the table.',
-        'pierce_chassis' => 'You can look straight through from side to side.',
+        'snap_stick' => 'Its end is smooth to your thumb.',
+        'fold_chassis' => 'It lies flat on the table, and the folds stay down.',
+        'open_body' => 'The tube goes through, and no edge is sharp.',
+        'reinforce' => 'Press its corners: it does not bend.',
         'mark_axles' => 'The lines are as far apart on the left as on the right.',
+        'pierce_chassis' => 'You can look straight through from side to side.',
         'cut_bearings' => 'Side by side, both end together.',
         'cut_axles' => 'Both are straight and end together.',
+        'middle_pieces' => 'You see no hole any more.',
         'pierce_wheels' => 'Turn it on the pin: the rim does not wobble.',
+        'cut_hubs' => 'All four end together, and none is crushed.',
+        'hubs_in' => 'The axle turns in the hub, and the hub does not turn in the wheel.',
         'bearings_on' => 'An axle slides through each, and they lie side by side like rails.',
         'bearings_through' => 'An axle slides through each, and they lie side by side like rails.',
+        'axles_on' => 'Neither axle turns, and they lie side by side like rails.',
         'first_wheels' => 'The wheel sits square, and does not slip.',
         'axles_through' => 'It turns with one finger.',
         'second_wheels' => 'Spin it: it runs on for a while.',
+        'wheels_on' => 'Spin it: it runs on for a while.',
+        'hold_wheels' => 'Pull gently: no wheel comes off, and all still turn.',
         'roll' => 'It rolls on by itself, straight, and nothing rubs.',
         'decorate' => 'The wheels still turn freely.',
+        'top_plate' => 'It stays level when you press one side.',
+        'post' => 'It stays upright when you blow at it.',
         'cut_nozzle' => 'Its end is round and open.',
+        'bundle' => 'Blow into one end: air comes out of every straw, and from nowhere else.',
+        'nest_tubes' => 'Close the thin end and blow: nothing hisses.',
+        'cut_lip' => 'The edge is straight, without a tear.',
         'stretch_balloon' => 'It is soft, and easier to fill.',
+        'tube_on' => 'The tube is round all along, and points straight back.',
         'join_balloon' => 'Pull gently: it stays on.',
         'airtight' => 'After ten seconds it is as large as before.',
         'power_on' => 'The tube is round all along, and sticks out far enough to blow into.',
         'clearance' => 'It touches neither floor nor wheels.',
         'rubber_on_rims' => 'The wheel does not slide when you push the car down and along.',
         'fit_hook' => 'Pull at it: it does not move.',
+        'cut_slot' => 'A band stays in it when you pull.',
         'knot_chain' => 'It reaches from the hook to the axle, and hardly hangs.',
         'hook_chain' => 'It touches neither the other axle nor the floor.',
         'wind_once' => 'The wheels turn forwards, and at the end the band falls off.',
@@ -81,17 +198,52 @@ return [
     'page' => [
         'title' => 'Build steps · :challenge',
         'how_a_car_is_built' => 'How a car is built',
-        'made_from_the_kit' => 'Made from the kit, at its own sizes, in an order without traps. A group whose car differs sees its own steps on its tablet.',
+        'made_from_the_kit' => 'From your kit, at its own sizes. Open a step to see how it is done. A group whose car differs sees its own steps on its tablet.',
         'booklet' => 'Booklet to print',
-        'print' => 'Print these steps',
         'choices' => 'How it is held and decorated',
         'bearings_are_held_by' => 'Bearings are held by',
         'decorated' => 'Cars are decorated',
         'decorated_with' => 'With',
+        'points' => 'The points of skewers',
+        'mount_order' => 'On the car first',
         'adults' => 'Adults at hand',
         'adults_hint' => 'for cutting, piercing and hot glue',
         'save' => 'Save how it is built',
-        'to_the_timetable' => 'To the timetable',
+        'chosen' => 'Bearings are held by :held. Decoration: :decorated. :adults at hand.',
+    ],
+    'prepared' => [
+        'title' => 'Prepared beforehand',
+        'what' => 'What you tick is done by adults before the class comes. It leaves the children’s steps, the timetable and the wait for an adult.',
+        'nothing' => 'Nothing: the class does it all.',
+        'in_a_line' => ':pieces: about :time.',
+        'together' => ':pieces: about :time; :helpers together: :shared.',
+        'helpers' => 'Helpers who prepare',
+        'count_of_helpers' => ':count helper|:count helpers',
+        'sheet' => 'To prepare before the class',
+        'for_cars' => 'For :cars.',
+        'of_kind' => 'Cars with :kind',
+        'safe' => 'Take care yourself, too:',
+        'label' => 'Prepared: :what.',
+        'pieces' => [
+            'points_off' => ':count point off|:count points off',
+            'label_off' => ':count label off|:count labels off',
+            'build_frame' => ':count frame built|:count frames built',
+            'cut_chassis' => ':count body cut|:count bodies cut',
+            'snap_stick' => ':count stick snapped|:count sticks snapped',
+            'fold_chassis' => ':count plate folded|:count plates folded',
+            'open_body' => ':count body opened|:count bodies opened',
+            'pierce_chassis' => ':count hole in the bodies|:count holes in the bodies',
+            'cut_bearings' => ':count bearing cut|:count bearings cut',
+            'cut_axles' => ':count axle cut|:count axles cut',
+            'middle_pieces' => ':count middle piece glued on|:count middle pieces glued on',
+            'pierce_wheels' => ':count hole in the wheels|:count holes in the wheels',
+            'last_point_off' => ':count awl without its point|:count awls without their points',
+            'cut_hubs' => ':count hub cut|:count hubs cut',
+            'cut_nozzle' => ':count nozzle cut|:count nozzles cut',
+            'cut_lip' => ':count lip off|:count lips off',
+            'fit_hook' => ':count hook fitted|:count hooks fitted',
+            'cut_slot' => ':count slot cut|:count slots cut',
+        ],
     ],
     'time' => [
         'hands' => 'One group’s hands need about :hands; an adult is needed for :adult of it at each car.',
@@ -151,5 +303,9 @@ return [
         'choose_with_what' => 'Choose pens or paint.',
         'choose_what_holds' => 'Choose what holds the bearings.',
         'adults_are_from_1' => 'Adults at hand must be a whole number from 1 to 40.',
+        'choose_points' => 'Choose when the points of skewers come off.',
+        'choose_order' => 'Choose what goes on the car first.',
+        'helpers_are_from_1' => 'Helpers must be a whole number from 1 to 40.',
+        'prepared_or_not' => 'Tick what is prepared, or leave it empty.',
     ],
 ];

@@ -20,6 +20,7 @@ const PARTS = [
     ['form[data-draw]', async () => (await import('./build/car.js')).attachBuild],
     ['[data-designs]', async () => (await import('./plan/designs.js')).attachDesigns],
     ['[data-later]', async () => (await import('./frame/later.js')).attachLater],
+    ['[data-day]', async () => (await import('./frame/days.js')).attachDays],
     ['[data-grid]', async () => (await import('./build/grid.js')).attachGrid],
     ['form[data-answers]', async () => (await import('./frame/answers.js')).attachAnswers],
     ['[data-take]', async () => (await import('./build/car.js')).attachTake],

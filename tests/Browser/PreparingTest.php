@@ -23,9 +23,11 @@ final class PreparingTest extends BrowserTestCase
         self::assertStringContainsString('For 36 learners in 9 groups, with 20 % spares', $browser->text());
         self::assertSame('44', $browser->text('tr:has([name=amount_wheels]) .big-figure'));
         // Another wheel is chosen, and the list follows by itself.
+        $browser->press('What cars are made of');
         $browser->follow(fn() => (new WebDriverSelect($browser->find('[name=kit_wheels]')))->selectByVisibleText('bought wheels'));
         self::assertStringContainsString('Wheels: bought wheels', $browser->text('table.materials'));
         self::assertStringNotContainsString('Start collecting now', $browser->text());
+        $browser->find('.prices input')->click();
         $browser->fill('price_wheels', '0.5')->press('Save the materials');
         self::assertStringContainsString('22.00', $browser->text('table.materials tfoot'));
 
@@ -48,7 +50,7 @@ final class PreparingTest extends BrowserTestCase
         self::assertStringContainsString('It fits', $browser->text());
         self::assertCount(9, $browser->all('.run-order tbody tr'), '27 runs on three lanes');
 
-        $browser->press('To the safety sheet');
+        $browser->press('Build');
         self::assertStringContainsString('Latex', $browser->text());
         self::assertStringNotContainsString('Hot glue', $browser->text());
         $browser->press('I have read it')

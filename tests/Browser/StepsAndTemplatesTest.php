@@ -25,6 +25,9 @@ final class StepsAndTemplatesTest extends BrowserTestCase
         );
         self::assertSame('Points off', $steps()[0]);
         self::assertNotContains('Decorate it', $steps());
+        // A step is one tap: its picture and its name stand in front.
+        self::assertStringNotContainsString('Cut two straws', $browser->text('.build-steps'));
+        $browser->press('Cut the bearings');
         self::assertStringContainsString('Cut two straws, each 8.1 cm long.', str_replace("\u{00A0}", ' ', $browser->text('.build-steps')));
         $browser->pick('decoration', 'first')
             ->pick('decorated_with', 'paint')
@@ -34,6 +37,7 @@ final class StepsAndTemplatesTest extends BrowserTestCase
         self::assertStringContainsString('The steps follow', $browser->text('.flash'));
         self::assertContains('Let it dry', $steps());
         self::assertLessThan(array_search('Balloon on the car', $steps(), true), array_search('Let it dry', $steps(), true));
+        $browser->press('Let it set');
         self::assertMatchesRegularExpression('/Meanwhile: step \d+, /', $browser->text('.build-step.waits'));
         self::assertSame([], $browser->accessibilityProblems());
 

@@ -9,6 +9,9 @@ use PHPUnit\Framework\TestCase;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Step;
+use Skivo\Core\Car\Build\BuildSteps;
+use Skivo\Core\Car\Build\Making;
+use Skivo\Core\Car\Build\PowerMaking;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Car\Change;
 use Skivo\Core\Car\Geometry\Fault;
@@ -28,7 +31,6 @@ use Skivo\Core\Challenge\VoidReason;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\Temperature;
 use Skivo\Core\Measurement\UnitSystem;
-use Skivo\Core\Session\Caution;
 use Skivo\Core\Session\CutPlan;
 use Skivo\Core\Session\Headcount;
 use Skivo\Core\Session\Material;
@@ -295,7 +297,7 @@ final class BuildRulesTest extends TestCase
 
             return null;
         };
-        $materials = Materials::of(new Kit(), $class, $cuts);
+        $materials = Materials::of(new Kit(), self::stepsOf(new Kit()), $class, $cuts);
 
         // By hand: 9 × 1.2 = 10.8, so 11 cars: 44 wheels would be 43.2; 22 bearings in 11 straws and 11 for nozzles.
         self::assertSame(11, $class->cars());
@@ -309,11 +311,8 @@ final class BuildRulesTest extends TestCase
         self::assertSame(['wheels'], array_map(static fn(Material $line): string => $line->key, $materials->early()));
         self::assertNull($materials->cost());
 
-        $other = Materials::of(new Kit(
-            wheels: 'bought wheels',
-            nozzle: 'baster tube',
-            joint: 'hot glue',
-        ), $class, $cuts, ['wheels' => [6.0, 0.25]], [
+        $glued = new Kit(wheels: 'bought wheels', nozzle: 'baster tube', joint: 'hot glue');
+        $other = Materials::of($glued, self::stepsOf($glued), $class, $cuts, ['wheels' => [6.0, 0.25]], [
             new Material('own-1', 2, Per::Group, price: 0.1, ownName: 'Googly eyes', ownUnit: 'eyes'),
         ]);
         self::assertSame([65, 5 - 2, 18], array_map(static fn(string $key): ?int => $total($other, $key), ['wheels', 'glue-gun', 'own-1']));
@@ -325,7 +324,7 @@ final class BuildRulesTest extends TestCase
     {
         $class = new Headcount(9, 27, 0.2);
         $cuts = CutPlan::of(new Kit(), new CutSizes(0.075, 0.014), 0.2, 0.3, 0.001, 0.15, 1, $class->cars());
-        $contents = Materials::of(new Kit(), $class, $cuts);
+        $contents = Materials::of(new Kit(), self::stepsOf(new Kit()), $class, $cuts);
         $keys = array_map(static fn(Material $line): string => $line->key, $contents->inKit());
 
         self::assertContains('wheels', $keys);
@@ -336,16 +335,11 @@ final class BuildRulesTest extends TestCase
         self::assertSame([0.15, 1], $contents->piecesInKit()['nozzle']);
     }
 
-    public function testCautionsAreThoseOfTheMaterials(): void
+    private static function stepsOf(Kit $kit, Making $making = new Making(power: new PowerMaking(0.12))): BuildSteps
     {
-        $plain = Caution::for(new Kit(wheels: 'bought wheels', bearing: 'plastic hub on steel'), false, true);
-        self::assertNotContains(Caution::Points, $plain);
-        self::assertNotContains(Caution::Glue, $plain);
-        self::assertNotContains(Caution::Latex, $plain);
-        self::assertContains(Caution::Choking, $plain);
+        $car = $kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009));
 
-        $all = Caution::for(new Kit(wheels: 'optical discs', joint: 'hot glue'), true, false, areWound: true);
-        self::assertSame(Caution::cases(), $all);
+        return BuildSteps::of($kit, Layout::of($car, $kit->catalogue(), $kit), $making);
     }
 
     public function testEachGoalMeasuresItsOwn(): void

@@ -5,30 +5,24 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\Decoration;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Joint;
-use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Build\BuildHand;
 use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
 use Skivo\Core\Car\Build\BuildTask;
-use Skivo\Core\Car\Build\BuildTool;
+use Skivo\Core\Car\Build\Caution;
+use Skivo\Core\Car\Build\Making;
+use Skivo\Core\Car\Build\PowerMaking;
 use Skivo\Core\Car\Build\Sets;
+use Skivo\Core\Car\Build\WheelMaking;
 use Skivo\Core\Car\Geometry\Layout;
-use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Car\Part\CutSizes;
 use Skivo\Core\Car\Part\Kit;
-use Skivo\Core\Car\Part\Part;
-use Skivo\Core\Car\Part\PartTrait;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Session\Booklet;
-use Skivo\Core\Session\Headcount;
-use Skivo\Core\Session\Material;
-use Skivo\Core\Session\Materials;
 
 /** The order in which a car is built: made from its parts, and without traps. */
 final class BuildStepsTest extends TestCase
@@ -80,65 +74,6 @@ final class BuildStepsTest extends TestCase
         self::assertNotContains(BuildStep::PaintDries, $last, 'pens are dry at once');
     }
 
-    /** Whatever a car is made of: no step comes before one that it needs, and none of the usual traps is open. */
-    public function testNoCarMadeAtRandomLeadsIntoATrap(): void
-    {
-        $random = new Randomizer(new Mt19937(7));
-        $names = static fn(PartKind $kind): array => array_values(
-            array_map(static fn(Part $part): string => $part->name, Catalogue::standard()->of($kind)),
-        );
-        $pick = static fn(array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
-        $seen = [];
-        for ($i = 0; $i < 400; $i++) {
-            $kit = new Kit(
-                $pick($names(PartKind::Chassis)),
-                $pick($names(PartKind::Wheel)),
-                $pick($names(PartKind::Bearing)),
-                $pick($names(PartKind::Nozzle)),
-                $pick($names(PartKind::Balloon)),
-                $pick(Joint::cases())->value,
-            );
-            $source = $pick(EnergySource::cases());
-            $cuts = new CutSizes(0.02 + 0.001 * $random->getInt(0, 120), 0.001 * $random->getInt(1, 15));
-            $steps = self::steps(
-                $kit,
-                $pick([null, 0.1]),
-                $pick(Decoration::cases()),
-                $pick(Sets::ofBearings()),
-                $pick(Sets::ofDecoration()),
-                $cuts,
-                $source,
-            );
-            $order = self::order($steps);
-            $at = array_flip(array_map(static fn(BuildStep $step): string => $step->value, $order));
-            self::assertCount(count($order), $at, 'each once');
-            $clock = $steps->clock();
-            foreach ($steps->tasks as $task) {
-                foreach ($task->after as $needed) {
-                    self::assertLessThan($at[$task->step->value], $at[$needed->value]);
-                    self::assertLessThanOrEqual($clock[$task->step->value][0], $clock[$needed->value][1]);
-                }
-                $seen[$task->step->value] = true;
-            }
-            self::assertSame($kit->usesSkewers(), isset($at['points_off']));
-            self::assertTrue(!isset($at['points_off']) || $at['points_off'] === 0, 'points come off before anything else');
-            self::assertLessThan($at['second_wheels'], $at['axles_through'], 'an axle with two wheels goes through no bearing');
-            self::assertLessThan($at['axles_through'], $at['bearings_on'] ?? $at['bearings_through'] ?? $at['build_frame']);
-            self::assertSame($kit->has(PartKind::Wheel, PartTrait::PiercedByHand), isset($at['pierce_wheels']));
-            self::assertSame($source->blows(), isset($at['power_on']));
-            self::assertSame($source->winds(), isset($at['hook_chain']));
-            self::assertLessThan(
-                $at['power_on'] ?? $at['hook_chain'] ?? INF,
-                max($at['roll'], $at['airtight'] ?? $at['knot_chain'] ?? 0),
-                'a car rolls, and a joint or a chain holds, before they come together',
-            );
-            foreach ($steps->tasks as $task) {
-                self::assertTrue($task->tool?->value !== 'glue_gun' || $task->hand === BuildHand::Adult, 'hot glue is an adult’s');
-            }
-        }
-        self::assertCount(count(BuildStep::cases()), $seen, 'every step came up');
-    }
-
     /** Folded and laid into each other, pages follow on pages. */
     public function testABookletFoldsIntoItsPages(): void
     {
@@ -159,50 +94,33 @@ final class BuildStepsTest extends TestCase
         }
     }
 
-    /** Whatever a step is done with, the list for the kit has. */
-    public function testEveryToolOfAStepIsOnTheListOfMaterials(): void
+    /** What is warned of is what is done, to any car of the class. */
+    public function testCautionsAreThoseOfWhatIsDone(): void
     {
-        $line = [
-            'cutters' => 'cutters', 'scissors' => 'scissors', 'pin' => 'pins', 'tape' => 'tape', 'glue_gun' => 'glue-gun',
-            'glue' => 'craft-glue',
-            'pens' => 'ruler', 'paint' => 'paint', 'pump' => 'pump', 'breath' => 'balloons', 'saw' => 'saw',
-        ];
-        self::assertEqualsCanonicalizing(array_column(BuildTool::cases(), 'value'), array_keys($line));
-        $class = new Headcount(9, 30, 0.2);
-        $names = static fn(PartKind $kind): array => array_map(
-            static fn(Part $part): string => $part->name,
-            (new Kit())->catalogue()->of($kind),
-        );
-        $seen = [];
-        foreach ($names(PartKind::Chassis) as $chassis) {
-            foreach ($names(PartKind::Wheel) as $wheels) {
-                foreach ($names(PartKind::Bearing) as $bearing) {
-                    foreach (
-                        [[Joint::ElasticBand, Sets::Tape, true], [Joint::HotGlue, Sets::CraftGlue, false]] as [$joint, $sets, $byMouth]
-                    ) {
-                        $kit = new Kit($chassis, $wheels, $bearing, joint: $joint->value);
-                        $layout = Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit);
-                        $steps = BuildSteps::of($kit, $layout, 0.0015, 0.12, Decoration::Last, $sets, Sets::Paint, $byMouth);
-                        $listed = array_map(
-                            static fn(Material $line): string => $line->key,
-                            Materials::of($kit, $class, null, byMouth: $byMouth, bearings: $sets, colour: Sets::Paint)->lines,
-                        );
-                        foreach ($steps->tasks as $task) {
-                            if ($task->tool !== null) {
-                                self::assertContains(
-                                    $line[$task->tool->value],
-                                    $listed,
-                                    "{$task->step->value} of {$chassis}, {$wheels}, {$bearing}",
-                                );
-                                $seen[$task->tool->value] = true;
-                            }
-                        }
-                    }
-                }
-            }
-        }
-        self::assertArrayHasKey('saw', $seen);
-        self::assertArrayHasKey('breath', $seen);
+        $steps = static function (Kit $kit, Making $making = new Making(power: new PowerMaking(0.12))): BuildSteps {
+            $car = $kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009));
+
+            return BuildSteps::of($kit, Layout::of($car, $kit->catalogue(), $kit), $making);
+        };
+        $plain = Caution::for([$steps(new Kit(wheels: 'bought wheels', bearing: 'plastic hub on steel'))], true);
+        self::assertNotContains(Caution::Glue, $plain);
+        self::assertNotContains(Caution::Latex, $plain);
+        self::assertNotContains(Caution::Knives, $plain);
+        self::assertContains(Caution::Choking, $plain);
+        self::assertContains(Caution::Gas, $plain);
+        // A band needs no air, and no warning of it.
+        $band = Caution::for([$steps((new Kit())->drivenBy(EnergySource::ElasticBand))], false);
+        self::assertContains(Caution::Bands, $band);
+        self::assertSame([], array_intersect(
+            array_column([Caution::Gas, Caution::Jet, Caution::Eyes, Caution::Mouths], 'value'),
+            array_column($band, 'value'),
+        ));
+        // One car that was recorded is enough: foam that is cut with a knife, discs, hot glue, breath, a band.
+        $all = Caution::for([
+            $steps(new Kit('foam board', 'optical discs', joint: 'hot glue'), new Making(power: new PowerMaking(0.12, true))),
+            $steps((new Kit())->drivenBy(EnergySource::ElasticBand)),
+        ], false, collects: true);
+        self::assertSame(Caution::cases(), $all);
     }
 
     private static function steps(
@@ -217,7 +135,13 @@ final class BuildStepsTest extends TestCase
         $car = $kit->car(UnitSystem::Metric, $cuts)->with(CarAttribute::EnergySource, $source->value);
         $layout = Layout::of($car, $kit->catalogue(), $kit);
 
-        return BuildSteps::of($kit, $layout, $cuts->endPlayM, $nozzleM, $decoration, $bearings, $colour);
+        return BuildSteps::of($kit, $layout, new Making(
+            new WheelMaking($cuts->endPlayM),
+            new PowerMaking($nozzleM),
+            bearings: $bearings,
+            decoration: $decoration,
+            colour: $colour,
+        ));
     }
 
     /** @return list<BuildStep> */

@@ -9,6 +9,8 @@ use Skivo\Core\Car\Attribute\Decoration;
 use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
 use Skivo\Core\Car\Build\BuildTask;
+use Skivo\Core\Car\Build\Making;
+use Skivo\Core\Car\Build\PowerMaking;
 use Skivo\Core\Car\Build\Sets;
 use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Car\Part\CutSizes;
@@ -148,11 +150,7 @@ final class BuildTimeTest extends TestCase
         return BuildSteps::of(
             $kit,
             Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit),
-            0.0015,
-            0.12,
-            $decoration,
-            Sets::Tape,
-            $colour,
+            new Making(power: new PowerMaking(0.12), decoration: $decoration, colour: $colour),
         );
     }
 }

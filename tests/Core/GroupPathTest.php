@@ -10,6 +10,8 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
 use Skivo\Core\Car\Build\BuildTask;
+use Skivo\Core\Car\Build\Making;
+use Skivo\Core\Car\Build\PowerMaking;
 use Skivo\Core\Car\Geometry\Layout;
 use Skivo\Core\Car\Part\Catalogue;
 use Skivo\Core\Car\Part\CutSizes;
@@ -70,8 +72,7 @@ final class GroupPathTest extends TestCase
         $steps = BuildSteps::of(
             $kit,
             Layout::of($kit->car(UnitSystem::Metric, new CutSizes(0.075, 0.009)), $kit->catalogue(), $kit),
-            0.0015,
-            0.12,
+            new Making(power: new PowerMaking(0.12)),
         );
         $of = static fn(CarAttribute ...$changed): array => array_map(
             static fn(BuildTask $task): BuildStep => $task->step,

@@ -187,5 +187,8 @@ final class PracticeAndSweepsTest extends TestCase
         $hardly = new Forecast(0.6, 0.0, new Interval(0.0, 0.5, 0.5), new Interval(0.0, 2.0), 0.1, 1.0);
         self::assertEqualsWithDelta(0.25, $hardly->beyond(0.5), 1e-9);
         self::assertLessThanOrEqual(0.4, $hardly->beyond(0.01));
+        // From 100 to 475 cm is where it stops; from nothing to 2 m is not.
+        self::assertTrue($forecast->saysWhere());
+        self::assertFalse($hardly->saysWhere());
     }
 }

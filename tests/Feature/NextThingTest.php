@@ -39,6 +39,14 @@ final class NextThingTest extends FeatureTestCase
         // Looking is no duty: who goes to the lane is asked for tries.
         $this->log($challenge, 'Keel', ['distance' => '300'])->assertSessionHasNoErrors();
         $says('One try of 2 is still to run.', NextStep::RunTries);
+        // A car that calls for more care than the sheet had is read about first.
+        $this->put("{$at}/plan/safety")->assertRedirect();
+        $challenge->refresh()->update(['safety_read' => array_values(array_diff($challenge->safety_read, ['knives']))]);
+        $this->put("{$at}/groups/{$keel->id}/car", ['nozzle_bore' => '6', 'chassis' => 'foam board'])->assertSessionHasNoErrors();
+        $says('A car calls for care that you have not read of yet', NextStep::ReadNewCautions);
+        $this->get("{$at}/plan/safety")->assertOk()->assertSee('Craft knife, saw and drill');
+        $this->put("{$at}/plan/safety")->assertRedirect();
+        $says('One try of 2 is still to run.', NextStep::RunTries);
         // Whoever waits for an adult comes first.
         GroupPlace::query()->updateOrCreate(
             ['group_id' => $reef->id],

@@ -61,9 +61,10 @@ final readonly class BenchWords
     {
         $say = new ForecastWords($this->units);
 
-        return $now === null || $once === null || !$once->isNarrowerThan($now) ? null : Text::of('check.measure.gain', [
-            'now' => $say->band($now), 'then' => $say->band($once),
-        ]);
+        return $now === null || $once === null || !$once->saysWhere() || !$once->isNarrowerThan($now) ? null : Text::of(
+            $now->saysWhere() ? 'check.measure.gain' : 'check.measure.first_forecast',
+            ['now' => $say->band($now), 'then' => $say->band($once)],
+        );
     }
 
     /** The first push as a scale shows it: as measured, or about what its parts give. */

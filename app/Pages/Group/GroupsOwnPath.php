@@ -65,7 +65,7 @@ final readonly class GroupsOwnPath
         $this->tries = $record->tries($newest);
         $this->card = $record->card($group);
         $this->guess = $newest?->predictions()->where('try', $this->tries->next())->first();
-        $this->steps = $plan->stepsOfCar($this->car);
+        $this->steps = $plan->groupSteps($this->car);
         $this->tasks = $this->before === null ? $this->steps->tasks : $this->steps->ofChange($this->before->changesTo($this->car));
         $this->ticked = $this->ticks($newest?->id);
         $last = $this->lastRun();
@@ -88,6 +88,12 @@ final readonly class GroupsOwnPath
                 ),
             closed: array_values(array_filter(array_map(Station::tryFrom(...), $record->challenge->closed_stations))),
         );
+    }
+
+    /** Whether a step calls for care that the educator has not read of yet. */
+    public function isClosedForSafety(BuildTask $task): bool
+    {
+        return array_intersect(array_column($task->cautions(), 'value'), $this->record->challenge->safety_unread) !== [];
     }
 
     /** The newest run of the newest car that was no void try; null before there is one. */

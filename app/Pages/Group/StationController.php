@@ -61,7 +61,7 @@ final class StationController
             ],
             Station::Build => [
                 'layout' => $own->plan->layoutOf($own->car),
-                'steps' => new StepWords($own->steps, $own->plan->kitOf($own->car), $challenge->units),
+                'steps' => new StepWords($own->steps, $challenge->units),
             ],
             Station::Check => ['item' => CheckStation::of($own, $request->string('item')->toString())],
             Station::Guess => ['drawing' => new GuessTape($challenge->units, $challenge->lane_length->quantity->si(), $own->forecast())],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Home;
 
 use App\Actions\ManageHomeLinks;
+use App\Language\Moment;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\Group;
@@ -55,6 +56,7 @@ final class HomeController
 
     public function link(Request $request, Challenge $challenge, Group $group, ManageHomeLinks $home): RedirectResponse
     {
+        $request->merge(['until' => Moment::read($request->string('until')->toString())]);
         $request->validate(
             ['until' => ['required', 'date_format:Y-m-d', 'after:today', 'before:' . now()->addDays(self::LONGEST_D + 1)->format('Y-m-d')]],
             ['until.*' => Text::of('home.form.until', ['days' => self::LONGEST_D])],

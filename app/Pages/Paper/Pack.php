@@ -59,11 +59,13 @@ final readonly class Pack
         $isTape = static fn(TemplateSheet $sheet): bool => $sheet->key === 'tape';
         $tape = array_values(array_filter($sheets, $isTape));
         $templates = array_values(array_filter($sheets, static fn(TemplateSheet $sheet): bool => !$isTape($sheet)));
-        $words = new StepWords($plan->steps(), $plan->kit, $challenge->units);
+        $words = new StepWords($plan->classSteps(), $challenge->units);
         $teams = $record->teams()->count();
+        $prepared = $plan->plan->preparedSteps() === [] ? 0 : 1;
         $pages = [
             Paper::Brief->value => 1,
             Paper::Safety->value => max(1, (int) ceil(count($plan->cautions()) / self::CAUTIONS)),
+            Paper::Prepare->value => $prepared,
             Paper::Helpers->value => 2,
             Paper::Booklet->value => count($words->sides()),
             Paper::Templates->value => count($templates),
@@ -74,7 +76,8 @@ final readonly class Pack
             Paper::Tape->value => count($tape),
         ];
         $usual = [
-            Paper::Brief->value => 1, Paper::Safety->value => 1, Paper::Helpers->value => $plan->plan->adults,
+            Paper::Brief->value => 1, Paper::Safety->value => 1, Paper::Prepare->value => $prepared,
+            Paper::Helpers->value => $plan->plan->adults,
             Paper::Booklet->value => $groups, Paper::Templates->value => 1, Paper::Labels->value => 1,
             Paper::Cards->value => $teams > 0 && $challenge->joinCodes()->exists() ? 1 : 0, Paper::Order->value => 1,
             Paper::Notebooks->value => $record->groups->isEmpty() ? 0 : 1, Paper::Tape->value => 1,
@@ -89,6 +92,9 @@ final readonly class Pack
             ? (int) round($booklets * $plan->design->groupsOf($groups, true) / max(1, $groups))
             : 0;
         $size = $request->query('size', $challenge->units === UnitSystem::Imperial ? 'letter' : 'a4');
+
+        // The helpers' sheet has the run order beside it, where that is not printed by itself.
+        $pages[Paper::Helpers->value] = $copies[Paper::Order->value] > 0 ? 1 : 2;
 
         return new self(
             $plan,

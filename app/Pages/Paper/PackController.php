@@ -7,7 +7,6 @@ namespace App\Pages\Paper;
 use App\Actions\AdmitDevices;
 use App\Language\DesignWords;
 use App\Models\Challenge;
-use App\Pages\Plan\StepWords;
 use App\Pages\Report\NotebookSheets;
 use App\Pages\Room\Addresses;
 use App\Record\ClassRecord;
@@ -27,7 +26,6 @@ final class PackController
 
         return view('paper.pack', [
             'challenge' => $challenge, 'record' => $record, 'pack' => $pack, 'plan' => $pack->plan, 'order' => $pack->order,
-            'steps' => new StepWords($pack->plan->steps(), $pack->plan->kit, $challenge->units),
             'builds' => new DesignWords($pack->plan), 'timetable' => $pack->plan->timetable($record->groups->count()),
             'notebooks' => $pack->copiesOf(Paper::Notebooks) > 0 ? NotebookSheets::of($record) : null,
             'addresses' => Addresses::forTablets($request->getSchemeAndHttpHost()),

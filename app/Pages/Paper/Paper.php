@@ -9,6 +9,7 @@ enum Paper: string
 {
     case Brief = 'brief';
     case Safety = 'safety';
+    case Prepare = 'prepare';
     case Helpers = 'helpers';
     case Booklet = 'booklet';
     case Templates = 'templates';

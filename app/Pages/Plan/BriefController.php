@@ -26,7 +26,6 @@ final class BriefController
             'record' => $record,
             'plan' => $plan,
             'builds' => new DesignWords($plan),
-            'steps' => new StepWords($plan->steps(), $plan->kit, $challenge->units),
             'order' => $plan->runOrder($record->groups->count()),
             'timetable' => $plan->timetable($record->groups->count()),
         ]);

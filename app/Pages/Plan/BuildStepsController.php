@@ -14,6 +14,7 @@ use App\Record\ClassRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Skivo\Core\Car\Build\BuildTask;
 use Skivo\Core\Car\Car;
 
 /** How a car is built, step by step: the kit's for the class, and each group's own. */
@@ -28,8 +29,12 @@ final class BuildStepsController
             'record' => ClassRecord::of($challenge),
             'plan' => $plan,
             'layout' => $plan->kitLayout(),
-            'words' => new StepWords($plan->steps(), $plan->kit, $challenge->units),
+            'words' => new StepWords($plan->classSteps(), $challenge->units),
             'time' => $plan->buildTime(),
+            'preparable' => array_values(array_filter(
+                $plan->steps()->tasks,
+                static fn(BuildTask $task): bool => $task->step->pieces() !== null,
+            )),
             'builds' => new DesignWords($class = ClassPlan::of($challenge)),
             'isOther' => $class->design->contrast() === null ? null : $request->boolean('other'),
         ]);
@@ -60,7 +65,7 @@ final class BuildStepsController
             'record' => ClassRecord::of($challenge),
             'plan' => $plan,
             'layout' => $plan->kitLayout(),
-            'words' => new StepWords($plan->steps(), $plan->kit, $challenge->units),
+            'words' => new StepWords($plan->classSteps(), $challenge->units),
         ]);
     }
 
@@ -90,7 +95,7 @@ final class BuildStepsController
             'record' => ClassRecord::of($challenge),
             'group' => $group,
             'layout' => $plan->layoutOf($car),
-            'words' => new StepWords($plan->stepsOfCar($car), $plan->kitOf($car), $challenge->units),
+            'words' => new StepWords($plan->groupSteps($car), $challenge->units),
         ]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Pages\Plan;
 
 use App\Forms\AsksBack;
 use App\Forms\ReadsAs;
+use App\Forms\ReadsDays;
 use App\Language\FactorWords;
 use App\Language\Moment;
 use App\Language\Text;
@@ -35,6 +36,7 @@ use Skivo\Core\Measurement\UnitSystem;
 final class ChallengeRequest extends FormRequest
 {
     use AsksBack;
+    use ReadsDays;
 
     /** Kinds of parts whose names the rules may limit. */
     public const LIMITED = [PartKind::Chassis, PartKind::Wheel, PartKind::Nozzle];
@@ -132,6 +134,7 @@ final class ChallengeRequest extends FormRequest
     /** What is not said on the one screen of a new challenge is as usual. */
     protected function prepareForValidation(): void
     {
+        $this->readDays('starts_at');
         if ($this->isNew()) {
             $this->mergeIfMissing(
                 ['goal' => Goal::Farthest->value, 'scoring' => Scoring::Mean->value, 'tries' => '3', 'units' => UnitSystem::Metric->value],

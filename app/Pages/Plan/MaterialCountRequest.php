@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use App\Forms\ReadsDays;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Record\ClassPlan;
@@ -14,6 +15,8 @@ use Illuminate\Validation\Rule;
 /** How many of what is collected are there, as typed. */
 final class MaterialCountRequest extends FormRequest
 {
+    use ReadsDays;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -35,6 +38,11 @@ final class MaterialCountRequest extends FormRequest
             'count.*' => Text::of('plan.form.a_count_must_be'),
             'counted_on.*' => Text::of('plan.form.give_a_date'),
         ];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->readDays('counted_on');
     }
 
     public function countedOn(): CarbonImmutable

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use App\Language\Label;
+use App\Language\Lists;
 use App\Language\Moment;
 use App\Language\Text;
+use App\Record\ClassPlan;
 use Carbon\CarbonImmutable;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
@@ -52,6 +55,31 @@ final readonly class MaterialWords
             $day->lessThanOrEqualTo($by) => Text::of('plan.collecting.in_time', ['day' => Moment::day($day), 'by' => Moment::day($by)]),
             default => Text::of('plan.collecting.late', ['day' => Moment::day($day), 'by' => Moment::day($by)]),
         };
+    }
+
+    /** As in "8 groups, 24 learners, 20 % spares". */
+    public static function forWhom(Headcount $class, int $sparesPercent): string
+    {
+        return Text::of('plan.materials.counted_for', [
+            'groups' => Text::plural('plan.materials.count_of_groups', $class->groups),
+            'learners' => Text::plural('plan.materials.count_of_learners', $class->learners), 'spares' => $sparesPercent,
+        ]);
+    }
+
+    /** What cars are made of, in one line. */
+    public static function madeOf(ClassPlan $plan): string
+    {
+        $body = [$plan->kit->chassis, $plan->kit->wheels, $plan->kit->bearing];
+
+        return $plan->kit->source->blows()
+            ? Text::of('plan.materials.kit_in_a_line', [
+                'parts' => ucfirst(Lists::and([...$body, $plan->kit->balloon, $plan->kit->nozzle, $plan->kit->joint], 6)),
+                'filled' => Text::of($plan->plan->by_mouth ? 'plan.materials.by_mouth' : 'plan.materials.with_a_pump'),
+                'of' => Text::of($plan->plan->latex_free ? 'plan.materials.something_free_of_latex' : 'plan.materials.latex'),
+            ])
+            : Text::of('plan.materials.driven_kit_in_a_line', [
+                'parts' => ucfirst(Lists::and($body, 6)), 'source' => Label::inside($plan->kit->source),
+            ]);
     }
 
     /** @return list<string> what people use instead */

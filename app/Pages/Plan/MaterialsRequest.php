@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use App\Forms\ReadsDays;
 use App\Forms\ReadsPrices;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Record\ClassPlan;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Session\Material;
 
 /** The kit, the numbers, and what is changed on the lines of the list, as typed. */
 final class MaterialsRequest extends FormRequest
 {
+    use ReadsDays;
     use ReadsPrices;
 
     /** @var list<string>|null once looked up */
@@ -26,12 +30,17 @@ final class MaterialsRequest extends FormRequest
             'groups' => ['required', 'integer', 'between:1,40'],
             'learners' => ['required', 'integer', 'between:1,480'],
             'spares_percent' => ['required', 'integer', 'between:0,200'],
-            'by_mouth' => ['required', 'boolean'],
-            'latex_free' => ['required', 'boolean'],
+            'kit_source' => ['nullable', Rule::enum(EnergySource::class)],
+            'by_mouth' => ['sometimes', 'required', 'boolean'],
+            'latex_free' => ['sometimes', 'required', 'boolean'],
             'collect_by' => ['nullable', 'date_format:Y-m-d'],
         ];
-        foreach (['chassis', 'wheels', 'bearing', 'nozzle', 'balloon', 'joint'] as $part) {
+        foreach (['chassis', 'wheels', 'bearing'] as $part) {
             $rules["kit_{$part}"] = ['required', 'string', 'max:80'];
+        }
+        // Of a class without balloons these are not asked.
+        foreach (['nozzle', 'balloon', 'joint'] as $part) {
+            $rules["kit_{$part}"] = ['sometimes', 'required', 'string', 'max:80'];
         }
         foreach ($this->lines() as $key) {
             $rules["amount_{$key}"] = ['nullable', 'numeric', 'between:0,10000'];
@@ -60,6 +69,7 @@ final class MaterialsRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
+        $this->readDays('collect_by');
         $this->readPrices(
             array_merge(...array_map(static fn(string $key): array => ["amount_{$key}", "price_{$key}"], $this->lines()) ?: [[]]),
         );
@@ -73,7 +83,7 @@ final class MaterialsRequest extends FormRequest
                 'groups', 'learners', 'spares_percent', 'by_mouth', 'latex_free', 'kit_chassis', 'kit_wheels', 'kit_bearing', 'kit_nozzle',
                 'kit_balloon', 'kit_joint',
             ],
-        );
+        ) + ($this->filled('kit_source') ? ['kit_source' => $this->enum('kit_source', EnergySource::class)] : []);
     }
 
     /** @return array<string, array{float|null, float|null, int|null}> amount, price and pack by line, null for the usual one */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use App\Language\DesignWords;
 use App\Language\Figure;
 use App\Language\Label;
 use App\Language\Lists;
@@ -12,6 +13,8 @@ use App\Language\Sentence;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Record\ClassPlan;
+use Skivo\Core\Car\Attribute\Drive;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Measurement\Scale;
@@ -28,6 +31,54 @@ final readonly class PlanWords
         private Timetable $timetable,
         private RunOrder $order,
     ) {}
+
+    /** What a class without a question is asked to do. */
+    public function callToBuild(): string
+    {
+        $sources = array_map(static fn(ClassPlan $plan): EnergySource => $plan->kit->source, $this->plan->each());
+
+        return Text::of(match (true) {
+            array_unique(array_column($sources, 'value')) === [EnergySource::Balloon->value] => 'plan.brief_class.build_a_car_that_runs_on',
+            array_unique(array_column($sources, 'value')) === [EnergySource::ElasticBand->value]
+                => 'plan.brief_class.build_a_car_that_a_band_drives',
+            default => 'plan.brief_class.build_a_car_that_moves_by_itself',
+        });
+    }
+
+    /** @return array<string, StepWords> the steps of the kit's car; of a class that builds two in two ways, those of each, by what it has */
+    public function waysToBuild(): array
+    {
+        $plans = $this->plan->each();
+        $ways = array_map(fn(ClassPlan $plan): StepWords => new StepWords($plan->classSteps(), $this->plan->challenge->units), $plans);
+        $told = array_map(static fn(StepWords $words): array => array_map($words->say(...), $words->steps->tasks), $ways);
+        if (count($ways) < 2 || $told[0] === $told[1]) {
+            return ['' => $ways[0]];
+        }
+        $builds = new DesignWords($this->plan);
+
+        return array_combine(
+            [
+                Text::of('plan.brief_class.cars_with', ['kind' => $builds->one(false)]),
+                Text::of('plan.brief_class.cars_with', ['kind' => $builds->one(true)]),
+            ],
+            $ways,
+        );
+    }
+
+    /** @return list<string> what whoever helps at the lane is told of what drives the cars */
+    public function atTheLane(): array
+    {
+        $has = fn(Drive $drive): bool => array_filter(
+            $this->plan->each(),
+            static fn(ClassPlan $plan): bool => $plan->kit->source->has($drive),
+        ) !== [];
+
+        return array_map(Text::of(...), [
+            ...($has(Drive::Balloon)
+                ? ['plan.brief_helpers.fill_the_balloon_as_the_group', 'plan.brief_helpers.close_the_nozzle_with_a_fingertip'] : []),
+            ...($has(Drive::Band) ? ['plan.brief_helpers.wind_as_the_group_has_noted'] : []),
+        ]);
+    }
 
     /** @return list<Sentence> */
     public function fit(): array

@@ -7,6 +7,8 @@ namespace App\Pages\Plan;
 /** One shape of a drawing that is made from a list of them. */
 final readonly class Shape
 {
+    public const LETTERING = 16;
+
     /** @param array<string, string|float> $attributes of SVG */
     private function __construct(
         public string $tag,
@@ -43,5 +45,33 @@ final readonly class Shape
     public static function text(string $text, float $x, float $y, string $anchor = 'middle'): self
     {
         return new self('text', ['x' => round($x, 2), 'y' => round($y, 2), 'text-anchor' => $anchor], $text);
+    }
+
+    /** @return list<self> a length along a line, with what it is */
+    public static function measured(float $from, float $to, float $y, string $shown, bool $above = false): array
+    {
+        return [self::line('measure', $from, $y, $to, $y), self::text($shown, ($from + $to) / 2, $above ? $y - 6 : $y + self::LETTERING)];
+    }
+
+    /** An arrow that ends where it points to. */
+    public static function arrow(float $x, float $y, float $along, float $down, bool $startsHere = false): self
+    {
+        [$toX, $toY] = [$x + $along, $y + $down];
+        if ($startsHere) {
+            [$x, $y, $toX, $toY] = [$toX, $toY, $x, $y];
+            [$along, $down] = [-$along, -$down];
+        }
+        $length = max(1.0, hypot($along, $down));
+        [$ax, $ay] = [$along / $length * 8, $down / $length * 8];
+        $point = static fn(float ...$at): string => implode(
+            ' ',
+            array_map(static fn(float $each): string => (string) round($each, 2), $at),
+        );
+
+        return self::path(
+            'arrow',
+            "M{$point($x, $y)}L{$point($toX, $toY)}"
+            . "M{$point($toX - $ax - $ay * 0.7, $toY - $ay + $ax * 0.7)}L{$point($toX, $toY)}L{$point($toX - $ax + $ay * 0.7, $toY - $ay - $ax * 0.7)}",
+        );
     }
 }

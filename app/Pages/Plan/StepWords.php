@@ -7,13 +7,10 @@ namespace App\Pages\Plan;
 use App\Language\Figure;
 use App\Language\Label;
 use App\Language\Text;
-use Skivo\Core\Car\Attribute\Joint;
-use Skivo\Core\Car\Build\BuildHand;
 use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
 use Skivo\Core\Car\Build\BuildTask;
-use Skivo\Core\Car\Build\BuildTool;
-use Skivo\Core\Car\Part\Kit;
+use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Measurement\Scale;
 use Skivo\Core\Measurement\UnitSystem;
 use Skivo\Core\Session\Booklet;
@@ -30,21 +27,13 @@ final readonly class StepWords
 
     public function __construct(
         public BuildSteps $steps,
-        private Kit $kit,
         private UnitSystem $units,
     ) {}
 
     /** As in "4 Cut two straws of 8.1 cm." without its number. */
     public function say(BuildTask $task): string
     {
-        $key = $task->step->value . match (true) {
-            $task->step === BuildStep::BearingsOn && $task->tool === BuildTool::GlueGun => '_hot',
-            $task->step === BuildStep::BearingsOn && $task->tool === BuildTool::Glue => '_glue',
-            $task->step === BuildStep::JoinBalloon && $task->hand === BuildHand::Adult => '_hot',
-            $task->step === BuildStep::JoinBalloon && Joint::tryFrom($this->kit->joint) === Joint::Tape => '_tape',
-            isset($task->lengthsM['rear_bearing']), isset($task->lengthsM['rear_axle']) => '_two',
-            default => '',
-        };
+        $key = $task->how === '' ? $task->step->value : "{$task->step->value}_{$task->how}";
 
         return Text::of("steps.say.{$key}", array_map(
             fn(float $m): string => $this->units->show($m, $m < 0.01 ? Scale::Part : Scale::Body),
@@ -56,6 +45,28 @@ final readonly class StepWords
     public function doneWhen(BuildTask $task): ?string
     {
         return $task->step->waits() ? null : Text::of("steps.done_when.{$task->step->value}");
+    }
+
+    /**
+     * What can hurt somebody at it, in a line each, to the child. What holds for all that one cuts or blows up is said once, where it
+     * comes first.
+     *
+     * @return list<string>
+     */
+    public function cautions(BuildTask $task): array
+    {
+        $said = [];
+        foreach ($this->steps->tasks as $earlier) {
+            if ($earlier === $task) {
+                break;
+            }
+            $said = [...$said, ...array_filter($earlier->cautions(), static fn(Caution $each): bool => $each->isSaidOnce())];
+        }
+
+        return array_map(
+            static fn(Caution $each): string => Label::of($each, 'child'),
+            array_values(array_filter($task->cautions(), static fn(Caution $each): bool => !in_array($each, $said, true))),
+        );
     }
 
     /** What else there is to do while it waits. */

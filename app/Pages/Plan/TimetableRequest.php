@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Plan;
 
+use App\Forms\ReadsDays;
 use App\Language\Text;
 use App\Models\Challenge;
 use Illuminate\Foundation\Http\FormRequest;
@@ -12,6 +13,8 @@ use Skivo\Core\Session\Phase;
 /** How long a session is and what it is spent on, as typed. */
 final class TimetableRequest extends FormRequest
 {
+    use ReadsDays;
+
     /** So many sessions a plan may have. */
     public const MOST_SESSIONS = 4;
 
@@ -61,6 +64,10 @@ final class TimetableRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
+        $this->readDays('starts_at', ...array_map(
+            static fn(int $session): string => "session_{$session}_starts_at",
+            range(2, self::MOST_SESSIONS),
+        ));
         $typed = $this->input('heat_min');
         if (is_string($typed)) {
             $this->merge(['heat_min' => str_replace(',', '.', $typed)]);

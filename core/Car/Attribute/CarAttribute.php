@@ -92,6 +92,9 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Chassis, Scale::Weight, [0.0001, 5.0], isMain: false, column: 'mass of the chassis')]
     case ChassisMass = 'chassis_mass';
 
+    #[AttributeFacts(Step::Chassis, isMain: false, column: 'body made stiff by', options: Reinforcement::class)]
+    case Reinforcement = 'reinforcement';
+
     #[AttributeFacts(Step::Axles, column: 'axle and bearing', explains: Explains::AsKind)]
     #[AttributeRole(isHeld: true, tells: [self::AxleDiameter, self::BearingBore, self::AxleMass])]
     case Bearing = 'bearing';
@@ -393,6 +396,14 @@ enum CarAttribute: string
     #[AttributeRole(drive: Drive::Band)]
     case BandEnd = 'band_end';
 
+    #[AttributeFacts(Step::Power, isMain: false, column: 'still end of the band', options: BandAnchor::class)]
+    #[AttributeRole(drive: Drive::Band)]
+    case BandAnchor = 'band_anchor';
+
+    #[AttributeFacts(Step::Power, isMain: false, column: 'wound by', options: WoundBy::class)]
+    #[AttributeRole(drive: Drive::Band)]
+    case WoundBy = 'wound_by';
+
     #[AttributeFacts(
         Step::Power,
         Scale::Count,
@@ -552,6 +563,14 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Power, Scale::Weight, [0.0001, 0.1], isMain: false, column: 'mass of one balloon')]
     #[AttributeRole(drive: Drive::Balloon)]
     case BalloonMass = 'balloon_mass';
+
+    #[AttributeFacts(Step::Power, isMain: false, column: 'balloon filled', explains: Explains::AsKind, options: FilledWhen::class)]
+    #[AttributeRole(drive: Drive::Balloon)]
+    case FilledWhen = 'filled_when';
+
+    #[AttributeFacts(Step::Power, isMain: false, column: 'balloon rests on', explains: Explains::AsKind, options: BalloonRest::class)]
+    #[AttributeRole(drive: Drive::Balloon)]
+    case BalloonRest = 'balloon_rest';
 
     #[AttributeFacts(Step::Power, column: 'joint', explains: Explains::AsKind)]
     #[AttributeRole(drive: Drive::Balloon, entails: [self::BandTurns])]
@@ -760,10 +779,10 @@ enum CarAttribute: string
     #[AttributeRole(isLook: true, isHeld: true)]
     case Mass = 'mass';
 
-    #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isMain: true))]
+    #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001))]
     case RollingCoefficient = 'rolling_coefficient';
 
-    #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isMain: true, isSwept: true))]
+    #[AttributeFacts(range: [0.0, 1.0], ruler: new Ruler(0.0, 0.5, 0.0, 0.001, isSwept: true))]
     case Workmanship = 'workmanship';
 
     #[AttributeFacts(range: [1.0, 3.0], ruler: new Ruler(1.0, 3.0, 1.2, 0.05))]

@@ -11,4 +11,6 @@ enum WheelHold: string
     case Glue = 'glue';
     /** Putty or a turn of elastic on each side of it. */
     case Stops = 'stops';
+    /** A wheel without a hole, its middle stuck to the end of the axle: weaker than any other. */
+    case GluedEnd = 'glued end';
 }

@@ -26,6 +26,9 @@ final readonly class Layout
 {
     private const LEAST_OVERHANG = 0.02;
 
+    /** Between wheels that follow each other (m). Common practice, no source. */
+    private const BETWEEN_WHEELS_M = 0.005;
+
     /** Where the nozzle enters the balloon, as a share of the chassis, so that the balloon lies on it. */
     private const NECK = 0.5;
 
@@ -91,7 +94,7 @@ final readonly class Layout
 
     private static function axlesOf(Car $car, Part $bearing, Body $body, Wheels $wheels): Axles
     {
-        [$rear, $wheelbase] = self::axlePlaces($car, $body->form, $body->length);
+        [$rear, $wheelbase] = self::axlePlaces($car, $body, $wheels);
         $usual = new CutSizes(min(0.6, max(0.005, $body->width)), min(0.1, max(0.0003, $wheels->thickness)));
 
         return new Axles(
@@ -154,12 +157,13 @@ final readonly class Layout
      *
      * @return array{float, float}
      */
-    private static function axlePlaces(Car $car, ChassisForm $form, float $length): array
+    private static function axlePlaces(Car $car, Body $body, Wheels $wheels): array
     {
+        $length = $body->length;
         $rear = $car->number(CarAttribute::RearAxlePlace);
         $front = $car->number(CarAttribute::FrontAxlePlace);
         $wheelbase = $car->number(CarAttribute::Wheelbase);
-        [$usualRear, $usualFront] = $form->usualAxles();
+        [$usualRear, $usualFront] = self::usualAxles($body, $wheels);
         if ($wheelbase === null && $front !== null) {
             $rear ??= $usualRear * $length;
 
@@ -170,6 +174,25 @@ final readonly class Layout
         }
 
         return [max(0.0, $rear ?? $usualRear * $length), $wheelbase ?? ($usualFront - $usualRear) * $length];
+    }
+
+    /**
+     * Where axles usually sit, as shares of the length; farther apart where the wheels would touch each other, as far as the body goes.
+     *
+     * @return array{float, float}
+     */
+    private static function usualAxles(Body $body, Wheels $wheels): array
+    {
+        [$rear, $front] = $body->form->usualAxles();
+        [$least, $most] = $body->form->axlesBetween();
+        $wants = ($wheels->diameter + self::BETWEEN_WHEELS_M) / $body->length;
+        if ($front - $rear >= $wants) {
+            return [$rear, $front];
+        }
+        $apart = min($wants, $most - $least);
+        $middle = max($least + $apart / 2, min($most - $apart / 2, ($rear + $front) / 2));
+
+        return [$middle - $apart / 2, $middle + $apart / 2];
     }
 
     /** So much of the tubes sticks out behind (m) that the balloon lies on the chassis. */
@@ -273,7 +296,12 @@ final readonly class Layout
     /** The middle of the nozzle where it leaves the chassis. */
     public function nozzleAxis(): float
     {
-        return $this->nozzle->height ?? $this->chassisTop() + $this->nozzle->bores[0] / 2;
+        // Through a hollow body it lies in its middle; on any other it lies on top.
+        return $this->nozzle->height ?? (
+            $this->body->form->isPierced()
+                ? ($this->chassisBottom() + $this->chassisTop()) / 2
+                : $this->chassisTop() + $this->nozzle->bores[0] / 2
+        );
     }
 
     /** The lowest point of the nozzle's end. */

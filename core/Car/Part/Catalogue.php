@@ -63,7 +63,13 @@ final readonly class Catalogue
         return [
             self::nozzle('drinking straw', 0.006, 0.15, [PartTrait::Straw, PartTrait::DrinkingStraw], ['straw'], outside: 0.0064),
             self::nozzle('wide straw', 0.008, 0.15, [PartTrait::Straw], outside: 0.0085),
-            self::nozzle('bundle of straws', 0.006, 0.12, [PartTrait::Straw, PartTrait::DrinkingStraw], outside: 0.0064),
+            self::nozzle(
+                'bundle of straws',
+                0.006,
+                0.12,
+                [PartTrait::Straw, PartTrait::DrinkingStraw, PartTrait::Bundled],
+                outside: 0.0064,
+            ),
             self::nozzle(
                 'stepped tubes',
                 0.00635,
@@ -76,7 +82,7 @@ final readonly class Catalogue
             ),
             self::nozzle('plastic tube', 0.0095, 0.15, outside: 0.0127),
             self::nozzle('baster tube', 0.006, 0.16, outside: 0.008),
-            self::nozzle('balloon neck', 0.012, 0.03),
+            self::nozzle('balloon neck', 0.012, 0.03, [PartTrait::NoTube]),
         ];
     }
 
@@ -98,7 +104,7 @@ final readonly class Catalogue
                 0.0012,
                 0.0012,
                 0.25,
-                [PartTrait::Collected, PartTrait::Shatters],
+                [PartTrait::WideHole, PartTrait::Collected, PartTrait::Shatters],
                 ['discs', 'CD', 'CDs', 'DVD', 'DVDs', 'compact discs'],
             ),
             self::wheel('bought wheels', 0.035, 0.004, 0.6, 0.006, 0.010, 0.010, 0.35, [], ['wheel-and-axle set']),
@@ -109,9 +115,13 @@ final readonly class Catalogue
     /** @return list<Part> */
     private static function bearings(): array
     {
+        $soft = [PartTrait::TurnsInStraw, PartTrait::CutByScissors];
+
         return [
             self::bearing('bamboo skewer in a plastic straw', 0.003, 0.30, 0.0008, 0.005, [PartTrait::TurnsInStraw, PartTrait::Skewer]),
             self::bearing('steel rod in a plastic straw', 0.003, 0.18, 0.006, 0.005, [PartTrait::TurnsInStraw]),
+            self::bearing('coffee stirrer in a plastic straw', 0.004, 0.30, 0.0005, 0.006, $soft),
+            self::bearing('thin straw in a wide straw', 0.006, 0.30, 0.0004, 0.008, $soft),
             self::bearing('plastic hub on steel', 0.002, 0.15, 0.003, 0.0022),
             self::bearing('brick-kit axle in its beam', 0.0048, 0.25, 0.001, 0.0049),
         ];
@@ -122,9 +132,9 @@ final readonly class Catalogue
     {
         return [
             self::oneChassis('corrugated card', 0.15, 0.075, 0.004, also: ['card']),
-            self::oneChassis('foam board', 0.13, 0.10, 0.005),
-            self::oneChassis('packing foam', 0.15, 0.075, 0.025, [PartTrait::Collected], form: ChassisForm::Block),
-            self::oneChassis('wooden block', 0.13, 0.0762, 0.02, also: ['block'], form: ChassisForm::Block),
+            self::oneChassis('foam board', 0.13, 0.10, 0.005, [PartTrait::CutByKnife]),
+            self::oneChassis('packing foam', 0.15, 0.075, 0.025, [PartTrait::CutByKnife, PartTrait::Collected], form: ChassisForm::Block),
+            self::oneChassis('wooden block', 0.13, 0.075, 0.02, [PartTrait::Sawn], ['block'], form: ChassisForm::Block),
             self::oneChassis('folded paper plate', 0.18, 0.08, 0.012, also: ['paper plate'], form: ChassisForm::FoldedPlate),
             self::oneChassis('plastic bottle', 0.20, 0.065, 0.065, [PartTrait::Collected], ['bottle'], ChassisForm::Bottle),
             self::oneChassis('paper cup', 0.10, 0.08, 0.08, [PartTrait::Collected], form: ChassisForm::Cup),

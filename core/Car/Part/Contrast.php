@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Car\Part;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Measurement\QuantityReader;
@@ -124,8 +125,14 @@ final readonly class Contrast
     public function kit(bool $isOther): Kit
     {
         $part = $this->part($isOther);
+        $value = $isOther ? $this->other : $this->one;
+        $source = $this->attribute === CarAttribute::EnergySource && is_string($value) ? EnergySource::tryFrom($value) : null;
 
-        return $part === null ? $this->kit : $this->kit->with($part->kind, $part->name);
+        return match (true) {
+            $source !== null => $this->kit->drivenBy($source),
+            $part === null => $this->kit,
+            default => $this->kit->with($part->kind, $part->name),
+        };
     }
 
     /** A car of that kit with its value. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Car\Part;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Joint;
 use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Car;
@@ -26,6 +27,8 @@ final readonly class Kit
         public string $joint = Joint::ElasticBand->value,
         /** Where the parts are looked up by their names; the standard one where null. */
         private ?Catalogue $catalogue = null,
+        /** What drives the cars; balloons where nobody said. */
+        public EnergySource $source = EnergySource::Balloon,
     ) {}
 
     /** The name of the part of that kind; null for a kind that no kit holds. */
@@ -52,6 +55,22 @@ final readonly class Kit
             $kind === PartKind::Balloon ? $name : $this->balloon,
             $this->joint,
             $this->catalogue,
+            $this->source,
+        );
+    }
+
+    /** The same with another source of energy. */
+    public function drivenBy(EnergySource $source): self
+    {
+        return new self(
+            $this->chassis,
+            $this->wheels,
+            $this->bearing,
+            $this->nozzle,
+            $this->balloon,
+            $this->joint,
+            $this->catalogue,
+            $source,
         );
     }
 
@@ -78,6 +97,12 @@ final readonly class Kit
         return $this->has(PartKind::Bearing, PartTrait::TurnsInStraw);
     }
 
+    /** Whether something of it is collected from households. */
+    public function isCollected(): bool
+    {
+        return $this->has(PartKind::Wheel, PartTrait::Collected) || $this->has(PartKind::Chassis, PartTrait::Collected);
+    }
+
     public function usesSkewers(): bool
     {
         return $this->has(PartKind::Bearing, PartTrait::Skewer);
@@ -85,18 +110,18 @@ final readonly class Kit
 
     public function blowsThroughStraws(): bool
     {
-        return $this->has(PartKind::Nozzle, PartTrait::Straw);
+        return $this->source->blows() && $this->has(PartKind::Nozzle, PartTrait::Straw);
     }
 
     /** Whether nozzles are cut from the same straws as bearings: plain drinking straws, single or in a bundle. */
     public function nozzleIsOfBearingStraw(): bool
     {
-        return $this->has(PartKind::Nozzle, PartTrait::DrinkingStraw);
+        return $this->source->blows() && $this->has(PartKind::Nozzle, PartTrait::DrinkingStraw);
     }
 
     public function usesHotGlue(): bool
     {
-        return Joint::tryFrom(mb_strtolower($this->joint)) === Joint::HotGlue;
+        return $this->source->blows() && Joint::tryFrom(mb_strtolower($this->joint)) === Joint::HotGlue;
     }
 
     /**
@@ -109,8 +134,6 @@ final readonly class Kit
         $chassis = $this->part(PartKind::Chassis);
         $wheel = $this->part(PartKind::Wheel);
         $bearing = $this->part(PartKind::Bearing);
-        $nozzle = $this->part(PartKind::Nozzle);
-        $balloon = $this->part(PartKind::Balloon);
         $values = [
             [CarAttribute::ChassisLength, $chassis->value(CarAttribute::ChassisLength)],
             [CarAttribute::ChassisWidth, $cuts->chassisWidthM ?? $chassis->value(CarAttribute::ChassisWidth)],
@@ -122,11 +145,7 @@ final readonly class Kit
             [CarAttribute::BearingLength, $cuts?->bearingLengthM()],
             [CarAttribute::WheelDiameter, $wheel->value(CarAttribute::WheelDiameter)],
             [CarAttribute::WheelThickness, $cuts->wheelThicknessM ?? $wheel->value(CarAttribute::WheelThickness)],
-            [CarAttribute::BalloonNominal, $balloon->value(CarAttribute::BalloonNominal)],
-            [CarAttribute::NozzleBore, $nozzle->value(CarAttribute::NozzleBore)],
-            [CarAttribute::WiderBore, $nozzle->find(CarAttribute::WiderBore)],
-            [CarAttribute::WidestBore, $nozzle->find(CarAttribute::WidestBore)],
-            [CarAttribute::NozzleLength, $nozzle->value(CarAttribute::NozzleLength)],
+            ...$this->ofTheDrive(),
         ];
         $quantities = [];
         foreach ($values as [$choice, $si]) {
@@ -135,13 +154,34 @@ final readonly class Kit
             }
         }
 
-        return new Car($quantities, [CarAttribute::Balloons->value => 1, CarAttribute::NozzleOutlets->value => 1], [
+        $built = [
             CarAttribute::Chassis->value => $this->chassis,
             CarAttribute::Bearing->value => $this->bearing,
             CarAttribute::WheelKind->value => $this->wheels,
-            CarAttribute::Joint->value => $this->joint,
-            CarAttribute::NozzleKind->value => $this->nozzle,
-        ]);
+        ];
+
+        return $this->source->blows()
+            ? new Car($quantities, [CarAttribute::Balloons->value => 1, CarAttribute::NozzleOutlets->value => 1], $built + [
+                CarAttribute::Joint->value => $this->joint, CarAttribute::NozzleKind->value => $this->nozzle,
+            ])
+            : new Car($quantities, [], $built + [CarAttribute::EnergySource->value => $this->source->value]);
+    }
+
+    /** @return list<array{CarAttribute, float|null}> what balloon and nozzle give; nothing where none blows */
+    private function ofTheDrive(): array
+    {
+        if (!$this->source->blows()) {
+            return [];
+        }
+        $nozzle = $this->part(PartKind::Nozzle);
+
+        return [
+            [CarAttribute::BalloonNominal, $this->part(PartKind::Balloon)->value(CarAttribute::BalloonNominal)],
+            [CarAttribute::NozzleBore, $nozzle->value(CarAttribute::NozzleBore)],
+            [CarAttribute::WiderBore, $nozzle->find(CarAttribute::WiderBore)],
+            [CarAttribute::WidestBore, $nozzle->find(CarAttribute::WidestBore)],
+            [CarAttribute::NozzleLength, $nozzle->value(CarAttribute::NozzleLength)],
+        ];
     }
 
     private static function entry(CarAttribute $choice, float $si, UnitSystem $units): Entry

@@ -33,6 +33,27 @@ enum PartTrait: string
     /** Shatters into sharp pieces when it is cut. */
     case Shatters = 'shatters';
 
+    /** A wheel whose hole is far wider than any axle. */
+    case WideHole = 'wide_hole';
+
+    /** An axle so soft that scissors cut it: a stirrer, a thin straw. */
+    case CutByScissors = 'cut_by_scissors';
+
+    /** Foam, which a knife cuts. */
+    case CutByKnife = 'cut_by_knife';
+
+    /** Wood, which is sawn. */
+    case Sawn = 'sawn';
+
+    /** A body that comes in its size. */
+    case ReadyCut = 'ready_cut';
+
+    /** Several tubes side by side. */
+    case Bundled = 'bundled';
+
+    /** No tube at all: the balloon's own neck blows. */
+    case NoTube = 'no_tube';
+
     /** A floor into which wheels sink. */
     case Soft = 'soft';
 
@@ -44,10 +65,10 @@ enum PartTrait: string
     public static function of(PartKind $kind): array
     {
         return match ($kind) {
-            PartKind::Nozzle => [self::Straw, self::DrinkingStraw],
-            PartKind::Bearing => [self::TurnsInStraw, self::Skewer],
-            PartKind::Wheel => [self::PiercedByHand, self::PiercedPlastic, self::Collected, self::Shatters],
-            PartKind::Chassis => [self::Collected],
+            PartKind::Nozzle => [self::Straw, self::DrinkingStraw, self::Bundled, self::NoTube],
+            PartKind::Bearing => [self::TurnsInStraw, self::Skewer, self::CutByScissors],
+            PartKind::Wheel => [self::PiercedByHand, self::PiercedPlastic, self::WideHole, self::Collected, self::Shatters],
+            PartKind::Chassis => [self::CutByKnife, self::Sawn, self::ReadyCut, self::Collected],
             PartKind::Surface => [self::Soft],
             PartKind::Balloon => [],
         };

@@ -73,7 +73,8 @@
             @if (! $isOwn && ($group->cars->count() > 1 || $car?->changes()->exists()))<a class="button plain"
                 href="{{ route('cars.versions', [$challenge, $group]) }}">{{ Text::of('build.car.its_versions') }}</a>@endif
             @if (! $isOwn && $car !== null && ! $car->choices->isEmpty())<a class="button plain"
-                href="{{ route('checks.edit', [$challenge, $group]) }}">{{ Text::of('build.car.its_check_card') }}</a>@endif
+                href="{{ route('checks.edit', [$challenge, $group]) }}">{{ Text::of('build.car.its_check_card') }}</a>
+                <a class="button plain" href="{{ route('dry-run.show', [$challenge, 'car' => $car->id]) }}">{{ Text::of('frame.layout.dry_run') }}</a>@endif
             <a class="button plain" href="{{ route('cars.photo', [$challenge, $group]) }}">{{ Text::of('photo.sheet.from_a_photo') }}</a>
             @unless ($fromKit || $isOwn)<a class="button"
                 href="{{ route('cars.edit',

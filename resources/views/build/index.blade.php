@@ -13,6 +13,7 @@
         </div>
         @if ($record->groups->isNotEmpty())<a class="button plain"
             href="{{ route('cars.all', $challenge) }}">{{ Text::of('build.index.all_cars_at_once') }}</a>@endif
+        <a class="button plain" href="{{ route('safety.show', $challenge) }}">{{ Text::of('plan.safety.safety_sheet') }}</a>
         @if ($waiting !== null)
             <a class="button do" href="{{ route('cars.edit',
                 [$challenge, $waiting]) }}"><span>{!! Text::html('build.index.record_the_car_of',
@@ -48,7 +49,8 @@
                     <div class="with-mark">
                         {{ Glyph::of($group->mark) }}
                         <span class="min-w-0">
-                            <bdi class="name line-clamp-3">{{ $group->name }}</bdi>
+                            <a class="name line-clamp-3" href="{{ route('groups.edit', [$challenge, $group]) }}"
+                                aria-label="{{ Text::of('build.index.name_and_mark_of', ['group' => $group->name]) }}"><bdi>{{ $group->name }}</bdi></a>
                             @if ($builds->of($group) !== null)<span class="small block">{{ $builds->of($group) }}</span>@endif
                             @if ($group->cars->count() > 1)<span
                                 class="small block">{{ Text::of('build.index.version', ['version' => $car->version]) }}</span>@endif
@@ -94,12 +96,6 @@
                                 : Text::of('build.index.change_car') }}:
                             {{ $group->name }}">{{ $car === null || $car->choices->isEmpty() ? Text::of('build.index.record_car')
                                 : Text::of('build.index.change_car') }}</a>
-                        @if ($car !== null && ! $car->choices->isEmpty())<a
-                            class="button plain" href="{{ route('dry-run.show', [$challenge, 'car' => $car->id]) }}"
-                            aria-label="{{ Text::of('build.index.dry_run', ['group' => $group->name]) }}">{{ Text::of('build.index.dry_run_2') }}</a>@endif
-                        <a
-                            class="button plain" href="{{ route('groups.edit', [$challenge, $group]) }}"
-                            aria-label="{{ Text::of('build.index.name_mark', ['group' => $group->name]) }}">{{ Text::of('build.index.name_mark_2') }}</a>
                     </div>
                 </div>
             @endforeach

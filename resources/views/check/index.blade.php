@@ -44,10 +44,12 @@
                                         $card?->items() ?? CheckItem::askedOf(EnergySource::Balloon))"
                                     :label="ProgressWords::next($row['missing'], $card, $row['hasRun'])" />
                             </td>
-                            <td>@if ($forces?->frictionIsMeasured()){{ $words->rolling($forces->friction->value) }}
+                            <td data-of="{{ Text::of('check.index.rolling') }}">@if ($forces?->frictionIsMeasured())
+                                {{ $words->rolling($forces->friction->value) }}
                                 @elseif (($gain = $words->gain($row['forecast'], $row['once'])) !== null)<span class="small">{{ $gain }}</span>
                                 @else<span class="small">{{ Text::of('check.measure.not_measured') }}</span>@endif</td>
-                            <td>@if ($forces !== null)<span @class(['small' => ! $forces->thrustIsMeasured()])>{{ $words->push($forces) }}</span>
+                            <td data-of="{{ Text::of('check.index.push') }}">@if ($forces !== null)
+                                <span @class(['small' => ! $forces->thrustIsMeasured()])>{{ $words->push($forces) }}</span>
                                 @else<span class="small">{{ Text::of('check.measure.not_measured') }}</span>@endif</td>
                             <td class="no-print"><div class="actions gap-1 justify-end flex-nowrap">
                                 <a class="button" href="{{ route('checks.edit', [$challenge, $group]) }}"

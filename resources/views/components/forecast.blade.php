@@ -9,7 +9,7 @@
 @endphp
 @if ($forecast !== null)
     <p class="forecast" data-forecast><strong>{{ Text::of('dry_run.forecast.one_more_try') }}</strong> {{ $say->said($forecast) }}.
-        @if ($once?->isNarrowerThan($forecast))<span class="small">{{ $say->onceMeasured($once) }}</span>@endif</p>
+        @if ($once?->saysWhere() && $once->isNarrowerThan($forecast))<span class="small">{{ $say->onceMeasured($once) }}</span>@endif</p>
 @elseif ($missing !== [])
     <p class="forecast small">{{ Text::of('dry_run.forecast.missing', [
         'what' => \App\Language\Lists::and(array_map(fn ($each) => Label::of($each), $missing), 4),

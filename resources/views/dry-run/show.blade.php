@@ -26,6 +26,7 @@
     <x-dry-run-pages :challenge="$challenge" here="dry-run" />
     <div class="bench" data-dry-run>
         <script type="application/json">@json($page, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT)</script>
+        <div class="bench-side">
         <form class="bench-controls" aria-label="{{ Text::of('dry_run.show.the_design') }}">
             <div class="bench-tabs" role="group" aria-label="{{ Text::of('dry_run.show.designs_to_compare') }}" data-tabs></div>
             <div class="field">
@@ -56,6 +57,38 @@
                 </div>
             </details>
         </form>
+        <section class="pt-6" aria-labelledby="trust-title">
+            <h2 id="trust-title" class="mb-2">{{ Text::of('dry_run.show.start_from_and_how_far_to') }}</h2>
+            <p class="actions no-print">
+                <a class="button" href="{{ route('dry-run.show', $challenge) }}">{{ Text::of('dry_run.show.a_usual_car') }}</a>
+                @foreach ($cars as $id => [$group, $car])
+                    <a class="button" href="{{ route('dry-run.show',
+                        [$challenge, 'car' => $id]) }}">{{ Glyph::of($group->mark) }}<bdi>{{ \Illuminate\Support\Str::limit($group->name,
+                        20) }}</bdi>{{ $group->cars->count() > 1 ? " v{$car->version}" : '' }}</a>
+                @endforeach
+            </p>
+            @if ($from !== null)
+                @php([$group, $car, $model] = $from)
+                <p class="mt-3">
+                    {!! Text::html('dry_run.show.of_values_measured_from_the_parts', [
+                        'group' => $group->name,
+                        'count' => $model->count(Origin::Measured),
+                        'all' => count($model->origins),
+                        'parts' => $model->count(Origin::Catalogue),
+                        'assumed' => $model->count(Origin::Assumed),
+                    ]) !!}
+                </p>
+                <details class="disclosure"><summary>{{ Text::of('dry_run.show.which_is_which') }}</summary>
+                    <dl class="grid grid-cols-2 gap-x-4">@foreach ($model->origins as $key => $origin)
+                        @php($setting = CarAttribute::from($key))
+                        <dt>{{ Label::title($setting) }}</dt><dd class="small">{{ Label::of($origin) }}
+                        </dd>@endforeach</dl>
+                </details>
+            @endif
+            <details class="disclosure mt-3"><summary>{{ Text::of('dry_run.show.how_far_to_trust_it') }}</summary>
+                <p class="small">{{ Text::of('dry_run.show.the_model_runs_a_thin_rubber') }}</p></details>
+        </section>
+        </div>
         <div class="bench-figures">
             <div class="bench-top">
                 <div>
@@ -104,34 +137,4 @@
             </section>
         </div>
     </div>
-    <section class="prose py-5" aria-labelledby="trust-title">
-        <h2 id="trust-title" class="mb-2">{{ Text::of('dry_run.show.start_from_and_how_far_to') }}</h2>
-        <p class="actions no-print">
-            <a class="button" href="{{ route('dry-run.show', $challenge) }}">{{ Text::of('dry_run.show.a_usual_car') }}</a>
-            @foreach ($cars as $id => [$group, $car])
-                <a class="button" href="{{ route('dry-run.show',
-                    [$challenge, 'car' => $id]) }}">{{ Glyph::of($group->mark) }}<bdi>{{ \Illuminate\Support\Str::limit($group->name,
-                    20) }}</bdi>{{ $group->cars->count() > 1 ? " v{$car->version}" : '' }}</a>
-            @endforeach
-        </p>
-        @if ($from !== null)
-            @php([$group, $car, $model] = $from)
-            <p class="mt-3">
-                {!! Text::html('dry_run.show.of_values_measured_from_the_parts', [
-                    'group' => $group->name,
-                    'count' => $model->count(Origin::Measured),
-                    'all' => count($model->origins),
-                    'parts' => $model->count(Origin::Catalogue),
-                    'assumed' => $model->count(Origin::Assumed),
-                ]) !!}
-            </p>
-            <details class="disclosure"><summary>{{ Text::of('dry_run.show.which_is_which') }}</summary>
-                <dl class="grid grid-cols-2 gap-x-4">@foreach ($model->origins as $key => $origin)
-                    @php($setting = CarAttribute::from($key))
-                    <dt>{{ Label::title($setting) }}</dt><dd class="small">{{ Label::of($origin) }}
-                    </dd>@endforeach</dl>
-            </details>
-        @endif
-        <p class="small mt-3">{{ Text::of('dry_run.show.the_model_runs_a_thin_rubber') }}</p>
-    </section>
 </x-layout>

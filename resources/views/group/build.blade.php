@@ -21,7 +21,9 @@
                 <h3><span class="step-number num">{{ $steps->number($task) }}</span>{{ Label::of($task->step) }}</h3>
                 <p>{{ $steps->say($task) }}</p>
                 @if ($task->hand !== BuildHand::Child)<p><strong class="adult">{{ Label::of($task->hand) }}</strong></p>@endif
-                @if ($steps->meanwhile($task) !== null)<p class="small">{{ $steps->meanwhile($task) }}</p>
+                @foreach ($steps->cautions($task) as $caution)<p class="step-caution">{{ $caution }}</p>@endforeach
+                @if ($own->isClosedForSafety($task))<p class="caution">{{ Text::of('path.page.an_adult_reads_first') }}</p>
+                @elseif ($steps->meanwhile($task) !== null)<p class="small">{{ $steps->meanwhile($task) }}</p>
                     <p class="wait-clock"><button type="button" class="button"
                         data-clock="{{ (int) round(60 * $task->minutes) }}">{{ $steps->minutes($task) }}</button></p>
                 @else

@@ -21,8 +21,11 @@
                         <button class="button plain">{{ Text::of('sharing.show.revoke') }}</button></form>@endif</li>
             @endforeach</ul>
             @if ($own->every(fn ($link) => $link->items->isEmpty()) && $own->isNotEmpty())<p class="small">{{ Text::of('home.class.none') }}</p>@endif
-            <form method="post" action="{{ route('home.link', [$challenge, $group]) }}" class="actions my-2">@csrf
-                <label>{{ Text::of('home.class.until') }} <input type="date" name="until" class="input w-auto" value="{{ $until->format('Y-m-d') }}"
+            <form method="post" action="{{ route('home.link', [$challenge, $group]) }}" class="actions my-2">
+                @csrf<input type="hidden" name="of" value="{{ $group->id }}">
+                <label>{{ Text::of('home.class.until') }} <input name="until" class="input w-auto"
+                    value="{{ Moment::inField((old('of') === (string) $group->id ? old('until') : null) ?? $until->format('Y-m-d')) }}"
+                    data-day="date" data-pick="{{ Text::of('frame.field.pick', ['field' => Text::of('home.class.until')]) }}"
                     aria-label="{{ Text::of('home.class.for', ['group' => $group->name]) }}: {{ Text::of('home.class.until') }}"></label>
                 <button class="button">{{ Text::of('home.class.for', ['group' => $group->name]) }}</button></form></section>
     @endforeach

@@ -6,7 +6,7 @@
     $words = new PlanWords($plan, $timetable, $order);
 @endphp
 <article class="sheet">
-    <h2 class="text-2xl">{{ $challenge->question ?? Text::of('plan.brief_class.build_a_car_that_runs_on') }}</h2>
+    <h2 class="text-2xl">{{ $challenge->question ?? $words->callToBuild() }}</h2>
     <div class="sheet-columns">
         <section><h3>{{ Text::of('plan.brief_class.what_wins') }}</h3>
             <ul>@foreach ($challenge->allAwards() as $award)<li><strong>{{ GoalWords::award($award, $challenge->units) }}</strong>
@@ -25,10 +25,11 @@
                 {{ Label::of($slot->phase) }}</li>@endforeach</ul>
             @unless ($words->itFits())<p class="caution mt-2">{{ $words->fit()[0]->lead }} {{ $words->fit()[0]->rest }}</p>@endunless
         </section>
-        <section><h3>{{ Text::of('plan.brief_class.how_to_build') }}</h3><ol>
-            @foreach ($steps->steps->tasks as $task)<li>{{ $steps->say($task) }}</li>@endforeach
-            <li>{{ Text::of('plan.brief_class.predict_how_far_it_will_go') }}</li>
-        </ol></section>
+        <section><h3>{{ Text::of('plan.brief_class.how_to_build') }}</h3>
+            @foreach ($words->waysToBuild() as $kind => $steps)
+                @if ($kind !== '')<p><strong>{{ $kind }}</strong></p>@endif
+                <ol>@foreach ($steps->steps->tasks as $task)<li>{{ $steps->say($task) }}</li>@endforeach</ol>@endforeach
+            <p>{{ Text::of('plan.brief_class.predict_how_far_it_will_go') }}</p></section>
         <section><h3>{{ Text::of('plan.brief_class.take_care') }}</h3>
             <ul>@foreach ($plan->cautions() as $caution)<li>{{ Label::of($caution, 'child') }}</li>@endforeach
                 <li>{{ Text::of('plan.brief_class.the_schools_own_rules_come_first') }}</li></ul>

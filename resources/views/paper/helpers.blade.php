@@ -16,8 +16,7 @@
                 </li>@endforeach</ol></section>
         <section><h3>{{ Text::of('plan.brief_helpers.at_the_lane') }}</h3><ol>
             <li>{{ Text::of('plan.brief_helpers.lane_and_run_out_are_clear') }}</li>
-            <li>{{ Text::of('plan.brief_helpers.fill_the_balloon_as_the_group') }}</li>
-            <li>{{ Text::of('plan.brief_helpers.close_the_nozzle_with_a_fingertip') }}</li>
+            @foreach ($words->atTheLane() as $line)<li>{{ $line }}</li>@endforeach
             <li>
                 {{ Text::of('plan.brief_helpers.front_wheels_on_the_start_line', [
                     'push' => $challenge->push_is_foul ? Text::of('plan.brief_helpers.a_push_makes_the_try_void') : '',
@@ -37,7 +36,9 @@
                 @endforeach</ul><p class="mt-2"><strong>{{ Text::of('plan.brief_helpers.the_schools_own_rules_and_its') }}</strong>
             </p></section>
     </div>
+    @if (! isset($pack) || $pack->copiesOf(\App\Pages\Paper\Paper::Order) === 0)
     <section class="own-page"><h3 class="mt-5 mb-2">{{ Text::of('plan.brief_helpers.run_order') }}</h3>
         <p class="small mb-2">{{ $words->order() }}</p>
         <x-run-order :order="$order" :again="$timetable->runsAgain" :groups="$record->groups" :challenge="$challenge" /></section>
+    @endif
 </article>

@@ -1,5 +1,6 @@
 {{-- A label for each bag of parts. --}}
 @php
+    use App\Pages\Plan\PreparationWords;
     $contentsOf = fn ($group) => \App\Pages\Plan\MaterialWords::kit(($group instanceof \App\Models\Group
         && ! $challenge->way()->isRebuilt() ? $plan->forGroup($group) : $plan)->materials(), $challenge->units);
     $isForHome = request()->boolean('home');
@@ -19,6 +20,8 @@
             <ul>@foreach ($contentsOf($group) as [$name, $count])<li><span class="num">{{ $count }}
             ×</span><bdi>{{ $name }}</bdi><span class="tick-box" aria-hidden="true"></span>
                 </li>@endforeach</ul>
+            @php($done = PreparationWords::onTheLabel($group instanceof \App\Models\Group ? $plan->forGroup($group) : $plan))
+            @if ($done !== null)<p class="small mt-2">{{ $done }}</p>@endif
             @if ($isForHome)<p class="small mt-2"><strong>{{ Text::of('plan.labels.from_home') }}</strong> {{
                 Text::of('plan.labels.from_home_what', ['pump' => $plan->plan->by_mouth ? '' : Text::of('plan.labels.from_home_pump')]) }}</p>
             <p class="small mt-1">{{ Text::of('plan.labels.send_back') }}</p>@endif

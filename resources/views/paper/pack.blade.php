@@ -28,10 +28,11 @@
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Brief); $copy++)<section class="paper">@include('paper.brief')</section>@endfor
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Safety); $copy++)<section class="paper">
             <h2>{{ Text::of('plan.safety.safety_sheet') }}</h2><x-caution-list :cautions="$plan->cautions()" /></section>@endfor
+        @for ($copy = 0; $copy < $pack->copiesOf(Paper::Prepare); $copy++)<section class="paper">@include('paper.prepare')</section>@endfor
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Helpers); $copy++)<section class="paper">@include('paper.helpers')</section>@endfor
         @foreach ($pack->booklets as [$of, $copies])
             @for ($copy = 0; $copy < $copies; $copy++)@include('paper.booklet', ['plan' => $of, 'layout' => $of->kitLayout(),
-                'words' => new StepWords($of->steps(), $of->kit, $challenge->units)])@endfor
+                'words' => new StepWords($of->classSteps(), $challenge->units)])@endfor
         @endforeach
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Templates); $copy++)@include('paper.templates', ['sheets' => $pack->templates,
             'isOnLetter' => $pack->isOnLetter])@endfor

@@ -1,7 +1,7 @@
 @php
     use Skivo\Core\Measurement\Scale;
     use Skivo\Core\Measurement\UnitSystem;
-    use Skivo\Core\Session\Caution;
+    use Skivo\Core\Car\Build\Caution;
     $units = $challenge->units;
     $words = new \App\Pages\Plan\LargerWords($units);
 @endphp
@@ -17,7 +17,18 @@
         <p class="self-end"><button class="button do">{{ Text::of('plan.larger.work_it_out') }}</button></p>
     </form>
     <div class="larger mt-5">
+        <div>
         <div class="said prose"><x-sentences :sentences="$words->verdict($asked, $alone, $riderKg)" /></div>
+        <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('plan.larger.numbers') }}">
+        <table class="figures-table mt-4">
+            <thead><tr><td></td><th scope="col" class="num">{{ Text::of('plan.larger.as_you_build_it') }}</th>
+                <th scope="col" class="num">{{ Text::of('plan.larger.times_as_large', ['scale' => Figure::of($asked->scale)]) }}</th></tr></thead>
+            <tbody>@foreach ($words->rows($small, $asked) as $key => [$was, $is])
+                <tr><th scope="row">{{ Text::of("plan.larger.row.{$key}") }}</th><td class="num">{{ $was }}</td>
+                    <td class="num">{{ $is }}</td></tr>@endforeach</tbody>
+        </table></div>
+        </div>
+        <div>
         <svg class="drawing larger-figure" viewBox="0 0 520 270" role="img" aria-label="{{ Text::of('plan.larger.figure') }}">
             @foreach ($drawing->forces as [$y, $said])<line class="grid" x1="70" x2="490" y1="{{ $y }}" y2="{{ $y }}" /><text x="64" y="{{ $y + 4 }}"
                 text-anchor="end">{{ $said }}</text>@endforeach
@@ -31,15 +42,10 @@
         </svg>
         <p class="small"><span class="larger-key needed">{{ Text::of('plan.larger.needed_to_start') }}</span>
             <span class="larger-key given">{{ Text::of('plan.larger.a_balloon_gives') }}</span></p>
-        <div class="scroll-x" tabindex="0" role="region" aria-label="{{ Text::of('plan.larger.numbers') }}">
-        <table class="figures-table mt-4">
-            <thead><tr><td></td><th scope="col" class="num">{{ Text::of('plan.larger.as_you_build_it') }}</th>
-                <th scope="col" class="num">{{ Text::of('plan.larger.times_as_large', ['scale' => Figure::of($asked->scale)]) }}</th></tr></thead>
-            <tbody>@foreach ($words->rows($small, $asked) as $key => [$was, $is])
-                <tr><th scope="row">{{ Text::of("plan.larger.row.{$key}") }}</th><td class="num">{{ $was }}</td>
-                    <td class="num">{{ $is }}</td></tr>@endforeach</tbody>
-        </table></div>
+        </div>
     </div>
-    <p class="prose mt-4">{{ Text::of('plan.larger.why') }}</p>
+    <details class="disclosure mt-4"><summary>{{ Text::of('plan.larger.why_so') }}</summary>
+        <p class="prose">{{ Text::of('plan.larger.why') }}</p>
+    </details>
     <div class="mt-5"><x-caution-list :cautions="[Caution::Gas, Caution::Eyes]" /></div>
 </x-layout>

@@ -1,21 +1,25 @@
 @php
     use Skivo\Core\Car\Attribute\CarAttribute;
+    use Skivo\Core\Car\Attribute\EnergySource;
     use Skivo\Core\Car\Attribute\PartKind;
     use Skivo\Core\Session\Per;
     use App\Pages\Plan\MaterialWords;
     $materials = $plan->materials();
     $class = $materials->class;
     $names = fn (PartKind $kind, string $held) => array_values(array_unique([...array_map(fn ($part) => $part->name, $plan->catalogue->of($kind)), $held]));
+    $blows = array_filter($plan->each(), fn ($of) => $of->kit->source->blows()) !== [];
     $kit = [
         'kit_chassis' => [Text::of('plan.materials.chassis'), $names(PartKind::Chassis, $plan->kit->chassis), $plan->kit->chassis],
         'kit_wheels' => [Text::of('build.part.name.wheels'), $names(PartKind::Wheel, $plan->kit->wheels), $plan->kit->wheels],
         'kit_bearing' => [Text::of('plan.materials.axle_and_bearing'), $names(PartKind::Bearing, $plan->kit->bearing), $plan->kit->bearing],
-        'kit_balloon' => [Text::of('build.part.name.balloon'), $names(PartKind::Balloon, $plan->kit->balloon), $plan->kit->balloon],
-        'kit_nozzle' => [Text::of('build.part.name.nozzle'), $names(PartKind::Nozzle, $plan->kit->nozzle), $plan->kit->nozzle],
-        'kit_joint' => [Label::title(CarAttribute::Joint), $plan->catalogue->namesOf(CarAttribute::Joint), $plan->kit->joint],
+        ...($blows ? [
+            'kit_balloon' => [Text::of('build.part.name.balloon'), $names(PartKind::Balloon, $plan->kit->balloon), $plan->kit->balloon],
+            'kit_nozzle' => [Text::of('build.part.name.nozzle'), $names(PartKind::Nozzle, $plan->kit->nozzle), $plan->kit->nozzle],
+            'kit_joint' => [Label::title(CarAttribute::Joint), $plan->catalogue->namesOf(CarAttribute::Joint), $plan->kit->joint],
+        ] : []),
     ];
     $saved = $challenge->materialLines->whereNotNull('key')->keyBy('key');
-    $per = ['group' => Text::of('plan.materials.for_each_group'), 'learner' => Text::of('plan.materials.for_each_learner'),
+    $per = ['group' => '', 'learner' => Text::of('plan.materials.for_each_learner'),
         'lane' => Text::of('plan.materials.for_each_lane'), 'class' => Text::of('plan.materials.for_the_class')];
     $number = fn (float $n) => rtrim(rtrim(number_format($n, 2, '.', ''), '0'), '.');
     $cost = $materials->cost();
@@ -25,9 +29,9 @@
     <x-errors />
     <form method="post" action="{{ route('materials.update', $challenge) }}" id="materials">
         @csrf @method('put')
-        <section class="form-part no-print">
-            <h2>{{ Text::of('plan.materials.for_whom_and_what') }}</h2>
-            <div class="grid gap-4">
+        <section class="no-print pt-3">
+            <h2 class="sr-only">{{ Text::of('plan.materials.for_whom_and_what') }}</h2>
+            <x-plan-line :name="Text::of('plan.materials.for_whom')" :said="MaterialWords::forWhom($class, $plan->plan->spares_percent)">
             <div class="form-grid narrow">
                 <x-field
                     name="groups" :label="Text::of('plan.materials.groups')" :value="$plan->plan->groups" inputmode="numeric"
@@ -40,6 +44,18 @@
                     name="spares_percent" :label="Text::of('plan.materials.spares_in_percent')"
                     :value="$plan->plan->spares_percent" inputmode="numeric"
                     :hint="Text::of('plan.materials.on_what_breaks_or_gets_lost')" />
+                <x-field name="collect_by" type="date" :label="Text::of('plan.materials.collect_by')" optional
+                    :value="$plan->collectBy()?->format('Y-m-d')" />
+            </div>
+            </x-plan-line>
+            <x-plan-line :name="Text::of('plan.materials.made_of')" :said="MaterialWords::madeOf($plan)">
+                <div class="form-grid narrow">
+                    <div class="field">
+                        <label for="f-kit_source">{{ Text::of('plan.materials.driven_by') }}</label>
+                        <select id="f-kit_source" name="kit_source" class="input" data-follow>@foreach (EnergySource::cases() as $source)
+                            <option value="{{ $source->value }}" @selected(old('kit_source', $plan->plan->kit_source->value) === $source->value)>{{
+                                Label::of($source) }}</option>@endforeach</select>
+                    </div>
                     @foreach ($kit as $name => [$label, $options, $held])
                         <div @class(['field', 'wide' => max(array_map(mb_strlen(...), $options)) > 24])>
                             <label for="f-{{ $name }}">{{ $label }}</label>
@@ -48,25 +64,23 @@
                             </select>
                         </div>
                     @endforeach
-                    <div class="field">
+                    @if ($blows)<div class="field">
                         <label for="f-by_mouth">{{ Text::of('plan.materials.balloons_are_filled') }}</label>
                         <select id="f-by_mouth" name="by_mouth" class="input"><option value="0">
                                 {{ Text::of('plan.materials.with_a_pump') }}</option>
                             <option value="1" @selected((string) old('by_mouth', (int) $plan->plan->by_mouth) === '1')>
                                 {{ Text::of('plan.materials.by_mouth') }}</option></select>
                     </div>
-                    <x-field name="collect_by" type="date" :label="Text::of('plan.materials.collect_by')" optional
-                        :value="$plan->collectBy()?->format('Y-m-d')" />
                     <div class="field">
                         <label for="f-latex_free">{{ Text::of('plan.materials.balloons_are_of') }}</label>
                         <select id="f-latex_free" name="latex_free" class="input"><option value="0">
                                 {{ Text::of('plan.materials.latex') }}</option>
                             <option value="1" @selected((string) old('latex_free', (int) $plan->plan->latex_free) === '1')>
                                 {{ Text::of('plan.materials.something_free_of_latex') }}</option></select>
-                    </div>
+                    </div>@endif
                 </div>
                 <p class="small">{!! Text::html('plan.materials.missing_a_part_add_it_to', ['challenge' => route('parts.index', $challenge)]) !!}</p>
-            </div>
+            </x-plan-line>
         </section>
         <section class="py-4" aria-labelledby="list-title">
             <div class="lead-in pt-0">
@@ -87,6 +101,8 @@
                     <a class="button" href="{{ route('materials.labels', $challenge) }}">{{ Text::of('plan.materials.kit_labels') }}</a>
                     <a class="button" href="{{ route('materials.note', $challenge) }}">{{ Text::of('plan.materials.note_home') }}</a>
                     <button type="button" class="button" data-print>{{ Text::of('plan.materials.print') }}</button>
+                    <label class="tick prices"><input type="checkbox" @checked($cost !== null || $errors->hasAny(['price_*', 'pack_*']))>
+                        <span>{{ Text::of('plan.materials.prices_and_packs') }}</span></label>
                 </p>
             </div>
             @if ($materials->early() !== [])
@@ -108,10 +124,10 @@
                     <thead><tr><th scope="col">{{ Text::of('plan.materials.item') }}</th>
                             <th scope="col" class="num whitespace-nowrap">{{ Text::of('plan.materials.in_all') }}</th>
                             <th scope="col"><span class="sr-only">{{ Text::of('plan.materials.unit') }}</span></th>
-                            <th scope="col" class="no-print">{{ Text::of('plan.materials.for_each') }}</th>
-                            <th scope="col" class="no-print">{{ Text::of('plan.materials.price_of_one') }}</th>
-                            <th scope="col" class="no-print">{{ Text::of('plan.materials.pack_of') }}</th>
-                            <th scope="col" class="num">{{ Text::of('plan.materials.cost') }}</th>
+                            <th scope="col" class="no-print">{{ Text::of('plan.materials.per_group') }}</th>
+                            <th scope="col" class="no-print of-price">{{ Text::of('plan.materials.price_of_one') }}</th>
+                            <th scope="col" class="no-print of-price">{{ Text::of('plan.materials.pack_of') }}</th>
+                            <th scope="col" class="num of-price">{{ Text::of('plan.materials.cost') }}</th>
                             <th scope="col" class="verdict">{{ Text::of('plan.materials.or_instead') }}</th></tr></thead>
                     <tbody>
                         @foreach ($materials->lines as $line)
@@ -124,7 +140,7 @@
                                 <td class="num big-figure">{{ $line->total($class) }}</td>
                                 <td class="small">{{ MaterialWords::unit($line, $line->total($class)) }}@if ($line->packs($class) !== null)
                                     <span class="block">{{ MaterialWords::packs($line, $class) }}</span>@endif</td>
-                                <td class="no-print">
+                                <td class="no-print" data-of="{{ $per[$line->per->value] ?: Text::of('plan.materials.per_group') }}">
                                     @if ($own)
                                         <span class="small">{{ $number($line->amount) }} {{ $per[$line->per->value] }}</span>
                                     @else
@@ -140,7 +156,7 @@
                                         </div>
                                     @endif
                                 </td>
-                                <td class="no-print">
+                                <td class="no-print of-price">
                                     @if ($own)<span class="num">{{ $line->price === null ? '' : number_format($line->price, 2) }}</span>@else
                                     <input
                                         class="input short num" name="price_{{ $line->key }}" inputmode="decimal"
@@ -150,12 +166,12 @@
                                         @error("price_{$line->key}") aria-invalid="true" @enderror>
                                     @endif
                                 </td>
-                                <td class="no-print">@unless ($own)<input
+                                <td class="no-print of-price">@unless ($own)<input
                                     class="input short num" name="pack_{{ $line->key }}" inputmode="numeric"
                                     aria-label="{{ Text::of('plan.materials.pack_of_2', ['line' => MaterialWords::material($line)]) }}"
                                     value="{{ old("pack_{$line->key}", $line->pack) }}"
                                     @error("pack_{$line->key}") aria-invalid="true" @enderror>@endunless</td>
-                                <td class="num">{{ $line->cost($class) === null ? '–' : number_format($line->cost($class), 2) }}</td>
+                                <td class="num of-price">{{ $line->cost($class) === null ? '–' : number_format($line->cost($class), 2) }}</td>
                                 <td class="small verdict"><bdi>{{ implode(', ', array_slice(MaterialWords::instead($line), 0, 4)) }}</bdi></td>
                             </tr>
                         @endforeach
@@ -164,7 +180,7 @@
                                 {{ Text::of('plan.materials.all_together', [
                                     'of_what' => $materials->isPricedInPart() ? Text::of('plan.materials.of_what_has_a_price') : '',
                                 ]) }}
-                            </th><td class="no-print"></td><td class="no-print"></td><td class="no-print"></td><td class="num big-figure">
+                            </th><td class="no-print"></td><td class="no-print of-price"></td><td class="no-print of-price"></td><td class="num big-figure">
                                 {{ number_format($cost, 2) }}</td><td></td></tr></tfoot>@endif
                 </table>
             </div>
@@ -191,7 +207,9 @@
                             <input class="input short num" name="count" inputmode="numeric"
                                 value="{{ old('key') === $line->key ? old('count') : '' }}"></label>
                         <label>{{ Text::of('plan.materials.on') }}
-                            <input class="input" type="date" name="counted_on" value="{{ now()->format('Y-m-d') }}"></label>
+                            <input class="input" name="counted_on" data-day="date"
+                                value="{{ Moment::inField((old('key') === $line->key ? old('counted_on') : null) ?? now()->format('Y-m-d')) }}"
+                                data-pick="{{ Text::of('frame.field.pick', ['field' => Text::of('plan.materials.on')]) }}"></label>
                         <button class="button">{{ Text::of('plan.materials.count_them') }}</button>
                     </form>
                     @if ($collecting->have > 0)<form method="post" action="{{ route('materials.count.back', [$challenge, $line->key]) }}">
@@ -201,9 +219,10 @@
         </ul>
     </section>
     @endif
-    <section class="form-part no-print" id="own">
-        <h2>{{ Text::of('plan.materials.lines_of_your_own') }}</h2>
-        <div class="grid gap-4">
+    <details class="disclosure no-print" id="own"
+        @if ($challenge->materialLines->whereNull('key')->isNotEmpty() || $errors->hasAny(['name', 'amount', 'per', 'unit', 'price'])) open @endif>
+        <summary>{{ Text::of('plan.materials.lines_of_your_own') }}</summary>
+        <div class="grid gap-4 pt-3">
             @foreach ($challenge->materialLines->whereNull('key') as $line)
                 <form class="flex gap-3 items-center" method="post" action="{{ route('materials.destroy', [$challenge, $line]) }}">
                     @csrf @method('delete')<bdi>{{ $line->name }}</bdi><button class="button plain"
@@ -229,7 +248,7 @@
                 <p><button class="button">{{ Text::of('plan.materials.add_to_the_list') }}</button></p>
             </form>
         </div>
-    </section>
+    </details>
     <p class="actions border-t border-rule py-5 no-print">
         <a class="button" href="{{ route('cuts.show', $challenge) }}">{{ Text::of('plan.materials.to_the_cut_sizes') }}</a>
         @if ($challenge->safety_read_at === null)<a class="button plain"

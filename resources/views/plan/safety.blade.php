@@ -1,6 +1,5 @@
 @php($new = $plan->newCautions())
-<x-layout :title="Text::of('plan.safety.safety', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
-    <x-plan-pages :challenge="$challenge" here="safety" />
+<x-layout :title="Text::of('plan.safety.safety', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="build">
     <div class="lead-in">
         <div class="prose"><h2>{{ Text::of('plan.safety.safety_sheet') }}</h2>
             <p class="small mt-1">

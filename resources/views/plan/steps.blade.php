@@ -1,5 +1,8 @@
 @php
     use Skivo\Core\Car\Attribute\Decoration;
+    use App\Pages\Plan\PreparationWords;
+    use Skivo\Core\Car\Build\MountOrder;
+    use Skivo\Core\Car\Build\Points;
     use Skivo\Core\Car\Build\Sets;
     $own = $plan->plan;
     $numbers = array_map($words->number(...), $time->withoutAdult());
@@ -15,7 +18,7 @@
                 Text::of('design.who.steps_of', ['kind' => $builds->one($other)]) }}</a>@endforeach</p>@endif
         <p class="actions no-print"><a class="button do"
             href="{{ route('steps.booklet', [$challenge, 'other' => (int) $isOther]) }}">{{ Text::of('steps.page.booklet') }}</a>
-            <button type="button" class="button" data-print>{{ Text::of('steps.page.print') }}</button></p>
+</p>
     </div>
     <div class="said prose pb-4" data-build-time>
         <p>{{ Text::of('steps.time.hands', ['hands' => Figure::minutes($time->handsMin), 'adult' => Figure::minutes($time->adultMinEach)]) }}
@@ -30,16 +33,20 @@
             @if ($time->idleMin > 0){{ Text::of('steps.time.waits', ['idle' => Figure::minutes($time->idleMin)]) }}@endif</p>
     </div>
     <ol class="build-steps">@foreach ($words->steps->tasks as $task)
-        <x-build-step :task="$task" :words="$words" :layout="$layout" :units="$challenge->units" />@endforeach</ol>
+        <x-build-step :task="$task" :words="$words" :layout="$layout" :units="$challenge->units" folded />@endforeach</ol>
     <form method="post" action="{{ route('steps.update', $challenge) }}" class="no-print">
         @csrf @method('put')
-        <section class="form-part">
-            <h2>{{ Text::of('steps.page.choices') }}</h2>
-            <div class="grid gap-4">
+        <x-plan-line :name="Text::of('steps.page.choices')" :said="Text::of('steps.page.chosen', [
+            'held' => Label::inside($own->bearings_by), 'decorated' => Label::inside($own->decoration),
+            'adults' => Text::plural('steps.time.adults', $own->adults),
+        ])">
                 @foreach ([
                     'bearings_by' => [Text::of('steps.page.bearings_are_held_by'), Sets::ofBearings(), $own->bearings_by],
                     'decoration' => [Text::of('steps.page.decorated'), Decoration::cases(), $own->decoration],
                     'decorated_with' => [Text::of('steps.page.decorated_with'), Sets::ofDecoration(), $own->decorated_with],
+                    ...($plan->kit->usesSkewers() ? ['points' => [Text::of('steps.page.points'), Points::cases(), $own->points]] : []),
+                    ...($plan->kit->source->blows()
+                        ? ['mount_order' => [Text::of('steps.page.mount_order'), MountOrder::cases(), $own->mount_order]] : []),
                 ] as $name => [$label, $options, $held])
                     <fieldset>
                         <legend class="field-label">{{ $label }}</legend>
@@ -50,11 +57,15 @@
                 @endforeach
                 <x-field name="adults" class="short-field" :label="Text::of('steps.page.adults')" :value="$own->adults" inputmode="numeric"
                     :hint="Text::of('steps.page.adults_hint')" />
-            </div>
-        </section>
-        <p class="actions border-t border-rule py-5">
-            <button class="button do">{{ Text::of('steps.page.save') }}</button>
-            <a class="button" href="{{ route('timetable.show', $challenge) }}">{{ Text::of('steps.page.to_the_timetable') }}</a>
-        </p>
+                <p><button class="button">{{ Text::of('steps.page.save') }}</button></p>
+        </x-plan-line>
+        <x-plan-line :name="Text::of('steps.prepared.title')" :said="PreparationWords::inALine($plan->each())">
+                <p class="small prose">{{ Text::of('steps.prepared.what') }}</p>
+                <div class="ticks">@foreach ($preparable as $task)
+                    <x-tick :name="'prepared_' . $task->step->value" :checked="in_array($task->step->value, $own->prepared, true)">{{
+                        PreparationWords::pieces($task->step, $task->step->pieces() * $plan->class->groups) }}</x-tick>@endforeach</div>
+                <x-field name="helpers" class="short-field" :label="Text::of('steps.prepared.helpers')" :value="$own->helpers" inputmode="numeric" />
+                <p><button class="button">{{ Text::of('steps.page.save') }}</button></p>
+        </x-plan-line>
     </form>
 </x-layout>

@@ -91,7 +91,7 @@
         </section>
         <p class="actions border-t border-rule py-5">
             <button class="button do">{{ Text::of('plan.timetable.update_the_timetable') }}</button>
-            <a class="button" href="{{ route('safety.show', $challenge) }}">{{ Text::of('plan.timetable.to_the_safety_sheet') }}</a>
+            <a class="button" href="{{ route('challenges.edit', $challenge) }}">{{ Text::of('plan.timetable.to_the_plan') }}</a>
         </p>
     </form>
     <section class="py-4" aria-labelledby="order-title">

@@ -71,7 +71,13 @@
     <section class="form-part">
         <h2>{{ Text::of('device.index.in_now') }}</h2>
         <div class="grid gap-4">
-            @if ($devices->isEmpty())<p>{{ Text::of('device.index.no_device_has_joined') }}</p>@endif
+            @php($joined = $devices->whereNotNull('group_id')->groupBy('group_id'))
+            @if ($record->groups->isNotEmpty())<div class="start-strip"><ul class="start-boxes">@foreach ($record->teams() as $group)
+                @php($tablets = $joined->get($group->id, collect()))
+                <li @class(['start-box', 'is-in' => $tablets->contains('is_waiting', false)])>{{ Glyph::of($group->mark) }}<bdi>{{ $group->name }}</bdi>
+                    <span class="small">{{ $tablets->isEmpty() ? Text::of('device.index.free_box') : ($tablets->contains('is_waiting', false)
+                        ? Text::of('device.index.in_its_box') : Text::of('device.index.waits_at_its_box')) }}</span></li>@endforeach</ul></div>
+            @elseif ($devices->isEmpty())<p>{{ Text::of('device.index.no_device_has_joined') }}</p>@endif
             <ul class="devices">
                 @foreach ($devices as $device)
                     <li>
@@ -115,7 +121,7 @@
             <form method="post" action="{{ route('devices.store', $challenge) }}">@csrf
                 <input type="hidden" name="role" value="board"><button class="button">{{ Text::of('device.index.make_a_link_for_the_board') }}</button>
             </form>
-            <form method="post" action="{{ route('devices.store', $challenge) }}" class="flex gap-3">@csrf
+            <form method="post" action="{{ route('devices.store', $challenge) }}" class="flex flex-wrap gap-3">@csrf
                 <input type="hidden" name="role" value="instrument">
                 <input
                     class="input" name="name" aria-label="{{ Text::of('device.index.name_of_the_instrument') }}"

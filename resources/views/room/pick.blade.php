@@ -4,9 +4,10 @@
         <h2>{{ Text::of('path.join.tap_your_mark') }}</h2>
         @error('group')<p class="error">{{ $message }}</p>@enderror
         @if ($groups->isEmpty())<p class="prose mt-2">{{ Text::of('path.join.no_groups') }}</p>@endif
-        <div class="mark-picks">@foreach ($groups as $group)
-            <button class="mark-pick" name="group" value="{{ $group->id }}">{{ Glyph::of($group->mark) }}<bdi>{{ $group->name }}</bdi>
-                @if (in_array($group->id, $taken, true))<span class="small">{{ Text::of('path.join.taken') }}</span>@endif</button>@endforeach</div>
+        <div class="start-strip"><div class="start-boxes">@foreach ($groups as $group)
+            <button @class(['start-box', 'is-in' => in_array($group->id, $taken, true)])
+                name="group" value="{{ $group->id }}">{{ Glyph::of($group->mark) }}<bdi>{{ $group->name }}</bdi>
+                @if (in_array($group->id, $taken, true))<span class="small">{{ Text::of('path.join.taken') }}</span>@endif</button>@endforeach</div></div>
         @if ($taken !== [])<p class="small mt-3">{{ Text::of('path.join.ask') }}</p>@endif
     </form>
 </x-layout>

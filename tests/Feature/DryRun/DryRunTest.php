@@ -29,7 +29,7 @@ final class DryRunTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/dry-run")
             ->assertOk()
             ->assertSee('Halyard')
-            ->assertSee('"designs":{"a":{"workmanship":0.0', false)
+            ->assertSee('"workmanship":0.0', false)
             ->assertSee('"balloon_pressure":', false);
         $this->get("/challenges/{$challenge->id}/dry-run?car={$car->id}")->assertOk()
             ->assertSee('2 of 33 values measured', false)->assertSee('"nozzle_bore":0.009', false)->assertSee('Which is which');

@@ -112,7 +112,7 @@ final class ModelPageTest extends FeatureTestCase
         );
         $answer = $this->get($bench['sources'][0]['run'] . '&d=' . urlencode($design))->assertOk()->json();
         self::assertSame($words->distance($forecast->medianM), $answer['shown']['distance']);
-        self::assertSame($words->band($forecast), $answer['shown']['band']);
+        self::assertSame($words->fromWhatIsNotMeasured($forecast), $answer['shown']['band']);
         // A design for which the page's own knowledge is not held any more is refused in words.
         parse_str((string) parse_url($bench['sources'][0]['run'], PHP_URL_QUERY), $query);
         Cache::forget('state:' . (is_string($query['state']) ? $query['state'] : ''));
@@ -128,7 +128,7 @@ final class ModelPageTest extends FeatureTestCase
         $challenge = Scenario::challenge($this->educator, ['lane_length' => Scenario::entry('2 m')]);
         $this->get("/challenges/{$challenge->id}/plan")
             ->assertOk()
-            ->assertSee('A usual car of this kit goes')
+            ->assertSee('How far a usual car of this kit goes is not known yet.')
             ->assertSee('log runs as past the end');
         $challenge->update(['lane_length' => Scenario::entry('80 m')]);
         $this->get("/challenges/{$challenge->id}/plan")->assertOk()->assertSee('That is long enough.');
@@ -140,7 +140,7 @@ final class ModelPageTest extends FeatureTestCase
         $group = $challenge->groups()->where('name', 'E')->firstOrFail();
         $this->get("/challenges/{$challenge->id}/groups/{$group->id}/diagnosis?seen=short-run")
             ->assertOk()
-            ->assertSee('nothing says that it is short.');
+            ->assertSee('Too little is known of such cars to call that short.');
     }
 
     public function testTheChosenTriesAreKeptFromPageToPage(): void

@@ -409,6 +409,26 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->asEducator()->get($page)->assertOk()->assertSee('What do you want to change?');
     }
 
+    /** A caution that is new to the class keeps its step closed on the tablet until the educator has read it; all others go on. */
+    public function testAStepThatNobodyReadAboutWaitsForTheEducator(): void
+    {
+        $challenge = $this->class();
+        $keel = $this->named($challenge, 'Keel');
+        $challenge->runs()->delete();
+        $this->put("/challenges/{$challenge->id}/plan/safety");
+        $challenge->refresh()->update(['safety_read' => array_values(array_diff($challenge->safety_read, ['knives']))]);
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['chassis' => 'foam board', 'nozzle_bore' => '6 mm'])
+            ->assertSessionHasNoErrors();
+        $page = "/challenges/{$challenge->id}/groups/{$keel->id}/at/build";
+        $this->get($page)->assertOk()
+            ->assertSee('Your adult reads about it first.')
+            ->assertSee('Knife, saw and drill are for the adult.')
+            ->assertDontSee('value="cut_chassis"', false)
+            ->assertSee('value="cut_axles"', false);
+        $this->put("/challenges/{$challenge->id}/plan/safety");
+        $this->get($page)->assertOk()->assertDontSee('Your adult reads about it first.')->assertSee('value="cut_chassis"', false);
+    }
+
     /** What one tablet of a group ticks, and an adult's coming, the group's other tablet sees without being loaded again. */
     public function testASecondTabletOfAGroupSeesTheTicksOfTheFirst(): void
     {

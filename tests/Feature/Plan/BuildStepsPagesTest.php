@@ -34,7 +34,7 @@ final class BuildStepsPagesTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/plan/materials")
             ->assertSee('Glue gun, low temperature')
             ->assertSee('Paint, in several colours');
-        self::assertContains(\Skivo\Core\Session\Caution::Glue, ClassPlan::of($challenge->fresh() ?? $challenge)->cautions());
+        self::assertContains(\Skivo\Core\Car\Build\Caution::Glue, ClassPlan::of($challenge->fresh() ?? $challenge)->cautions());
         $this->get("/challenges/{$challenge->id}/plan/brief/class")->assertSee('Put one wheel on each axle. Only one!');
     }
 
@@ -65,6 +65,25 @@ final class BuildStepsPagesTest extends FeatureTestCase
                 'session_2_starts_at' => 'It begins before the session before it. Check the dates.',
                 'session_3_starts_at' => 'Say when this session begins, or leave its minutes empty.',
             ]);
+    }
+
+    /** A day is typed and shown with its month as a word, in the page's language: 4/5 would be May to one and April to another. */
+    public function testADayIsTypedAsPeopleWriteIt(): void
+    {
+        $challenge = $this->challengeWithSafety();
+        $path = "/challenges/{$challenge->id}/plan/timetable";
+        $typed = \App\Pages\Plan\PlanWords::typed(ClassPlan::of($challenge));
+        foreach (['4 May 2027, 09:00', '4 may 2027 09:00', 'May 4, 2027, 9:00 am', '2027-05-04T09:00'] as $day) {
+            $challenge->plan()->update(['starts_at' => null]);
+            $this->put($path, ['starts_at' => $day] + $typed)->assertSessionHasNoErrors();
+            self::assertSame('2027-05-04 09:00', $challenge->plan()->sole()->starts_at?->format('Y-m-d H:i'), $day);
+        }
+        $this->get($path)->assertSee('value="4 May 2027, 09:00"', false);
+        foreach (['4/5/2027 09:00', '31 June 2027, 09:00', 'soon'] as $day) {
+            $this->from($path)->put($path, ['starts_at' => $day] + $typed)->assertSessionHasErrors('starts_at');
+            // What was typed is still there.
+            $this->get($path)->assertSee('month as a word')->assertSee("value=\"{$day}\"", false);
+        }
     }
 
     public function testWhatIsCollectedIsCountedAndAskedFor(): void

@@ -30,7 +30,7 @@
         </fieldset>
     </div>
     <details class="disclosure" @if ($hasLimits || $errors->hasAny(['most_balloons', 'most_straws', 'heaviest', 'longest'])) open @endif>
-        <summary>{{ Text::of('challenge.form.limits_on_materials') }}</summary>
+        <summary>{{ Text::of($hasLimits ? 'challenge.form.limits_on_materials' : 'challenge.form.no_limits_on_materials') }}</summary>
         <div class="form-grid mt-3">
             <x-field
                 name="most_balloons" :label="Text::of('challenge.form.balloons_at_most')" optional
