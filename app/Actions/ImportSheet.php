@@ -8,6 +8,7 @@ use App\Models\Car;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\Run;
+use App\Record\ClassPlan;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -106,13 +107,14 @@ final class ImportSheet
                 array_filter(array_column(array_map(static fn(SheetRow $row): array => [$row->group, $row->mark], $plan->newGroups), 1, 0)),
             );
             $groups = $this->recorded($challenge);
+            $built = ClassPlan::of($challenge);
             $now = now();
             $runs = 0;
             foreach ($plan->choicesByCar as $key => $versions) {
                 foreach ($versions as $version => $choices) {
                     $group = $groups->get($key) ?? throw new \LogicException('A group of the sheet was not made.');
                     $car = $group->cars->firstWhere('version', $version) ?? $group->cars()->make(['version' => $version]);
-                    $car->choices = $car->exists ? $car->choices->completedBy($choices) : $choices;
+                    $car->choices = $built->asBuilt($car->exists ? $car->choices->completedBy($choices) : $choices, $group);
                     $car->save();
                     foreach ($plan->runsByCar[$key][$version] as $row) {
                         $run = new Run(['id' => (string) Str::uuid7(), 'try' => $row->try]);

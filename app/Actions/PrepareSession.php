@@ -23,7 +23,7 @@ final class PrepareSession
             $challenge->update($rules);
             $challenge->sessionPlan()->fill($plan)->save();
             // Another kit, or another way to build, may call for what nobody has read yet.
-            $challenge->update(['safety_unread' => array_column(ClassPlan::of($challenge->refresh())->newCautions(), 'value')]);
+            $challenge->update(['safety_unread' => array_column(ClassPlan::of($challenge->refresh())->safety()->newCautions(), 'value')]);
         });
     }
 

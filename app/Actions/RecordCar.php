@@ -40,6 +40,7 @@ final class RecordCar
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $current = $group->newestCar();
             $before = $current?->choices;
+            $choices = ClassPlan::of($group->challenge)->asBuilt($choices, $group);
             if ($current !== null && $seen !== null && $seen !== self::edition($current)) {
                 throw new CarHasChangedException($current);
             }
@@ -77,7 +78,7 @@ final class RecordCar
     /** What this car calls for and nobody has read yet waits for the educator, and its steps with it. */
     private function noteNewCautions(Challenge $challenge, Choices $choices): void
     {
-        $new = array_column(ClassPlan::of($challenge)->newCautionsOf($choices), 'value');
+        $new = array_column(ClassPlan::of($challenge)->safety()->newCautionsOf($choices), 'value');
         $unread = array_values(array_unique([...$challenge->safety_unread, ...$new]));
         if ($unread !== $challenge->safety_unread) {
             $challenge->update(['safety_unread' => $unread]);

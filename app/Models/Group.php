@@ -103,10 +103,12 @@ final class Group extends Model
         return $this->cars()->reorder('version', 'desc')->first();
     }
 
-    /** What drives its newest car; a balloon where nobody said. */
-    public function source(): EnergySource
+    /** What drives its newest car: what the kit of its class is driven by while it has none, a balloon where nobody said. */
+    public function source(EnergySource $kits = EnergySource::Balloon): EnergySource
     {
-        return $this->currentCar()?->choices->source() ?? EnergySource::Balloon;
+        $car = $this->currentCar();
+
+        return $car === null ? $kits : $car->choices->source() ?? EnergySource::Balloon;
     }
 
     /** The newest version of the group's car, as loaded; null before one is recorded. */

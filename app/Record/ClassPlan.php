@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Models\Car as RecordedCar;
 use App\Models\Challenge;
 use App\Models\Group;
 use App\Models\MaterialCount;
@@ -12,11 +11,11 @@ use App\Models\MaterialLine;
 use App\Models\Plan;
 use Carbon\CarbonImmutable;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
-use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Car\Build\Making;
 use Skivo\Core\Car\Build\PowerMaking;
 use Skivo\Core\Car\Build\WheelMaking;
@@ -200,6 +199,14 @@ final readonly class ClassPlan
         return $this->plan->collect_by ?? $this->plan->starts_at?->subWeek()->startOfDay();
     }
 
+    /** A car as somebody records it: driven by what the kit is driven by, where nobody said otherwise. */
+    public function asBuilt(Car $car, ?Group $group): Car
+    {
+        $source = $this->forGroup($group)->kit->source;
+
+        return $source === EnergySource::Balloon || $car->source() !== null ? $car : $car->with(CarAttribute::EnergySource, $source->value);
+    }
+
     /** What a car built of the kit is like: what a build sheet starts from and held parts must equal. */
     public function kitCar(): Car
     {
@@ -309,71 +316,9 @@ final readonly class ClassPlan
         return new BuildTime($this->classSteps(), max(1, $this->class->groups), $this->plan->adults);
     }
 
-    /**
-     * What can hurt someone of what this class does: by the kit's car, and by every car that is on record.
-     *
-     * @return list<Caution>
-     */
-    public function cautions(): array
+    public function safety(): ClassSafety
     {
-        $plans = $this->each();
-
-        return Caution::for(
-            [...array_map(static fn(self $plan): BuildSteps => $plan->steps(), $plans), ...$this->stepsOfRecordedCars()],
-            $this->plan->latex_free,
-            $this->plan->by_mouth,
-            array_filter($plans, static fn(self $plan): bool => $plan->kit->isCollected()) !== [],
-        );
-    }
-
-    /** @return list<BuildSteps> of the newest car of each group, where something was recorded of it */
-    private function stepsOfRecordedCars(): array
-    {
-        return once(fn(): array => !$this->challenge->exists ? [] : array_values(array_map(
-            $this->stepsOfCar(...),
-            array_filter(
-                RecordedCar::query()->whereHas('group', fn($groups) => $groups->where('challenge_id', $this->challenge->id))
-                    ->get()
-                    ->map(static fn(RecordedCar $car): Car => $car->choices)
-                    ->all(),
-                static fn(Car $car): bool => !$car->isEmpty(),
-            ),
-        )));
-    }
-
-    /**
-     * Those that were not on the sheet when it was last read.
-     *
-     * @return list<Caution>
-     */
-    public function newCautions(): array
-    {
-        return $this->unread($this->cautions());
-    }
-
-    /**
-     * What of it a car calls for.
-     *
-     * @return list<Caution>
-     */
-    public function newCautionsOf(Car $car): array
-    {
-        return $this->challenge->safety_read === []
-            ? []
-            : $this->unread(Caution::for([$this->stepsOfCar($car)], $this->plan->latex_free));
-    }
-
-    /**
-     * @param list<Caution> $cautions
-     *
-     * @return list<Caution>
-     */
-    private function unread(array $cautions): array
-    {
-        return $this->challenge->safety_read_at === null || $this->challenge->safety_read === [] ? [] : array_values(array_filter(
-            $cautions,
-            fn(Caution $caution): bool => !in_array($caution->value, $this->challenge->safety_read, true),
-        ));
+        return once(fn(): ClassSafety => new ClassSafety($this));
     }
 
     /**

@@ -286,12 +286,13 @@ final readonly class ClassRecord
         return $turns === null ? null : ['kind' => InflationKind::Turns->value, 'size' => '', 'strokes' => (string) (int) $turns];
     }
 
-    /** @return list<EnergySource> that drive the class's cars; balloons where it has none yet */
+    /** @return list<EnergySource> that drive the class's cars; what its kit is driven by where it has none yet */
     public function sources(): array
     {
-        $sources = $this->groups->map(static fn(Group $group): EnergySource => $group->source())->unique()->values()->all();
+        $kits = $this->challenge->sessionPlan()->kit_source;
+        $sources = $this->groups->map(static fn(Group $group): EnergySource => $group->source($kits))->unique()->values()->all();
 
-        return $sources === [] ? [EnergySource::Balloon] : array_values($sources);
+        return $sources === [] ? [$kits] : array_values($sources);
     }
 
     /** Whether its cars, older versions too, have more than one source of energy. */

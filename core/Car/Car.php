@@ -184,9 +184,11 @@ final readonly class Car
         );
     }
 
+    /** Whether nothing is recorded of it; what drives it alone makes no car. */
     public function isEmpty(): bool
     {
-        return $this->quantities === [] && $this->counts === [] && $this->kinds === [];
+        return $this->quantities === [] && $this->counts === []
+            && array_diff(array_keys($this->kinds), [CarAttribute::EnergySource->value]) === [];
     }
 
     /**

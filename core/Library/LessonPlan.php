@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Skivo\Core\Library;
 
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Part\Contrast;
 use Skivo\Core\Car\Part\Kit;
@@ -28,6 +29,7 @@ enum LessonPlan: string
     case FasterNozzle = 'faster_nozzle';
     case BiggerWheels = 'bigger_wheels';
     case SecondBalloon = 'second_balloon';
+    case BalloonOrBand = 'balloon_or_band';
 
     public function question(): Question
     {
@@ -39,6 +41,12 @@ enum LessonPlan: string
             self::FasterNozzle => new Question(CarAttribute::NozzleBore, Outcome::Time),
             self::BiggerWheels => new Question(CarAttribute::WheelDiameter),
             self::SecondBalloon => new Question(CarAttribute::Balloons, Outcome::Distance, '1', '2'),
+            self::BalloonOrBand => new Question(
+                CarAttribute::EnergySource,
+                Outcome::Distance,
+                EnergySource::Balloon->value,
+                EnergySource::ElasticBand->value,
+            ),
         };
     }
 
@@ -65,6 +73,7 @@ enum LessonPlan: string
             self::LighterCar => [60],
             self::WiderNozzle, self::SecondBalloon => [90],
             self::ShorterStraw => [50, 50],
+            self::BalloonOrBand => [60, 60],
             self::FasterNozzle, self::BiggerWheels => [120],
         };
     }
@@ -104,7 +113,7 @@ enum LessonPlan: string
         return match ($this) {
             self::WiderNozzle, self::ShorterStraw, self::FasterNozzle => Step::Nozzle,
             self::LighterCar => Step::Mass,
-            self::FullerBalloon, self::SecondBalloon => Step::Power,
+            self::FullerBalloon, self::SecondBalloon, self::BalloonOrBand => Step::Power,
             self::BiggerWheels => Step::Wheels,
         };
     }
@@ -123,6 +132,7 @@ enum LessonPlan: string
             self::ShorterStraw => [0.06, 0.18],
             self::BiggerWheels => ['bottle caps', 'optical discs'],
             self::SecondBalloon => ['1', '2'],
+            self::BalloonOrBand => [EnergySource::Balloon->value, EnergySource::ElasticBand->value],
         };
     }
 

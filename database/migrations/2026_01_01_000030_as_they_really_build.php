@@ -13,7 +13,7 @@ return new class extends Migration {
     {
         Schema::table('challenges', static fn(Blueprint $table) => $table->jsonb('safety_unread')->default('[]'));
         // One caution became several: who read of knives and of bursting balloons read these.
-        foreach (['cutting' => 'knives', 'eyes' => 'jet', 'choking' => 'kitchen'] as $read => $also) {
+        foreach (['cutting' => 'knives', 'eyes' => 'jet', 'choking' => 'kitchen', 'bands' => 'small_parts'] as $read => $also) {
             DB::table('challenges')->whereJsonContains('safety_read', $read)
                 ->update(['safety_read' => DB::raw("safety_read || '[\"{$also}\"]'::jsonb")]);
         }

@@ -22,6 +22,7 @@ use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Car\Check\Reading;
 use Skivo\Core\Car\Part\Catalogue;
+use Skivo\Core\Challenge\Design;
 use Skivo\Core\Challenge\Goal;
 use Skivo\Core\Challenge\Inflation;
 use Skivo\Core\Challenge\InflationKind;
@@ -128,6 +129,7 @@ final class DemoDrives
             'asks' => CarAttribute::EnergySource,
             'asks_from' => EnergySource::Balloon->value,
             'asks_to' => EnergySource::ElasticBand->value,
+            'design' => Design::ChangeOneThing,
             'goal' => Goal::Farthest,
             'scoring' => Scoring::Mean,
             'tries' => 3,
@@ -141,7 +143,8 @@ final class DemoDrives
             'safety_read_at' => $morning->subDay(),
         ]);
         $challenge->update(['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, Caution::cases())]);
-        $challenge->sessionPlan()->fill(['starts_at' => $morning->format('Y-m-d') . ' 08:00', 'session_min' => 120])->save();
+        $challenge->sessionPlan()->fill(['starts_at' => $morning->format('Y-m-d') . ' 08:00', 'session_min' => 120, 'tries_again' => 3])
+            ->save();
 
         return $challenge;
     }

@@ -23,7 +23,6 @@ use Illuminate\Support\Str;
 use Ramsey\Uuid\Uuid;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
-use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Car\Check\Reading;
@@ -212,7 +211,7 @@ final class DemoSeeder extends Seeder
             'safety_read_at' => CarbonImmutable::parse('2026-05-04 16:00:00 UTC'),
         ]);
         $challenge->update(
-            ['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, ClassPlan::of($challenge)->cautions())],
+            ['safety_read' => array_column(ClassPlan::of($challenge)->safety()->cautions(), 'value')],
         );
         $challenge->sessionPlan()->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
 

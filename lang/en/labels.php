@@ -243,7 +243,8 @@ return [
             'glue' => 'Hot glue',
             'discs' => 'Optical discs',
             'kitchen' => 'Things from home',
-            'choking' => 'Pieces of balloons and bands',
+            'choking' => 'Pieces of balloon',
+            'small_parts' => 'Small bands',
             'latex' => 'Latex',
             'mouths' => 'Filling by mouth',
             'eyes' => 'Bursting balloons',
@@ -261,7 +262,8 @@ return [
             'discs' => 'Never bend or cut a disc.',
             'kitchen' => 'Ask before you take anything from a kitchen.',
             'choking' => 'Keep balloons out of your mouth unless you fill one. Give every piece of a burst one to an adult.',
-            'latex' => 'Do balloons make your skin itch? Tell an adult before you touch one.',
+            'small_parts' => 'A rubber band never goes into a mouth. Give all of them back at the end.',
+            'latex' => 'Does rubber make your skin itch? Tell an adult before you touch a balloon or a band.',
             'mouths' => 'Use your own balloon. Never share it. Stop and rest if you feel dizzy.',
             'eyes' => 'Wear eye protection when you fill a balloon.',
             'jet' => 'Never let a balloon blow into a face.',
@@ -298,7 +300,10 @@ return [
             ],
             'choking' => [
                 'Uninflated and burst balloons can choke young children. Balloons sold in the United States carry that warning for children under 8 (16 CFR 1500.19).',
-                'Count balloons and bands out, and collect every piece of a burst one at once.',
+                'Count balloons out, and collect every piece of a burst one at once.',
+            ],
+            'small_parts' => [
+                'Small rubber bands can choke young children: count them out, and back in.',
             ],
             'latex' => [
                 'Ask about latex allergy before any balloon or rubber band is in the room.',

@@ -22,6 +22,7 @@ return [
         'shorter_straw' => ['name' => 'Short or long straw', 'about' => 'Air rubs along a straw. Two short sessions: build in one, run in the other.'],
         'bigger_wheels' => ['name' => 'Big wheels, small wheels', 'about' => 'Half the cars roll on caps, half on discs, and coins make them all weigh the same. Do large wheels lose less to the floor?'],
         'second_balloon' => ['name' => 'One balloon or two', 'about' => 'Two balloons blow through one nozzle. Do they push the car twice as far, or not much farther at all?'],
+        'balloon_or_band' => ['name' => 'Balloon or band', 'about' => 'The same car twice: first a balloon pushes it, then a wound rubber band turns its wheels. Which carries it farther, and why?'],
         'faster_nozzle' => ['name' => 'Two metres, fast', 'about' => 'Not how far but how soon: the time over two metres, with stopwatches, and races at the end.'],
     ],
     'classes' => [

@@ -125,7 +125,7 @@ return [
             'Pull the balloon’s neck through a ring of card taped upright at the rear end, so that the neck points straight back.',
         'clearance' => 'Fill it to the size for running, and look under it.',
         'clearance_filled' => 'Look under it while it is full. Then take the peg off over an empty lane.',
-        'rubber_on_rims' => 'Put rubber round the driven wheels: an elastic band, or a strip cut from a balloon.',
+        'rubber_on_rims' => 'Put rubber round the driven wheels: an elastic band each, flat and in the middle of the rim.',
         'rubber_on_rims_all' => 'Put an elastic band round each wheel, flat and in the middle of the rim.',
         'rubber_on_rims_strip' => 'Cut rings from the neck of a balloon, and stretch one round each wheel that is to grip.',
         'fit_hook' =>

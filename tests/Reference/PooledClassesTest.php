@@ -165,7 +165,8 @@ final class PooledClassesTest extends TestCase
     private function outcome(LessonPlan $plan, bool $isOther): float
     {
         $contrast = $plan->contrast();
-        $kit = $contrast->kit($isOther)->car(UnitSystem::Metric)->with(CarAttribute::Mass, 0.06)->with(CarAttribute::BalloonSize, 0.2);
+        $kit = $contrast->kit($isOther)->car(UnitSystem::Metric)->with(CarAttribute::Mass, 0.06)->with(CarAttribute::BalloonSize, 0.2)
+            ->with(CarAttribute::TurnsWound, 20.0);
         $settings = CarModel::of($contrast->carOf($kit, $isOther), Catalogue::standard())->settings;
         $run = $settings->with(CarAttribute::Workmanship, 0.05)->run(1e-6, true);
         if ($plan->question()->outcome === Outcome::Distance) {

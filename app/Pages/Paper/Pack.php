@@ -64,7 +64,7 @@ final readonly class Pack
         $prepared = $plan->plan->preparedSteps() === [] ? 0 : 1;
         $pages = [
             Paper::Brief->value => 1,
-            Paper::Safety->value => max(1, (int) ceil(count($plan->cautions()) / self::CAUTIONS)),
+            Paper::Safety->value => max(1, (int) ceil(count($plan->safety()->cautions()) / self::CAUTIONS)),
             Paper::Prepare->value => $prepared,
             Paper::Helpers->value => 2,
             Paper::Booklet->value => count($words->sides()),

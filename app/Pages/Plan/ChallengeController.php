@@ -48,7 +48,7 @@ final class ChallengeController
         $plan = ClassPlan::of($challenge);
 
         return view('plan.create', [
-            'challenge' => $challenge, 'cautions' => $plan->cautions(), 'groups' => $request->query('then') === 'sheet'
+            'challenge' => $challenge, 'cautions' => $plan->safety()->cautions(), 'groups' => $request->query('then') === 'sheet'
                 ? null
                 : $plan->plan->groups, 'minutes' => $plan->plan->session_min,
         ]);
@@ -69,7 +69,7 @@ final class ChallengeController
             $request->day(),
         );
         if ($request->boolean('safety')) {
-            $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->cautions());
+            $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->safety()->cautions());
         }
 
         if ($request->input('then') === 'sheet') {

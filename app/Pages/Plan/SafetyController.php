@@ -25,7 +25,7 @@ final class SafetyController
 
     public function update(Challenge $challenge, ChangeChallenge $change): RedirectResponse
     {
-        $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->cautions());
+        $change->acknowledgeSafety($challenge, ClassPlan::of($challenge)->safety()->cautions());
 
         return redirect()->route('groups.index', $challenge)->with('status', Text::of('plan.done.build_is_open'));
     }

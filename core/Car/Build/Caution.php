@@ -14,6 +14,7 @@ enum Caution: string
     case Discs = 'discs';
     case Kitchen = 'kitchen';
     case Choking = 'choking';
+    case SmallParts = 'small_parts';
     case Latex = 'latex';
     case Mouths = 'mouths';
     case Eyes = 'eyes';
@@ -25,7 +26,7 @@ enum Caution: string
     /** Whether it holds for a whole build once it was said, rather than for the one thing that is being done. */
     public function isSaidOnce(): bool
     {
-        return in_array($this, [self::Cutting, self::Discs, self::Kitchen, self::Choking, self::Latex, self::Gas], true);
+        return in_array($this, [self::Cutting, self::Discs, self::Kitchen, self::Choking, self::SmallParts, self::Latex, self::Gas], true);
     }
 
     /** @return list<self> of whatever is done with a tool */
@@ -50,7 +51,7 @@ enum Caution: string
             BuildStep::StretchBalloon, BuildStep::Airtight => [self::Choking, self::Latex, self::Eyes, self::Jet],
             BuildStep::Clearance => [self::Choking, self::Eyes, self::Jet],
             BuildStep::CutLip, BuildStep::JoinBalloon => [self::Choking, self::Latex],
-            BuildStep::KnotChain => [self::Choking],
+            BuildStep::KnotChain => [self::SmallParts, self::Latex],
             BuildStep::HookChain, BuildStep::WindOnce => [self::Bands],
             default => [],
         };

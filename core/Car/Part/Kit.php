@@ -8,6 +8,7 @@ use Skivo\Core\Car\Attribute\CarAttribute;
 use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Joint;
 use Skivo\Core\Car\Attribute\PartKind;
+use Skivo\Core\Car\Attribute\Tyre;
 use Skivo\Core\Car\Car;
 use Skivo\Core\Measurement\Dimension;
 use Skivo\Core\Measurement\Entry;
@@ -18,6 +19,10 @@ use Skivo\Core\Measurement\UnitSystem;
 /** The build that a challenge hands out a kit for: one kind of each part, by its name in the catalogue. */
 final readonly class Kit
 {
+    /** A rubber band of a kit, lying flat (m), and how many of them make a chain. Common practice, no source. */
+    private const BAND_M = ['length' => 0.06, 'width' => 0.001, 'thickness' => 0.0008];
+    private const BANDS_IN_CHAIN = 2;
+
     public function __construct(
         public string $chassis = 'corrugated card',
         public string $wheels = 'bottle caps',
@@ -164,12 +169,26 @@ final readonly class Kit
             ? new Car($quantities, [CarAttribute::Balloons->value => 1, CarAttribute::NozzleOutlets->value => 1], $built + [
                 CarAttribute::Joint->value => $this->joint, CarAttribute::NozzleKind->value => $this->nozzle,
             ])
-            : new Car($quantities, [], $built + [CarAttribute::EnergySource->value => $this->source->value]);
+            : new Car(
+                $quantities,
+                $this->source->winds()
+                    ? [CarAttribute::BandsInChain->value => self::BANDS_IN_CHAIN, CarAttribute::BandsSideBySide->value => 1]
+                    : [],
+                $built + [CarAttribute::EnergySource->value => $this->source->value]
+                    // Its steps put rubber on wheels that would spin on the spot.
+                    + ($this->source->winds() ? [CarAttribute::Tyre->value => Tyre::RubberBand->value] : []),
+            );
     }
 
-    /** @return list<array{CarAttribute, float|null}> what balloon and nozzle give; nothing where none blows */
+    /** @return list<array{CarAttribute, float|null}> what balloon and nozzle give, or the bands of a chain */
     private function ofTheDrive(): array
     {
+        if ($this->source->winds()) {
+            return [
+                [CarAttribute::BandLength, self::BAND_M['length']], [CarAttribute::BandWidth, self::BAND_M['width']],
+                [CarAttribute::BandThickness, self::BAND_M['thickness']],
+            ];
+        }
         if (!$this->source->blows()) {
             return [];
         }

@@ -11,7 +11,7 @@
     <div data-part="queue">@if ($before !== null)<p class="queue-place"><strong>{{ match (true) {
         $group->is_repairing => $words->say('at_run.repair'), $before === 0 => $words->say('at_run.now'), $before === 1 => $words->say('at_run.next'),
         default => $words->say('at_run.before_you', ['count' => $before]) } }}</strong>
-            {{ $words->say("at_run.how.{$group->source()->key()}") }}</p>@endif</div>
+            {{ $words->say("at_run.how.{$group->source($own->plan->kit->source)->key()}") }}</p>@endif</div>
     <div class="lead-in">
         <h2 class="with-mark">{{ Glyph::of($group->mark) }}<span>{{ Text::of('device.group.our_car', [
             'version' => ($car->version ?? 1) > 1 ? Text::of('device.group.version', ['version' => $car->version]) : '',
@@ -94,7 +94,7 @@
                                 <div class="field"><label for="r-{{ $run->id }}-void">{{ Text::of('device.group.void') }}
                                     </label><select id="r-{{ $run->id }}-void" name="void" class="input">
                                         <option value="">{{ Text::of('device.group.it_counts') }}</option>
-                                        @foreach ($challenge->rules()->voidReasons([$group->source()]) as $reason)
+                                        @foreach ($challenge->rules()->voidReasons([$group->source($own->plan->kit->source)]) as $reason)
                                         <option value="{{ $reason->value }}" @selected($void === $reason->value)>
                                             {{ Label::of($reason) }}</option>@endforeach</select></div>
                                 <div class="field self-end"><button class="button do">{{ Text::of('device.group.save') }}</button></div>

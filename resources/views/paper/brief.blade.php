@@ -31,7 +31,7 @@
                 <ol>@foreach ($steps->steps->tasks as $task)<li>{{ $steps->say($task) }}</li>@endforeach</ol>@endforeach
             <p>{{ Text::of('plan.brief_class.predict_how_far_it_will_go') }}</p></section>
         <section><h3>{{ Text::of('plan.brief_class.take_care') }}</h3>
-            <ul>@foreach ($plan->cautions() as $caution)<li>{{ Label::of($caution, 'child') }}</li>@endforeach
+            <ul>@foreach ($plan->safety()->cautions() as $caution)<li>{{ Label::of($caution, 'child') }}</li>@endforeach
                 <li>{{ Text::of('plan.brief_class.the_schools_own_rules_come_first') }}</li></ul>
         </section>
     </div>

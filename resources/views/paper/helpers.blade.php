@@ -31,7 +31,7 @@
             </li>
         </ol></section>
         <section><h3>{{ Text::of('plan.brief_helpers.take_care') }}</h3>
-            <ul>@foreach ($plan->cautions() as $caution)@foreach (Label::lines($caution, 'steps') as $step)
+            <ul>@foreach ($plan->safety()->cautions() as $caution)@foreach (Label::lines($caution, 'steps') as $step)
                 <li>{{ $step }}</li>@endforeach
                 @endforeach</ul><p class="mt-2"><strong>{{ Text::of('plan.brief_helpers.the_schools_own_rules_and_its') }}</strong>
             </p></section>

@@ -27,7 +27,7 @@
     <div @class(['pack', 'on-letter' => $pack->isOnLetter]) data-part="pack" tabindex="0" role="region" aria-label="{{ Text::of('paper.preview') }}">
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Brief); $copy++)<section class="paper">@include('paper.brief')</section>@endfor
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Safety); $copy++)<section class="paper">
-            <h2>{{ Text::of('plan.safety.safety_sheet') }}</h2><x-caution-list :cautions="$plan->cautions()" /></section>@endfor
+            <h2>{{ Text::of('plan.safety.safety_sheet') }}</h2><x-caution-list :cautions="$plan->safety()->cautions()" /></section>@endfor
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Prepare); $copy++)<section class="paper">@include('paper.prepare')</section>@endfor
         @for ($copy = 0; $copy < $pack->copiesOf(Paper::Helpers); $copy++)<section class="paper">@include('paper.helpers')</section>@endfor
         @foreach ($pack->booklets as [$of, $copies])

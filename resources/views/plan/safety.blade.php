@@ -1,4 +1,4 @@
-@php($new = $plan->newCautions())
+@php($new = $plan->safety()->newCautions())
 <x-layout :title="Text::of('plan.safety.safety', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="build">
     <div class="lead-in">
         <div class="prose"><h2>{{ Text::of('plan.safety.safety_sheet') }}</h2>
@@ -21,7 +21,7 @@
             'new' => implode(', ', array_map(fn ($caution) => mb_strtolower(Label::of($caution, 'title')), $new)),
         ]) }}
     </p>@endif
-    <x-caution-list :cautions="$plan->cautions()" :new="$new" />
+    <x-caution-list :cautions="$plan->safety()->cautions()" :new="$new" />
     <form method="post" action="{{ route('safety.update', $challenge) }}" class="border-t border-rule py-5 mt-5 no-print">
         @csrf @method('put')
         @if ($challenge->safety_read_at === null)

@@ -34,8 +34,53 @@ final class BuildStepsPagesTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/plan/materials")
             ->assertSee('Glue gun, low temperature')
             ->assertSee('Paint, in several colours');
-        self::assertContains(\Skivo\Core\Car\Build\Caution::Glue, ClassPlan::of($challenge->fresh() ?? $challenge)->cautions());
+        self::assertContains(\Skivo\Core\Car\Build\Caution::Glue, ClassPlan::of($challenge->fresh() ?? $challenge)->safety()->cautions());
         $this->get("/challenges/{$challenge->id}/plan/brief/class")->assertSee('Put one wheel on each axle. Only one!');
+    }
+
+    /** What adults do the evening before is no child's step, takes no time of the class, and stands on a sheet of its own. */
+    public function testWhatIsPreparedLeavesTheClass(): void
+    {
+        $challenge = $this->challengeWithSafety();
+        $at = "/challenges/{$challenge->id}/plan";
+        $this->get("{$at}/timetable")->assertSee('Until every car has had its adult it takes about 90')->assertDontSee('To prepare');
+        $this->get("{$at}/print")->assertDontSee('To prepare before the class');
+        $sent = ['decoration' => 'none', 'decorated_with' => 'pens', 'bearings_by' => 'tape', 'adults' => '1', 'helpers' => '2'];
+        $prepared = [
+            'prepared_points_off' => '1', 'prepared_pierce_wheels' => '1', 'prepared_cut_axles' => '1', 'prepared_cut_chassis' => '1',
+        ];
+        $this->put("{$at}/steps", $sent + $prepared)->assertSessionHasNoErrors();
+        // By hand, for eight cars: 8 of points, 32 to pierce, 16 each to cut chassis and axles, and 36 of them with two helpers.
+        $this->get("{$at}/steps")
+            ->assertSee('16 points off, 8 bodies cut, 16 axles cut and 32 holes in the wheels: about 72')
+            ->assertSee('2 helpers together: 36')
+            ->assertSee('an adult is needed for 2')
+            ->assertDontSee('id="step-18"', false)
+            ->assertDontSee('Cut the points off the skewers');
+        // One minute each for the joint and for the clearance is all that is left for an adult.
+        $this->get("{$at}/timetable")->assertDontSee('Until every car has had its adult');
+        $this->get("{$at}/print")
+            ->assertSee('To prepare before the class')
+            ->assertSee('32 holes in the wheels')
+            ->assertSee('Prick it with a pin')
+            ->assertSee('Prepared: 2 points off, 1 body cut, 2 axles cut and 4 holes in the wheels.');
+        $this->get("{$at}/brief/class")
+            ->assertDontSee('Cut the points off the skewers')
+            ->assertSee('Put one wheel on each axle. Only one!');
+        // A group whose axles are longer cuts its own.
+        $keel = $challenge->groups()->where('name', 'Keel')->sole();
+        $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['axle_length' => '14 cm', 'wheel_kind' => 'bottle caps']);
+        $this->get("/challenges/{$challenge->id}/groups/{$keel->id}/steps")
+            ->assertSee('Cut two axles')
+            ->assertDontSee('Find the very middle of each wheel');
+        $this->from("{$at}/steps")->put("{$at}/steps", ['helpers' => '0', 'points' => 'never', 'mount_order' => 'x'] + $sent)
+            ->assertSessionHasErrors(['helpers', 'points', 'mount_order']);
+        // Both orders in which people differ.
+        $this->put("{$at}/steps", $sent + ['points' => 'one kept', 'mount_order' => 'tube first'])->assertSessionHasNoErrors();
+        $this->get("{$at}/steps")
+            ->assertSee('The adult keeps that one as an awl.')
+            ->assertSee('The last hole is made: now cut the point off the awl, too.')
+            ->assertSee('Tape the tube on top before the balloon is on it.');
     }
 
     public function testSeveralSessionsAndWhatIsCarriedOver(): void

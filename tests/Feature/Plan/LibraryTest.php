@@ -30,6 +30,7 @@ final class LibraryTest extends FeatureTestCase
         yield 'faster' => [LessonPlan::FasterNozzle, 'Yes.'];
         yield 'wheels' => [LessonPlan::BiggerWheels, 'Yes.'];
         yield 'balloons' => [LessonPlan::SecondBalloon, 'Cars with 2 balloons go farther.'];
+        yield 'band' => [LessonPlan::BalloonOrBand, 'Cars with a balloon go farther.'];
     }
 
     #[DataProvider('plans')]
@@ -97,7 +98,10 @@ final class LibraryTest extends FeatureTestCase
             'nozzle_bore' => 'nozzle bore (mm)', 'nozzle_length' => 'nozzle length (mm)', 'mass' => 'mass (g)',
             'balloon_size' => 'balloon diameter (mm)',
         ];
-        $csv = 'group,version,' . implode(',', $columns) . ',balloons,wheels,try,distance (cm),time (s)' . "\n";
+        $drives = $plan === LessonPlan::BalloonOrBand
+            ? ',source of energy,turns wound,bands in the chain,length of one band (mm),width of the band (mm),thickness of the band (mm),tyres'
+            : '';
+        $csv = 'group,version,' . implode(',', $columns) . ",balloons,wheels,try,distance (cm),time (s){$drives}\n";
         foreach ($challenge->groups()->orderBy('position')->get() as $index => $group) {
             $own = 1.0 + 0.08 * sin(3.7 * ($index + 1) * $seed);
             foreach ($plan->design()->isRebuilt() ? [0, 1] : [$index % 2] as $which) {
@@ -107,6 +111,8 @@ final class LibraryTest extends FeatureTestCase
                     $car = $car->with(CarAttribute::from($key), $si);
                 }
                 $car = $contrast->carOf($car, $which === 1);
+                $isWound = $car->source()?->winds() === true;
+                $car = $isWound ? $car->with(CarAttribute::TurnsWound, 20.0) : $car;
                 $run = CarModel::of($car, Catalogue::standard())->settings->with(CarAttribute::Workmanship, 0.05)->run(1e-6, true);
                 $time = 0.0;
                 foreach ($run->trajectory as $moment) {
@@ -125,6 +131,10 @@ final class LibraryTest extends FeatureTestCase
                             $car->number(CarAttribute::Balloons), $car->kind(CarAttribute::WheelKind), $try,
                             min(100 * $challenge->lane_length->quantity->si() - 1, round(100 * $run->distanceM * $noise, 1)),
                             $plan->question()->outcome === Outcome::Time ? round($time * $noise, 2) : '',
+                            ...match (true) {
+                                $drives === '' => [], $isWound => ['elastic band', 20, 2, 60, 1, 0.8, 'rubber band'],
+                                default => ['balloon', '', '', '', '', '', ''],
+                            },
                         ],
                     ) . "\n";
                 }
