@@ -17,7 +17,7 @@ final readonly class CarToRun
         $car = $group->newestCar();
         if ($car === null) {
             $car = $group->cars()->make(['version' => 1]);
-            $car->choices = ClassPlan::of($group->challenge)->asBuilt(new Choices(), $group);
+            $car->choices = ClassPlan::of($group->loadMissing('challenge')->challenge)->asBuilt(new Choices(), $group);
             $car->save();
         }
 

@@ -40,7 +40,7 @@ final class RecordCar
             Group::query()->whereKey($group->id)->lock(Lock::ROW)->firstOrFail();
             $current = $group->newestCar();
             $before = $current?->choices;
-            $choices = ClassPlan::of($group->challenge)->asBuilt($choices, $group);
+            $choices = ClassPlan::of($group->loadMissing('challenge')->challenge)->asBuilt($choices, $group);
             if ($current !== null && $seen !== null && $seen !== self::edition($current)) {
                 throw new CarHasChangedException($current);
             }

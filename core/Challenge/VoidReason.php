@@ -18,6 +18,9 @@ enum VoidReason: string
     case BandOff = 'band off';
     /** On the spot, and the car did not move. */
     case WheelsSpun = 'wheels spun';
+    case TippedOver = 'tipped over';
+    /** Something else than a wheel, the balloon or the band came off. */
+    case PartOff = 'part off';
     case Pushed = 'pushed';
 
     /** Whether it may happen to a car that is driven so. */

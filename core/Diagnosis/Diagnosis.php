@@ -116,6 +116,12 @@ final readonly class Diagnosis
             Symptom::AirTooSlow => $this->airTooSlow(),
             Symptom::BalloonDrags => $this->balloonDrags(),
             Symptom::WheelOff => $this->wheelOff(),
+            Symptom::TipsOver => [
+                new Cause('too_tall', $this->byCheck(CheckItem::Height)), new Cause('load_to_one_side'), new Cause('track_too_narrow'),
+            ],
+            Symptom::PartOff => [
+                new Cause('not_stuck_firmly', $this->byCheck(CheckItem::Firm)), new Cause('glue_not_set'), new Cause('knocked_off'),
+            ],
             Symptom::ShortRun => $this->shortRun(),
             Symptom::Bursts => $this->bursts(),
             Symptom::Moist => [new Cause('filled_by_mouth')],
@@ -195,6 +201,7 @@ final readonly class Diagnosis
             ),
             new Cause('wheel_not_square', $this->byCheck(CheckItem::Wobble)),
             ...($this->winds() ? [$this->band()->hookToOneSide()] : []),
+            ...($this->car->blows() ? [new Cause('nozzle_sideways', $this->byCheck(CheckItem::NozzleStraight))] : []),
         ];
     }
 

@@ -23,6 +23,8 @@ enum Symptom: string
     case AirTooSlow = 'air-too-slow';
     case BalloonDrags = 'balloon-drags';
     case WheelOff = 'wheel-off';
+    case TipsOver = 'tips-over';
+    case PartOff = 'part-off';
     case ShortRun = 'short-run';
     case Bursts = 'bursts';
     case Moist = 'moist';
@@ -46,6 +48,8 @@ enum Symptom: string
             VoidReason::NoStart => self::DoesNotStart,
             VoidReason::HitSomething => self::Veers,
             VoidReason::WheelOff => self::WheelOff,
+            VoidReason::TippedOver => self::TipsOver,
+            VoidReason::PartOff => self::PartOff,
             VoidReason::BalloonOff => self::BalloonOff,
             VoidReason::BandOff => self::BandSlack,
             VoidReason::WheelsSpun => self::WheelsSpin,
@@ -74,6 +78,8 @@ enum Symptom: string
                 CheckItem::BandClear, CheckItem::BandFree => self::BandBrakes,
                 CheckItem::HookHolds => self::BandSlack,
                 CheckItem::WheelsTight => self::WheelOff,
+                CheckItem::Firm => self::PartOff,
+                CheckItem::Height => self::TipsOver,
                 CheckItem::PointsOff => null,
             };
             if ($symptom !== null && !in_array($symptom, $symptoms, true)) {

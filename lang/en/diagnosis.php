@@ -392,6 +392,48 @@ return [
             'measure' => 'Run a finger along everything that the full balloon touches.',
             'cure' => 'Cut off points, and cover edges with tape.',
         ],
+        'nozzle_sideways' => [
+            'title' => 'Nozzle off the middle or pointing sideways',
+            'why' => 'A jet beside the middle turns the car round, and a jet that points left pushes its rear to the right.',
+            'measure' => 'Look along the tube from behind: is it in the middle, and parallel to the sides of the car?',
+            'cure' => 'Move the tube to the middle line, turn it straight back, and tape it at both ends.',
+        ],
+        'too_tall' => [
+            'title' => 'Too tall for its wheels',
+            'why' => 'A balloon high above narrow wheels pulls the car over at the first bump.',
+            'measure' => 'Push it sideways with a finger at its top.',
+            'cure' => 'Put tube and balloon lower, or shorten the post.',
+        ],
+        'load_to_one_side' => [
+            'title' => 'Its load is to one side',
+            'why' => 'Coins or a balloon beside the middle lift the wheels of the other side.',
+            'measure' => 'Let the balloon of the finished car be filled, and look from behind: does it lean?',
+            'cure' => 'Move the load, or the tube, to the middle line.',
+        ],
+        'track_too_narrow' => [
+            'title' => 'Wheels too close together',
+            'why' => 'The farther apart the left and right wheels are, the more it takes to tip the car.',
+            'measure' => 'Measure from wheel to wheel across the car, and how high its top is.',
+            'cure' => 'Longer axles; or lower what stands on top.',
+        ],
+        'not_stuck_firmly' => [
+            'title' => 'Not stuck firmly',
+            'why' => 'Tape on dust or on a bend lets go when the car shakes.',
+            'measure' => 'Pull gently at each part.',
+            'cure' => 'Wipe it, and wind the tape round part and body; or glue it and wait.',
+        ],
+        'glue_not_set' => [
+            'title' => 'Glue that had not set',
+            'why' => 'Craft glue takes some 20 minutes, hot glue some four.',
+            'measure' => 'Touch the glue beside the part: is it soft?',
+            'cure' => 'Glue it again, and leave it alone until it is hard.',
+        ],
+        'knocked_off' => [
+            'title' => 'It hit something',
+            'why' => 'A part that stands out in front or at the side takes the whole blow.',
+            'measure' => 'Look where it lay, and for a mark on the wall or the table leg.',
+            'cure' => 'Clear the lane, and put a cushion at its end.',
+        ],
         'old_balloon' => [
             'title' => 'An old balloon',
             'why' => 'Rubber that was filled many times or lay in the sun is weak.',

@@ -239,6 +239,8 @@ return [
         'a_band_that_brakes' => 'a band that does not fall off',
         'a_hook_that_gives' => 'a hook that gives way',
         'wheels_loose_on_their_axle' => 'wheels loose on their axle',
+        'something_loose' => 'something loose',
+        'too_tall_or_too_low' => 'a car too tall or too low',
         'points_left_on' => 'points left on',
         'a_drift_of' => 'a drift of :mean',
         'a_void_try' => 'a void try',

@@ -256,7 +256,7 @@ final class BuildRulesTest extends TestCase
         );
         self::assertTrue((new Rules())->isFreeDesign());
         self::assertNotContains(VoidReason::Pushed, (new Rules(pushIsFoul: false))->voidReasons());
-        self::assertCount(6, (new Rules())->voidReasons());
+        self::assertCount(8, (new Rules())->voidReasons());
         self::assertCount(count(VoidReason::cases()), (new Rules())->voidReasons([EnergySource::Balloon, EnergySource::ElasticBand]));
         self::assertNotContains(VoidReason::Burst, (new Rules())->voidReasons([EnergySource::ElasticBand]));
     }

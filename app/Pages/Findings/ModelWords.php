@@ -203,6 +203,8 @@ final readonly class ModelWords
                 CheckItem::BandClear => Text::of('findings.model_words.a_band_that_rubs'),
                 CheckItem::BandFree => Text::of('findings.model_words.a_band_that_brakes'),
                 CheckItem::HookHolds => Text::of('findings.model_words.a_hook_that_gives'),
+                CheckItem::Firm => Text::of('findings.model_words.something_loose'),
+                CheckItem::Height => Text::of('findings.model_words.too_tall_or_too_low'),
                 CheckItem::WheelsTight => Text::of('findings.model_words.wheels_loose_on_their_axle'),
                 CheckItem::PointsOff => Text::of('findings.model_words.points_left_on'),
             },

@@ -24,6 +24,10 @@ enum CheckItem: string
     case BandFree = 'band-free';
     case HookHolds = 'hook';
     case WheelsTight = 'wheels-tight';
+    /** Nothing is loose. */
+    case Firm = 'firm';
+    /** Neither so tall that it tips, nor so low that it rubs. */
+    case Height = 'height';
     case PointsOff = 'points';
 
     /** @return list<self> that are asked of a car that is driven so */
@@ -49,7 +53,7 @@ enum CheckItem: string
             $this,
             [
                 self::BalloonClears, self::NozzleStraight, self::BandClear, self::BandFree, self::HookHolds, self::WheelsTight,
-                self::PointsOff,
+                self::Firm, self::Height, self::PointsOff,
             ],
             true,
         );

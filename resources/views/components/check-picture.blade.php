@@ -57,6 +57,15 @@
             <rect class="rod" x="20" y="72" width="150" height="8" /><rect class="wheel" x="170" y="26" width="20" height="100" />
             <path class="arrow" d="M208 50a40 40 0 0 1 0 52m0 0l1 -14m-1 14l12 -6" /><path class="finger" d="M30 110c20 -4 34 -12 44 -28" />
             @break
+        @case(CheckItem::Firm)
+            <rect class="card" x="50" y="76" width="130" height="12" /><circle class="wheel" cx="74" cy="100" r="18" /><circle class="wheel" cx="156" cy="100"
+                r="18" /><rect class="tube" x="30" y="62" width="110" height="12" /><path class="arrow" d="M100 54V20m0 0l-8 11m8 -11l8 11M70 68H22m0
+                0l11 -8m-11 8l11 8" />
+            @break
+        @case(CheckItem::Height)
+            <path class="ground" d="M20 132h200" /><rect class="card" x="86" y="60" width="68" height="52" /><circle class="wheel" cx="98" cy="116" r="15" />
+            <circle class="wheel" cx="142" cy="116" r="15" /><path class="arrow" d="M30 66h48m0 0l-11 -8m11 8l-11 8M176 30v84m0 0l-8 -11m8 11l8 -11" />
+            @break
         @default
             <rect class="rod" x="30" y="70" width="130" height="9" /><path class="rod pale" d="M172 70h22l30 4.500l-30 4.500h-22z" /><path class="arrow"
                 d="M165 40v70" />
