@@ -274,6 +274,7 @@ Route::middleware(['auth', 'auth.session', RequireActiveSignIn::class])->group(f
                     Route::get('', 'show')->name('show');
                     Route::put('', 'update')->name('update');
                 });
+                Route::put('note', [ChallengeController::class, 'note'])->name('plan.note')->can('update', 'challenge');
                 Route::get('print', [PackController::class, 'show'])->name('pack.show');
                 Route::get('brief/{for}', [BriefController::class, 'show'])->name('brief.show')->whereIn('for', ['class', 'helpers']);
             });

@@ -28,7 +28,8 @@ final class CopyChallenge
             $copy->name = $name;
             $copy->user()->associate($for);
             $copy->save();
-            $plan = $from->sessionPlan()->replicate(['starts_at']);
+            $plan = $from->sessionPlan()->replicate(['starts_at', 'note_for_next_time']);
+            $plan->note_from_last_time = $from->sessionPlan()->note_for_next_time;
             $plan->setAttribute('challenge_id', $copy->id);
             $plan->save();
             foreach ([...$from->ownParts->all(), ...$from->materialLines->all()] as $line) {

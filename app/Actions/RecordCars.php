@@ -45,7 +45,8 @@ final class RecordCars
                 }
                 try {
                     // All of them note what is new to the class on one and the same class.
-                    ($this->recordCar)($group->setRelation('challenge', $challenge), $choices, $asNewVersions, null, $by, $seen[$id] ?? null);
+                    $group->setRelation('challenge', $challenge);
+                    ($this->recordCar)($group, $choices, $asNewVersions, null, $by, $seen[$id] ?? null);
                     $recorded++;
                 } catch (ChangedOrCorrectedException $each) {
                     array_push($unsaid, ...$each->cars);

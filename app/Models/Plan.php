@@ -61,6 +61,8 @@ use Skivo\Core\Session\Phase;
  * @property MountOrder $mount_order what goes on the car first, balloon or tube
  * @property list<string> $prepared steps of the build that are done beforehand, by the value of a BuildStep
  * @property int $helpers who prepare, beforehand
+ * @property string|null $note_for_next_time of the educator's own
+ * @property string|null $note_from_last_time of the plan that this one was copied from
  * @property CarbonImmutable|null $collect_by what households bring
  * @property int $adults at hand while the class builds
  * @property list<array{starts_at: string|null, minutes: int}> $further_sessions beside the first

@@ -33,6 +33,10 @@ enum Belief: string
     case MoreTurns = 'more_turns';
     case Ballast = 'ballast';
     case Tyres = 'tyres';
+    case FilledWhen = 'filled_when';
+    case HollowOut = 'hollow_out';
+    case Streamlined = 'streamlined';
+    case Floor = 'floor';
 
     public function factor(): CarAttribute
     {
@@ -60,6 +64,10 @@ enum Belief: string
             self::MoreTurns => CarAttribute::TurnsWound,
             self::Ballast => CarAttribute::Ballast,
             self::Tyres => CarAttribute::Tyre,
+            self::FilledWhen => CarAttribute::FilledWhen,
+            self::HollowOut => CarAttribute::WheelHollow,
+            self::Streamlined => CarAttribute::Nose,
+            self::Floor => CarAttribute::Surface,
         };
     }
 
@@ -96,7 +104,7 @@ enum Belief: string
             self::Joint, self::NozzleDown, self::Release, self::LipCut, self::DeepNeck, self::FilledBy => [Outcome::Distance],
             self::WheelsHeld, self::BearingsHeld => [Outcome::Distance, Outcome::Straightness],
             self::ClearGap => [Outcome::Distance, Outcome::Straightness],
-            self::Tyres => [Outcome::Distance],
+            self::Tyres, self::FilledWhen, self::HollowOut, self::Floor => [Outcome::Distance],
             default => [Outcome::Distance, Outcome::Time],
         };
     }
@@ -108,7 +116,8 @@ enum Belief: string
             self::LighterCar => -1,
             // Of the two kinds "fixed" comes first in the alphabet, so "more" is spinning.
             self::TurningAxle => -1,
-            self::Joint, self::Release, self::LipCut, self::WheelsHeld, self::BearingsHeld, self::FilledBy, self::Tyres => 0,
+            self::Joint, self::Release, self::LipCut, self::WheelsHeld, self::BearingsHeld, self::FilledBy, self::Tyres,
+            self::FilledWhen, self::HollowOut, self::Streamlined, self::Floor => 0,
             default => 1,
         };
     }

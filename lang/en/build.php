@@ -92,7 +92,7 @@ return [
         'car_of' => 'Car of :group',
         'version' => ', version :version',
         'the_car_of' => 'The car of <bdi>:group</bdi>:version',
-        'in_the_order_of_the_build' => 'In the order of the build. Each step can wait; leave empty what you don’t know. Type as you measured: <span class="num">8 1/2 in</span>, <span class="num">21.6 cm</span>, <span class="num">2 oz</span>.',
+        'in_the_order_of_the_build' => 'In the order of the build. Each step can wait; leave empty what you don’t know. Type as you measured: <span class="num">20.5 cm</span>, <span class="num">8 1/4 in</span>, <span class="num">2 oz</span>.',
         'its_versions' => 'Its versions',
         'its_check_card' => 'Its check card',
         'fill_in_from_the_kit' => 'Fill in from the kit',

@@ -24,6 +24,10 @@ return [
         'name_and_awards' => 'Name and awards',
     ],
     'edit' => [
+        'for_next_time' => 'A note for next time',
+        'for_next_time_what' => 'What you want to know when you hold this plan again. A copy of the plan shows it. No names of children.',
+        'save_the_note' => 'Save the note',
+        'from_last_time' => 'Your note from last time:',
         'more' => 'Copy, archive or remove this challenge',
         'plan' => 'Plan · :challenge',
         'save_the_rules' => 'Save the rules',
@@ -49,6 +53,7 @@ return [
         'everything' => 'everything',
     ],
     'form' => [
+        'note_is_too_long' => 'A note for next time may have 2,000 characters.',
         'something_else' => 'Something else',
         'how_old_the_class_is' => 'How old the class is',
         'age' => ':age years',
@@ -192,6 +197,7 @@ return [
         'nothing_brings_it_back_but_a' => 'Nothing brings it back but a backup.',
     ],
     'done' => [
+        'noted' => 'Noted for next time.',
         'balloon_cars_on' => 'Balloon cars, :day',
         'group' => 'Group :number',
         'is_set_with_its_groups' => '“:challenge” is set, and its groups are in. Give them names, record their cars, or go straight to the lane.',

@@ -140,7 +140,7 @@ return [
         'practice' => 'common practice, no source',
         'memory' => 'from memory',
         'rubber' => 'nominal size common practice; relaxed size and film from memory',
-        'stepped' => 'bores 12.7, 9.5 and 6.35 mm: common practice, no source',
+        'stepped' => 'bores 12, 9 and 6 mm, each pushed into the next: common practice, no source',
         'friction' => 'friction from memory; sizes common practice',
         'own' => 'your own',
     ],

@@ -562,6 +562,17 @@ return [
         'spins_from' => 'By its parts and its bench tests its wheels spin from about :turns turns on.',
     ],
     'beliefs' => [
+        'both' => '<strong>:claim.</strong> Others say: :otherwise.',
+        'no_run_can_tell' => 'What no run decides: both ways work',
+        'open' => [
+            'bearing' => ['some' => 'Cut the bearing flush with the body', 'others' => 'let it stand out a little on each side, so that no wheel rubs'],
+            'straws' => ['some' => 'Push the straws through a bottle or a cup', 'others' => 'stick them to its outside, so that nothing has to be pierced'],
+            'decoration' => ['some' => 'Decorate first, so that paint is dry before the balloon goes on', 'others' => 'decorate last, over what is still free'],
+            'points' => ['some' => 'Cut off all points before anything else', 'others' => 'the adult keeps one as an awl until the last hole is made'],
+            'tube' => ['some' => 'Join balloon and tube at the table', 'others' => 'fix the tube to the car first, and pull the balloon over it there'],
+            'measured' => ['some' => 'Build by eye, and let the first run tell', 'others' => 'measure, and the first run is straight'],
+            'many' => ['some' => 'Improve one car again and again', 'others' => 'build many different ones, and race them'],
+        ],
         'findings' => 'Some say … · :challenge',
         'people_disagree' => 'People disagree about what makes a good car. Here is what this class’s own cars say.',
         'where_people_disagree' => 'Where people disagree',

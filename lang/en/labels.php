@@ -194,6 +194,10 @@ return [
             'more_turns' => 'The more turns, the farther',
             'ballast' => 'Ballast on the car carries it farther',
             'tyres' => 'Rubber on the rims changes how far it goes',
+            'filled_when' => 'It matters whether the balloon is filled on the car, or before it goes on',
+            'hollow_out' => 'It matters whether the hollow of a cap faces in or out',
+            'streamlined' => 'A round or pointed nose goes farther than a flat one',
+            'floor' => 'It matters on which floor a car runs',
         ],
         'time_claim' => [
             'more_air' => 'The fuller the balloon, the faster',
@@ -206,6 +210,7 @@ return [
             'band_or_balloon' => 'A wound band makes a car faster than a balloon',
             'more_turns' => 'The more turns, the faster',
             'ballast' => 'Ballast makes the car faster',
+            'streamlined' => 'A round or pointed nose makes a car faster',
         ],
         'straightness_claim' => [
             'clear_gap' => 'A clear gap at the axle runs straighter',
@@ -241,6 +246,10 @@ return [
             'more_turns' => 'past some turns the wheels only spin',
             'ballast' => 'weight only makes it harder to move',
             'tyres' => 'smooth wheels roll more easily',
+            'filled_when' => 'full is full',
+            'hollow_out' => 'a wheel rolls either way round',
+            'streamlined' => 'at such a speed the air hardly holds it back',
+            'floor' => 'wheels roll anywhere',
         ],
     ],
     'caution' => [

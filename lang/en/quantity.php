@@ -5,7 +5,7 @@ declare(strict_types=1);
 // What is wrong with a quantity as it was typed, and what to type instead.
 return [
     'empty' => 'Nothing was typed.',
-    'no_length' => '“:text” is not a length. Type a number and a unit, such as 21.6 cm or 8 1/2 in.',
+    'no_length' => '“:text” is not a length. Type a number and a unit, such as 20.5 cm or 8 1/4 in.',
     'no_mass' => '“:text” is not a mass. Type a number and a unit, such as 58 g or 2 oz.',
     'no_time' => '“:text” is not a time. Type a number and a unit, such as 2.84 s.',
     'no_turns' => '“:text” is not a number of turns. Type a number, such as 8 or 8.5.',

@@ -52,7 +52,7 @@ try {
         ->screenshot("{$folder}/board.png")
         ->size(1280, 800);
     $browser->visit(
-        "{$class}/dry-run?a=&b=nozzle_bore:0.00635,wider_bore:0.0095,widest_bore:0.0127,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass",
+        "{$class}/dry-run?a=&b=nozzle_bore:0.006,wider_bore:0.009,widest_bore:0.012,nozzle_length:0.08,balloon_size:0.24,mass:0.045&x=nozzle_bore&y=mass",
     )
         ->settle()
         ->screenshot("{$folder}/dry-run.png");

@@ -158,7 +158,7 @@ final class CarModelTest extends TestCase
         $model = CarModel::of(new Car([], [], [CarAttribute::NozzleKind->value => 'Stepped tubes']), Catalogue::standard());
 
         self::assertSame(
-            [0.0127, 0.009525, 0.00635],
+            [0.012, 0.009, 0.006],
             array_map(static fn($tube): float => $tube->boreM, $model->settings->design()->nozzle->segments),
         );
     }

@@ -55,7 +55,7 @@ final class QuantityReaderTest extends TestCase
     public static function unreadable(): iterable
     {
         yield 'nothing' => ['  ', Unit::Centimetre, 'Nothing was typed'];
-        yield 'a word' => ['far', Unit::Centimetre, 'such as 21.6 cm or 8 1/2 in'];
+        yield 'a word' => ['far', Unit::Centimetre, 'such as 20.5 cm or 8 1/4 in'];
         yield 'a mass for a length' => ['58 g', Unit::Centimetre, 'not a unit of length here. Use mm, cm, m, in or ft'];
         yield 'an unknown unit' => ['3 cubits', Unit::Centimetre, '“cubits” is not a unit of length'];
         yield 'a comma that could be either' => ['1,250 mm', Unit::Centimetre, 'could mean 1.250 or 1250'];

@@ -20,6 +20,9 @@ use Skivo\Core\Simulation\Regime;
 /** Which school was right in a class, in words. */
 final readonly class BeliefWords
 {
+    /** Where people differ, and no distance can tell who is right. */
+    public const OPEN = ['bearing', 'straws', 'decoration', 'points', 'tube', 'measured', 'many'];
+
     public function __construct(private ClassRecord $record, private ClassFindings $findings, private FindingWords $words) {}
 
     /** The verdict on a school, as one word or three. */

@@ -90,6 +90,12 @@ final readonly class GroupsOwnPath
         );
     }
 
+    /** @return list<float> how far its tries went that count (m), in the order in which they ran */
+    public function countedM(): array
+    {
+        return array_values(array_map(static fn(Run $run): float => $run->distanceM ?? 0.0, $this->tries->counted));
+    }
+
     /** Whether a step calls for care that the educator has not read of yet. */
     public function isClosedForSafety(BuildTask $task): bool
     {

@@ -7,6 +7,7 @@ namespace App\Pages\Plan;
 use App\Actions\ChangeChallenge;
 use App\Actions\CopyChallenge;
 use App\Actions\DeleteForGood;
+use App\Actions\PrepareSession;
 use App\Language\Text;
 use App\Models\Challenge;
 use App\Models\User;
@@ -157,5 +158,17 @@ final class ChallengeController
             'status',
             Text::of('challenge.done.is_deleted_for_good', ['challenge' => $challenge->name]),
         );
+    }
+
+    /** What the educator notes for the next time this plan is held. */
+    public function note(Request $request, Challenge $challenge, PrepareSession $prepare): RedirectResponse
+    {
+        $request->validate(
+            ['note_for_next_time' => ['nullable', 'string', 'max:2000']],
+            ['note_for_next_time.*' => Text::of('challenge.form.note_is_too_long')],
+        );
+        $prepare->plan($challenge, ['note_for_next_time' => $request->string('note_for_next_time')->trim()->toString() ?: null]);
+
+        return redirect()->route('challenges.edit', $challenge)->with('status', Text::of('challenge.done.noted'));
     }
 }

@@ -65,6 +65,14 @@ final readonly class PlanWords
         );
     }
 
+    /** @return list<string> what opens a lesson in two minutes, with a band or one's own breath */
+    public function opening(): array
+    {
+        return array_map(Text::of(...), [
+            'plan.brief_helpers.stretch_a_band', 'plan.brief_helpers.blow_on_a_hand', 'plan.brief_helpers.without_its_drive',
+        ]);
+    }
+
     /** @return list<string> what whoever helps at the lane is told of what drives the cars */
     public function atTheLane(): array
     {

@@ -252,7 +252,7 @@ enum CarAttribute: string
     #[AttributeFacts(Step::Wheels, Scale::Part, [0.0003, 0.1], column: 'wheel hub', part: PartKind::Wheel, isLeftToPart: true)]
     case WheelHub = 'wheel_hub';
 
-    #[AttributeFacts(Step::Wheels, column: 'wheel hollow', options: Hollow::class)]
+    #[AttributeFacts(Step::Wheels, column: 'wheel hollow', explains: Explains::AsKind, options: Hollow::class)]
     case WheelHollow = 'wheel_hollow';
 
     #[AttributeFacts(

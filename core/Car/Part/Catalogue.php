@@ -72,15 +72,15 @@ final readonly class Catalogue
             ),
             self::nozzle(
                 'stepped tubes',
-                0.00635,
+                0.006,
                 0.10,
                 wider: [
-                    CarAttribute::WiderBore->value => 0.009525, CarAttribute::WiderOutside->value => 0.0127,
-                    CarAttribute::WidestBore->value => 0.0127,
+                    CarAttribute::WiderBore->value => 0.009, CarAttribute::WiderOutside->value => 0.012,
+                    CarAttribute::WidestBore->value => 0.012,
                 ],
-                outside: 0.009525,
+                outside: 0.009,
             ),
-            self::nozzle('plastic tube', 0.0095, 0.15, outside: 0.0127),
+            self::nozzle('plastic tube', 0.009, 0.15, outside: 0.012),
             self::nozzle('baster tube', 0.006, 0.16, outside: 0.008),
             self::nozzle('balloon neck', 0.012, 0.03, [PartTrait::NoTube]),
         ];

@@ -1,6 +1,7 @@
 {{-- Read from ten metres: few words, large. --}}
 @php
     use App\Language\GoalWords;
+    use App\Language\MeanWords;
     use App\Language\Lists;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
@@ -35,6 +36,10 @@
             @endif
         </section>
     @endforeach
+    @php($mean = $lastGroup === null ? null : MeanWords::of(array_values(array_map(fn ($run) => $run->distanceM ?? 0.0,
+        $record->tries($lastGroup->newestCar())->counted)), $units))
+    @if ($mean !== null)<section><details class="board-mean"><summary>{{ Text::of('board.floor.how_the_mean_is_made', [
+        'group' => \Illuminate\Support\Str::limit($lastGroup->name, 18)]) }}</summary><p class="num">{{ $mean }}</p></details></section>@endif
     <section>
         <h2>{{ Text::of('board.floor.next_up') }}</h2>
         <p>

@@ -1,4 +1,5 @@
 @php
+    use App\Pages\Findings\BeliefWords;
     $regime = $schools->regime();
     [$told, $open] = collect($findings->found->rulings)->partition(fn ($ruling) => $ruling->isSupported !== null);
     $effects = $words->effects();
@@ -53,10 +54,18 @@
         @if ($open->isNotEmpty())
             <details class="disclosure mt-4">
                 <summary>{{ Text::plural('findings.beliefs.these_runs_cant_speak_to', $open->count()) }}</summary>
-                <ul class="claims">@foreach ($open as $ruling)<li><strong>{{ $schools->claim($ruling) }}.</strong>
+                <ul class="claims">@foreach ($open as $ruling)<li>{!! Text::html('findings.beliefs.both', [
+                    'claim' => $schools->claim($ruling), 'otherwise' => Label::of($ruling->belief, 'otherwise')]) !!}
                     {{ $ruling->effect === null ? $schools->missing($ruling) : $schools->evidence($ruling) }}
-                    @if ($ruling->effect !== null)<x-behind :challenge="$challenge" :cars="$ruling->effect->cars()" />@endif</li>@endforeach</ul>
+                    @if ($ruling->effect !== null)<x-behind :challenge="$challenge" :cars="$ruling->effect->cars()" />@endif
+                    <span class="small">{{ $schools->reason($ruling, $regime) }}</span></li>@endforeach</ul>
             </details>
         @endif
+        <details class="disclosure mt-4">
+            <summary>{{ Text::of('findings.beliefs.no_run_can_tell') }}</summary>
+            <ul class="claims">@foreach (BeliefWords::OPEN as $each)<li>{!! Text::html('findings.beliefs.both', [
+                'claim' => Text::of("findings.beliefs.open.{$each}.some"), 'otherwise' => Text::of("findings.beliefs.open.{$each}.others")]) !!}
+            </li>@endforeach</ul>
+        </details>
     </div>
 </x-layout>

@@ -1,4 +1,5 @@
 @php
+    use App\Language\MeanWords;
     use Skivo\Core\Measurement\Scale;
     $units = $challenge->units;
     $far = fn (float $m) => $units->show($m, Scale::Distance);
@@ -31,6 +32,9 @@
                 <p class="prose">{{ $words->say("why.{$change}", ['gain' => $gain <= $room ? $far($gain)
                     : Text::of('path.page.more_than', ['gain' => $far($room)])]) }}</p>@endforeach
         @endif
+        @php($mean = MeanWords::of($own->countedM(), $units))
+        @if ($mean !== null)<details class="disclosure"><summary>{{ Text::of('path.page.how_the_mean_is_made') }}</summary>
+            <p class="num">{{ $mean }}</p></details>@endif
         <form method="post" action="{{ route('path.store', [$challenge, $group]) }}" class="mt-4" data-outbox="follow"
             data-then="{{ route('path.show', [$challenge, $group, 'change']) }}">
             @csrf<input type="hidden" name="kind" value="why"><input type="hidden" name="run" value="{{ $why->run->id }}">

@@ -6,6 +6,8 @@
 <article class="sheet">
     <h2 class="text-2xl">{{ Text::of('plan.brief_helpers.for_helpers') }}</h2>
     <div class="sheet-columns">
+        <section><h3>{{ Text::of('plan.brief_helpers.to_begin_with') }}</h3><ul>@foreach ($words->opening() as $line)<li>{{ $line }}</li>@endforeach
+        </ul></section>
         <section><h3>{{ Text::of('plan.brief_helpers.at_the_tables') }}</h3><ul>
             <li>{{ Text::of('plan.brief_helpers.cut_pierce_and_glue_for_the') }}</li>
             <li>{{ Text::of('plan.brief_helpers.ask_before_you_mend_what_did') }}</li>

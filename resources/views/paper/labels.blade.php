@@ -24,7 +24,9 @@
             @if ($done !== null)<p class="small mt-2">{{ $done }}</p>@endif
             @if ($isForHome)<p class="small mt-2"><strong>{{ Text::of('plan.labels.from_home') }}</strong> {{
                 Text::of('plan.labels.from_home_what', ['pump' => $plan->plan->by_mouth ? '' : Text::of('plan.labels.from_home_pump')]) }}</p>
-            <p class="small mt-1">{{ Text::of('plan.labels.send_back') }}</p>@endif
+            <p class="small mt-1">{{ Text::of('plan.labels.send_back') }}</p>
+            <p class="small mt-1"><strong>{{ Text::of('plan.labels.on_the_way_back') }}</strong>
+                {{ Text::of('plan.labels.questions_for_the_way_back') }}</p>@endif
         </section>
     @endforeach
 </div>

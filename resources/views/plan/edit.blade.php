@@ -1,5 +1,7 @@
 <x-layout :title="Text::of('challenge.edit.plan', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record" stage="plan">
     <x-plan-pages :challenge="$challenge" here="rules" />
+    @if ($plan->plan->note_from_last_time !== null)<p class="told"><span><strong>{{ Text::of('challenge.edit.from_last_time') }}</strong>
+        <bdi>{{ $plan->plan->note_from_last_time }}</bdi></span></p>@endif
     @if ($canBeAnswered)
         <section class="planned-answer" aria-labelledby="chance">
             <h2 id="chance">{{ Text::of('plan.chance.title') }}</h2>
@@ -23,6 +25,14 @@
             <a class="button plain" href="{{ route('pack.show', $challenge) }}">{{ Text::of('plan.plan_pages.pack') }}</a>
         </p>
     </form>
+    @can('update', $challenge)<details class="disclosure no-print" @error('note_for_next_time') open @enderror>
+        <summary>{{ Text::of('challenge.edit.for_next_time') }}</summary>
+        <form method="post" action="{{ route('plan.note', $challenge) }}" class="py-3 grid gap-2 max-w-2xl">@csrf @method('put')
+            <label for="f-note_for_next_time" class="small">{{ Text::of('challenge.edit.for_next_time_what') }}</label>
+            <textarea class="input" id="f-note_for_next_time" name="note_for_next_time" rows="3"
+                maxlength="2000">{{ old('note_for_next_time', $plan->plan->note_for_next_time) }}</textarea>
+            @error('note_for_next_time')<p class="error">{{ $message }}</p>@enderror
+            <p><button class="button">{{ Text::of('challenge.edit.save_the_note') }}</button></p></form></details>@endcan
     <details class="disclosure no-print"><summary>{{ Text::of('challenge.edit.more') }}</summary>
         <form method="post" action="{{ route('challenges.copy', $challenge) }}" class="border-t border-rule py-5 no-print">
             @csrf

@@ -62,6 +62,7 @@
                             <select id="f-{{ $name }}" name="{{ $name }}" class="input" data-follow>
                                 @foreach ($options as $option)<option @selected(old($name, $held) === $option)>{{ $option }}</option>@endforeach
                             </select>
+                            @if ($name === 'kit_balloon')<p class="hint">{{ Text::of('plan.materials.balloons_that_do_badly') }}</p>@endif
                         </div>
                     @endforeach
                     @if ($blows)<div class="field">

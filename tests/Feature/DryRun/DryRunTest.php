@@ -120,7 +120,7 @@ final class DryRunTest extends FeatureTestCase
         $own = OwnPart::query()->where('challenge_id', $challenge->id)->sole();
         self::assertSame(0.029, $own->values['wheel_diameter']);
         $this->get($path)->assertSee('your own')->assertSee('from memory');
-        self::assertSame(0.02, $challenge->catalogue()->named($own->kind, 'bottle caps')?->value(CarAttribute::WheelLoss));
+        self::assertSame(0.02, $challenge->refresh()->catalogue()->named($own->kind, 'bottle caps')?->value(CarAttribute::WheelLoss));
         $this->delete("{$path}/{$own->id}")->assertSessionHasNoErrors();
         self::assertSame(0.006, $challenge->refresh()->catalogue()->named($own->kind, 'bottle caps')?->value(CarAttribute::WheelLoss));
     }

@@ -366,7 +366,7 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $this->get("/challenges/{$challenge->id}/room")
             ->assertSee('waits for an adult')
             ->assertSee('Guess')
-            ->assertSee('A car that is half as heavy again.')
+            ->assertSee('A car that is one and a half times as heavy.')
             ->assertSee('1 ×');
         self::assertSame(
             ['heavier' => ['farther' => 1]],

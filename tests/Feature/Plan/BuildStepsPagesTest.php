@@ -153,6 +153,35 @@ final class BuildStepsPagesTest extends FeatureTestCase
             ->assertSessionHasErrors(['key', 'count', 'counted_on']);
     }
 
+    /** What an educator notes for next time is on the plan that is copied from this one, and on no other. */
+    public function testANoteForNextTimeGoesWithTheCopy(): void
+    {
+        $challenge = $this->challengeWithSafety();
+        $this->put("/challenges/{$challenge->id}/plan/note", ['note_for_next_time' => 'Two pumps are too few.'])
+            ->assertRedirect("/challenges/{$challenge->id}/plan");
+        $this->get("/challenges/{$challenge->id}/plan")->assertSee('Two pumps are too few.')->assertDontSee('Your note from last time');
+        $this->from("/challenges/{$challenge->id}/plan")
+            ->put("/challenges/{$challenge->id}/plan/note", ['note_for_next_time' => str_repeat('x', 2001)])
+            ->assertSessionHasErrors(['note_for_next_time' => 'A note for next time may have 2,000 characters.']);
+        $this->post("/challenges/{$challenge->id}/copy")->assertSessionHasNoErrors();
+        $copy = $this->educator->challenges()->latest('id')->firstOrFail();
+        self::assertNotSame($challenge->id, $copy->id);
+        $this->get("/challenges/{$copy->id}/plan")->assertSee('Your note from last time')->assertSee('Two pumps are too few.');
+        self::assertNull($copy->sessionPlan()->note_for_next_time);
+    }
+
+    /** The sum and its division, as it is written on a board. */
+    public function testAMeanIsShownAsItIsMade(): void
+    {
+        $units = \Skivo\Core\Measurement\UnitSystem::Metric;
+        self::assertNull(\App\Language\MeanWords::of([4.05], $units));
+        self::assertSame(
+            '405 + 398 + 412 = 1215. Then 1215 ÷ 3 = 405 cm.',
+            str_replace("\u{00A0}", ' ', (string) \App\Language\MeanWords::of([4.05, 3.98, 4.12], $units)),
+        );
+        self::assertStringContainsString('809 ÷ 2 = 404.5', (string) \App\Language\MeanWords::of([4.01, 4.08], $units));
+    }
+
     public function testPacksAreOrderedWhole(): void
     {
         $challenge = $this->challengeWithSafety();
