@@ -487,6 +487,8 @@ final class DemoSeeder extends Seeder
             new Reading(CheckItem::Airtight, $lost === null ? null : $this->entry("{$lost} mm", Unit::Millimetre)),
             new Reading(CheckItem::BalloonClears, answer: $clears),
             new Reading(CheckItem::NozzleStraight, answer: $straight),
+            new Reading(CheckItem::Firm, answer: $points === null ? null : true),
+            new Reading(CheckItem::Height, answer: $points === null ? null : true),
             new Reading(CheckItem::PointsOff, answer: $points),
         ] as $reading) {
             if ($reading->first === null && $reading->answer === null) {

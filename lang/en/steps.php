@@ -186,7 +186,8 @@ return [
         'cut_slot' => 'A band stays in it when you pull.',
         'knot_chain' => 'It reaches from the hook to the axle, and hardly hangs.',
         'hook_chain' => 'It touches neither the other axle nor the floor.',
-        'wind_once' => 'The wheels turn forwards, and at the end the band falls off.',
+        'wind_once' => 'The wheels turn forwards until the band is unwound.',
+        'power_on_neck' => 'The neck is round and open, and can be blown into.',
     ],
     'with' => 'With: :tool',
     'done' => [

@@ -7,7 +7,6 @@ namespace App\Pages\Check;
 use App\Language\Label;
 use App\Language\Lists;
 use App\Language\Text;
-use Skivo\Core\Car\Attribute\EnergySource;
 use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Check\CheckCard;
 use Skivo\Core\Car\Check\CheckItem;
@@ -27,7 +26,7 @@ final readonly class ProgressWords
 
         return match (true) {
             $hasRun && $fixes === [] => Text::of('check.progress_words.looked_at', [
-                'done' => $card?->done() ?? 0, 'items' => count($card?->items() ?? CheckItem::askedOf(EnergySource::Balloon)),
+                'done' => $card?->done() ?? 0, 'items' => count($card?->counted() ?? (new CheckCard([]))->counted()),
             ]),
             count($missing) === count(Step::ofCar()) => Text::of('check.progress_words.record_the_car'),
             $fixes !== [] => Text::of('check.progress_words.needs_fixing', ['fixes' => $labels($fixes)]),

@@ -44,7 +44,13 @@ final readonly class StepWords
     /** How one sees that it is done; null where there is nothing to see. */
     public function doneWhen(BuildTask $task): ?string
     {
-        return $task->step->waits() ? null : Text::of("steps.done_when.{$task->step->value}");
+        $isNeck = $task->how === 'in_brick' || $task->how === 'neck';
+
+        return match (true) {
+            $task->step->waits() => null,
+            $isNeck => Text::of('steps.done_when.power_on_neck'),
+            default => Text::of("steps.done_when.{$task->step->value}"),
+        };
     }
 
     /**

@@ -27,6 +27,15 @@ final readonly class CheckCard
         return CheckItem::askedOf($this->source);
     }
 
+    /** @return list<CheckItem> of which its looks are counted: those that nobody has to do count once they are done */
+    public function counted(): array
+    {
+        return array_values(array_filter(
+            $this->items(),
+            fn(CheckItem $item): bool => !$item->isOptional() || $this->verdict($item) !== null,
+        ));
+    }
+
     public function reading(CheckItem $item): ?Reading
     {
         return $this->readings[$item->value] ?? null;
@@ -43,10 +52,10 @@ final readonly class CheckCard
         return $this->reading($item)?->verdict($this->tolerances, $this->trackM);
     }
 
-    /** @return list<CheckItem> with this verdict, in order; null for those not done */
+    /** @return list<CheckItem> with this verdict, in order; null for those that are still to be done */
     public function with(?CheckVerdict $verdict): array
     {
-        return array_values(array_filter($this->items(), fn(CheckItem $item): bool => $this->verdict($item) === $verdict));
+        return array_values(array_filter($this->counted(), fn(CheckItem $item): bool => $this->verdict($item) === $verdict));
     }
 
     /**
@@ -66,7 +75,7 @@ final readonly class CheckCard
 
     public function done(): int
     {
-        return count($this->items()) - count($this->with(null));
+        return count($this->counted()) - count($this->with(null));
     }
 
     public function isComplete(): bool

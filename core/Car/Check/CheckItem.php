@@ -40,6 +40,12 @@ enum CheckItem: string
         }));
     }
 
+    /** Whether a card is whole without it: a look of the eye that holds nobody up. */
+    public function isOptional(): bool
+    {
+        return $this === self::Firm || $this === self::Height;
+    }
+
     /** Whether a second reading belongs to it. */
     public function hasSecond(): bool
     {

@@ -1,7 +1,6 @@
 @php
     use App\Pages\Check\ProgressWords;
-    use Skivo\Core\Car\Attribute\EnergySource;
-    use Skivo\Core\Car\Check\CheckItem;
+    use Skivo\Core\Car\Check\CheckCard;
 @endphp
 <x-layout
     :title="Text::of('check.index.check', ['challenge' => $challenge->name])" :challenge="$challenge" :record="$record"
@@ -41,7 +40,7 @@
                             <td>
                                 <x-pips
                                     :states="array_map(fn ($item) => $card?->verdict($item)->value ?? 'none',
-                                        $card?->items() ?? CheckItem::askedOf(EnergySource::Balloon))"
+                                        $card?->counted() ?? (new CheckCard([]))->counted())"
                                     :label="ProgressWords::next($row['missing'], $card, $row['hasRun'])" />
                             </td>
                             <td data-of="{{ Text::of('check.index.rolling') }}">@if ($forces?->frictionIsMeasured())

@@ -168,7 +168,7 @@ final class CheckTest extends FeatureTestCase
 
         $this->get("/challenges/{$challenge->id}/check")->assertSeeInOrder(
             [
-                'Ready', 'Ready to run', 'Full', '0 of 11 looks done', 'Begun',
+                'Ready', 'Ready to run', 'Full', '0 of 9 looks done', 'Begun',
                 'Not recorded: chassis, axles and 3 more', 'None', 'Record the car',
             ],
         );

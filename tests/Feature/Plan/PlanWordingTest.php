@@ -120,6 +120,6 @@ final class PlanWordingTest extends FeatureTestCase
         );
         self::assertSame('Record the car', ProgressWords::next(Step::ofCar(), null, false));
         self::assertSame('Check the car', ProgressWords::next([], null, false));
-        self::assertSame('0 of 11 looks done', ProgressWords::next([], null, true));
+        self::assertSame('0 of 9 looks done', ProgressWords::next([], null, true));
     }
 }
