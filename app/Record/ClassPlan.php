@@ -16,6 +16,7 @@ use Skivo\Core\Car\Attribute\PartKind;
 use Skivo\Core\Car\Attribute\Step;
 use Skivo\Core\Car\Build\BuildStep;
 use Skivo\Core\Car\Build\BuildSteps;
+use Skivo\Core\Car\Build\BuildTask;
 use Skivo\Core\Car\Build\Making;
 use Skivo\Core\Car\Build\PowerMaking;
 use Skivo\Core\Car\Build\WheelMaking;
@@ -286,8 +287,12 @@ final readonly class ClassPlan
     /** What adults do of it before the class comes, for every car that is planned. */
     public function preparation(): Preparation
     {
+        $tasks = $this->steps()->beforehand($this->plan->preparedSteps());
+        // Whoever changes the one into the other has prepared once what both have.
+        $first = $this->isOther === true && $this->challenge->way()->isRebuilt() ? $this->ofThe(false)->steps() : null;
+
         return new Preparation(
-            $this->steps()->beforehand($this->plan->preparedSteps()),
+            array_values(array_filter($tasks, static fn(BuildTask $task): bool => !$task->isAs($first?->task($task->step)))),
             max(1, $this->class->groups),
             max(1, $this->plan->helpers),
         );

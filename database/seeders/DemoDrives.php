@@ -143,7 +143,7 @@ final class DemoDrives
             'safety_read_at' => $morning->subDay(),
         ]);
         $challenge->update(['safety_read' => array_map(static fn(Caution $caution): string => $caution->value, Caution::cases())]);
-        $challenge->sessionPlan()->fill(['starts_at' => $morning->format('Y-m-d') . ' 08:00', 'session_min' => 120, 'tries_again' => 3])
+        $challenge->sessionPlan()->fill(['starts_at' => $morning->format('Y-m-d') . ' 08:00', 'session_min' => 150, 'tries_again' => 3])
             ->save();
 
         return $challenge;

@@ -242,6 +242,7 @@ return [
         'build_a_car_that_a_band_drives' => 'Build a car that a wound band drives.',
         'build_a_car_that_moves_by_itself' => 'Build a car that moves by itself.',
         'cars_with' => 'Cars with :kind',
+        'cars_with_instead' => 'Cars with :kind: the same, with these steps in place of what differs',
         'what_wins' => 'What wins',
         'rules' => 'Rules',
         'your_kit' => 'Your kit',

@@ -45,24 +45,24 @@ final readonly class PlanWords
         });
     }
 
-    /** @return array<string, StepWords> the steps of the kit's car; of a class that builds two in two ways, those of each, by what it has */
+    /** @return array<string, list<string>> the steps of the kit's car; of a class that builds two in two ways, those of the other that differ, too */
     public function waysToBuild(): array
     {
-        $plans = $this->plan->each();
-        $ways = array_map(fn(ClassPlan $plan): StepWords => new StepWords($plan->classSteps(), $this->plan->challenge->units), $plans);
-        $told = array_map(static fn(StepWords $words): array => array_map($words->say(...), $words->steps->tasks), $ways);
-        if (count($ways) < 2 || $told[0] === $told[1]) {
-            return ['' => $ways[0]];
+        $told = array_map(function (ClassPlan $plan): array {
+            $words = new StepWords($plan->classSteps(), $this->plan->challenge->units);
+
+            return array_map($words->say(...), $words->steps->tasks);
+        }, $this->plan->each());
+        $others = array_values(array_diff($told[1] ?? [], $told[0]));
+        if ($others === []) {
+            return ['' => $told[0]];
         }
         $builds = new DesignWords($this->plan);
 
-        return array_combine(
-            [
-                Text::of('plan.brief_class.cars_with', ['kind' => $builds->one(false)]),
-                Text::of('plan.brief_class.cars_with', ['kind' => $builds->one(true)]),
-            ],
-            $ways,
-        );
+        return [
+            Text::of('plan.brief_class.cars_with', ['kind' => $builds->one(false)]) => $told[0],
+            Text::of('plan.brief_class.cars_with_instead', ['kind' => $builds->one(true)]) => $others,
+        ];
     }
 
     /** @return list<string> what opens a lesson in two minutes, with a band or one's own breath */

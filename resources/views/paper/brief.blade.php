@@ -4,8 +4,9 @@
     use App\Pages\Plan\MaterialWords;
     use App\Pages\Plan\PlanWords;
     $words = new PlanWords($plan, $timetable, $order);
+    $ways = $words->waysToBuild();
 @endphp
-<article class="sheet">
+<article @class(['sheet', 'is-dense' => count($ways) > 1])>
     <h2 class="text-2xl">{{ $challenge->question ?? $words->callToBuild() }}</h2>
     <div class="sheet-columns">
         <section><h3>{{ Text::of('plan.brief_class.what_wins') }}</h3>
@@ -26,9 +27,9 @@
             @unless ($words->itFits())<p class="caution mt-2">{{ $words->fit()[0]->lead }} {{ $words->fit()[0]->rest }}</p>@endunless
         </section>
         <section><h3>{{ Text::of('plan.brief_class.how_to_build') }}</h3>
-            @foreach ($words->waysToBuild() as $kind => $steps)
+            @foreach ($ways as $kind => $steps)
                 @if ($kind !== '')<p><strong>{{ $kind }}</strong></p>@endif
-                <ol>@foreach ($steps->steps->tasks as $task)<li>{{ $steps->say($task) }}</li>@endforeach</ol>@endforeach
+                <ol>@foreach ($steps as $step)<li>{{ $step }}</li>@endforeach</ol>@endforeach
             <p>{{ Text::of('plan.brief_class.predict_how_far_it_will_go') }}</p></section>
         <section><h3>{{ Text::of('plan.brief_class.take_care') }}</h3>
             <ul>@foreach ($plan->safety()->cautions() as $caution)<li>{{ Label::of($caution, 'child') }}</li>@endforeach

@@ -33,9 +33,9 @@
             </li>
         </ol></section>
         <section><h3>{{ Text::of('plan.brief_helpers.take_care') }}</h3>
-            <ul>@foreach ($plan->safety()->cautions() as $caution)@foreach (Label::lines($caution, 'steps') as $step)
-                <li>{{ $step }}</li>@endforeach
-                @endforeach</ul><p class="mt-2"><strong>{{ Text::of('plan.brief_helpers.the_schools_own_rules_and_its') }}</strong>
+            <ul>@foreach ($plan->safety()->cautions() as $caution)
+                <li>{{ Label::lines($caution, 'steps')[0] }}</li>@endforeach</ul>
+            <p class="mt-2"><strong>{{ Text::of('plan.brief_helpers.the_schools_own_rules_and_its') }}</strong>
             </p></section>
     </div>
     @if (! isset($pack) || $pack->copiesOf(\App\Pages\Paper\Paper::Order) === 0)
