@@ -53,7 +53,7 @@ final class DryRunTest extends BrowserTestCase
             'const s = document.querySelector("[data-part=nozzle]"); s.value = "stepped tubes"; s.dispatchEvent(new Event("change"))',
         );
         $browser->settle();
-        self::assertSame('12.7', $browser->find('[data-setting=widest_bore] [data-field]')->getAttribute('value'));
+        self::assertSame('12', $browser->find('[data-setting=widest_bore] [data-field]')->getAttribute('value'));
 
         $browser->driver->executeScript(
             '[...document.querySelectorAll("[data-tabs] button")].find((b) => b.textContent.startsWith("Compare")).click()',

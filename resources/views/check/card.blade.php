@@ -56,7 +56,7 @@
                     <div class="check-what">
                         <h3><span class="num">{{ $number + 1 }}</span> {{ Label::of($item) }}</h3>
                         <p class="small">{{ Label::of($item, 'how') }}</p>
-                        <p class="small check-limit">{{ $words->limit($item) }}</p>
+                        @unless ($item->isQuestion())<p class="small check-limit">{{ $words->limit($item) }}</p>@endunless
                     </div>
                     <div class="check-entry">
                         @if ($item->isQuestion())
