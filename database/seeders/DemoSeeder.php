@@ -15,7 +15,6 @@ use App\Models\Reading as SensorReading;
 use App\Models\Run;
 use App\Models\User;
 use App\Pages\Race\RaceOffer;
-use App\Record\ClassPlan;
 use App\Record\ClassRecord;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
@@ -23,6 +22,7 @@ use Illuminate\Support\Str;
 use Ramsey\Uuid\Uuid;
 use Skivo\Core\Bench\BenchTest;
 use Skivo\Core\Car\Attribute\CarAttribute;
+use Skivo\Core\Car\Build\Caution;
 use Skivo\Core\Car\Car as Choices;
 use Skivo\Core\Car\Check\CheckItem;
 use Skivo\Core\Car\Check\Reading;
@@ -210,9 +210,7 @@ final class DemoSeeder extends Seeder
             'heaviest' => $this->entry('90 g', Unit::Gram),
             'safety_read_at' => CarbonImmutable::parse('2026-05-04 16:00:00 UTC'),
         ]);
-        $challenge->update(
-            ['safety_read' => array_column(ClassPlan::of($challenge)->safety()->cautions(), 'value')],
-        );
+        $challenge->update(['safety_read' => array_column(Caution::cases(), 'value')]);
         $challenge->sessionPlan()->fill(['starts_at' => '2026-05-08 08:00', 'session_min' => 150, 'tries_again' => 1])->save();
 
         return $challenge;
