@@ -28,10 +28,12 @@ final readonly class ForecastWords
         ]);
     }
 
-    /** As in "2.1 m to 5.4 m, from what is not measured." */
-    public function fromWhatIsNotMeasured(Forecast $forecast): string
+    /** As in "2.1 m to 5.4 m, because not everything is measured yet.", or that nobody knows. */
+    public function whereItStops(Forecast $forecast): string
     {
-        return Text::of('dry_run.forecast.not_measured', ['band' => $this->band($forecast)]);
+        return $forecast->saysWhere()
+            ? Text::of('dry_run.forecast.not_measured', ['band' => $this->band($forecast)])
+            : Text::of('dry_run.forecast.no_band');
     }
 
     /** As in "210 – 540", for a column whose head has the unit; too wide a band is no figure. */

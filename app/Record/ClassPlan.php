@@ -252,11 +252,15 @@ final readonly class ClassPlan
     /** The kit with what a car was built of in place of its own parts. */
     public function kitOf(Car $car): Kit
     {
+        // Spelt in another way it is the same part, with its knife and its pin; of a part that nobody knows, the kit's is the best guess.
+        $part = fn(PartKind $kind, CarAttribute $named, string $kits): string
+            => $this->catalogue->likely($kind, $car->kind($named))->name ?? $kits;
+
         return new Kit(
-            $car->kind(CarAttribute::Chassis) ?? $this->kit->chassis,
-            $car->kind(CarAttribute::WheelKind) ?? $this->kit->wheels,
-            $car->kind(CarAttribute::Bearing) ?? $this->kit->bearing,
-            $car->kind(CarAttribute::NozzleKind) ?? $this->kit->nozzle,
+            $part(PartKind::Chassis, CarAttribute::Chassis, $this->kit->chassis),
+            $part(PartKind::Wheel, CarAttribute::WheelKind, $this->kit->wheels),
+            $part(PartKind::Bearing, CarAttribute::Bearing, $this->kit->bearing),
+            $part(PartKind::Nozzle, CarAttribute::NozzleKind, $this->kit->nozzle),
             $this->kit->balloon,
             $car->kind(CarAttribute::Joint) ?? $this->kit->joint,
             $this->catalogue,
@@ -275,7 +279,9 @@ final readonly class ClassPlan
 
     public function layoutOf(Car $car): Layout
     {
-        return Layout::of($car->completedBy($this->kitOf($car)->car($this->challenge->units, $this->sizes)), $this->catalogue, $this->kit);
+        $kit = $this->kitOf($car);
+
+        return Layout::of($car->completedBy($kit->car($this->challenge->units, $this->sizes)), $this->catalogue, $kit);
     }
 
     /** What of it the class does: all but what was prepared. */

@@ -8,7 +8,7 @@ return [
         'join_with' => 'Open /join and type',
     ],
     'floor' => [
-        'how_the_mean_is_made' => 'How the mean of :group is made',
+        'how_the_mean_is_made' => 'How its mean is made',
         'void' => 'void',
         'too_close_to_call' => 'too close to call',
         'next_up' => 'Next up',

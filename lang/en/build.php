@@ -159,7 +159,7 @@ return [
         'their_tries_start_again' => 'their tries start again from 1; the versions that ran stay in the list',
         'only_the_notes' => 'Only the notes were wrong or not complete',
         'the_runs_stay' => 'the runs so far stay with these cars',
-        'leave_empty_what_nobody_knows' => 'A row a group. Pale is what the kit has; leave a cell empty where nobody knows.',
+        'leave_empty_what_nobody_knows' => 'One row per group. Pale values come from the kit. Leave a cell empty if nobody knows.',
         'groups_one_by_one' => 'One by one',
         'no_groups_yet' => 'There are no groups yet.',
         'add_the_groups' => 'Add them first.',

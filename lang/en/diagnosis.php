@@ -414,7 +414,7 @@ return [
             'title' => 'Wheels too close together',
             'why' => 'The farther apart the left and right wheels are, the more it takes to tip the car.',
             'measure' => 'Measure from wheel to wheel across the car, and how high its top is.',
-            'cure' => 'Longer axles; or lower what stands on top.',
+            'cure' => 'Make the axles longer, or put the top parts lower.',
         ],
         'not_stuck_firmly' => [
             'title' => 'Not stuck firmly',

@@ -151,7 +151,7 @@ return [
         'usual_car_open' => 'How far a usual car of this kit goes is not known yet. Your lane has :lane.',
         'open' => 'not known yet',
         'too_little_is_known' => 'too little is known to say where it will stop. Measure its friction, or run it once',
-        'not_measured' => ':band, from what is not measured.',
+        'not_measured' => ':band, because not everything is measured yet.',
         'no_band' => 'Where a real one stops is not known yet: measure its friction, or run it once.',
         'not_called_short' => 'This car stopped at :mean. Too little is known of such cars to call that short.',
         'usual_car_hardly_starts' => 'By the cars of this class, a usual car of this kit would hardly start: make it lighter, or its nozzle wider.',

@@ -563,11 +563,11 @@ return [
     ],
     'beliefs' => [
         'both' => '<strong>:claim.</strong> Others say: :otherwise.',
-        'no_run_can_tell' => 'What no run decides: both ways work',
+        'no_run_can_tell' => 'Questions that no run decides: both ways work',
         'open' => [
             'bearing' => ['some' => 'Cut the bearing flush with the body', 'others' => 'let it stand out a little on each side, so that no wheel rubs'],
             'straws' => ['some' => 'Push the straws through a bottle or a cup', 'others' => 'stick them to its outside, so that nothing has to be pierced'],
-            'decoration' => ['some' => 'Decorate first, so that paint is dry before the balloon goes on', 'others' => 'decorate last, over what is still free'],
+            'decoration' => ['some' => 'Decorate first, so that paint is dry before the balloon goes on', 'others' => 'decorate last, on the parts that are still free'],
             'points' => ['some' => 'Cut off all points before anything else', 'others' => 'the adult keeps one as an awl until the last hole is made'],
             'tube' => ['some' => 'Join balloon and tube at the table', 'others' => 'fix the tube to the car first, and pull the balloon over it there'],
             'measured' => ['some' => 'Build by eye, and let the first run tell', 'others' => 'measure, and the first run is straight'],

@@ -49,7 +49,7 @@ return [
         'allow_tablet' => 'A tablet asks to join as :group.',
         'help_group' => ':group waits for you.',
         'read_safety' => 'Next: read the safety sheet once.',
-        'read_new_cautions' => 'A car calls for care that you have not read of yet: read the safety sheet.',
+        'read_new_cautions' => 'Something is new on the safety sheet: read it.',
         'add_groups' => 'Next: add the groups.',
         'record_cars' => 'One car is not recorded yet.|:count cars are not recorded yet.',
         'check_cars' => 'Next: look at the cars before they run.',

@@ -295,7 +295,7 @@ return [
             ],
             'knives' => [
                 'A craft knife, a saw and a drill are an adult’s tools: no child has one in hand.',
-                'Clamp what is sawn or drilled. Cut foam along a steel ruler on a mat, in several light cuts.',
+                'Clamp wood before you saw or drill it. Cut foam along a steel ruler on a mat, in several light cuts.',
                 'Cover or put away the blade as soon as the cut is made.',
             ],
             'points' => [
@@ -313,7 +313,7 @@ return [
                 'Never cut, drill or bend an optical disc: it breaks into splinters. Use it whole.',
             ],
             'kitchen' => [
-                'Ask before anything is taken from a kitchen or a bathroom, and rinse what held food.',
+                'Ask before you take anything from a kitchen or a bathroom, and rinse anything that held food.',
             ],
             'choking' => [
                 'Uninflated and burst balloons can choke young children. Balloons sold in the United States carry that warning for children under 8 (16 CFR 1500.19).',

@@ -19,7 +19,7 @@ return [
     'safety' => ['name' => 'Safety sheet', 'what' => 'the cautions of these materials'],
     'helpers' => ['name' => 'Helpers’ sheet', 'what' => 'one for each adult who helps'],
     'booklet' => ['name' => 'Booklet', 'what' => 'the steps to build, one for each group; print on both sides, fold in the middle'],
-    'prepare' => ['name' => 'To prepare', 'what' => 'what adults do before the class comes'],
+    'prepare' => ['name' => 'To prepare', 'what' => 'the steps that adults do before the class comes'],
     'templates' => ['name' => 'Templates', 'what' => 'to trace and cut, at full size'],
     'labels' => ['name' => 'Kit labels', 'what' => 'one for each bag of parts'],
     'cards' => ['name' => 'Table cards', 'what' => 'one for each group, with the code for its tablet'],

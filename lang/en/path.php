@@ -442,8 +442,8 @@ return [
         'band-free' => 'Loop the band over a peg or a notch on the axle. Don’t tie it.',
         'hook' => 'Bend the hook over, and tape it on both sides.',
         'wheels-tight' => 'Glue the wheel to its axle, on the outside. Let it set.',
-        'firm' => 'Stick what is loose, and let it set before you run.',
-        'height' => 'Put the balloon lower, or stand the wheels farther apart. If it rubs, take larger wheels.',
+        'firm' => 'Stick every loose part down, and let it set before you run.',
+        'height' => 'Put the balloon lower, or move the wheels farther apart. If it rubs, take larger wheels.',
         'points' => 'Stop. An adult cuts the points off first.',
     ],
     'saved' => [

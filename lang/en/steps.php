@@ -80,7 +80,7 @@ return [
         'hold_wheels_glue' =>
             'A ring of glue round each axle, on the outer side of the wheel only. None between wheel and body.',
         'hold_wheels_loose' =>
-            'The hole is too wide to hold: hold each wheel square, and put a ring of glue round the axle on its outer side only. Let it set before you let go.',
+            'The hole is too wide for the axle: keep each wheel square, and put a ring of glue round the axle on its outer side only. Let it set before you let go.',
         'hold_wheels_stops' =>
             'Wind a small elastic band, or press a ring of putty, round the axle on each side of each wheel. It takes patience.',
         'hold_wheels_spin' =>
@@ -91,7 +91,7 @@ return [
         'roll' => 'Put it on the floor and give it a push.',
         'decorate_first' => 'Decorate it now, so that it is dry before the balloon goes on. Nothing on wheels and axles.',
         'decorate_last' =>
-            'Decorate it last, over the finished car: you see what is still free. Nothing on wheels and axles, and nothing that pricks the balloon.',
+            'Decorate the finished car last, where there is still room. Nothing on wheels and axles, and nothing that pricks the balloon.',
         'paint_dries' => 'The paint dries.',
         'top_plate' => 'Cut a plate of card, :length long and :width wide, and tape it on top. Tube and balloon will lie on it.',
         'post' =>
@@ -214,7 +214,7 @@ return [
     ],
     'prepared' => [
         'title' => 'Prepared beforehand',
-        'what' => 'What you tick is done by adults before the class comes. It leaves the children’s steps, the timetable and the wait for an adult.',
+        'what' => 'Adults do the ticked steps before the class comes. Children then skip them, and the timetable does not count them.',
         'nothing' => 'Nothing: the class does it all.',
         'in_a_line' => ':pieces: about :time.',
         'together' => ':pieces: about :time; :helpers together: :shared.',
@@ -307,6 +307,6 @@ return [
         'choose_points' => 'Choose when the points of skewers come off.',
         'choose_order' => 'Choose what goes on the car first.',
         'helpers_are_from_1' => 'Helpers must be a whole number from 1 to 40.',
-        'prepared_or_not' => 'Tick what is prepared, or leave it empty.',
+        'prepared_or_not' => 'Tick a step to prepare it, or leave it empty.',
     ],
 ];

@@ -213,6 +213,21 @@ final class WaysToBuildTest extends TestCase
         self::assertGreaterThan(8, count($cautions));
     }
 
+    /** However a class spells a part, it is the same part: with its knife, its pin and its hole. */
+    public function testAPartIsKnownHoweverItIsSpelt(): void
+    {
+        $catalogue = (new Kit())->catalogue();
+        foreach (['foam board', 'Foamboard', 'foam bord', 'Foam-Boards'] as $name) {
+            self::assertSame('foam board', $catalogue->likely(PartKind::Chassis, $name)?->name, $name);
+        }
+        foreach (['Bottlecaps', 'bottle cap', 'CAPS'] as $name) {
+            self::assertSame('bottle caps', $catalogue->likely(PartKind::Wheel, $name)?->name, $name);
+        }
+        foreach (['wooden toy wheels', '', 'lego'] as $name) {
+            self::assertNull($catalogue->likely(PartKind::Wheel, $name), $name);
+        }
+    }
+
     /** What is prepared is none of the children's, nor of the adults beside them, and what waits for it waits no more. */
     public function testWhatIsPreparedIsDoneBeforehand(): void
     {

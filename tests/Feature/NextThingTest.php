@@ -43,7 +43,7 @@ final class NextThingTest extends FeatureTestCase
         $this->put("{$at}/plan/safety")->assertRedirect();
         $challenge->refresh()->update(['safety_read' => array_values(array_diff($challenge->safety_read, ['knives']))]);
         $this->put("{$at}/groups/{$keel->id}/car", ['nozzle_bore' => '6', 'chassis' => 'foam board'])->assertSessionHasNoErrors();
-        $says('A car calls for care that you have not read of yet', NextStep::ReadNewCautions);
+        $says('Something is new on the safety sheet: read it.', NextStep::ReadNewCautions);
         $this->get("{$at}/plan/safety")->assertOk()->assertSee('Craft knife, saw and drill');
         $this->put("{$at}/plan/safety")->assertRedirect();
         $says('One try of 2 is still to run.', NextStep::RunTries);

@@ -72,9 +72,9 @@ final readonly class DryRun
             'limp' => $run->driveEnd === null ? null : $this->along($run->driveEnd->distanceM),
             'shown' => [
                 'distance' => $this->distance($forecast->medianM),
-                'band' => $forecast->saysWhere()
-                    ? (new ForecastWords($this->units))->fromWhatIsNotMeasured($forecast)
-                    : Text::of('dry_run.forecast.no_band'),
+                // None where it says nothing: then the figure has none either.
+                'band' => $forecast->saysWhere() ? (new ForecastWords($this->units))->band($forecast) : null,
+                'stops' => (new ForecastWords($this->units))->whereItStops($forecast),
                 'time' => $this->units->show($run->stopTimeS, Scale::Stopwatch),
                 'limp' => $run->driveEnd === null ? null : $this->distance($run->driveEnd->distanceM),
                 'thrust' => number_format($prediction->settings->firstPushN() * 1000, 0) . "\u{00A0}mN",

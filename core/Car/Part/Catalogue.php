@@ -333,6 +333,21 @@ final readonly class Catalogue
         return null;
     }
 
+    /** The part that goes by a name, or most likely does where it is spelt in another way; null where it is none of them. */
+    public function likely(PartKind $kind, ?string $name): ?Part
+    {
+        $named = $this->named($kind, $name);
+        if ($named !== null || $name === null) {
+            return $named;
+        }
+        $likely = array_values(array_filter(
+            $this->of($kind),
+            static fn(Part $part): bool => PartName::among($name, [$part->name, ...$part->alsoCalled]) !== null,
+        ));
+
+        return count($likely) === 1 ? $likely[0] : null;
+    }
+
     /**
      * The names that a build sheet offers for a kind; any other may be typed.
      *

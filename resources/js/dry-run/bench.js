@@ -218,7 +218,7 @@ class Bench {
         const { shown } = answer;
         this.#find('number').textContent = shown.distance;
         this.#find('band').textContent = answer.moves
-            ? say('dry_run.band_and_time', { band: shown.band, time: shown.time })
+            ? say('dry_run.band_and_time', { band: shown.stops, time: shown.time })
             : say('dry_run.too_weak', { thrust: shown.thrust });
         this.#find('friction').textContent = say(answer.frictionMeasured ? 'dry_run.f_measured' : 'dry_run.f_from_parts', {
             friction: shown.friction,

@@ -75,7 +75,7 @@ function farthest(answer, answers, rows, overTime) {
     }
     const all = [...answers.values()].filter((each) => each !== undefined);
     const stop = Math.max(...all.map((each) => each.distance), 1);
-    const high = rows.length > 0 ? Math.max(...all.map((each) => each.high)) : 0;
+    const high = rows.length > 0 ? Math.max(...all.map((each) => (each.shown.band === null ? 0 : each.high))) : 0;
     return Math.max(stop, Math.min(high, BAND_ROOM * stop)) * 1.06;
 }
 
@@ -143,13 +143,16 @@ function drawStop(canvas, answer, x, width) {
     svg('text', { ...place, class: 'axis-label' }, canvas).textContent = say('dry_run.stop', { distance: answer.shown.distance });
 }
 
-/** Where a design would stop, with its band; an open end is beyond the figure. */
+/** Where a design would stop, with its band where it has one; an open end is beyond the figure. */
 function drawBand(canvas, answer, x, { at, isOn }) {
     const end = x.range()[1];
-    const [low, stop, high] = [x(answer.low), x(answer.distance), Math.min(end, x(answer.high))];
-    const tip = x(answer.high) > end ? `M${end - 6} ${at - 5}l6 5l-6 5` : `M${high} ${at - 5}v10`;
-    svg('path', { d: `M${low} ${at}H${high}M${low} ${at - 5}v10${tip}`, class: 'band-line' }, canvas);
-    svg('circle', { cx: stop, cy: at, r: 6, fill: isOn ? 'var(--color-do)' : 'var(--color-ink-2)' }, canvas);
+    const { distance, band } = answer.shown;
+    if (band !== null) {
+        const [low, high] = [x(answer.low), Math.min(end, x(answer.high))];
+        const tip = x(answer.high) > end ? `M${end - 6} ${at - 5}l6 5l-6 5` : `M${high} ${at - 5}v10`;
+        svg('path', { d: `M${low} ${at}H${high}M${low} ${at - 5}v10${tip}`, class: 'band-line' }, canvas);
+    }
+    svg('circle', { cx: x(answer.distance), cy: at, r: 6, fill: isOn ? 'var(--color-do)' : 'var(--color-ink-2)' }, canvas);
     const said = svg('text', { x: LEFT, y: at - 12, class: 'plain-text' }, canvas);
-    said.textContent = `${answer.shown.distance} (${answer.shown.band})`;
+    said.textContent = band === null ? distance : `${distance} (${band})`;
 }

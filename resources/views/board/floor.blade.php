@@ -13,10 +13,14 @@
     <div><h1><bdi>{{ $challenge->name }}</bdi></h1>@if ($challenge->question !== null)<p
         class="board-question"><bdi>{{ $challenge->question }}</bdi></p>@endif</div>
     @if ($last !== null && $lastGroup !== null)
-        <p class="board-last">{{ Glyph::of($lastGroup->mark) }} <bdi>{{ \Illuminate\Support\Str::limit($lastGroup->name, 24) }}</bdi>
+        <div class="board-last">{{ Glyph::of($lastGroup->mark) }} <bdi>{{ \Illuminate\Support\Str::limit($lastGroup->name, 24) }}</bdi>
         <span class="num">{{ $last->void !== null ? Text::of('board.floor.void')
             : $units->show($last->distanceM ?? 0.0, Scale::Distance) }}</span>
-        </p>
+            @php($mean = MeanWords::of(array_values(array_map(fn ($run) => $run->distanceM ?? 0.0,
+                $record->tries($lastGroup->newestCar())->counted)), $units))
+            @if ($mean !== null)<details class="board-mean"><summary>{{ Text::of('board.floor.how_the_mean_is_made') }}</summary>
+            <span class="num">{{ $mean }}</span></details>@endif
+        </div>
     @endif
 </header>
 @if ($last === null)<x-board-start :challenge="$challenge" :start="\App\Pages\Board\BoardStart::of($record)" />@endif
@@ -36,10 +40,6 @@
             @endif
         </section>
     @endforeach
-    @php($mean = $lastGroup === null ? null : MeanWords::of(array_values(array_map(fn ($run) => $run->distanceM ?? 0.0,
-        $record->tries($lastGroup->newestCar())->counted)), $units))
-    @if ($mean !== null)<section><details class="board-mean"><summary>{{ Text::of('board.floor.how_the_mean_is_made', [
-        'group' => \Illuminate\Support\Str::limit($lastGroup->name, 18)]) }}</summary><p class="num">{{ $mean }}</p></details></section>@endif
     <section>
         <h2>{{ Text::of('board.floor.next_up') }}</h2>
         <p>

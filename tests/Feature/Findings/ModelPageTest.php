@@ -112,7 +112,8 @@ final class ModelPageTest extends FeatureTestCase
         );
         $answer = $this->get($bench['sources'][0]['run'] . '&d=' . urlencode($design))->assertOk()->json();
         self::assertSame($words->distance($forecast->medianM), $answer['shown']['distance']);
-        self::assertSame($words->fromWhatIsNotMeasured($forecast), $answer['shown']['band']);
+        self::assertSame($words->band($forecast), $answer['shown']['band']);
+        self::assertSame($words->whereItStops($forecast), $answer['shown']['stops']);
         // A design for which the page's own knowledge is not held any more is refused in words.
         parse_str((string) parse_url($bench['sources'][0]['run'], PHP_URL_QUERY), $query);
         Cache::forget('state:' . (is_string($query['state']) ? $query['state'] : ''));

@@ -419,6 +419,10 @@ final class GroupsOwnPathTest extends FeatureTestCase
         $challenge->refresh()->update(['safety_read' => array_values(array_diff($challenge->safety_read, ['knives']))]);
         $this->put("/challenges/{$challenge->id}/groups/{$keel->id}/car", ['chassis' => 'foam board', 'nozzle_bore' => '6 mm'])
             ->assertSessionHasNoErrors();
+        // However a class spells it, a knife is a knife.
+        $car = $keel->refresh()->newestCar() ?? self::fail('It has a car.');
+        $car->choices = $car->choices->with(\Skivo\Core\Car\Attribute\CarAttribute::Chassis, 'Foamboard');
+        $car->save();
         $page = "/challenges/{$challenge->id}/groups/{$keel->id}/at/build";
         $this->get($page)->assertOk()
             ->assertSee('Your adult reads about it first.')
